@@ -1,0 +1,62 @@
+const { defineConfig, globalIgnores } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier/flat');
+
+/* Who may import whom. A room is a folder under src/; see docs/architecture.md. */
+const wall = (target, from, message, except) => ({ target, from, message, ...(except ? { except } : {}) });
+const ROOM_WALLS = [
+  wall('./src/core', './src', 'core imports only itself and pure libraries', ['./core']),
+  wall('./src/contract', './src', 'contract imports only core', ['./contract', './core']),
+  wall('./src/server', './src', 'server imports only core and contract', ['./server', './core', './contract']),
+  wall('./src/cli', './src', 'cli imports only core and contract', ['./cli', './core', './contract']),
+  wall('./src/client', './src', 'client imports only core and contract', ['./client', './core', './contract']),
+  wall('./src/app', './src', 'routes wire features together and nothing else', ['./app', './client']),
+  wall('./src', './oracles', 'oracles are for tests'),
+  wall('./src', './tests', 'src does not import tests'),
+];
+const SAME_ROOM_ONLY = ['react*', '@react*', 'expo*', 'tamagui*', '@tamagui/*', 'express*', 'better-sqlite3', 'node:*', 'fs', 'path', 'pino*'];
+/* A module's index.ts is its only door. */
+const DEEP_CORE = { group: ['@/core/*/*'], message: 'Import from the module’s index.' };
+const DEEP_FEATURE = { group: ['@/client/features/*/*'], message: 'Import from the feature’s index.' };
+
+module.exports = defineConfig([
+  globalIgnores(['dist', 'dist-server', 'dist-e2e', '.expo', '.tamagui', 'node_modules', 'data']),
+  expo,
+  prettier,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { prefer: 'type-imports' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
+    rules: {
+      'import/no-restricted-paths': ['error', { basePath: __dirname, zones: ROOM_WALLS }],
+      'no-restricted-imports': ['error', { patterns: [DEEP_CORE, DEEP_FEATURE] }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [...SAME_ROOM_ONLY, { group: ['../*/*', '@/*'], message: 'Import from the module’s index.' }] }],
+      'no-restricted-globals': ['error', 'console', 'process', 'window', 'fetch', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time is an argument of core.' },
+        { object: 'Math', property: 'random', message: 'Randomness is an argument of core.' },
+      ],
+      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is an argument of core.' }],
+    },
+  },
+  {
+    files: ['scripts/**', '*.config.js', 'demo/**', 'src/cli/**', 'tests/**'],
+    languageOptions: { globals: { __dirname: 'readonly', process: 'readonly' } },
+    rules: { 'no-console': 'off' },
+  },
+]);

@@ -1,0 +1,42 @@
+/** @type {import('jest').Config} */
+const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
+// Packages that ship modern syntax only and must go through Babel in the jest-expo project.
+const modern = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  'expo-.*',
+  'react-native-.*',
+  'lucide-react-native',
+  '@tamagui/.*',
+  'immer',
+  '@reduxjs/toolkit',
+].join('|');
+
+module.exports = {
+  projects: [
+    {
+      displayName: 'node',
+      rootDir: __dirname,
+      testEnvironment: 'node',
+      testMatch: [
+        '<rootDir>/src/{core,contract,server,cli}/**/*.test.ts',
+        '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
+      ],
+      moduleNameMapper: alias,
+      transform: { '^.+\\.tsx?$': ['<rootDir>/scripts/jest-esbuild.cjs', {}] },
+    },
+    {
+      displayName: 'client',
+      preset: 'jest-expo',
+      rootDir: __dirname,
+      testMatch: ['<rootDir>/src/client/**/*.test.{ts,tsx}'],
+      moduleNameMapper: alias,
+      transformIgnorePatterns: [
+        `/node_modules/(?!(${modern})(/|$))`,
+        '/node_modules/react-native-reanimated/plugin/',
+      ],
+    },
+  ],
+};

@@ -1,0 +1,81 @@
+import { parseArgs } from 'node:util';
+import { parseDossier, type Dossier } from '@/core/dossier';
+import { fail, type Result } from '@/core/shared';
+import { reportGates } from '@/core/piece';
+import { reportDiagnosis } from '@/core/survey';
+import { reportPlan } from '@/core/systems';
+import { explainProblem } from '@/contract';
+import { describeDiagnosis, describePlan, describeProof } from './text';
+
+export interface Io {
+  readFile: (path: string) => string;
+  out: (text: string) => void;
+  err: (text: string) => void;
+}
+
+interface Command {
+  report: (dossier: Dossier) => unknown;
+  text: (dossier: Dossier) => string;
+}
+
+const COMMANDS: Readonly<Record<string, Command>> = {
+  diagnose: { report: reportDiagnosis, text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)) },
+  plan: { report: reportPlan, text: (dossier) => describePlan(reportPlan(dossier)) },
+  proof: { report: reportGates, text: (dossier) => describeProof(reportGates(dossier)) },
+  validate: { report: () => ({ valid: true }), text: () => 'valid' },
+};
+
+const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text]
+Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text.`;
+
+/** Runs one command line. Returns the exit code: 0 fine, 1 invalid input, 2 usage. */
+export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
+  const parsed = readArguments(args);
+  if (typeof parsed === 'string') {
+    io.err(parsed);
+    io.err(USAGE);
+    return 2;
+  }
+  const { command, files, asText } = parsed;
+  const several = files.length > 1;
+  let code: 0 | 1 = 0;
+  for (const file of files) {
+    const dossier = readFile(file, io);
+    if (dossier.ok) {
+      const report = asText ? command.text(dossier.value) : JSON.stringify(command.report(dossier.value), null, several ? 0 : 2);
+      io.out(report);
+      continue;
+    }
+    code = 1;
+    const { problem } = dossier;
+    const message = explainProblem(problem);
+    if (several && !asText) io.out(JSON.stringify({ file, error: { code: problem.code, path: problem.path, message } }));
+    io.err(`${file}: ${message}`);
+  }
+  return code;
+}
+
+function readArguments(args: readonly string[]): { command: Command; files: string[]; asText: boolean } | string {
+  try {
+    const { values, positionals } = parseArgs({
+      args: [...args],
+      options: { text: { type: 'boolean', default: false } },
+      allowPositionals: true,
+    });
+    const [name, ...files] = positionals;
+    const command = name && Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+    if (!command) return name ? `unknown command: ${name}` : 'a command is missing';
+    if (files.length === 0) return 'a file is missing';
+    return { command, files, asText: values.text };
+  } catch (error) {
+    return error instanceof Error ? error.message : 'wrong arguments';
+  }
+}
+
+function readFile(file: string, io: Io): Result<Dossier> {
+  try {
+    return parseDossier(io.readFile(file));
+  } catch {
+    return fail('not_readable', '', { file });
+  }
+}

@@ -1,0 +1,44 @@
+import { formatChance } from '@/core/shared';
+import type { reportGates } from '@/core/piece';
+import { labelState, type reportDiagnosis } from '@/core/survey';
+import type { reportPlan } from '@/core/systems';
+
+/** The reports in words, for a person at a terminal. */
+
+export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): string {
+  return report.zones
+    .map((zone) => {
+      const ground = [zone.substrate, zone.finish]
+        .map((list) => list.slice(0, 2).map(({ code, p }) => `${labelState(code)} ${formatChance(p)}`).join(', '))
+        .join(' | ');
+      const next = zone.next_checks[0];
+      return [
+        `${zone.id}: ${ground}`,
+        ...zone.hazards.map((hazard) => `  ! ${hazard.why}`),
+        ...zone.needs.filter(({ p }) => p >= 0.1).map((need) => `  ${need.code} ${formatChance(need.p)}: ${need.why}`),
+        ...zone.contradictions.map((contradiction) => `  ? ${contradiction.why}`),
+        next ? `  ask next: ${next.check} (worth ${next.worth_minutes} min) ${next.why}` : '  nothing left to ask would change the plan',
+      ].join('\n');
+    })
+    .join('\n');
+}
+
+export function describePlan(report: ReturnType<typeof reportPlan>): string {
+  const systems = report.systems.map((system) => {
+    const steps = system.zones.map((zone) => {
+      const words = zone.steps.map((step) => `${step.op}${step.class ? ` ${step.class}` : ''}${step.coats ? ` ×${step.coats}` : ''}`);
+      return `  ${zone.id}: ${words.join(' → ')}`;
+    });
+    const figures = `${formatChance(system.risk.overall ?? 0)} go wrong, ${system.hands_on_min} min of hands, ${system.elapsed_h} h, ${system.materials_cost} of materials, fumes ${system.fumes}`;
+    return [`${system.id} (${system.labels.join(', ') || 'another way'}): ${figures}`, ...steps].join('\n');
+  });
+  const blocked = report.blocked.map(({ gate, text }) => `! ${gate}: ${text}`);
+  const rejected = report.rejected.map(({ what, text }) => `not: ${what}. ${text}`);
+  return [...blocked, ...systems, ...rejected].join('\n');
+}
+
+export function describeProof(report: ReturnType<typeof reportGates>): string {
+  const tests = report.tests.map((test) => `${test.id ?? test.kind}: ${test.verdict}. ${test.why}`);
+  const gates = report.gates.map(({ zone, gate, state, why }) => `${zone} ${gate}: ${state}. ${why}`);
+  return [...tests, ...gates].join('\n');
+}

@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import {
+  choiceSchema,
+  defectSchema,
+  dossierSchema,
+  goalSchema,
+  idSchema,
+  observationSchema,
+  overrideSchema,
+  pieceFactsSchema,
+  testSchema,
+  zoneFactsSchema,
+  zoneSchema,
+  type PieceChange,
+} from '@/core/dossier';
+import { assertNever } from '@/core/shared';
+
+/*
+ * One route per change. Every write is a PUT or DELETE under an id that the client made, so sending it twice does what
+ * sending it once does.
+ */
+
+export const bodies = {
+  pieceMet: dossierSchema,
+  pieceFacts: pieceFactsSchema,
+  zoneFacts: zoneFactsSchema,
+  observation: observationSchema,
+  skips: z.looseObject({ checks: zoneSchema.shape.skipped_checks.unwrap() }),
+  defects: z.looseObject({ defects: z.array(defectSchema).max(100) }),
+  goal: goalSchema,
+  choice: choiceSchema,
+  test: testSchema,
+  override: overrideSchema,
+} as const;
+
+export const paramIdSchema = idSchema;
+
+export interface ApiRequest {
+  method: 'PUT' | 'DELETE';
+  path: string;
+  body?: unknown;
+}
+
+/** The request that stores a change. The server's routes are the other half of this table. */
+export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
+  const base = `/api/pieces/${pieceId}`;
+  switch (change.type) {
+    case 'piece_met':
+      return { method: 'PUT', path: base, body: change.dossier };
+    case 'piece_facts_set':
+      return { method: 'PUT', path: `${base}/facts`, body: change.piece };
+    case 'zone_set':
+      return { method: 'PUT', path: `${base}/zones/${change.zoneId}`, body: change.facts };
+    case 'zone_removed':
+      return { method: 'DELETE', path: `${base}/zones/${change.zoneId}` };
+    case 'observation_recorded':
+      return {
+        method: 'PUT',
+        path: `${base}/zones/${change.zoneId}/observations/${change.observation.id}`,
+        body: change.observation,
+      };
+    case 'observation_withdrawn':
+      return { method: 'DELETE', path: `${base}/zones/${change.zoneId}/observations/${change.observationId}` };
+    case 'skips_set':
+      return { method: 'PUT', path: `${base}/zones/${change.zoneId}/skips`, body: { checks: change.checks } };
+    case 'defects_set':
+      return { method: 'PUT', path: `${base}/zones/${change.zoneId}/defects`, body: { defects: change.defects } };
+    case 'goal_set':
+      return { method: 'PUT', path: `${base}/goal`, body: change.goal };
+    case 'choice_taken':
+      return { method: 'PUT', path: `${base}/choice`, body: change.choice };
+    case 'test_logged':
+      return { method: 'PUT', path: `${base}/tests/${change.test.id}`, body: change.test };
+    case 'test_withdrawn':
+      return { method: 'DELETE', path: `${base}/tests/${change.testId}` };
+    case 'gate_overridden':
+      return { method: 'PUT', path: `${base}/overrides/${change.override.id}`, body: change.override };
+    default:
+      return assertNever(change);
+  }
+}
+
+export interface ErrorBody {
+  error: { code: string; path: string; params: Record<string, unknown>; message: string };
+}

@@ -1,0 +1,39 @@
+import type { Problem } from '@/core/shared';
+
+const list = (value: unknown): string => (Array.isArray(value) ? value.join(', ') : String(value ?? ''));
+
+/** What is wrong, where, and the cure, in one or two sentences. */
+export function explainProblem({ code, path, params }: Problem): string {
+  const where = path ? `${path}: ` : '';
+  return where + TEXT[code](params);
+}
+
+const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
+  not_json: ({ detail }) => `This is not JSON. Check commas, quotes and brackets (${String(detail ?? '')}).`,
+  not_readable: ({ file }) => `${String(file ?? 'The file')} cannot be read. Check its name and that you may open it.`,
+  wrong_format: ({ found, allowed }) => `The format is “${String(found)}”; this version reads ${list(allowed)}.`,
+  unknown_code: ({ allowed }) => `Not a known value. Use one of: ${list(allowed)}.`,
+  wrong_type: ({ expected }) => `Wrong kind of value; ${String(expected ?? 'another type')} is wanted.`,
+  missing_field: ({ expected, allowed }) =>
+    allowed ? `Missing. Use one of: ${list(allowed)}.` : `Missing; ${String(expected)} is wanted.`,
+  out_of_range: ({ min, max }) => {
+    if (min !== undefined && max !== undefined) return `Out of range: from ${String(min)} to ${String(max)}.`;
+    return min !== undefined ? `Too small: ${atLeast(min)}.` : `Too large: ${atMost(max)}.`;
+  },
+  too_long: ({ max }) => `Too long: at most ${String(max)} characters.`,
+  empty_text: () => 'Empty. Write at least one character.',
+  bad_pattern: ({ pattern }) => `Not in the right form: ${String(pattern)}.`,
+  duplicate_id: ({ id }) => `“${String(id)}” is used twice. Give each its own id.`,
+  unknown_zone: ({ zone, allowed }) => `There is no zone “${String(zone)}”. Zones here: ${list(allowed) || 'none'}.`,
+  wrong_reading: ({ kind, allowed }) => `Does not fit a ${String(kind)} test. Use: ${list(allowed)}.`,
+  piece_not_found: () => 'There is no such piece. It may have been removed; go back to the list.',
+  zone_not_found: () => 'There is no such zone on this piece. Reload the piece.',
+  id_taken: () => 'This id belongs to another piece already. Save it under a new id.',
+  body_too_large: ({ max }) => `Too much in one go: at most ${String(max)}.`,
+  foreign_origin: () => 'This write came from another site and was refused. Open Bricolage itself.',
+  no_such_endpoint: () => 'There is nothing at this address.',
+  internal: () => 'Something broke on our side. Nothing was half-saved; try again.',
+};
+
+const atLeast = (min: unknown): string => (typeof min === 'number' ? `at least ${min}` : String(min));
+const atMost = (max: unknown): string => (typeof max === 'number' ? `at most ${max}` : String(max));

@@ -1,0 +1,95 @@
+import { assertNever } from '../shared';
+import type { Choice, Defect, Dossier, Goal, Observation, Override, PieceFacts, Test, Zone, ZoneFacts } from './schema';
+
+type WithId<T> = T & { id: string };
+
+/**
+ * Everything that can happen to a stored piece. Each change carries ids made by whoever makes it, and doing it twice
+ * is the same as doing it once; so a write whose answer was lost can simply be sent again.
+ */
+export type PieceChange =
+  | { type: 'piece_met'; dossier: Dossier }
+  | { type: 'piece_facts_set'; piece: PieceFacts }
+  | { type: 'zone_set'; zoneId: string; facts: ZoneFacts }
+  | { type: 'zone_removed'; zoneId: string }
+  | { type: 'observation_recorded'; zoneId: string; observation: WithId<Observation> }
+  | { type: 'observation_withdrawn'; zoneId: string; observationId: string }
+  | { type: 'skips_set'; zoneId: string; checks: string[] }
+  | { type: 'defects_set'; zoneId: string; defects: Defect[] }
+  | { type: 'goal_set'; goal: Goal }
+  | { type: 'choice_taken'; choice: Choice }
+  | { type: 'test_logged'; test: WithId<Test> }
+  | { type: 'test_withdrawn'; testId: string }
+  | { type: 'gate_overridden'; override: WithId<Override> };
+
+/** The dossier after a change. `undefined` in means the piece does not exist yet (only `piece_met` makes one). */
+export function applyChange(dossier: Dossier | undefined, change: PieceChange): Dossier | undefined {
+  if (change.type === 'piece_met') return dossier ?? change.dossier;
+  if (!dossier) return undefined;
+  switch (change.type) {
+    case 'piece_facts_set':
+      return { ...dossier, piece: { ...change.piece, id: dossier.piece.id } };
+    case 'zone_set':
+      return withZone(dossier, change.zoneId, (zone) => ({
+        ...change.facts,
+        ...pickReadings(zone),
+        id: change.zoneId,
+      }));
+    case 'zone_removed':
+      return {
+        ...dossier,
+        zones: dossier.zones?.filter((zone) => zone.id !== change.zoneId),
+        tests: dossier.tests?.filter((test) => test.zone !== change.zoneId),
+        overrides: dossier.overrides?.filter((override) => override.zone !== change.zoneId),
+      };
+    case 'observation_recorded':
+      return withExistingZone(dossier, change.zoneId, (zone) => ({
+        ...zone,
+        observations: put(zone.observations, change.observation),
+      }));
+    case 'observation_withdrawn':
+      return withExistingZone(dossier, change.zoneId, (zone) => ({
+        ...zone,
+        observations: zone.observations?.filter((observation) => observation.id !== change.observationId),
+      }));
+    case 'skips_set':
+      return withExistingZone(dossier, change.zoneId, (zone) => ({ ...zone, skipped_checks: change.checks }));
+    case 'defects_set':
+      return withExistingZone(dossier, change.zoneId, (zone) => ({ ...zone, defects: change.defects }));
+    case 'goal_set':
+      return { ...dossier, goal: change.goal };
+    case 'choice_taken':
+      return { ...dossier, chosen: change.choice };
+    case 'test_logged':
+      return { ...dossier, tests: put(dossier.tests, change.test) };
+    case 'test_withdrawn':
+      return { ...dossier, tests: dossier.tests?.filter((test) => test.id !== change.testId) };
+    case 'gate_overridden':
+      return { ...dossier, overrides: put(dossier.overrides, change.override) };
+    default:
+      return assertNever(change);
+  }
+}
+
+function put<T extends { id?: unknown }>(list: readonly T[] | undefined, entry: T): T[] {
+  const current = list ?? [];
+  return current.some((other) => other.id === entry.id)
+    ? current.map((other) => (other.id === entry.id ? entry : other))
+    : [...current, entry];
+}
+
+function withExistingZone(dossier: Dossier, zoneId: string, update: (zone: Zone) => Zone): Dossier {
+  return { ...dossier, zones: dossier.zones?.map((zone) => (zone.id === zoneId ? update(zone) : zone)) };
+}
+
+function withZone(dossier: Dossier, zoneId: string, update: (zone: Zone | undefined) => Zone): Dossier {
+  if (dossier.zones?.some((zone) => zone.id === zoneId)) return withExistingZone(dossier, zoneId, update);
+  return { ...dossier, zones: [...(dossier.zones ?? []), update(undefined)] };
+}
+
+function pickReadings(zone: Zone | undefined): Partial<Zone> {
+  const { observations, skipped_checks, defects } = zone ?? {};
+  return Object.fromEntries(
+    Object.entries({ observations, skipped_checks, defects }).filter(([, value]) => value !== undefined),
+  );
+}

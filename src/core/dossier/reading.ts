@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import type { TestKind } from '../knowledge';
+
+export const ASTM_B_CLASSES = ['5B', '4B', '3B', '2B', '1B', '0B'] as const;
+export const ASTM_A_CLASSES = ['5A', '4A', '3A', '2A', '1A', '0A'] as const;
+/** Pencil hardness, softest first (ASTM D3363, ISO 15184). */
+export const PENCIL_GRADES = ['6B', '5B', '4B', '3B', '2B', 'B', 'HB', 'F', 'H', '2H', '3H', '4H', '5H', '6H'] as const;
+export const BLEED_MOMENTS = ['1h', 'overnight', 'after_clear', '48h', '7d'] as const;
+
+const score = z.number().int().min(0).max(5);
+
+/** What may stand in a reading, by kind of test: each list names the fields of one accepted shape. */
+const FIELDS = {
+  score,
+  removed_pct: z.number().min(0).max(100),
+  iso_class: score,
+  astm_b: z.enum(ASTM_B_CLASSES),
+  astm_a: z.enum(ASTM_A_CLASSES),
+  double_rubs: z.number().int().min(0).max(10_000),
+  grade: z.enum(PENCIL_GRADES),
+  at: z.enum(BLEED_MOMENTS),
+  de: z.number().min(0).max(200),
+};
+
+type Shape = Readonly<Record<string, z.ZodType>>;
+const SCORE_SHAPE: readonly Shape[] = [{ score: FIELDS.score }];
+const SHAPES: Record<TestKind, readonly Shape[]> = {
+  nail: SCORE_SHAPE,
+  fork: SCORE_SHAPE,
+  coin: SCORE_SHAPE,
+  blade: SCORE_SHAPE,
+  tape: SCORE_SHAPE,
+  water: SCORE_SHAPE,
+  cross_cut: [{ removed_pct: FIELDS.removed_pct }, { iso_class: FIELDS.iso_class }, { astm: FIELDS.astm_b }],
+  x_cut: [{ astm: FIELDS.astm_a }],
+  solvent_rub: [{ double_rubs: FIELDS.double_rubs }],
+  pencil: [{ grade: FIELDS.grade }],
+  bleed_watch: [
+    { at: FIELDS.at, de_mean: FIELDS.de, de_worst: FIELDS.de },
+    { at: FIELDS.at, score: FIELDS.score },
+  ],
+};
+
+export interface ReadingProblem {
+  path: string[];
+  params: Record<string, string | readonly string[]>;
+}
+
+/** Null if the reading fits its kind of test; otherwise which field is wrong and what may stand there. */
+export function readingProblem(kind: TestKind, reading: Record<string, unknown>): ReadingProblem | null {
+  const shapes = SHAPES[kind];
+  const shape = shapes.find((candidate) => Object.keys(candidate).every((field) => field in reading));
+  if (!shape) {
+    const allowed = shapes.map((candidate) => `{ ${Object.keys(candidate).join(', ')} }`);
+    return { path: [], params: { problem: 'wrong_reading', kind, allowed } };
+  }
+  for (const [field, schema] of Object.entries(shape)) {
+    if (schema.safeParse(reading[field]).success) continue;
+    const allowed = schema instanceof z.ZodEnum ? schema.options.map(String) : [describeRange(schema)];
+    return { path: [field], params: { problem: 'wrong_reading', kind, allowed } };
+  }
+  return null;
+}
+
+function describeRange(schema: z.ZodType): string {
+  const { minimum, maximum, type } = z.toJSONSchema(schema);
+  return `${type === 'integer' ? 'a whole number' : 'a number'} from ${String(minimum)} to ${String(maximum)}`;
+}

@@ -1,0 +1,237 @@
+import { z } from 'zod';
+import {
+  CHECK_CODES,
+  DEFECTS,
+  ERAS,
+  FINISHES,
+  findCheck,
+  GATES,
+  INTERFACES,
+  NUMBER_CHECKS,
+  OPERATIONS,
+  PAINTS,
+  PIECE_KINDS,
+  PREPS,
+  PRIMERS,
+  PRODUCT_CLASSES,
+  ROLES,
+  ROOMS,
+  SUBSTRATES,
+  TEST_KINDS,
+  TOPCOATS,
+} from '../knowledge';
+import { readingProblem } from './reading';
+
+/*
+ * `bricolage.dossier/1`: the piece on paper. This schema is its only definition. Objects are loose, so fields of
+ * a later version or another program survive a round trip.
+ */
+
+const text = (max: number) => z.string().trim().min(1).max(max);
+export const idSchema = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
+const instant = z.iso.datetime({ offset: true });
+const percent = z.number().min(0).max(100);
+const positive = (max: number) => z.number().positive().max(max);
+const yesNoUnknown = z.enum(['yes', 'no', 'unknown']);
+
+export const historySchema = z.looseObject({
+  era: z.enum(ERAS).optional(),
+  room: z.enum(ROOMS).optional(),
+  painted_before: yesNoUnknown.optional(),
+  bled_before: yesNoUnknown.optional(),
+  flatpack_marks: yesNoUnknown.optional(),
+});
+
+export const pieceSchema = z.looseObject({
+  id: idSchema.optional(),
+  name: text(80).optional(),
+  kind: z.enum(PIECE_KINDS),
+  history: historySchema.optional(),
+  region: z.string().max(40).optional(),
+  size_mm: z.looseObject({ width: positive(10_000), depth: positive(10_000), height: positive(10_000) }).optional(),
+  asking_price: z.number().min(0).max(1_000_000).optional(),
+});
+
+export const observationSchema = z
+  .looseObject({
+    id: idSchema.optional(),
+    check: z.enum(CHECK_CODES as [string, ...string[]]),
+    result: z.string().optional(),
+    value: z.number().optional(),
+    at: instant.optional(),
+    note: z.string().max(500).optional(),
+  })
+  .superRefine((observation, context) => {
+    const number = NUMBER_CHECKS[observation.check];
+    if (number) {
+      if (observation.value === undefined) {
+        context.addIssue({ code: 'invalid_type', expected: 'number', path: ['value'], input: observation.value });
+      } else if (observation.value < number.min || observation.value > number.max) {
+        const { min, max } = number;
+        context.addIssue({ code: 'custom', path: ['value'], params: { problem: 'out_of_range', min, max } });
+      }
+      return;
+    }
+    const allowed = findCheck(observation.check)?.answers.map((answer) => answer.code) ?? [];
+    if (observation.result === undefined) {
+      context.addIssue({ code: 'invalid_type', expected: 'string', path: ['result'], input: observation.result });
+    } else if (!allowed.includes(observation.result)) {
+      context.addIssue({ code: 'invalid_value', values: allowed, path: ['result'], input: observation.result });
+    }
+  });
+
+export const defectSchema = z.looseObject({
+  code: z.enum(DEFECTS),
+  extent: z.enum(['spot', 'area', 'all']).optional(),
+  count: z.number().int().min(1).max(999).optional(),
+});
+
+export const zoneSchema = z.looseObject({
+  id: idSchema,
+  name: text(60).optional(),
+  role: z.enum(ROLES),
+  area_m2: positive(100).optional(),
+  orientation: z.enum(['horizontal', 'vertical']).optional(),
+  wear: z.enum(['low', 'medium', 'high']).optional(),
+  wet: z.boolean().optional(),
+  moulded: z.boolean().optional(),
+  stated: z.looseObject({ substrate: z.enum(SUBSTRATES).optional(), finish: z.enum(FINISHES).optional() }).optional(),
+  observations: z.array(observationSchema).max(200).optional(),
+  /** Checks the owner could not answer; they are not asked again. */
+  skipped_checks: z.array(z.enum(CHECK_CODES as [string, ...string[]])).max(50).optional(),
+  defects: z.array(defectSchema).max(100).optional(),
+});
+
+/** What the owner may set on a zone directly; readings have changes of their own. */
+export const zoneFactsSchema = zoneSchema.omit({ id: true, observations: true, skipped_checks: true, defects: true });
+export const pieceFactsSchema = pieceSchema.omit({ id: true });
+
+const look = z.enum(['opaque', 'stain', 'clear', 'leave']);
+export const goalSchema = z.looseObject({
+  look: look.optional(),
+  colour: z.string().regex(/^#[0-9a-fA-F]{6}$/).optional(),
+  sheen: z.enum(['matt', 'eggshell', 'satin', 'semi_gloss', 'gloss']).optional(),
+  grain: z.enum(['hide', 'show']).optional(),
+  application: z.enum(['brush_roll', 'spray', 'aerosol']).optional(),
+  ventilation: z.enum(['good', 'limited', 'none']).optional(),
+  priority: z.enum(['surest', 'soonest', 'cheapest', 'least_fumes']).optional(),
+  due: z.iso.date().optional(),
+  paint: z.enum(PAINTS).optional(),
+  zones: z.record(z.string(), z.looseObject({ look: look.optional() })).optional(),
+  schools: z
+    .looseObject({
+      dulling: z.enum(['mix', 'scuff', 'liquid']).optional(),
+      priming: z.enum(['always', 'when_needed']).optional(),
+    })
+    .optional(),
+});
+
+export const treatmentSchema = z.looseObject({
+  prep: z.enum(PREPS).optional(),
+  primer: z.enum([...PRIMERS, 'none']).optional(),
+  coats: z.number().int().min(0).max(10).optional(),
+  paint: z.enum(PAINTS).optional(),
+  paint_coats: z.number().int().min(0).max(10).optional(),
+  clear: z.enum(TOPCOATS).optional(),
+  dft_um: positive(2000).optional(),
+});
+
+export const testSchema = z
+  .looseObject({
+    id: idSchema.optional(),
+    zone: idSchema,
+    kind: z.enum(TEST_KINDS),
+    treatment: treatmentSchema.optional(),
+    age_h: z.number().min(0).max(100_000).optional(),
+    reading: z.looseObject({}),
+    interface: z.enum(INTERFACES).optional(),
+    at: instant.optional(),
+    note: z.string().max(500).optional(),
+  })
+  .superRefine((test, context) => {
+    const problem = readingProblem(test.kind, test.reading);
+    if (problem) context.addIssue({ code: 'custom', path: ['reading', ...problem.path], params: problem.params });
+  });
+
+export const shelfItemSchema = z.looseObject({
+  id: idSchema,
+  name: text(80).optional(),
+  class: z.enum(PRODUCT_CLASSES as unknown as [string, ...string[]]),
+  volume_ml: z.number().min(0).max(1_000_000).optional(),
+  price: z.number().min(0).max(100_000).optional(),
+  recoat_h: z.number().min(0).max(1000).optional(),
+  solids_pct: percent.optional(),
+  coverage_m2_l: positive(100).optional(),
+});
+
+export const logEntrySchema = z.looseObject({
+  at: instant.optional(),
+  zone: idSchema,
+  op: z.enum(OPERATIONS),
+  class: z.string().max(60).optional(),
+  product: z.string().max(64).optional(),
+  coats: z.number().min(0).max(20).optional(),
+  thinned_pct: percent.optional(),
+});
+
+export const overrideSchema = z.looseObject({
+  id: idSchema.optional(),
+  zone: idSchema,
+  gate: z.enum(GATES),
+  reason: text(500),
+  at: instant.optional(),
+});
+
+/** The system the owner took, as the treatment of each zone: what the gate asks tests about. */
+export const choiceSchema = z.looseObject({
+  system: z.string().max(64).optional(),
+  at: instant.optional(),
+  zones: z.array(z.looseObject({ id: idSchema, treatment: treatmentSchema })).max(60),
+});
+
+export const DOSSIER_FORMAT = 'bricolage.dossier/1';
+
+export const dossierSchema = z
+  .looseObject({
+    format: z.literal(DOSSIER_FORMAT),
+    piece: pieceSchema,
+    zones: z.array(zoneSchema).max(60).optional(),
+    goal: goalSchema.optional(),
+    climate: z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent }).optional(),
+    shelf: z.array(shelfItemSchema).max(500).optional(),
+    chosen: choiceSchema.optional(),
+    tests: z.array(testSchema).max(1000).optional(),
+    log: z.array(logEntrySchema).max(5000).optional(),
+    overrides: z.array(overrideSchema).max(200).optional(),
+  })
+  .superRefine((dossier, context) => {
+    const zoneIds = new Set<string>();
+    (dossier.zones ?? []).forEach((zone, i) => {
+      if (zoneIds.has(zone.id)) {
+        context.addIssue({ code: 'custom', path: ['zones', i, 'id'], params: { problem: 'duplicate_id', id: zone.id } });
+      }
+      zoneIds.add(zone.id);
+    });
+    const known = [...zoneIds];
+    for (const list of ['tests', 'log', 'overrides'] as const) {
+      (dossier[list] ?? []).forEach((entry, i) => {
+        if (zoneIds.has(entry.zone)) return;
+        const params = { problem: 'unknown_zone', zone: entry.zone, allowed: known };
+        context.addIssue({ code: 'custom', path: [list, i, 'zone'], params });
+      });
+    }
+  });
+
+export type Dossier = z.infer<typeof dossierSchema>;
+export type Piece = z.infer<typeof pieceSchema>;
+export type History = z.infer<typeof historySchema>;
+export type Zone = z.infer<typeof zoneSchema>;
+export type ZoneFacts = z.infer<typeof zoneFactsSchema>;
+export type PieceFacts = z.infer<typeof pieceFactsSchema>;
+export type Observation = z.infer<typeof observationSchema>;
+export type Defect = z.infer<typeof defectSchema>;
+export type Goal = z.infer<typeof goalSchema>;
+export type Treatment = z.infer<typeof treatmentSchema>;
+export type Test = z.infer<typeof testSchema>;
+export type Override = z.infer<typeof overrideSchema>;
+export type Choice = z.infer<typeof choiceSchema>;

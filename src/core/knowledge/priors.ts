@@ -1,0 +1,131 @@
+import { FACED_BOARDS, SOLID_WOODS, type SmallFact } from './checks';
+import type { EraCode, FinishCode, PieceKind, RoleCode, RoomCode, SubstrateCode } from './codes';
+
+/*
+ * What one would expect before any check. All weights are estimates from common practice; they are multiplied
+ * together and normalised, so only their ratios matter. None is zero: an odd piece must stay possible.
+ */
+
+/** How often a furniture face is made of each material, all dates together. */
+// prettier-ignore
+export const SUBSTRATE_WEIGHT: Record<SubstrateCode, number> = {
+  knotty_softwood: 10, clear_softwood: 6, open_grain_hardwood: 10, closed_grain_hardwood: 8, tannin_rich_wood: 8,
+  oily_tropical_wood: 2, wood_veneer: 16, hpl_laminate: 8, melamine_board: 10, thermofoil: 5, paper_foil: 9, mdf: 5,
+  particleboard: 1, plywood: 4, hardboard: 1, metal_ferrous: 0.3, metal_nonferrous: 0.3, plastic: 0.3,
+  glass_ceramic: 0.2,
+};
+
+type Factors = Partial<Record<SubstrateCode, number>>;
+const scale = (codes: readonly SubstrateCode[], factor: number): Factors =>
+  Object.fromEntries(codes.map((code) => [code, factor])) as Factors;
+
+const NOT_WOOD: readonly SubstrateCode[] = ['metal_ferrous', 'metal_nonferrous', 'plastic', 'glass_ceramic'];
+
+// prettier-ignore
+export const SUBSTRATE_BY_ERA: Record<EraCode, Factors> = {
+  before_1940: { ...scale(SOLID_WOODS, 2), ...scale(FACED_BOARDS, 0.01), mdf: 0.01, particleboard: 0.02, hardboard: 0.5, plastic: 0.1 },
+  '1940_1977': { ...scale(SOLID_WOODS, 1.2), hpl_laminate: 1.2, thermofoil: 0.05, melamine_board: 0.4, paper_foil: 0.3, mdf: 0.05, wood_veneer: 1.5 },
+  '1978_1999': { ...scale(SOLID_WOODS, 0.8), melamine_board: 1.5, paper_foil: 1.5 },
+  since_2000: { ...scale(SOLID_WOODS, 0.5), ...scale(FACED_BOARDS, 2), mdf: 2 },
+  unknown: {},
+};
+
+export const SUBSTRATE_BY_ROOM: Partial<Record<RoomCode, Factors>> = {
+  kitchen: { hpl_laminate: 3, melamine_board: 2, thermofoil: 3 },
+  bathroom: { hpl_laminate: 2, melamine_board: 2, thermofoil: 2 },
+  workshop: { plywood: 3, hpl_laminate: 0.5 },
+};
+
+// prettier-ignore
+export const SUBSTRATE_BY_ROLE: Partial<Record<RoleCode, Factors>> = {
+  top: { hpl_laminate: 1.5, thermofoil: 0.5 },
+  front: { thermofoil: 1.2 },
+  side: { wood_veneer: 1.2, melamine_board: 1.3 },
+  edge: { mdf: 4, particleboard: 3, plywood: 2, melamine_board: 1.5 },
+  leg: { ...scale(SOLID_WOODS, 3), ...scale(FACED_BOARDS, 0.1), wood_veneer: 0.2, metal_ferrous: 20 },
+  frame: { ...scale(SOLID_WOODS, 2), hpl_laminate: 0.2, melamine_board: 0.5 },
+  moulding: { ...scale(SOLID_WOODS, 2), thermofoil: 2, hpl_laminate: 0.05, melamine_board: 0.1 },
+  drawer_side: { ...scale(SOLID_WOODS, 2), plywood: 3, hpl_laminate: 0.1 },
+  back: { hardboard: 40, plywood: 8, hpl_laminate: 0.1 },
+  inside: { plywood: 2, hpl_laminate: 0.3 },
+  hardware: { ...scale(NOT_WOOD, 100), ...scale(SOLID_WOODS, 0.2), ...scale(FACED_BOARDS, 0.05) },
+};
+
+export const SUBSTRATE_BY_KIND: Partial<Record<PieceKind, Factors>> = {
+  kitchen_run: { thermofoil: 3, melamine_board: 2, hpl_laminate: 2 },
+  vanity_unit: { thermofoil: 3, melamine_board: 2 },
+  chair: { ...scale(SOLID_WOODS, 4), ...scale(FACED_BOARDS, 0.05) },
+  interior_door: { ...scale(SOLID_WOODS, 2), hardboard: 6, hpl_laminate: 0.3 },
+  bench_top: { ...scale(SOLID_WOODS, 2), hpl_laminate: 2 },
+  window_sill: { ...scale(SOLID_WOODS, 2) },
+  hall_stand: scale(SOLID_WOODS, 2),
+  chest: scale(SOLID_WOODS, 1.5),
+};
+
+/** Flat-pack marks: cam holes, stickers, paper edges. */
+// prettier-ignore
+export const SUBSTRATE_IF_FLATPACK: Factors = {
+  ...scale(SOLID_WOODS, 0.15), ...scale(FACED_BOARDS, 4), mdf: 3, particleboard: 3, knotty_softwood: 0.6,
+};
+
+type FinishWeights = Partial<Record<FinishCode, number>>;
+// prettier-ignore
+const WOOD_FINISH: FinishWeights = {
+  bare: 4, wax: 6, oil: 5, shellac: 8, nitro_lacquer: 12, varnish_oil: 16, waterborne_clear: 6, catalysed_lacquer: 10,
+  chalk_paint: 4, latex_paint: 8, mineral_paint: 2, alkyd_paint: 10, factory_film: 0.2, powder_coat: 0.02, unknown: 3,
+};
+const FILM_FINISH: FinishWeights = {
+  factory_film: 85, chalk_paint: 3, latex_paint: 4, mineral_paint: 1, alkyd_paint: 3, unknown: 1,
+};
+// prettier-ignore
+const BOARD_FINISH: FinishWeights = {
+  bare: 45, chalk_paint: 4, latex_paint: 12, mineral_paint: 2, alkyd_paint: 12, catalysed_lacquer: 10, waterborne_clear: 3, unknown: 3, factory_film: 1,
+};
+const METAL_FINISH: FinishWeights = { bare: 30, powder_coat: 30, alkyd_paint: 20, catalysed_lacquer: 10, latex_paint: 4, unknown: 4, factory_film: 1 };
+const SMOOTH_FINISH: FinishWeights = { factory_film: 40, bare: 40, alkyd_paint: 3, latex_paint: 3, unknown: 2 };
+
+/** Finish given substrate; a finish that is not named keeps a very small weight. */
+export function finishWeights(substrate: SubstrateCode): FinishWeights {
+  if ((FACED_BOARDS as readonly string[]).includes(substrate)) return FILM_FINISH;
+  if (substrate === 'mdf' || substrate === 'particleboard' || substrate === 'hardboard') return BOARD_FINISH;
+  if (substrate === 'metal_ferrous' || substrate === 'metal_nonferrous') return METAL_FINISH;
+  if (substrate === 'plastic' || substrate === 'glass_ceramic') return SMOOTH_FINISH;
+  return WOOD_FINISH;
+}
+export const UNNAMED_FINISH_WEIGHT = 0.02;
+
+// prettier-ignore
+export const FINISH_BY_ERA: Record<EraCode, FinishWeights> = {
+  before_1940: { shellac: 5, wax: 3, varnish_oil: 1.5, nitro_lacquer: 0.3, waterborne_clear: 0.1, catalysed_lacquer: 0.05 },
+  '1940_1977': { nitro_lacquer: 2, varnish_oil: 1.5, waterborne_clear: 0.2, catalysed_lacquer: 0.5 },
+  '1978_1999': { catalysed_lacquer: 1.5, shellac: 0.4 },
+  since_2000: { catalysed_lacquer: 2, waterborne_clear: 2, shellac: 0.1, nitro_lacquer: 0.5 },
+  unknown: {},
+};
+
+/** How much an owner's "it has been painted" counts for an opaque coat, and "no" against one. */
+export const OPAQUE_IF_PAINTED: Record<'yes' | 'no' | 'unknown', number> = { yes: 20, no: 0.05, unknown: 1 };
+
+/** A fact the owner states is very strong evidence, not certainty: 100:1. */
+export const STATED_RATIO = 100;
+
+/** Chance that a pale paint would be stained, by material, before any check. */
+// prettier-ignore
+export const BLEED_PRIOR: Record<SubstrateCode, number> = {
+  knotty_softwood: 0.9, clear_softwood: 0.2, open_grain_hardwood: 0.45, closed_grain_hardwood: 0.1,
+  tannin_rich_wood: 0.85, oily_tropical_wood: 0.4, wood_veneer: 0.35, hpl_laminate: 0.02, melamine_board: 0.02,
+  thermofoil: 0.02, paper_foil: 0.04, mdf: 0.03, particleboard: 0.08, plywood: 0.15, hardboard: 0.1,
+  metal_ferrous: 0.1, metal_nonferrous: 0.01, plastic: 0.01, glass_ceramic: 0.005,
+};
+
+/** Chance of each contaminant on a woodwork finish, before any check; rooms change it below. */
+export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = { grease: 0.35, wax_polish: 0.25, silicone: 0.06 };
+export const GREASE_BY_ROOM: Partial<Record<RoomCode, number>> = { kitchen: 0.85, workshop: 0.6, hall: 0.45 };
+/** Polish is put on clear wood finishes far more than on paint or film. */
+export const POLISH_ON_PAINT_OR_FILM = 0.06;
+
+export const SOUNDNESS_PRIOR = {
+  painted: { sound: 0.68, marginal: 0.22, failing: 0.1 },
+  clear: { sound: 0.8, marginal: 0.15, failing: 0.05 },
+  film: { sound: 0.96, marginal: 0.03, failing: 0.01 },
+} as const;

@@ -1,0 +1,121 @@
+import type { Basis, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
+
+export type Rating = 'none' | 'poor' | 'fair' | 'good' | 'very_good' | 'best';
+export type Carrier = 'water' | 'alcohol' | 'solvent' | 'two_part' | 'none';
+
+export interface PrimerFact {
+  label: string;
+  slick: Rating;
+  /** Tannin, dye and knot block under pale paint. */
+  block: Rating;
+  oldStains: boolean;
+  odour: boolean;
+  overWaterborneFiller: 'best' | 'good' | 'rewets';
+  clear: boolean;
+  carrier: Carrier;
+  note: string;
+  basis: Basis;
+}
+
+/** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
+// prettier-ignore
+export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
+  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, carrier: 'alcohol', note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
+  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, carrier: 'alcohol', note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
+  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'Solvent odour; slow.', basis: 'practice' },
+  stainblock_primer_wb: { label: 'Waterborne stain-block primer', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
+  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
+  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
+  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, carrier: 'two_part', note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
+  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
+  stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, carrier: 'water', note: 'Only under dark colours.', basis: 'practice' },
+  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
+  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'For metal only.', basis: 'practice' },
+  mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'For raw MDF faces and edges.', basis: 'practice' },
+};
+
+export interface FilmFact {
+  /** From "touch dry" to "cured", hours at about 21 °C and 50 % RH (label data on the tin override them). */
+  touchH: number;
+  recoatH: number;
+  cureDays: number;
+  /** A reading taken sooner counts as early (recoat time; waterborne and oil films at least overnight). */
+  testFromH: number;
+  /** Typical dry film of one coat, µm, and volume solids, %: give the spreading rate. */
+  dryFilmUm: number;
+  solidsPct: number;
+  /** Money for one litre: an estimate, replaced by the price of the owner's own tin. */
+  pricePerLitre: number;
+}
+
+/** Times: class data of common practice (upper end where a range is usual). Prices and films: estimates. */
+// prettier-ignore
+export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'none'>, FilmFact> = {
+  shellac_primer: { touchH: 0.33, recoatH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45 },
+  shellac_clear: { touchH: 0.33, recoatH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 15, solidsPct: 18, pricePerLitre: 38 },
+  stainblock_primer_oil: { touchH: 2, recoatH: 12, cureDays: 7, testFromH: 24, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 32 },
+  stainblock_primer_wb: { touchH: 0.5, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 34 },
+  bonding_primer_wb: { touchH: 2, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 36 },
+  bonding_primer_oil: { touchH: 6, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 34 },
+  bonding_primer_2k: { touchH: 2, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 40, solidsPct: 50, pricePerLitre: 55 },
+  allpurpose_primer_wb: { touchH: 0.6, recoatH: 1, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 20 },
+  stainblock_clear_wb: { touchH: 0.5, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 34 },
+  aerosol_stainblock: { touchH: 0.25, recoatH: 0.5, cureDays: 1, testFromH: 1, dryFilmUm: 20, solidsPct: 25, pricePerLitre: 40 },
+  metal_primer: { touchH: 1, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 30 },
+  mdf_sealer: { touchH: 0.5, recoatH: 4, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 35, pricePerLitre: 24 },
+  chalk_paint: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 45, solidsPct: 40, pricePerLitre: 36 },
+  mineral_paint: { touchH: 0.5, recoatH: 6, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 48 },
+  milk_paint_acrylic: { touchH: 1, recoatH: 2, cureDays: 30, testFromH: 24, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 40 },
+  latex_wall_paint: { touchH: 1, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 16 },
+  wb_alkyd_enamel: { touchH: 2, recoatH: 16, cureDays: 30, testFromH: 24, dryFilmUm: 40, solidsPct: 40, pricePerLitre: 34 },
+  oil_enamel: { touchH: 8, recoatH: 24, cureDays: 14, testFromH: 48, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 28 },
+  aerosol_enamel: { touchH: 0.33, recoatH: 48, cureDays: 7, testFromH: 48, dryFilmUm: 15, solidsPct: 20, pricePerLitre: 32 },
+  cabinet_paint_2k: { touchH: 2, recoatH: 16, cureDays: 7, testFromH: 24, dryFilmUm: 40, solidsPct: 45, pricePerLitre: 60 },
+  wb_clear: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 32, pricePerLitre: 34 },
+  wb_polyurethane: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38 },
+  oil_polyurethane: { touchH: 6, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30 },
+  wipe_on_oil: { touchH: 6, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30 },
+  wax: { touchH: 0.5, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40 },
+};
+
+// prettier-ignore
+export const PAINT_FACTS: Record<PaintCode, { label: string; sheen: string; mustSeal: boolean; carrier: Carrier; softForDrawers?: boolean; washable: boolean }> = {
+  chalk_paint: { label: 'Chalk-type paint', sheen: 'matt', mustSeal: true, carrier: 'water', washable: false },
+  mineral_paint: { label: 'Mineral paint', sheen: 'matt to eggshell', mustSeal: false, carrier: 'water', washable: true },
+  milk_paint_acrylic: { label: 'Acrylic milk paint', sheen: 'low', mustSeal: false, carrier: 'water', washable: true },
+  latex_wall_paint: { label: 'Wall paint', sheen: 'any', mustSeal: false, carrier: 'water', softForDrawers: true, washable: false },
+  wb_alkyd_enamel: { label: 'Cabinet enamel', sheen: 'satin', mustSeal: false, carrier: 'water', washable: true },
+  oil_enamel: { label: 'Oil enamel', sheen: 'gloss', mustSeal: false, carrier: 'solvent', washable: true },
+  aerosol_enamel: { label: 'Aerosol enamel', sheen: 'any', mustSeal: false, carrier: 'solvent', washable: true },
+  cabinet_paint_2k: { label: 'Two-part cabinet paint', sheen: 'satin', mustSeal: false, carrier: 'two_part', washable: true },
+};
+
+export const TOPCOAT_FACTS: Record<TopcoatCode, { label: string; carrier: Carrier }> = {
+  wb_clear: { label: 'Waterborne clear', carrier: 'water' },
+  wb_polyurethane: { label: 'Waterborne polyurethane', carrier: 'water' },
+  oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent' },
+  wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent' },
+  wax: { label: 'Wax', carrier: 'none' },
+  none: { label: 'No topcoat', carrier: 'none' },
+};
+
+/** Plain words for any product class. */
+export function labelProduct(code: ProductClass): string {
+  if (code in PRIMER_FACTS) return PRIMER_FACTS[code as PrimerCode].label;
+  if (code in PAINT_FACTS) return PAINT_FACTS[code as PaintCode].label;
+  if (code in TOPCOAT_FACTS) return TOPCOAT_FACTS[code as TopcoatCode].label;
+  const words = code.replace(/_wb$/, '').replaceAll('_', ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** Solvent carriers need moving air; two-part products need more than that. */
+export const hasStrongFumes = (carrier: Carrier): boolean => carrier === 'alcohol' || carrier === 'solvent' || carrier === 'two_part';
+
+/**
+ * Wet paint for one coat: m² × dry film µm ÷ (10 × solids %) litres, with 10 % lost in brush and roller.
+ * Spreading rate m²/L = 10 × solids % / film µm follows from unit geometry. 1 m² at 40 µm, 40 % → 110 ml.
+ */
+export function computeCoatMl(areaM2: number, film: Pick<FilmFact, 'dryFilmUm' | 'solidsPct'>): number {
+  const squareMetresPerLitre = (10 * film.solidsPct) / film.dryFilmUm;
+  return (areaM2 / squareMetresPerLitre) * 1000 * 1.1;
+}

@@ -1,0 +1,4 @@
+export { countsFromHours, judgeBleedGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
+export { describeTreatment, estimateFilm, judgeTest, KIND_WORDS, PREP_LABELS, type JudgedTest } from './judge';
+export { reportProof } from './report';
+export * from './scales';

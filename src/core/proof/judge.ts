@@ -1,0 +1,155 @@
+import { FILM_FACTS, PRIMER_FACTS, type PrimerCode } from '../knowledge';
+import { PENCIL_GRADES, type Dossier, type Test } from '../dossier';
+import {
+  astmOfSeverity,
+  severityOfAstm,
+  severityOfBleed,
+  severityOfPencil,
+  severityOfRubs,
+  specifyCut,
+  toAstmClass,
+  toIsoClass,
+  type AstmB,
+  type CutSpec,
+  type Severity,
+} from './scales';
+
+export interface JudgedTest {
+  id: string | undefined;
+  kind: Test['kind'];
+  severity: Severity;
+  verdict: 'pass' | 'fail' | 'early' | 'incomplete';
+  early: boolean;
+  countsFromH: number;
+  isoClass?: Severity;
+  astm?: AstmB;
+  cut?: CutSpec;
+  why: string;
+}
+
+/** A test passes up to this severity: nothing, or a mark only. */
+const PASS_LIMIT = 1;
+/** A label's dry time is not known for an unprimed control: next morning is usual (common practice). */
+const UNPRIMED_FROM_H = 12;
+
+/**
+ * One reading on the common scale, with its verdict. A reading taken before the film's hardening time is kept but does
+ * not count. `age_h` left out means incomplete: a reading without an age proves nothing.
+ */
+export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones'>): JudgedTest {
+  const reading = test.reading as Record<string, unknown>;
+  const severity = readSeverity(test.kind, reading);
+  const countsFromH = countsFrom(test);
+  const age = test.age_h;
+  const early = age !== undefined && age < countsFromH;
+  const held = severity <= PASS_LIMIT;
+  const verdict = age === undefined || !test.treatment ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
+  return {
+    id: test.id,
+    kind: test.kind,
+    severity,
+    verdict,
+    early,
+    countsFromH,
+    ...lattice(test, reading, severity, dossier),
+    why: explain(test, severity, verdict, countsFromH),
+  };
+}
+
+function readSeverity(kind: Test['kind'], reading: Record<string, unknown>): Severity {
+  switch (kind) {
+    case 'cross_cut':
+      if (typeof reading.removed_pct === 'number') return toIsoClass(reading.removed_pct);
+      return typeof reading.iso_class === 'number' ? (reading.iso_class as Severity) : severityOfAstm(String(reading.astm));
+    case 'x_cut':
+      return severityOfAstm(String(reading.astm));
+    case 'solvent_rub':
+      return severityOfRubs(Number(reading.double_rubs));
+    case 'pencil':
+      return severityOfPencil(PENCIL_GRADES, String(reading.grade));
+    case 'bleed_watch':
+      if (typeof reading.de_mean !== 'number') return Number(reading.score) as Severity;
+      return severityOfBleed(reading.de_mean, Number(reading.de_worst));
+    case 'nail':
+    case 'fork':
+    case 'coin':
+    case 'blade':
+    case 'tape':
+    case 'water':
+      return Number(reading.score) as Severity;
+  }
+}
+
+function countsFrom(test: Test): number {
+  if (test.kind === 'bleed_watch') return 0;
+  const { paint, primer } = test.treatment ?? {};
+  const layers = [paint, primer === 'none' ? undefined : primer].filter((code) => code !== undefined);
+  return layers.length === 0 ? UNPRIMED_FROM_H : Math.max(...layers.map((code) => FILM_FACTS[code].testFromH));
+}
+
+function lattice(
+  test: Test,
+  reading: Record<string, unknown>,
+  severity: Severity,
+  dossier: Pick<Dossier, 'zones'>,
+): Pick<JudgedTest, 'isoClass' | 'astm' | 'cut'> {
+  if (test.kind !== 'cross_cut') return {};
+  const astm = typeof reading.removed_pct === 'number' ? toAstmClass(reading.removed_pct) : astmOfSeverity(severity);
+  return { isoClass: severity, astm, cut: specifyCut(estimateFilm(test), hardness(test, dossier)) };
+}
+
+/** Dry film of the patch, µm: as measured, or from the coats in the treatment. */
+export function estimateFilm(test: Pick<Test, 'treatment'>): number {
+  const { dft_um, primer, coats, paint, paint_coats } = test.treatment ?? {};
+  if (dft_um !== undefined) return dft_um;
+  const primerFilm = primer && primer !== 'none' ? FILM_FACTS[primer].dryFilmUm * (coats ?? 1) : 0;
+  const paintFilm = paint ? FILM_FACTS[paint].dryFilmUm * (paint_coats ?? 1) : 0;
+  return primerFilm + paintFilm;
+}
+
+function hardness(test: Test, dossier: Pick<Dossier, 'zones'>): 'hard' | 'soft' {
+  const stated = dossier.zones?.find((zone) => zone.id === test.zone)?.stated?.substrate;
+  return stated === 'metal_ferrous' || stated === 'metal_nonferrous' || stated === 'glass_ceramic' ? 'hard' : 'soft';
+}
+
+const WHERE: Readonly<Record<string, string>> = {
+  paint_from_paint: 'between the paint coats',
+  paint_from_primer: 'paint off the primer',
+  primer_from_substrate: 'primer off the surface',
+  old_coat_from_substrate: 'the old coat off the surface',
+  substrate_itself: 'in the surface itself',
+};
+
+function explain(test: Test, severity: Severity, verdict: JudgedTest['verdict'], countsFromH: number): string {
+  const place = test.interface && severity > PASS_LIMIT ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
+  const name = KIND_WORDS[test.kind];
+  switch (verdict) {
+    case 'incomplete':
+      return `${name}: severity ${severity} of 5, but the record lacks ${test.treatment ? 'the age of the patch' : 'what was put on the patch'}.`;
+    case 'early':
+      return `${name}: severity ${severity} of 5 at ${test.age_h} h, early. Readings count from ${countsFromH} h.${place}`;
+    case 'pass':
+      return `${name}: severity ${severity} of 5 at ${test.age_h} h. It holds.`;
+    case 'fail':
+      return `${name}: severity ${severity} of 5 at ${test.age_h} h, and 1 is the most that passes.${place}`;
+  }
+}
+
+// prettier-ignore
+export const KIND_WORDS: Record<Test['kind'], string> = {
+  nail: 'Thumbnail', fork: 'Fork', coin: 'Coin', blade: 'Blade corner', tape: 'Tape', cross_cut: 'Cross-cut', x_cut: 'X-cut',
+  solvent_rub: 'Alcohol rub', pencil: 'Pencil', bleed_watch: 'Bleed watch', water: 'Wet ring',
+};
+
+export const describeTreatment = (treatment: Test['treatment']): string => {
+  const primer = treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
+  const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
+  return `${PREP_LABELS[treatment?.prep ?? 'none']}, ${primer.toLowerCase()}${coats}`;
+};
+
+// prettier-ignore
+export const PREP_LABELS: Readonly<Record<string, string>> = {
+  none: 'Not dulled', scuff_120: 'Scuff 120', scuff_150: 'Scuff 150', scuff_180: 'Scuff 180', scuff_220: 'Scuff 220',
+  liquid_degloss: 'Deglosser', strip: 'Stripped', sand_bare: 'Sanded bare',
+};
+

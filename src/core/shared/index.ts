@@ -1,0 +1,3 @@
+export { assertNever } from './assert-never';
+export { describeChance, formatChance } from './frequency';
+export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';

@@ -1,0 +1,40 @@
+/** Every expected failure, as data. Text is made by `contract/problem-text`, HTTP status by the server. */
+export const PROBLEM_CODES = [
+  'not_json',
+  'not_readable',
+  'wrong_format',
+  'unknown_code',
+  'wrong_type',
+  'missing_field',
+  'out_of_range',
+  'too_long',
+  'empty_text',
+  'bad_pattern',
+  'duplicate_id',
+  'unknown_zone',
+  'wrong_reading',
+  'piece_not_found',
+  'zone_not_found',
+  'id_taken',
+  'body_too_large',
+  'foreign_origin',
+  'no_such_endpoint',
+  'internal',
+] as const;
+export type ProblemCode = (typeof PROBLEM_CODES)[number];
+
+export interface Problem {
+  code: ProblemCode;
+  /** Where, as `zones[1].observations[0].result`; empty for the whole document. */
+  path: string;
+  params: Record<string, string | number | readonly string[]>;
+}
+
+export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem };
+
+export const succeed = <T>(value: T): Result<T> => ({ ok: true, value });
+
+export const fail = (code: ProblemCode, path = '', params: Problem['params'] = {}): { ok: false; problem: Problem } => ({
+  ok: false,
+  problem: { code, path, params },
+});

@@ -1,0 +1,249 @@
+import { FINISH_FACTS, isLeadPossible, DEFECT_FACTS, type DefectCode } from '../knowledge';
+import type { Dossier, Zone } from '../dossier';
+import { describeChance } from '../shared';
+import type { Belief } from './belief';
+import { FACETS, STATES, type FacetName, type FacetValue, type State } from './states';
+
+/** A need that follows from what the surface is. Prices are hands-on minutes and estimates. */
+export interface SurfaceNeed {
+  code: string;
+  label: string;
+  facet: FacetName | null;
+  /** P(needed | state, facet value). */
+  probability: (state: State, value: FacetValue) => number;
+  /** Minutes to provide for it anyway, and minutes lost if it was needed and not provided. */
+  provideMinutes: (areaM2: number) => number;
+  missedMinutes: (areaM2: number) => number;
+  because: string;
+  /** Weighed when choosing checks, but not listed: it changes how another need is met. */
+  silent?: boolean;
+}
+
+/** Stripping a wrongly primed face and starting again: a whole day for a chest of drawers (common practice). */
+const redo = (areaM2: number): number => 45 + 150 * areaM2;
+const slick = (state: State): boolean => FINISH_FACTS[state.finish].slickness === 2;
+const isBoard = (state: State): boolean => state.substrate === 'mdf' || state.substrate === 'particleboard';
+
+// prettier-ignore
+export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
+  {
+    code: 'bonding_primer', label: 'Grip primer', facet: null,
+    probability: (state) => (slick(state) ? (state.finish === 'catalysed_lacquer' ? 0.5 : 0.98) : state.finish === 'alkyd_paint' ? 0.15 : 0.03),
+    provideMinutes: (area) => 8 + 4 * area, missedMinutes: redo,
+    because: 'Nothing soaks into a slick, closed face: the primer has to hold by itself.',
+  },
+  {
+    code: 'stain_block', label: 'Stain block', facet: 'seep',
+    probability: (_state, value) => (value.bleed ? 0.97 : 0.02),
+    provideMinutes: (area) => 20 + 14 * area, missedMinutes: (area) => 60 + 30 * area,
+    because: 'Colour from the wood or an old stain comes up through pale paint.',
+  },
+  {
+    code: 'scuff', label: 'Visible scuff', facet: null,
+    probability: (state) => (state.finish === 'bare' || state.finish === 'chalk_paint' ? 0.3 : 0.97),
+    provideMinutes: (area) => 8 * area, missedMinutes: redo,
+    because: 'Everything shiny must go dull, or the primer has nothing to bite.',
+  },
+  {
+    code: 'degloss_liquid_ok', label: 'Liquid deglosser would work', facet: null,
+    probability: (state) => (FINISH_FACTS[state.finish].softens ? 0.95 : 0.03),
+    provideMinutes: () => 0, missedMinutes: () => 0,
+    because: 'The old coat is one that deglosser softens.',
+  },
+  {
+    code: 'strip', label: 'Strip the old coat', facet: 'soundness',
+    probability: (_state, value) => (value.soundness === 'failing' ? 0.97 : value.soundness === 'marginal' ? 0.2 : 0.01),
+    provideMinutes: (area) => 20 + 60 * area, missedMinutes: (area) => redo(area) * 1.5,
+    because: 'New paint holds no better than the coat under it.',
+  },
+  {
+    code: 'dewax', label: 'Take off the wax', facet: 'polish',
+    probability: (state, value) => (state.finish === 'wax' || value.wax_polish ? 0.98 : 0.01),
+    provideMinutes: (area) => 5 + 6 * area, missedMinutes: redo,
+    because: 'Nothing sticks to wax.',
+  },
+  {
+    code: 'desilicone', label: 'Solvent wash and barrier', facet: 'silicone',
+    probability: (_state, value) => (value.silicone ? 0.98 : 0.005),
+    provideMinutes: (area) => 15 + 12 * area, missedMinutes: (area) => 40 + 20 * area,
+    because: 'Silicone polish makes wet paint crawl into craters.',
+  },
+  {
+    code: 'edge_seal', label: 'Seal the edges', facet: null,
+    probability: (state) => (isBoard(state) ? 0.97 : state.substrate === 'thermofoil' || state.substrate === 'melamine_board' ? 0.1 : 0.02),
+    provideMinutes: () => 8, missedMinutes: () => 45,
+    because: 'Raw board edges drink paint and swell with water.',
+  },
+  {
+    code: 'grain_fill', label: 'Fill the grain, if it is to be hidden', facet: null,
+    probability: (state) => (state.substrate === 'open_grain_hardwood' ? 0.97 : state.substrate === 'tannin_rich_wood' || state.substrate === 'wood_veneer' ? 0.35 : 0.02),
+    provideMinutes: (area) => 15 * area, missedMinutes: (area) => 30 * area,
+    because: 'Open pores show through any paint film.',
+  },
+  {
+    code: 'soft_pad', label: 'Soft pad only', facet: null, silent: true,
+    probability: (state) => (state.substrate === 'paper_foil' || state.substrate === 'thermofoil' ? 0.97 : 0.02),
+    provideMinutes: (area) => 6 + 6 * area, missedMinutes: (area) => 40 + 30 * area,
+    because: 'Coarse paper goes through foil.',
+  },
+];
+
+/** P(need) now. */
+export function needProbability(belief: Belief, need: SurfaceNeed): number {
+  return belief.joint.reduce((sum, p, s) => sum + p * expectInState(belief, need, s), 0);
+}
+
+/** P(need | state, evidence): the facet summed out. */
+export function expectInState(belief: Belief, need: SurfaceNeed, stateIndex: number): number {
+  const state = STATES[stateIndex]!;
+  if (!need.facet) return need.probability(state, {});
+  const values = FACETS[need.facet];
+  const weights = belief.facets[need.facet];
+  return values.reduce((sum, value, x) => {
+    return sum + weights[stateIndex * values.length + x]! * need.probability(state, value);
+  }, 0);
+}
+
+export interface Need {
+  code: string;
+  label: string;
+  p: number;
+  why: string;
+  extent?: 'spot' | 'whole';
+}
+
+/** All needs of a zone with at least a 5 % chance, most certain first. Degreasing is asked of every zone. */
+export function deriveNeeds(belief: Belief, zone: Zone): Need[] {
+  const needs: Need[] = SURFACE_NEEDS.filter((need) => !need.silent).map((need) => {
+    const p = needProbability(belief, need);
+    return { code: need.code, label: need.label, p, why: `${need.because} Chance that this zone needs it: ${describeChance(p)}.` };
+  });
+  needs.push(degreaseNeed(belief));
+  needs.push(...statedNeeds(zone));
+  for (const need of needs) if (need.code === 'stain_block') need.extent = stainExtent(belief, zone);
+  return mergeByCode(needs)
+    .filter((need) => need.p >= 0.05)
+    .sort((a, b) => b.p - a.p);
+}
+
+function degreaseNeed(belief: Belief): Need {
+  const why =
+    belief.present.grease > 0.5
+      ? 'Grease is likely here. Sanding first would drive it into the scratches.'
+      : '“Looks clean” is worth nothing: degrease before anything else.';
+  return { code: 'degrease', label: 'Degrease', p: 0.98, why };
+}
+
+const SPOT_SOURCES: readonly DefectCode[] = ['knot', 'resin_pocket', 'drink_stain', 'ink_stain', 'water_ring'];
+
+/** Knots and single stains want spots sealed; dyed or tannin-rich wood, and anything that bled before, the whole face. */
+function stainExtent(belief: Belief, zone: Zone): 'spot' | 'whole' {
+  const wholeSources = zone.defects?.some((defect) => defect.code === 'prior_bleed' || defect.code === 'tannin_bleed');
+  if (wholeSources) return 'whole';
+  const top = belief.substrate[0]?.code;
+  const spots = zone.defects?.some((defect) => SPOT_SOURCES.includes(defect.code)) ?? false;
+  if (top === 'tannin_rich_wood' || top === 'wood_veneer' || top === 'knotty_softwood') return 'whole';
+  return spots ? 'spot' : 'whole';
+}
+
+const SEEN = 0.97;
+
+/** Needs that follow straight from something the owner saw, smelled or measured. */
+function statedNeeds(zone: Zone): Need[] {
+  const needs: Need[] = [];
+  const add = (code: string, label: string, why: string): void => void needs.push({ code, label, p: SEEN, why });
+  for (const defect of zone.defects ?? []) {
+    const fact = DEFECT_FACTS[defect.code];
+    if (fact.repair) add(fact.repair.code, fact.repair.label, `${fact.label} was seen here.`);
+    const own = NEED_BY_DEFECT[defect.code];
+    if (own) add(own.code, own.label, own.why);
+  }
+  const smell = lastResult(zone, 'odour');
+  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', 'Smells come back through paint unless sealed.');
+  const coat = lastResult(zone, 'coat_thickness');
+  if (coat === 'caked') add('strip', 'Strip the old coat', 'The old coat is so thick that detail is lost.');
+  const damp = zone.observations?.findLast((observation) => observation.check === 'moisture_meter')?.value;
+  if (damp !== undefined && damp > 15) add('dry_out', 'Let it dry out', `${damp} % moisture: paint below 15 %.`);
+  return needs;
+}
+
+// prettier-ignore
+const NEED_BY_DEFECT: Partial<Record<DefectCode, { code: string; label: string; why: string }>> = {
+  smoke_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'Smoke comes back through paint unless sealed.' },
+  pet_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'It comes back through paint unless sealed.' },
+  musty_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'Dry it first; the rest is sealed in.' },
+  swollen_edge: { code: 'consolidate', label: 'Harden the swollen edge', why: 'Swollen board does not shrink back: harden, fill and seal it.' },
+  raw_mdf_edge: { code: 'edge_seal', label: 'Seal the edges', why: 'Raw MDF edges drink paint and swell with water.' },
+  raw_chip_edge: { code: 'edge_seal', label: 'Seal the edges', why: 'Raw chipboard edges crumble and swell.' },
+  lifting_foil: { code: 'reglue_or_remove_face', label: 'Glue the foil down or take it all off', why: 'Paint cannot hold on a face that lifts.' },
+  lifting_veneer: { code: 'reglue_or_remove_face', label: 'Glue the veneer down', why: 'Paint cannot hold on a face that lifts.' },
+  bubbled_veneer: { code: 'reglue_or_remove_face', label: 'Slit and glue the bubble', why: 'Moisture in paint lifts it further.' },
+  flaking: { code: 'strip', label: 'Strip the old coat', why: 'It flakes: new paint would leave with it.' },
+  water_damage: { code: 'dry_out', label: 'Let it dry out', why: 'Measure before painting: damp wood sheds paint.' },
+};
+
+export function lastResult(zone: Zone, check: string): string | undefined {
+  return zone.observations?.findLast((observation) => observation.check === check)?.result;
+}
+
+function mergeByCode(needs: readonly Need[]): Need[] {
+  const byCode = new Map<string, Need>();
+  for (const need of needs) {
+    const known = byCode.get(need.code);
+    if (!known || need.p > known.p) byCode.set(need.code, { ...known, ...need });
+  }
+  return [...byCode.values()];
+}
+
+export interface Hazard {
+  code: string;
+  /** The gate that holds work back until settled; none for a warning. */
+  gate?: 'lead_test' | 'certified_practice';
+  why: string;
+}
+
+/** What must be settled before dry abrasion or heat, and what to be warned of. Never says that a surface is safe. */
+export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard[] {
+  const hazards: Hazard[] = [];
+  const lead = leadHazard(belief, dossier, zone);
+  if (lead) hazards.push(lead);
+  if (zone.defects?.some((defect) => defect.code === 'mould')) {
+    hazards.push({ code: 'mould', why: 'Mask, damp methods, and find where the moisture comes from.' });
+  }
+  if (zone.defects?.some((defect) => defect.code === 'woodworm')) {
+    hazards.push({ code: 'woodworm', why: 'Keep it apart from other wood and treat by the label.' });
+  }
+  if (dossier.piece.history?.room === 'nursery') {
+    hazards.push({
+      code: 'nursery',
+      why: 'For a child: use products certified for it and wait out the full cure before use.',
+    });
+  }
+  return hazards;
+}
+
+function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard | null {
+  const tested = lastResult(zone, 'lead_test');
+  if (tested === 'positive') {
+    return {
+      code: 'lead_found',
+      gate: 'certified_practice',
+      why: 'The test was positive. No sanding, no heat. Leave it closed and turn to certified lead practice; local law applies.',
+    };
+  }
+  const era = dossier.piece.history?.era ?? 'unknown';
+  if (!isLeadPossible(era, dossier.piece.region)) return null;
+  const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
+  if (coated < 0.1 || tested === 'negative') return null;
+  const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
+  return {
+    code: 'lead_possible',
+    gate: 'lead_test',
+    why: `${age}. No dry sanding, power sanding or heat until a lead test is in the record. Swabs can be wrong.`,
+  };
+}
+
+function mayHoldLead(state: State): boolean {
+  return state.finish !== 'bare' && state.finish !== 'factory_film' && state.finish !== 'wax' && state.finish !== 'oil';
+}
+

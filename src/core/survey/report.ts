@@ -1,0 +1,50 @@
+import type { Dossier } from '../dossier';
+import { diagnoseZone } from './diagnose';
+
+/** `bricolage.diagnosis/1`: the diagnosis as an open format. Probabilities to four decimals, each list sums to 1. */
+export function reportDiagnosis(dossier: Dossier) {
+  return {
+    format: 'bricolage.diagnosis/1' as const,
+    zones: (dossier.zones ?? []).map((zone) => {
+      const diagnosis = diagnoseZone(dossier, zone);
+      const { belief } = diagnosis;
+      return {
+        id: zone.id,
+        substrate: roundList(belief.substrate),
+        finish: roundList(belief.finish),
+        soundness: roundList(belief.soundness),
+        bleed_p: round(belief.present.bleed),
+        needs: diagnosis.needs.map(({ code, p, why, extent }) => ({
+          code,
+          p: round(p),
+          ...(extent ? { extent } : {}),
+          why,
+        })),
+        hazards: diagnosis.hazards,
+        next_checks: diagnosis.nextChecks.map((next) => ({
+          check: next.check,
+          worth_minutes: next.worthMinutes,
+          cost_minutes: next.costMinutes,
+          why: next.why,
+        })),
+        contradictions: diagnosis.contradictions,
+        evidence: diagnosis.evidence.map(({ check, result, about, speaks, strength }) => ({
+          check,
+          result,
+          [speaks]: about,
+          strength,
+        })),
+      };
+    }),
+  };
+}
+
+const round = (p: number): number => Math.round(p * 1e4) / 1e4;
+
+/** Rounds a list of probabilities and gives the first what rounding lost, so that the list still sums to 1. */
+function roundList<C extends string>(list: readonly { code: C; p: number }[]): { code: C; p: number }[] {
+  const rounded = list.map(({ code, p }) => ({ code, p: round(p) }));
+  const rest = rounded.slice(1).reduce((sum, entry) => sum + entry.p, 0);
+  if (rounded[0]) rounded[0].p = round(1 - rest);
+  return rounded;
+}

@@ -1,0 +1,297 @@
+import { FILM_FACTS, hasStrongFumes, labelProduct, type ProductClass } from '../knowledge';
+import type { Dossier, Treatment } from '../dossier';
+import { CREDIBLE, labelState } from '../survey';
+import { describeChance } from '../shared';
+import { describePrimers, listCandidates, PREP_CHOICES, PRIMER_CHOICES, type Candidate } from './candidates';
+import { readGround, type Ground } from './ground';
+import { HARD_RULES, listCarriers, type HardRule } from './hard-rules';
+import { computeRisk, listWarnings, withOverall, type FailureMode, type Risk, type Warning } from './risk';
+import { listSteps, type Step } from './steps';
+
+export interface ZonePlan {
+  id: string;
+  name: string;
+  candidate: Candidate;
+  treatment: Treatment;
+  steps: Step[];
+  risk: Risk;
+  minutes: number;
+  waitH: number;
+  materialsCost: number;
+  /** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
+  redoCost: number;
+  strongFumes: boolean;
+}
+
+export type Label = 'recommended' | 'surest' | 'soonest' | 'cheapest' | 'least_fumes';
+
+export interface CoatingSystem {
+  id: string;
+  labels: Label[];
+  zones: ZonePlan[];
+  risk: Risk;
+  handsOnMin: number;
+  elapsedH: number;
+  materialsCost: number;
+  expectedCost: number;
+  fumes: 'low' | 'solvent' | 'two_part';
+  assumes: string[];
+  gates: string[];
+  warnings: Warning[];
+}
+
+export interface Rejection {
+  zone: string;
+  /** The class or prep that was cut, as a code and in words. */
+  code: string;
+  what: string;
+  rule: string;
+  text: string;
+}
+
+export interface Plan {
+  systems: CoatingSystem[];
+  rejected: Rejection[];
+  blocked: { gate: string; zone?: string; text: string }[];
+}
+
+/** Money for an hour of the owner's time, and for cleaning up after one more product: used only to rank. Estimates. */
+const HOUR_PRICE = 15;
+const EXTRA_TIN_PRICE = 6;
+const ELAPSED_HOUR_PRICE = 0.1;
+const MAX_ALTERNATIVES = 5;
+
+/**
+ * Coating systems for all zones of a piece together: every prep × primer choice is judged by the hard rules, given its
+ * chances of failure, time and money, and joined over the zones so that one primer serves where that costs little.
+ */
+export function planPiece(dossier: Dossier): Plan {
+  const grounds = (dossier.zones ?? []).map((zone) => readGround(dossier, zone));
+  const judged = grounds.map(judgeZone);
+  const blocked = listBlocked(grounds, judged);
+  const rejected = judged.flatMap((zone) => listRejections(zone));
+  const stopped = blocked.some(({ gate }) => gate === 'certified_practice' || gate === 'no_system');
+  if (stopped || grounds.length === 0) return { systems: [], rejected, blocked };
+  return { systems: chooseSystems(judged, blocked, dossier), rejected, blocked };
+}
+
+interface JudgedZone {
+  ground: Ground;
+  allowed: ZonePlan[];
+  cut: { candidate: Candidate; rule: HardRule }[];
+}
+
+function judgeZone(ground: Ground): JudgedZone {
+  const allowed: ZonePlan[] = [];
+  const cut: JudgedZone['cut'] = [];
+  for (const candidate of listCandidates(ground)) {
+    const rule = ground.look === 'leave' ? undefined : HARD_RULES.find((hard) => hard.cuts(candidate, ground));
+    if (rule) cut.push({ candidate, rule });
+    else allowed.push(planZone(candidate, ground));
+  }
+  return { ground, allowed, cut };
+}
+
+function planZone(candidate: Candidate, ground: Ground): ZonePlan {
+  const primer = candidate.primers[0];
+  const treatment: Treatment = { prep: candidate.prep, primer: primer?.code ?? 'none', coats: primer?.coats ?? 0 };
+  const steps = listSteps(candidate, ground);
+  const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
+  const materialsCost = steps.reduce((sum, step) => sum + priceStep(step), CONSUMABLES_PRICE);
+  return {
+    id: ground.zone.id,
+    name: ground.name,
+    candidate,
+    treatment,
+    steps,
+    risk: computeRisk(candidate, ground),
+    minutes,
+    waitH: steps.reduce((sum, step) => sum + step.waitH, 0),
+    materialsCost,
+    redoCost: ((45 + 120 * ground.area + minutes) / 60) * HOUR_PRICE + materialsCost,
+    strongFumes: listCarriers(candidate).some(hasStrongFumes),
+  };
+}
+
+/** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
+const CONSUMABLES_PRICE = 0.4;
+const SPLASH_PRICE = 0.8;
+
+function priceStep(step: Step): number {
+  if (step.ml === undefined || !step.class || !(step.class in FILM_FACTS)) return step.class ? SPLASH_PRICE : 0;
+  return (step.ml / 1000) * FILM_FACTS[step.class as keyof typeof FILM_FACTS].pricePerLitre;
+}
+
+/** Money-like score of one zone's plan, before what zones share. Lower is better. */
+function scoreZone(zone: ZonePlan, priority: string | undefined): number {
+  const redo = zone.risk.overall * zone.redoCost;
+  const base = zone.materialsCost + redo + (zone.minutes / 60) * HOUR_PRICE + zone.waitH * ELAPSED_HOUR_PRICE;
+  const fumes = zone.strongFumes ? 1 : 0;
+  switch (priority) {
+    case 'surest':
+      return base + 4 * redo;
+    case 'soonest':
+      return base + zone.waitH;
+    case 'cheapest':
+      return base + 3 * zone.materialsCost;
+    case 'least_fumes':
+      return base + fumes * 60;
+    default:
+      return base + fumes * 2;
+  }
+}
+
+function chooseSystems(judged: readonly JudgedZone[], blocked: Plan['blocked'], dossier: Dossier): CoatingSystem[] {
+  const priority = dossier.goal?.priority;
+  const combinations = new Map<string, ZonePlan[]>();
+  for (const aim of [undefined, 'surest', 'soonest', 'cheapest', 'least_fumes']) {
+    for (const lead of PRIMER_CHOICES) {
+      const zones = judged.map((zone) => pickForZone(zone, describePrimers(lead), aim ?? priority));
+      combinations.set(zones.map((zone) => JSON.stringify(zone.candidate)).join('|'), zones);
+    }
+  }
+  const systems = [...combinations.values()].map((zones) => ({
+    system: assemble(zones, judged, blocked),
+    score: scoreAll(zones, priority),
+  }));
+  const recommended = systems.reduce((best, other) => (other.score < best.score ? other : best)).system;
+  const best = (value: (system: CoatingSystem) => number): CoatingSystem =>
+    systems.map(({ system }) => system).reduce((top, other) => (value(other) < value(top) ? other : top), recommended);
+  const labelled: [Label, CoatingSystem][] = [
+    ['recommended', recommended],
+    ['surest', best((system) => system.risk.overall)],
+    ['soonest', best((system) => system.elapsedH)],
+    ['cheapest', best((system) => system.materialsCost)],
+    ['least_fumes', best((system) => FUMES_ORDER.indexOf(system.fumes) * 1000 + system.expectedCost)],
+  ];
+  for (const [label, system] of labelled) system.labels.push(label);
+  const chosen = [...new Set(labelled.map(([, system]) => system))];
+  for (const { system } of [...systems].sort((a, b) => a.score - b.score)) {
+    if (chosen.length >= 3) break;
+    if (!chosen.some((other) => leadPrimer(other) === leadPrimer(system))) chosen.push(system);
+  }
+  return chosen.slice(0, MAX_ALTERNATIVES).map((system, i) => ({ ...system, id: `s${i + 1}` }));
+}
+
+const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;
+const leadPrimer = (system: CoatingSystem): string => system.zones.map((zone) => describePrimers(zone.candidate.primers)).join('|');
+
+/** The best allowed plan of a zone with this primer; if the rules cut it there, the best with any. */
+function pickForZone(zone: JudgedZone, primers: string, aim: string | undefined): ZonePlan {
+  const same = zone.allowed.filter((plan) => describePrimers(plan.candidate.primers) === primers);
+  const pool = same.length > 0 ? same : zone.allowed;
+  return pool.reduce((best, other) =>
+    scoreZone(other, aim) < scoreZone(best, aim) ? other : best,
+  );
+}
+
+function scoreAll(zones: readonly ZonePlan[], priority: string | undefined): number {
+  const sum = zones.reduce((total, zone) => total + scoreZone(zone, priority), 0);
+  return sum + EXTRA_TIN_PRICE * listTins(zones).size;
+}
+
+function listTins(zones: readonly ZonePlan[]): Set<ProductClass> {
+  return new Set(zones.flatMap((zone) => zone.steps.flatMap((step) => (step.ml && step.class ? [step.class] : []))));
+}
+
+function assemble(zones: ZonePlan[], judged: readonly JudgedZone[], blocked: Plan['blocked']): CoatingSystem {
+  const grounds = new Map(judged.map(({ ground }) => [ground.zone.id, ground]));
+  const modes = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const satisfies FailureMode[];
+  const risk = withOverall(
+    Object.fromEntries(
+      modes.map((mode) => [mode, 1 - zones.reduce((held, zone) => held * (1 - zone.risk[mode]), 1)]),
+    ) as Omit<Risk, 'overall'>,
+  );
+  const handsOnMin = zones.reduce((sum, zone) => sum + zone.minutes, 0) + 10 * listTins(zones).size;
+  const materialsCost = zones.reduce((sum, zone) => sum + zone.materialsCost, 0);
+  const redo = zones.reduce((sum, zone) => sum + zone.risk.overall * zone.redoCost, 0);
+  const carriers = zones.flatMap((zone) => listCarriers(zone.candidate));
+  const warnings = zones.flatMap((zone) => listWarnings(zone.candidate, grounds.get(zone.id)!));
+  return {
+    id: '',
+    labels: [],
+    zones,
+    risk,
+    handsOnMin,
+    elapsedH: Math.round(Math.max(...zones.map(({ waitH }) => waitH)) + handsOnMin / 60),
+    materialsCost,
+    expectedCost: materialsCost + redo,
+    fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
+    assumes: judged.flatMap(({ ground }) => describeAssumption(ground)),
+    gates: [...new Set(blocked.map(({ gate }) => gate))],
+    warnings: warnings.filter((warning, i) => warnings.findIndex((other) => other.text === warning.text) === i),
+  };
+}
+
+/** What the plan takes for granted about a zone that is not certain, and the check that would tell. */
+function describeAssumption(ground: Ground): string[] {
+  if (ground.look === 'leave') return [];
+  const credible = ground.diagnosis.belief.substrate.filter(({ p }) => p >= CREDIBLE);
+  if (credible.length < 2) return [];
+  const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
+  return [`${ground.name} is ${names}; the plan serves all of them.`];
+}
+
+function listRejections({ ground, allowed, cut }: JudgedZone): Rejection[] {
+  if (ground.look !== 'opaque') return [];
+  const rejections: Rejection[] = [];
+  for (const primers of PRIMER_CHOICES) {
+    const name = describePrimers(primers);
+    const match = (candidate: Candidate): boolean => describePrimers(candidate.primers) === name;
+    if (allowed.some((plan) => match(plan.candidate)) || rejections.some((rejection) => rejection.code === name)) continue;
+    const words = primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer at all';
+    rejections.push(...reject(ground, cut, match, name, words));
+  }
+  for (const prep of PREP_CHOICES) {
+    const match = (candidate: Candidate): boolean => candidate.prep === prep;
+    if (allowed.some((plan) => match(plan.candidate))) continue;
+    rejections.push(...reject(ground, cut, match, prep, PREP_WORDS[prep] ?? prep));
+  }
+  return rejections;
+}
+
+const PREP_WORDS: Readonly<Record<string, string>> = {
+  none: 'No dulling at all',
+  scuff_150: 'Scuffing with 150',
+  scuff_220: 'Scuffing with 220',
+  liquid_degloss: 'Liquid deglosser',
+  strip: 'Stripping',
+};
+
+/** The rule to name is the one that cuts the most of what is rejected. */
+function reject(
+  ground: Ground,
+  cut: JudgedZone['cut'],
+  match: (candidate: Candidate) => boolean,
+  code: string,
+  words: string,
+): Rejection[] {
+  const matching = cut.filter(({ candidate }) => match(candidate));
+  const counts = new Map<HardRule, number>();
+  for (const { rule } of matching) counts.set(rule, (counts.get(rule) ?? 0) + 1);
+  const main = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+  const example = matching.find(({ rule }) => rule === main);
+  if (!main || !example) return [];
+  const text = main.text(example.candidate, ground);
+  return [{ zone: ground.zone.id, code, what: `${words} on ${ground.name}`, rule: main.id, text }];
+}
+
+function listBlocked(grounds: readonly Ground[], judged: readonly JudgedZone[]): Plan['blocked'] {
+  const blocked: Plan['blocked'] = [];
+  for (const { zone, name, diagnosis, look } of grounds) {
+    if (look === 'leave') continue;
+    for (const hazard of diagnosis.hazards) {
+      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: zone.id, text: `${name}: ${hazard.why}` });
+    }
+  }
+  for (const { ground, allowed, cut } of judged) {
+    if (allowed.length > 0) continue;
+    const rules = [...new Set(cut.map(({ rule }) => rule.id))].join(', ');
+    blocked.push({
+      gate: 'no_system',
+      zone: ground.zone.id,
+      text: `${ground.name}: the rules leave nothing (${rules}). More ventilation, another look or leaving this zone would.`,
+    });
+  }
+  return blocked;
+}

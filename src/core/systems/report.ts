@@ -1,0 +1,33 @@
+import type { Dossier } from '../dossier';
+import { planPiece } from './plan';
+import type { Step } from './steps';
+
+/** `bricolage.plan/1`: the plan as an open format. */
+export function reportPlan(dossier: Dossier) {
+  const plan = planPiece(dossier);
+  return {
+    format: 'bricolage.plan/1' as const,
+    systems: plan.systems.map((system) => ({
+      id: system.id,
+      labels: system.labels,
+      zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
+      risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e4) / 1e4])),
+      hands_on_min: system.handsOnMin,
+      elapsed_h: system.elapsedH,
+      materials_cost: toMoney(system.materialsCost),
+      expected_cost: toMoney(system.expectedCost),
+      fumes: system.fumes,
+      assumes: system.assumes,
+      gates: system.gates,
+      warnings: system.warnings,
+    })),
+    rejected: plan.rejected,
+    blocked: plan.blocked,
+  };
+}
+
+const toMoney = (value: number): number => Math.round(value * 100) / 100;
+
+function reportStep({ op, class: productClass, grit, tests, coats, ml, recoatH, minutes, waitH, why }: Step) {
+  return { op, class: productClass, grit, tests, coats, recoat_h: recoatH, minutes, wait_h: waitH, ml, why };
+}

@@ -1,0 +1,2 @@
+export type { Point, Shape } from './geometry';
+export { buildTemplate, KIND_TEMPLATES, type Size, type Template } from './templates';

@@ -1,0 +1,246 @@
+import type { PieceKind } from '../knowledge';
+import type { Zone } from '../dossier';
+import { drawBox, drawFront, type Shape } from './geometry';
+
+export interface Size {
+  width: number;
+  depth: number;
+  height: number;
+}
+
+export interface Template {
+  zones: Zone[];
+  shapes: Shape[];
+}
+
+type Build = (size: Size) => Template;
+
+const m2 = (...products: number[]): number =>
+  Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
+
+function zone(id: string, name: string, role: Zone['role'], area: number, more: Partial<Zone> = {}): Zone {
+  return { id, name, role, area_m2: area, orientation: role === 'top' ? 'horizontal' : 'vertical', wear: 'medium', ...more };
+}
+const top = (width: number, depth: number): Zone => zone('top', 'Top', 'top', m2(width * depth), { wear: 'high' });
+
+const handle = (id: string, x: number, y: number, z: number, w: number): Shape =>
+  drawFront(id, x + w / 2 - 40, y, z, 80, 10, true);
+
+/** A carcass with rows of drawers: dresser, bedside cabinet, bureau. */
+const drawers =
+  (rows: number): Build =>
+  ({ width, depth, height }) => {
+    const foot = Math.min(100, height * 0.1);
+    const shell = height - foot - 30;
+    const row = shell / rows;
+    const fronts = Array.from({ length: rows }, (_, i) => drawFront('drawer_fronts', 30, 0, foot + i * row + 8, width - 60, row - 16));
+    const pulls = Array.from({ length: rows }, (_, i) => handle('drawer_fronts', 30, 0, foot + (i + 0.5) * row, width - 60));
+    return {
+      zones: [
+        top(width, depth),
+        zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 60) * shell)),
+        zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
+        zone('frame', 'Frame and feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
+      ],
+      shapes: [
+        ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
+        drawFront('frame', 0, 0, 0, width, height - 30),
+        ...fronts,
+        ...pulls,
+        ...drawBox({ x: -10, y: -10, z: height - 30, w: width + 20, d: depth + 10, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+      ],
+    };
+  };
+
+/** A carcass with doors: sideboard, wardrobe, media cupboard, vanity, kitchen run. */
+const doors =
+  (count: number): Build =>
+  ({ width, depth, height }) => {
+    const leaf = (width - 40) / count;
+    const fronts = Array.from({ length: count }, (_, i) => drawFront('doors', 20 + i * leaf + 5, 0, 80, leaf - 10, height - 130));
+    const pulls = Array.from({ length: count }, (_, i) => drawFront('doors', 20 + i * leaf + (i % 2 === 0 ? leaf - 45 : 30), 0, height * 0.5, 12, 90, true));
+    return {
+      zones: [
+        top(width, depth),
+        zone('doors', 'Doors', 'door', m2(2 * (width - 40) * (height - 130))),
+        zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
+        zone('frame', 'Frame and plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
+        zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
+      ],
+      shapes: [
+        ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
+        drawFront('frame', 0, 0, 0, width, height - 30),
+        ...fronts,
+        ...pulls,
+        drawFront('edges', 0, 0, height - 44, width, 14),
+        ...drawBox({ x: -5, y: -5, z: height - 30, w: width + 10, d: depth + 5, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+      ],
+    };
+  };
+
+const table: Build = ({ width, depth, height }) => {
+  const leg = Math.max(50, width * 0.06);
+  const under = height - 30;
+  const legAt = (x: number, y: number): Shape[] => drawBox({ x, y, z: 0, w: leg, d: leg, h: under }, { front: 'legs', side: 'legs' });
+  return {
+    zones: [
+      top(width, depth),
+      zone('apron', 'Apron', 'frame', m2(2 * (width + depth) * 90)),
+      zone('legs', 'Legs', 'leg', m2(4 * 4 * leg * under)),
+    ],
+    shapes: [
+      ...legAt(20, depth - leg - 20),
+      ...legAt(width - leg - 20, depth - leg - 20),
+      ...drawBox({ x: 20, y: 20, z: under - 90, w: width - 40, d: depth - 40, h: 90 }, { front: 'apron', side: 'apron' }),
+      ...legAt(20, 20),
+      ...legAt(width - leg - 20, 20),
+      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+    ],
+  };
+};
+
+const desk: Build = ({ width, depth, height }) => {
+  const box = width * 0.34;
+  const under = height - 30;
+  const foot = 40;
+  const row = (under - foot) / 3;
+  return {
+    zones: [
+      top(width, depth),
+      zone('pedestal', 'Pedestal', 'side', m2(2 * depth * under, box * 60)),
+      zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(box * (under - foot))),
+      zone('legs', 'Legs and rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
+    ],
+    shapes: [
+      ...drawBox({ x: width - 80, y: depth - 80, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
+      ...drawBox({ x: box, y: 30, z: under - 120, w: width - box - 30, d: depth - 60, h: 120 }, { front: 'legs', side: 'legs' }),
+      ...drawBox({ x: width - 80, y: 10, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
+      ...drawBox({ x: 20, y: 10, z: 0, w: box, d: depth - 20, h: under }, { front: 'pedestal', side: 'pedestal' }),
+      ...[0, 1, 2].map((i) => drawFront('drawer_fronts', 32, 10, foot + i * row + 6, box - 24, row - 12)),
+      ...[0, 1, 2].map((i) => handle('drawer_fronts', 32, 10, foot + (i + 0.5) * row, box - 24)),
+      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+    ],
+  };
+};
+
+const bookcase: Build = ({ width, depth, height }) => {
+  const shelves = Math.max(3, Math.round(height / 350));
+  const gap = (height - 60) / shelves;
+  return {
+    zones: [
+      zone('sides', 'Sides', 'side', m2(4 * depth * height)),
+      zone('shelves', 'Shelves', 'shelf', m2(2 * (shelves + 1) * width * depth), { orientation: 'horizontal' }),
+      zone('frame', 'Front frame', 'frame', m2(2 * 40 * height, 80 * width)),
+      zone('back', 'Back', 'back', m2(width * height), { wear: 'low' }),
+    ],
+    shapes: [
+      ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'frame', side: 'sides' }),
+      drawFront('frame', 0, 0, 0, width, height),
+      drawFront('back', 40, 0, 60, width - 80, height - 100),
+      ...Array.from({ length: shelves - 1 }, (_, i) => drawFront('shelves', 40, 0, 60 + (i + 1) * gap - 22, width - 80, 26)),
+    ],
+  };
+};
+
+const door: Build = ({ width, height }) => {
+  const panel = (x: number, z: number, w: number, h: number): Shape => drawFront('panels', x, 0, z, w, h);
+  const half = (width - 360) / 2;
+  return {
+    zones: [
+      zone('frame', 'Stiles and rails', 'frame', m2(2 * 0.6 * width * height)),
+      zone('panels', 'Panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
+      zone('edges', 'Edges', 'edge', m2(2 * (width + height) * 40)),
+    ],
+    shapes: [
+      ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 90, h: height }, { front: 'frame', side: 'edges', top: 'edges' }),
+      panel(120, 220, half, height * 0.32),
+      panel(240 + half, 220, half, height * 0.32),
+      panel(120, 340 + height * 0.32, half, height * 0.42),
+      panel(240 + half, 340 + height * 0.32, half, height * 0.42),
+    ],
+  };
+};
+
+const chest: Build = ({ width, depth, height }) => ({
+  zones: [
+    zone('top', 'Lid', 'top', m2(width * depth), { wear: 'high' }),
+    zone('front', 'Front', 'front', m2(width * height)),
+    zone('sides', 'Sides', 'side', m2(2 * depth * height)),
+    zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 40)),
+  ],
+  shapes: [
+    ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 40 }, { front: 'front', side: 'sides' }),
+    ...drawBox({ x: -8, y: -8, z: height - 40, w: width + 16, d: depth + 8, h: 40 }, { top: 'top', front: 'edges', side: 'edges' }),
+  ],
+});
+
+/** A seat with a high back: settle, hall bench, chair. */
+const seat: Build = ({ width, depth, height }) => {
+  const sitting = Math.min(450, height * 0.5);
+  const leg = Math.max(40, width * 0.05);
+  const legAt = (x: number, y: number): Shape[] => drawBox({ x, y, z: 0, w: leg, d: leg, h: sitting - 40 }, { front: 'legs', side: 'legs' });
+  return {
+    zones: [
+      zone('top', 'Seat', 'top', m2(width * depth), { wear: 'high' }),
+      zone('back_rest', 'Back rest', 'front', m2(2 * width * (height - sitting))),
+      zone('legs', 'Legs and rails', 'leg', m2(4 * 4 * leg * sitting, 2 * (width + depth) * 60)),
+    ],
+    shapes: [
+      ...legAt(0, depth - leg),
+      ...legAt(width - leg, depth - leg),
+      ...drawBox({ x: 0, y: depth - 40, z: sitting, w: width, d: 40, h: height - sitting }, { front: 'back_rest', top: 'back_rest', side: 'back_rest' }),
+      ...legAt(0, 0),
+      ...legAt(width - leg, 0),
+      ...drawBox({ x: 0, y: 0, z: sitting - 40, w: width, d: depth, h: 40 }, { top: 'top', front: 'top', side: 'top' }),
+    ],
+  };
+};
+
+const slab: Build = ({ width, depth, height }) => ({
+  zones: [top(width, depth), zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * height))],
+  shapes: drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'top', front: 'edges', side: 'edges' }),
+});
+
+const frame: Build = ({ width, height }) => ({
+  zones: [zone('frame', 'Frame', 'frame', m2(2 * (width + height) * 120), { moulded: true })],
+  shapes: [
+    ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 40, h: height }, { front: 'frame', top: 'frame', side: 'frame' }),
+    drawFront('frame', 90, 0, 90, width - 180, height - 180, true),
+  ],
+});
+
+interface Kind {
+  label: string;
+  size: Size;
+  build: Build;
+}
+const kind = (label: string, width: number, depth: number, height: number, build: Build): Kind => ({ label, size: { width, depth, height }, build });
+
+/** Usual sizes and the shape each kind is built from. Any area can be measured again by the owner. */
+// prettier-ignore
+export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
+  dresser: kind('Chest of drawers', 900, 450, 850, drawers(4)),
+  bedside_cabinet: kind('Bedside cabinet', 450, 380, 600, drawers(2)),
+  sideboard: kind('Sideboard', 1500, 450, 800, doors(3)),
+  wardrobe: kind('Wardrobe', 1100, 580, 1900, doors(2)),
+  table: kind('Table', 1400, 800, 740, table),
+  chair: kind('Chair or bench', 450, 450, 900, seat),
+  desk: kind('Desk', 1300, 650, 750, desk),
+  bureau: kind('Bureau', 800, 450, 1050, drawers(4)),
+  bookcase: kind('Bookcase', 900, 300, 1800, bookcase),
+  hall_stand: kind('Hall bench or stand', 1100, 420, 1000, seat),
+  chest: kind('Chest', 900, 450, 480, chest),
+  vanity_unit: kind('Vanity unit', 800, 460, 820, doors(2)),
+  mirror_frame: kind('Mirror frame', 700, 40, 1000, frame),
+  kitchen_run: kind('Kitchen run', 3000, 580, 850, doors(6)),
+  interior_door: kind('Interior door', 760, 40, 2000, door),
+  bench_top: kind('Bench top', 2000, 600, 40, slab),
+  window_sill: kind('Window sill', 1400, 250, 30, slab),
+  other: kind('Something else', 800, 400, 700, chest),
+};
+
+/** Zones with areas and the drawing of a piece; the size (mm) is the kind's usual one when left out. */
+export function buildTemplate(kindCode: PieceKind, size?: Size): Template {
+  const { build, size: usual } = KIND_TEMPLATES[kindCode];
+  return build(size ?? usual);
+}

@@ -1,0 +1,59 @@
+import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
+import path from 'node:path';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { fail } from '@/core/shared';
+import type { PieceStore } from './db';
+import { makePieceRouter } from './http/pieces';
+import { makeErrorHandler, sendProblem } from './http/problems';
+import { sameOriginWrites, securityHeaders } from './http/security';
+
+export interface AppParts {
+  store: PieceStore;
+  /** Folder of the exported web application; left out when only the API is wanted. */
+  webRoot?: string;
+  log: Logger;
+  now: () => string;
+}
+
+const BODY_LIMIT = '1mb';
+
+/** Builds the Express application from its parts; listening and the clock are the caller's. */
+export function makeApp({ store, webRoot, log, now }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, serializers: { req: ({ method, url }) => ({ method, url }), res: ({ statusCode }) => ({ statusCode }) } }));
+  app.use(securityHeaders);
+  app.use('/api', sameOriginWrites, express.json({ limit: BODY_LIMIT, type: () => true }));
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  app.get('/api/health', (_request, response) => void response.json({ ok: true }));
+  app.use('/api/pieces', makePieceRouter(store, now));
+  app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
+  if (webRoot) serveWeb(app, webRoot);
+  app.use(makeErrorHandler(log, BODY_LIMIT));
+  return app;
+}
+
+/** The exported application, precompressed. Hashed files never change; the page itself is asked for again. */
+function serveWeb(app: Express, webRoot: string): void {
+  app.use(
+    expressStaticGzip(webRoot, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        setHeaders: (response, file) => {
+          const hashed = /[/\\]_expo[/\\]|\.woff2/.test(String(file));
+          response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
+      },
+    }),
+  );
+  app.get('/{*route}', (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(path.resolve(webRoot, 'index.html'));
+  });
+}

@@ -1,0 +1,2 @@
+export { migrate, openDatabase, type Db } from './connection';
+export { makePieceStore, type PieceStore } from './pieces';
