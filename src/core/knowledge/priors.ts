@@ -122,7 +122,7 @@ export const BLEED_PRIOR: Record<SubstrateCode, number> = {
 export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = { grease: 0.35, wax_polish: 0.25, silicone: 0.06 };
 export const GREASE_BY_ROOM: Partial<Record<RoomCode, number>> = { kitchen: 0.85, workshop: 0.6, hall: 0.45 };
 /** Polish is put on clear wood finishes far more than on paint or film. */
-export const POLISH_ON_PAINT_OR_FILM = 0.06;
+export const POLISH_ON_PAINT_OR_FILM = 0.03;
 
 export const SOUNDNESS_PRIOR = {
   painted: { sound: 0.68, marginal: 0.22, failing: 0.1 },

@@ -23,6 +23,8 @@ export interface CheckLimits {
 /** A waiting hour and a mark cost something too: priced in minutes of work (estimates). */
 const WAIT_MINUTES_PER_HOUR = 0.5;
 const MARK_MINUTES = [0, 1, 12] as const;
+/** Reading the question and going to look costs a minute, whatever the check. */
+const ATTENTION_MINUTES = 1;
 /** Checks that only settle a gate or a stated need; they are asked for by the gate, not by worth. */
 const NOT_ASKED_BY_WORTH = new Set(['lead_test', 'odour', 'coat_thickness', 'cross_cut_old']);
 
@@ -78,7 +80,7 @@ function appraise(belief: Belief, check: Check, terms: readonly Term[], now: num
       if (shift > (biggest?.shift ?? 0)) biggest = { shift, answer: answer.label, term, p: needs[n]! };
     }
   }
-  const costMinutes = check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark];
+  const costMinutes = ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark];
   return {
     check: check.code,
     worthMinutes: Math.round((now - after - costMinutes) * 10) / 10,

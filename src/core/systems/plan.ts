@@ -59,6 +59,10 @@ export interface Plan {
 const HOUR_PRICE = 15;
 const EXTRA_TIN_PRICE = 6;
 const ELAPSED_HOUR_PRICE = 0.1;
+/** A failure also loses the week and the buyer. */
+const LOST_WEEK_PRICE = 40;
+/** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
+const RISK_MARGIN = 0.2;
 const MAX_ALTERNATIVES = 5;
 
 /**
@@ -124,7 +128,7 @@ function priceStep(step: Step): number {
 
 /** Money-like score of one zone's plan, before what zones share. Lower is better. */
 function scoreZone(zone: ZonePlan, priority: string | undefined): number {
-  const redo = zone.risk.overall * zone.redoCost;
+  const redo = zone.risk.overall * (zone.redoCost + LOST_WEEK_PRICE);
   const base = zone.materialsCost + redo + (zone.minutes / 60) * HOUR_PRICE + zone.waitH * ELAPSED_HOUR_PRICE;
   const fumes = zone.strongFumes ? 1 : 0;
   switch (priority) {
@@ -155,22 +159,31 @@ function chooseSystems(judged: readonly JudgedZone[], blocked: Plan['blocked'], 
     score: scoreAll(zones, priority),
   }));
   const recommended = systems.reduce((best, other) => (other.score < best.score ? other : best)).system;
+  const bearable = systems.filter(({ system }) => system.risk.overall <= recommended.risk.overall + RISK_MARGIN);
   const best = (value: (system: CoatingSystem) => number): CoatingSystem =>
-    systems.map(({ system }) => system).reduce((top, other) => (value(other) < value(top) ? other : top), recommended);
+    bearable.map(({ system }) => system).reduce((top, other) => (value(other) < value(top) ? other : top), recommended);
   const labelled: [Label, CoatingSystem][] = [
     ['recommended', recommended],
     ['surest', best((system) => system.risk.overall)],
     ['soonest', best((system) => system.elapsedH)],
     ['cheapest', best((system) => system.materialsCost)],
-    ['least_fumes', best((system) => FUMES_ORDER.indexOf(system.fumes) * 1000 + system.expectedCost)],
+    ['least_fumes', calmest(bearable, recommended)],
   ];
   for (const [label, system] of labelled) system.labels.push(label);
   const chosen = [...new Set(labelled.map(([, system]) => system))];
-  for (const { system } of [...systems].sort((a, b) => a.score - b.score)) {
+  for (const { system } of [...bearable].sort((a, b) => a.score - b.score)) {
     if (chosen.length >= 3) break;
     if (!chosen.some((other) => leadPrimer(other) === leadPrimer(system))) chosen.push(system);
   }
   return chosen.slice(0, MAX_ALTERNATIVES).map((system, i) => ({ ...system, id: `s${i + 1}` }));
+}
+
+/** The best of those with less fumes than the recommended one; itself if there are none. */
+function calmest(systems: readonly { system: CoatingSystem; score: number }[], recommended: CoatingSystem): CoatingSystem {
+  const fumes = (system: CoatingSystem): number => FUMES_ORDER.indexOf(system.fumes);
+  const calmer = systems.filter(({ system }) => fumes(system) < fumes(recommended));
+  const order = [...calmer].sort((a, b) => fumes(a.system) - fumes(b.system) || a.score - b.score);
+  return order[0]?.system ?? recommended;
 }
 
 const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;

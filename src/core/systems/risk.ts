@@ -18,16 +18,16 @@ export type FailureMode = Exclude<keyof Risk, 'overall'>;
  * reports (on a slick face a scuff does more than a primer, and both together are surest); the shop's own tests are
  * to replace them.
  */
-const LOSS_UNPREPARED = [0.02, 0.12, 0.5] as const;
+const LOSS_UNPREPARED = [0.02, 0.25, 0.5] as const;
 const AFTER_PREP: Record<PrepCode, readonly [number, number, number]> = {
   none: [1, 1, 1],
-  scuff_120: [0.6, 0.3, 0.12],
-  scuff_150: [0.6, 0.3, 0.12],
-  scuff_180: [0.6, 0.3, 0.16],
-  scuff_220: [0.7, 0.32, 0.2],
-  liquid_degloss: [1, 0.4, 1],
-  strip: [0.5, 0.06, 0.1],
-  sand_bare: [0.5, 0.06, 0.1],
+  scuff_120: [0.6, 0.15, 0.12],
+  scuff_150: [0.6, 0.15, 0.12],
+  scuff_180: [0.6, 0.15, 0.16],
+  scuff_220: [0.7, 0.16, 0.2],
+  liquid_degloss: [1, 0.22, 1],
+  strip: [0.5, 0.04, 0.1],
+  sand_bare: [0.5, 0.04, 0.1],
 };
 const AFTER_PRIMER: Record<Rating, readonly [number, number, number]> = {
   none: [1, 1, 1],

@@ -1,0 +1,1 @@
+export { NewPieceScreen as default } from '@/client/features/meet';

@@ -1,0 +1,1 @@
+export { ProveScreen as default } from '@/client/features/prove';

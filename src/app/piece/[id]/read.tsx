@@ -1,0 +1,1 @@
+export { ReadScreen as default } from '@/client/features/read';

@@ -1,0 +1,125 @@
+import { View } from '@tamagui/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { Body, Button, Choices, Column, Heading, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
+import type { Dossier } from '@/core/dossier';
+import { zoneName } from '@/core/piece';
+import { diagnosePiece } from '@/core/survey';
+import { planPiece, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { SystemCard } from './system-card';
+import { systemName, systemTitle } from './words';
+import { Wishes } from './wishes';
+
+/** Choose: complete systems side by side, with what speaks for and against each. */
+export function ChooseScreen() {
+  return (
+    <PieceScreen stage="Choose">
+      {(parts) => <Choosing {...parts} />}
+    </PieceScreen>
+  );
+}
+
+const usePlan = (dossier: Dossier): Plan => useMemo(() => planPiece(dossier), [dossier]);
+const SHOWN = 3;
+
+function Choosing({ dossier, change }: PieceParts) {
+  const wide = useIsWide();
+  const plan = usePlan(dossier);
+  const systems = plan.systems.slice(0, SHOWN);
+  const [picked, setPicked] = useState('s1');
+  const zones = (dossier.zones ?? []).filter((zone) => dossier.goal?.zones?.[zone.id]?.look !== 'leave');
+  const [zonePicked, setZone] = useState('');
+  const zoneId = zones.some(({ id }) => id === zonePicked) ? zonePicked : (zones[0]?.id ?? '');
+  const current = systems.find(({ id }) => id === picked) ?? systems[0];
+  const take = (system: CoatingSystem): void => {
+    const at = new Date().toISOString();
+    const treatments = system.zones.map(({ id, treatment }) => ({ id, treatment }));
+    change({ type: 'choice_taken', choice: { system: system.labels[0] ?? system.id, at, zones: treatments } });
+    router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
+  };
+  const shown = wide ? systems : current ? [current] : [];
+  return (
+    <Column gap="$l">
+      {plan.blocked.map((block) => (
+        <Notice key={`${block.gate}${block.zone ?? ''}`} tone="stop" title={BLOCK_TITLES[block.gate] ?? 'Blocked'}>
+          {block.text}
+        </Notice>
+      ))}
+      {systems.length === 0 && plan.blocked.length === 0 ? <Notice tone="wait" title="Nothing to plan">Every zone is left as it is. Open Meet to change that.</Notice> : null}
+      <Assumptions dossier={dossier} />
+      {zones.length > 1 && systems.length > 0 ? (
+        <Choices label="Zone shown" options={zones.map((zone) => ({ code: zone.id, label: zoneName(zone) }))} value={zoneId} onPick={setZone} />
+      ) : null}
+      {!wide && systems.length > 1 ? (
+        <Choices label="System" options={systems.map((system, i) => ({ code: system.id, label: `${i + 1} ${systemName(system)}` }))} value={current?.id} onPick={setPicked} />
+      ) : null}
+      <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xl' : '$l'} alignItems="stretch">
+        {shown.map((system) => (
+          <SystemCard key={system.id} system={system} title={systemTitle(system)} zoneId={zoneId} dossier={dossier} onTake={() => take(system)} taken={isTaken(dossier, system)} />
+        ))}
+      </View>
+      <Rule />
+      <Wishes goal={dossier.goal ?? {}} onChange={(goal) => change({ type: 'goal_set', goal })} />
+      <Rejected rejected={plan.rejected} dossier={dossier} />
+    </Column>
+  );
+}
+
+const BLOCK_TITLES: Readonly<Record<string, string>> = {
+  lead_test: 'Lead test first',
+  certified_practice: 'Stop: lead was found',
+  no_system: 'No system is left',
+};
+
+function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
+  const chosen = dossier.chosen?.zones ?? [];
+  return chosen.length > 0 && system.zones.every(({ id, treatment }) => {
+    const own = chosen.find((zone) => zone.id === id)?.treatment;
+    return own?.prep === treatment.prep && own?.primer === treatment.primer && own?.coats === treatment.coats;
+  });
+}
+
+/** A plan made before everything is read says so. */
+function Assumptions({ dossier }: { dossier: Dossier }) {
+  const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && dossier.goal?.zones?.[id]?.look !== 'leave');
+  if (open.length === 0) return null;
+  const names = open.map(({ id }) => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id }).toLowerCase()).join(', ');
+  return (
+    <Notice
+      tone="wait"
+      title="Not everything is read yet"
+      action={<Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/read`)}>Go on reading</Button>}
+    >
+      {`These plans serve whatever the ${names} may still turn out to be. A few checks more may save work.`}
+    </Notice>
+  );
+}
+
+function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossier: Dossier }) {
+  const [open, setOpen] = useState(false);
+  const groups = new Map<string, Rejection[]>();
+  for (const rejection of rejected) {
+    const key = `${rejection.code}/${rejection.rule}`;
+    groups.set(key, [...(groups.get(key) ?? []), rejection]);
+  }
+  if (groups.size === 0) return null;
+  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  return (
+    <Column gap="$m">
+      <Button onPress={() => setOpen(!open)}>{open ? 'Close what was ruled out' : `Not these: ${groups.size} ruled out, and why`}</Button>
+      {open ? (
+        <>
+          <Heading>Not these</Heading>
+          {[...groups.values()].map((group) => (
+            <Column key={`${group[0]!.code}${group[0]!.rule}`} gap="$xs">
+              <Strong>{group[0]!.what.split(' on ')[0]}</Strong>
+              <Body>{group[0]!.text}</Body>
+              <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
+            </Column>
+          ))}
+        </>
+      ) : null}
+    </Column>
+  );
+}

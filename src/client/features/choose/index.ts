@@ -1,0 +1,1 @@
+export { ChooseScreen } from './choose-screen';

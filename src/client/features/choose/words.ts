@@ -1,0 +1,46 @@
+import { labelProduct } from '@/core/knowledge';
+import type { CoatingSystem, FailureMode, Label } from '@/core/systems';
+
+const LABELS: Record<Label, string> = {
+  recommended: 'Best on balance',
+  surest: 'Surest',
+  soonest: 'Soonest',
+  cheapest: 'Cheapest',
+  least_fumes: 'Least fumes',
+};
+
+/** Short, for a switch. */
+export const systemName = (system: CoatingSystem): string => (system.labels[0] ? LABELS[system.labels[0]] : 'Another way');
+
+/** All a system is best at. */
+export function systemTitle(system: CoatingSystem): string {
+  if (system.labels.length === 0) return `Another way, with ${mainPrimer(system).toLowerCase()}`;
+  const words = system.labels.map((label) => LABELS[label]);
+  return words.map((word, i) => (i === 0 ? word : word.toLowerCase())).join(' and ');
+}
+
+export function mainPrimer(system: CoatingSystem): string {
+  const code = system.zones.flatMap(({ candidate }) => candidate.primers.map((primer) => primer.code))[0];
+  return code ? labelProduct(code) : 'no primer';
+}
+
+const MODES: Record<FailureMode, string> = {
+  adhesion: 'letting go',
+  bleed: 'bleeding through',
+  grain_show: 'grain showing',
+  haze_or_yellow: 'haze or yellowing',
+  blocking: 'sticking doors',
+};
+
+/** The failure that makes up most of the risk. */
+export function mainFailure({ risk }: CoatingSystem): string {
+  const { overall: _overall, ...modes } = risk;
+  const [mode] = Object.entries(modes).sort(([, a], [, b]) => b - a)[0]!;
+  return MODES[mode as FailureMode];
+}
+
+export const sayHours = (minutes: number): string =>
+  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(Math.round((minutes % 60) / 5) * 5).padStart(2, '0')}`.replace(' h 60', ' h 55');
+
+export const sayDays = (hours: number): string => (hours <= 36 ? `${hours} h` : `${Math.round(hours / 24)} days`);
+export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = { low: 'Little', solvent: 'Strong', two_part: 'Two-part' };

@@ -1,0 +1,61 @@
+import { Choices, Column, Strong, type ChoiceOption } from '@/client/ui';
+import type { History } from '@/core/dossier';
+
+type YesNo = 'yes' | 'no' | 'unknown';
+const YES_NO: readonly ChoiceOption<YesNo>[] = [
+  { code: 'yes', label: 'Yes' },
+  { code: 'no', label: 'No' },
+  { code: 'unknown', label: 'Not known' },
+];
+
+const ERAS: readonly ChoiceOption<NonNullable<History['era']>>[] = [
+  { code: 'before_1940', label: 'Before 1940' },
+  { code: '1940_1977', label: '1940–1977' },
+  { code: '1978_1999', label: '1978–1999' },
+  { code: 'since_2000', label: 'Since 2000' },
+  { code: 'unknown', label: 'Not known' },
+];
+
+const ROOMS: readonly ChoiceOption<NonNullable<History['room']>>[] = [
+  { code: 'kitchen', label: 'Kitchen' },
+  { code: 'bathroom', label: 'Bathroom' },
+  { code: 'bedroom', label: 'Bedroom' },
+  { code: 'nursery', label: 'Nursery' },
+  { code: 'living', label: 'Living room' },
+  { code: 'hall', label: 'Hall' },
+  { code: 'workshop', label: 'Workshop' },
+  { code: 'outdoors', label: 'Outdoors' },
+];
+
+/** Questions about the past that change what is to be expected. Each tap is an answer; none is required. */
+export function HistoryFields({ value, onChange }: { value: History; onChange: (history: History) => void }) {
+  const set = (part: Partial<History>): void => onChange({ ...value, ...part });
+  return (
+    <Column gap="$l">
+      <Question label="How old is it?">
+        <Choices label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
+      </Question>
+      <Question label="Where did it stand?">
+        <Choices label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
+      </Question>
+      <Question label="Has it been painted before?">
+        <Choices label="Has it been painted before?" options={YES_NO} value={value.painted_before} onPick={(painted_before) => set({ painted_before })} />
+      </Question>
+      <Question label="Did colour bleed through paint once?">
+        <Choices label="Did colour bleed through paint once?" options={YES_NO} value={value.bled_before} onPick={(bled_before) => set({ bled_before })} />
+      </Question>
+      <Question label="Flat-pack marks: cam holes, stickers, paper edges?">
+        <Choices label="Flat-pack marks?" options={YES_NO} value={value.flatpack_marks} onPick={(flatpack_marks) => set({ flatpack_marks })} />
+      </Question>
+    </Column>
+  );
+}
+
+function Question({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Column gap="$s">
+      <Strong>{label}</Strong>
+      {children}
+    </Column>
+  );
+}

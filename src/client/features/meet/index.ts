@@ -1,0 +1,2 @@
+export { MeetScreen } from './meet-screen';
+export { NewPieceScreen } from './new-piece-screen';

@@ -1,0 +1,3 @@
+export { NotFoundScreen } from './not-found-screen';
+export { PieceScreen, Skeleton, Unreachable, useRouteParam, type PieceParts } from './piece-screen';
+export { Screen } from './screen';

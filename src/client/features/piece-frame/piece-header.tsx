@@ -1,0 +1,54 @@
+import { styled, View } from '@tamagui/core';
+import { Link, usePathname } from 'expo-router';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { Column, Row, Small, Strong, Title, useTones } from '@/client/ui';
+
+const STAGES = [
+  { code: 'meet', label: 'Meet' },
+  { code: 'read', label: 'Read' },
+  { code: 'choose', label: 'Choose' },
+  { code: 'prove', label: 'Prove' },
+] as const;
+
+const Tab = styled(View, {
+  minHeight: '$target',
+  paddingHorizontal: '$s',
+  justifyContent: 'center',
+  borderBottomWidth: 3,
+  borderColor: 'transparent',
+  variants: { current: { true: { borderColor: '$act' } } } as const,
+});
+
+/** Name of the piece and its way from kerb to proof. */
+export function PieceHeader({ id, name, note }: { id: string; name: string; note: string }) {
+  const path = usePathname();
+  const tones = useTones();
+  return (
+    <Column render="header" backgroundColor="$ground" borderBottomWidth={1} borderColor="$line">
+      <Column width="100%" maxWidth={1212} alignSelf="center" paddingHorizontal="$l" paddingTop="$s">
+        <Row alignItems="center" gap="$xs">
+          <Link href="/" aria-label="All pieces" style={{ width: 48, height: 48, marginLeft: -14, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
+            <ArrowLeft size={24} color={tones.ink} aria-hidden />
+          </Link>
+          <Title flex={1} numberOfLines={1}>
+            {name}
+          </Title>
+          <Small>{note}</Small>
+        </Row>
+        <Row render="nav" aria-label="Steps of this piece" gap="$m">
+          {STAGES.map((stage) => {
+            const href = `/piece/${id}/${stage.code}` as const;
+            const current = path === href;
+            return (
+              <Link key={stage.code} href={href} replace aria-current={current ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
+                <Tab current={current}>
+                  <Strong color={current ? '$ink' : '$softInk'}>{stage.label}</Strong>
+                </Tab>
+              </Link>
+            );
+          })}
+        </Row>
+      </Column>
+    </Column>
+  );
+}

@@ -1,0 +1,70 @@
+import { View } from '@tamagui/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import type { ReactNode } from 'react';
+import { useChange, usePiece } from '@/client/store';
+import { Button, Notice } from '@/client/ui';
+import type { Dossier, PieceChange } from '@/core/dossier';
+import { PieceHeader } from './piece-header';
+import { Screen } from './screen';
+
+export interface PieceParts {
+  dossier: Dossier;
+  change: (change: PieceChange) => void;
+}
+
+interface PieceScreenProps {
+  stage: string;
+  note?: (dossier: Dossier) => string;
+  children: (parts: PieceParts) => ReactNode;
+  action?: (parts: PieceParts) => ReactNode;
+}
+
+export const useRouteParam = (name: string): string => {
+  const value = useLocalSearchParams()[name];
+  return typeof value === 'string' ? value : '';
+};
+
+/** A screen of one piece, with its states of loading, missing and out of reach. */
+export function PieceScreen({ stage, note, children, action }: PieceScreenProps) {
+  const id = useRouteParam('id');
+  const { dossier, loading, error, retry } = usePiece(id);
+  const change = useChange(id);
+  if (!dossier) {
+    return (
+      <Screen title={stage} header={<PieceHeader id={id} name={loading ? 'Opening…' : 'Piece'} note="" />}>
+        {loading ? <Skeleton /> : null}
+        {error === 'missing' ? (
+          <Notice tone="stop" title="There is no such piece" action={<Button onPress={() => router.replace('/')}>All pieces</Button>}>
+            It may have been removed, or the address has a slip in it.
+          </Notice>
+        ) : null}
+        {error === 'unreachable' ? <Unreachable retry={retry} /> : null}
+      </Screen>
+    );
+  }
+  const parts = { dossier, change };
+  const name = dossier.piece.name ?? id;
+  return (
+    <Screen title={`${name}: ${stage}`} header={<PieceHeader id={id} name={name} note={note?.(dossier) ?? ''} />} action={action?.(parts)}>
+      {children(parts)}
+    </Screen>
+  );
+}
+
+export function Unreachable({ retry }: { retry: () => void }) {
+  return (
+    <Notice tone="stop" live title="The workshop’s records are out of reach" action={<Button onPress={retry}>Try again</Button>}>
+      The server on this machine does not answer. Start it again; nothing you stored is lost.
+    </Notice>
+  );
+}
+
+export function Skeleton() {
+  return (
+    <View role="status" aria-label="Loading" gap="$m">
+      {[120, 64, 64].map((height, i) => (
+        <View key={i} height={height} backgroundColor="$line" opacity={0.6} borderRadius="$corner" />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,61 @@
+import { View } from '@tamagui/core';
+import { useEffect, type ReactNode } from 'react';
+import { ScrollView } from 'react-native';
+import { useDispatch, useSelector } from 'react-redux';
+import { refusalRead, type AppDispatch, type RootState } from '@/client/store';
+import { Button, Notice, useTones } from '@/client/ui';
+
+interface ScreenProps {
+  title: string;
+  header: ReactNode;
+  children: ReactNode;
+  /** The one main action, at the thumb. */
+  action?: ReactNode;
+}
+
+/** The frame of every screen: header, what is scrolled, and the main action at the bottom. */
+export function Screen({ title, header, children, action }: ScreenProps) {
+  const tones = useTones();
+  useEffect(() => {
+    document.title = `${title} · Bricolage`;
+  }, [title]);
+  return (
+    <View flex={1} backgroundColor="$ground" render="main">
+      {header}
+      <ServerNotices />
+      <ScrollView style={{ flex: 1, backgroundColor: tones.ground }} contentContainerStyle={{ padding: 16, paddingBottom: 32 }}>
+        <View width="100%" maxWidth={1180} alignSelf="center" gap="$l">
+          {children}
+        </View>
+      </ScrollView>
+      {action ? (
+        <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
+          <View width="100%" maxWidth={1180} alignSelf="center" flexDirection="row" gap="$s">
+            {action}
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** What has not reached the server yet, and what it refused. */
+function ServerNotices() {
+  const { pending, offline, refusal } = useSelector((state: RootState) => state.outbox);
+  const dispatch = useDispatch<AppDispatch>();
+  if (!offline && !refusal) return null;
+  return (
+    <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
+      {offline && pending.length > 0 ? (
+        <Notice tone="wait" live title={`Offline: ${pending.length === 1 ? '1 change is' : `${pending.length} changes are`} kept here`}>
+          They are saved in this browser and go to the records as soon as the workshop’s server answers.
+        </Notice>
+      ) : null}
+      {refusal ? (
+        <Notice tone="stop" live title="A change was not stored" action={<Button onPress={() => dispatch(refusalRead())}>Understood</Button>}>
+          {refusal}
+        </Notice>
+      ) : null}
+    </View>
+  );
+}

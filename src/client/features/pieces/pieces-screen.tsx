@@ -1,0 +1,161 @@
+import { View } from '@tamagui/core';
+import { Link, router } from 'expo-router';
+import Moon from 'lucide-react-native/icons/moon';
+import Plus from 'lucide-react-native/icons/plus';
+import Sun from 'lucide-react-native/icons/sun';
+import { useMemo, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { overlay, schemePicked, useListPiecesQuery, type AppDispatch, type RootState } from '@/client/store';
+import { Body, Button, Card, Column, Field, Heading, Row, SectionDrawing, Small, StateMark, Strong, Title, useIsWide, useKeys, useTones } from '@/client/ui';
+import type { Dossier } from '@/core/dossier';
+import { buildSection, summariseProgress } from '@/core/piece';
+import { computeBelief } from '@/core/survey';
+import { KIND_TEMPLATES } from '@/core/templates';
+
+const SEARCH_ID = 'find-piece';
+
+/** All pieces, newest change first: what each is, where it stands, what comes next. */
+export function PiecesScreen() {
+  const { data, error, isLoading, refetch } = useListPiecesQuery();
+  const pieces = useWithPending(data);
+  const [words, setWords] = useState('');
+  const shown = pieces?.filter((piece) => matches(piece, words)) ?? [];
+  useKeys(
+    useMemo(
+      () => ({
+        n: () => router.push('/new'),
+        '/': () => document.getElementById(SEARCH_ID)?.focus(),
+      }),
+      [],
+    ),
+  );
+  return (
+    <Screen
+      title="Pieces"
+      header={<ShopHeader />}
+      action={
+        pieces ? (
+          <Button look="main" grow onPress={() => router.push('/new')} icon={<PlusIcon />}>
+            New piece
+          </Button>
+        ) : undefined
+      }
+    >
+      {isLoading ? <Skeleton /> : null}
+      {error && !data ? <Unreachable retry={() => void refetch()} /> : null}
+      {pieces?.length === 0 ? <NoPieces /> : null}
+      {pieces && pieces.length > 0 ? (
+        <>
+          <Row>
+            <Field label="Find a piece" hideLabel inputId={SEARCH_ID} value={words} onChange={setWords} placeholder="Find by name or kind" />
+          </Row>
+          <PieceList pieces={shown} />
+          {shown.length === 0 ? <Body>No piece matches “{words}”.</Body> : null}
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+function useWithPending(stored: Dossier[] | undefined): Dossier[] | undefined {
+  const pending = useSelector((state: RootState) => state.outbox.pending);
+  return useMemo(() => {
+    if (!stored) return undefined;
+    const ids = new Set(stored.map((dossier) => dossier.piece.id));
+    const fresh = [...new Set(pending.map(({ pieceId }) => pieceId))].filter((id) => !ids.has(id));
+    const all = [...fresh.map((id) => overlay(undefined, pending, id)), ...stored.map((dossier) => overlay(dossier, pending, dossier.piece.id ?? ''))];
+    return all.filter((dossier) => dossier !== undefined);
+  }, [stored, pending]);
+}
+
+function matches({ piece }: Dossier, words: string): boolean {
+  const text = `${piece.name ?? ''} ${KIND_TEMPLATES[piece.kind].label}`.toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+function PlusIcon() {
+  return <Plus size={20} color={useTones().onAct} aria-hidden />;
+}
+
+function ShopHeader() {
+  const tones = useTones();
+  const dispatch = useDispatch<AppDispatch>();
+  const dark = tones.ground === '#101412';
+  return (
+    <Column render="header" borderBottomWidth={1} borderColor="$line">
+      <Row width="100%" maxWidth={1212} alignSelf="center" alignItems="center" paddingHorizontal="$l" minHeight={64} gap="$m">
+        <Title flex={1}>Pieces</Title>
+        <View
+          render="button"
+          aria-label={dark ? 'Use the light look' : 'Use the dark look'}
+          width={48}
+          height={48}
+          alignItems="center"
+          justifyContent="center"
+          backgroundColor="transparent"
+          borderWidth={0}
+          cursor="pointer"
+          onPress={() => dispatch(schemePicked(dark ? 'light' : 'dark'))}
+        >
+          {dark ? <Sun size={22} color={tones.ink} aria-hidden /> : <Moon size={22} color={tones.ink} aria-hidden />}
+        </View>
+      </Row>
+    </Column>
+  );
+}
+
+function PieceList({ pieces }: { pieces: readonly Dossier[] }) {
+  const wide = useIsWide();
+  return (
+    <View role="list" aria-label="Pieces" flexDirection="row" flexWrap="wrap" gap="$m">
+      {pieces.map((dossier) => (
+        <View key={dossier.piece.id} role="listitem" width={wide ? '49%' : '100%'}>
+          <PieceCard dossier={dossier} />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function PieceCard({ dossier }: { dossier: Dossier }) {
+  const { piece, zones = [] } = dossier;
+  const progress = useMemo(() => summariseProgress(dossier), [dossier]);
+  const section = useMemo(() => {
+    const zone = zones.find(({ observations }) => observations?.length) ?? zones[0];
+    return zone ? buildSection(computeBelief(dossier, zone)) : null;
+  }, [dossier, zones]);
+  const stage = progress.stage === 'paint' ? 'prove' : progress.stage === 'stopped' ? 'read' : progress.stage;
+  return (
+    <Link href={`/piece/${piece.id ?? ''}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex' }}>
+      <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>
+        {section ? <SectionDrawing section={section} width={64} height={84} decorative /> : <View width={64} height={84} backgroundColor="$line" />}
+        <Column flex={1} gap="$xs" justifyContent="center">
+          <Heading render="span" numberOfLines={1}>
+            {piece.name ?? KIND_TEMPLATES[piece.kind].label}
+          </Heading>
+          <StateMark tone={progress.tone}>{progress.state}</StateMark>
+          <Body numberOfLines={2}>{progress.next}</Body>
+        </Column>
+      </Card>
+    </Link>
+  );
+}
+
+function NoPieces() {
+  return (
+    <Card padding="$xl" gap="$m">
+      <Heading>No piece yet</Heading>
+      <Body>
+        Tell Bricolage what you have found. It draws the piece, asks what it needs to know of each surface, and says which
+        preparation and primer will hold, before you spend a week on it.
+      </Body>
+      <Small>
+        <Strong>n</Strong> adds a piece, <Strong>/</Strong> finds one.
+      </Small>
+    </Card>
+  );
+}

@@ -1,0 +1,1 @@
+export { ProveScreen } from './prove-screen';

@@ -1,0 +1,1 @@
+export { ReadScreen } from './read-screen';

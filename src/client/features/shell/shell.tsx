@@ -1,0 +1,69 @@
+import '@/client/ui/global.css';
+import { TamaguiProvider, Theme, View } from '@tamagui/core';
+import { Slot } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { useColorScheme } from 'react-native';
+import { Provider, useSelector } from 'react-redux';
+import { makeStore, type RootState } from '@/client/store';
+import { Button, Card, Heading, Row, Small, Strong, useKeys } from '@/client/ui';
+import { config } from '@/client/ui/tamagui.config';
+
+/** The outermost frame: store, theme, and the list of keys. */
+export function Shell() {
+  const [store] = useState(() => makeStore());
+  return (
+    <Provider store={store}>
+      <TamaguiProvider config={config} defaultTheme="light">
+        <Themed />
+      </TamaguiProvider>
+    </Provider>
+  );
+}
+
+function Themed() {
+  const preferred = useSelector((state: RootState) => state.settings.scheme);
+  const system = useColorScheme();
+  const scheme = preferred === 'system' ? (system === 'dark' ? 'dark' : 'light') : preferred;
+  useEffect(() => {
+    document.documentElement.dataset.scheme = scheme;
+    document.documentElement.lang = 'en';
+  }, [scheme]);
+  return (
+    <Theme name={scheme}>
+      <View flex={1} height="100%" backgroundColor="$ground">
+        <Slot />
+        <KeyHelp />
+      </View>
+    </Theme>
+  );
+}
+
+const KEYS: readonly [string, string][] = [
+  ['1 – 9', 'answer the check'],
+  ['0', 'can’t tell'],
+  ['u', 'take the last answer back'],
+  ['← →', 'the zone before, the next zone'],
+  ['n', 'new piece'],
+  ['/', 'find a piece'],
+  ['?', 'this list'],
+];
+
+function KeyHelp() {
+  const [open, setOpen] = useState(false);
+  useKeys(useMemo(() => ({ '?': () => setOpen((shown) => !shown), Escape: () => setOpen(false) }), []));
+  if (!open) return null;
+  return (
+    <View role="dialog" aria-label="Keys" position="absolute" top={0} left={0} right={0} bottom={0} alignItems="center" justifyContent="center" backgroundColor="rgba(0,0,0,0.5)">
+      <Card width={340} gap="$m">
+        <Heading>Keys</Heading>
+        {KEYS.map(([key, words]) => (
+          <Row key={key} gap="$m">
+            <Strong width={64}>{key}</Strong>
+            <Small>{words}</Small>
+          </Row>
+        ))}
+        <Button onPress={() => setOpen(false)}>Close</Button>
+      </Card>
+    </View>
+  );
+}

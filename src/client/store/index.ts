@@ -1,0 +1,6 @@
+export { draftDone, draftTyped } from './drafts';
+export { refusalRead, changeMade } from './outbox';
+export { useListPiecesQuery } from './pieces-api';
+export { schemePicked, type Scheme } from './settings';
+export { makeStore, type AppDispatch, type RootState } from './store';
+export { makeId, overlay, useChange, usePiece } from './use-piece';

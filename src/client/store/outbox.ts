@@ -1,0 +1,48 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { PieceChange } from '@/core/dossier';
+import { recall } from './keep';
+
+/** A change made here and not yet acknowledged by the server. */
+export interface PendingChange {
+  id: string;
+  pieceId: string;
+  change: PieceChange;
+}
+
+export interface OutboxState {
+  pending: PendingChange[];
+  /** The server could not be reached; sending is tried again by itself. */
+  offline: boolean;
+  /** The last change the server refused, in words. */
+  refusal: string | null;
+}
+
+const initialState = (): OutboxState => ({ pending: recall<PendingChange[]>('outbox', []), offline: false, refusal: null });
+
+/** Changes wait here, in order, until the server has stored them. What is shown is the server's piece plus these. */
+export const outboxSlice = createSlice({
+  name: 'outbox',
+  initialState,
+  reducers: {
+    changeMade: (state, { payload }: PayloadAction<PendingChange>) => {
+      state.pending.push(payload);
+      state.refusal = null;
+    },
+    changeStored: (state, { payload }: PayloadAction<{ id: string }>) => {
+      state.pending = state.pending.filter(({ id }) => id !== payload.id);
+      state.offline = false;
+    },
+    changeRefused: (state, { payload }: PayloadAction<{ id: string; message: string }>) => {
+      state.pending = state.pending.filter(({ id }) => id !== payload.id);
+      state.refusal = payload.message;
+    },
+    serverLost: (state) => {
+      state.offline = true;
+    },
+    refusalRead: (state) => {
+      state.refusal = null;
+    },
+  },
+});
+
+export const { changeMade, changeStored, changeRefused, serverLost, refusalRead } = outboxSlice.actions;

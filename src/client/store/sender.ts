@@ -1,0 +1,56 @@
+import { toRequest, type ErrorBody } from '@/contract';
+import type { Dossier } from '@/core/dossier';
+import type { AppDispatch, AppGetState } from './store';
+import { changeRefused, changeStored, serverLost } from './outbox';
+import { piecesApi } from './pieces-api';
+
+const RETRY_MS = 3000;
+
+/**
+ * Sends pending changes one after another, in order. A lost server keeps the change and tries again; a refusal drops it
+ * and says why. Sending twice is harmless: ids are ours and every write is repeatable.
+ */
+export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher: typeof fetch = fetch): () => void {
+  let sending = false;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+
+  const send = async (): Promise<void> => {
+    if (sending) return;
+    sending = true;
+    if (timer) clearTimeout(timer);
+    try {
+      for (let next = getState().outbox.pending[0]; next; next = getState().outbox.pending[0]) {
+        const { method, path, body } = toRequest(next.pieceId, next.change);
+        const answer = await fetcher(path, {
+          method,
+          ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+        }).catch(() => null);
+        if (!answer || answer.status >= 500) {
+          dispatch(serverLost());
+          timer = setTimeout(() => void send(), RETRY_MS);
+          return;
+        }
+        if (answer.ok) {
+          remember(dispatch, next.pieceId, (await answer.json()) as Dossier);
+          dispatch(changeStored({ id: next.id }));
+        } else {
+          const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
+          dispatch(changeRefused({ id: next.id, message: refusal?.error.message ?? 'The server refused this change.' }));
+        }
+      }
+    } finally {
+      sending = false;
+    }
+  };
+  return () => void send();
+}
+
+function remember(dispatch: AppDispatch, id: string, dossier: Dossier): void {
+  void dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
+  dispatch(
+    piecesApi.util.updateQueryData('listPieces', undefined, (pieces) => [
+      dossier,
+      ...pieces.filter((piece) => piece.piece.id !== id),
+    ]),
+  );
+}

@@ -1,0 +1,21 @@
+import { View } from '@tamagui/core';
+import { formatChance } from '@/core/shared';
+import { Row } from './layout';
+import { Body, Strong } from './text';
+
+/** One belief: words, a bar that moves as answers come in, and the chance as a natural frequency. */
+export function BeliefBar({ label, p }: { label: string; p: number }) {
+  return (
+    <Row alignItems="center" gap="$m" minHeight={30}>
+      <Body width="38%" numberOfLines={2}>
+        {label}
+      </Body>
+      <View flex={1} height={10} backgroundColor="$line" aria-hidden>
+        <View height={10} backgroundColor="$ink" width={`${Math.max(1, p * 100)}%`} style={{ transition: 'width 300ms ease-out' }} />
+      </View>
+      <Strong width={112} textAlign="right" fontVariant={['tabular-nums']}>
+        {formatChance(p)}
+      </Strong>
+    </Row>
+  );
+}

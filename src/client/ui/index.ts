@@ -1,0 +1,14 @@
+export { AnswerGlyph } from './answer-glyph';
+export { BeliefBar } from './bar';
+export { Button } from './button';
+export { Choices, Toggle, type ChoiceOption } from './choice';
+export { Field } from './field';
+export { Card, Column, Row, Rule } from './layout';
+export { Notice, StateMark, ToneIcon, type Tone } from './notice';
+export { PieceDrawing } from './piece-drawing';
+export { LabelledSection, SectionDrawing } from './section-drawing';
+export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
+export { TONES, WIDE } from './tokens';
+export { useKeys } from './use-keys';
+export { useIsWide } from './use-is-wide';
+export { useTones } from './use-tones';

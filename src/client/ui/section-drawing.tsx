@@ -1,0 +1,235 @@
+import Svg, { Circle, Defs, G, Line, Path, Pattern, Polyline, Rect } from 'react-native-svg';
+import { useId } from 'react';
+import { View } from '@tamagui/core';
+import type { SubstrateCode } from '@/core/knowledge';
+import { groupLayers, type Section, type SectionLayer } from '@/core/piece';
+import { Column } from './layout';
+import { Small, Strong } from './text';
+import type { Tones } from './tokens';
+import { useTones } from './use-tones';
+
+/*
+ * The section: a cut through a zone. Substrates differ by hatch as well as colour; a finish lies on top; a prep is a
+ * toothed line; each coat is a band as thick as its dry film.
+ */
+
+type Hatch = 'grain' | 'dashes' | 'chips' | 'dots' | 'plies' | 'plain';
+
+interface Material {
+  hatch: Hatch;
+  light: string;
+  dark: string;
+  /** Colour of a facing sheet that belongs to the board itself. */
+  face?: string;
+}
+
+const MATERIALS: Record<SubstrateCode, Material> = {
+  knotty_softwood: { hatch: 'grain', light: '#E8CF9E', dark: '#5A4726' },
+  clear_softwood: { hatch: 'grain', light: '#EEDDB6', dark: '#5C4D30' },
+  open_grain_hardwood: { hatch: 'grain', light: '#CFA76A', dark: '#4F3A1B' },
+  closed_grain_hardwood: { hatch: 'grain', light: '#E2C49B', dark: '#544128' },
+  tannin_rich_wood: { hatch: 'dashes', light: '#B96A48', dark: '#4A2418' },
+  oily_tropical_wood: { hatch: 'dashes', light: '#9B6A3C', dark: '#412A14' },
+  wood_veneer: { hatch: 'chips', light: '#D9C3A2', dark: '#44382A', face: '#B07B4E' },
+  hpl_laminate: { hatch: 'chips', light: '#DCCBAE', dark: '#3F382B', face: '#3A322C' },
+  melamine_board: { hatch: 'chips', light: '#DCCBAE', dark: '#3F382B', face: '#FFFFFF' },
+  thermofoil: { hatch: 'dots', light: '#CDAF86', dark: '#443624', face: '#F4F4F2' },
+  paper_foil: { hatch: 'chips', light: '#D8C6A6', dark: '#41382A', face: '#A9865B' },
+  mdf: { hatch: 'dots', light: '#CDAF86', dark: '#443624' },
+  particleboard: { hatch: 'chips', light: '#D8C6A6', dark: '#41382A' },
+  plywood: { hatch: 'plies', light: '#E0C693', dark: '#514024' },
+  hardboard: { hatch: 'dots', light: '#8F6B48', dark: '#38291B' },
+  metal_ferrous: { hatch: 'plain', light: '#9AA3A8', dark: '#3B4246' },
+  metal_nonferrous: { hatch: 'plain', light: '#C9B273', dark: '#4A4022' },
+  plastic: { hatch: 'plain', light: '#C4CCD0', dark: '#3A4144' },
+  glass_ceramic: { hatch: 'plain', light: '#D3E2E4', dark: '#2E3B3D' },
+};
+
+const FINISH_COLOURS: Readonly<Record<string, string>> = {
+  wax: '#E5C77A', oil: '#C99B55', shellac: '#C9772E', nitro_lacquer: '#D49B4E', varnish_oil: '#C98A3C', waterborne_clear: '#E9E3CF',
+  catalysed_lacquer: '#DDBF7C', chalk_paint: '#C9D3CF', latex_paint: '#B9C7D3', mineral_paint: '#C4CBB8', alkyd_paint: '#A8BBB0',
+  factory_film: '#4A423A', powder_coat: '#7A838A', unknown: '#B5ADA0',
+};
+
+/** Pixels a micrometre of film is drawn at, and the least a band may be to be seen. */
+const PX_PER_UM = 0.62;
+const MIN_BAND = 14;
+const SUBSTRATE_BAND = 84;
+const FINISH_BAND = 11;
+const TOOTH_BAND = 7;
+
+function bandHeight(layer: SectionLayer): number {
+  switch (layer.kind) {
+    case 'substrate':
+      return SUBSTRATE_BAND;
+    case 'finish':
+      return FINISH_BAND;
+    case 'tooth':
+      return TOOTH_BAND;
+    case 'coat':
+      return Math.max(MIN_BAND, layer.filmUm * PX_PER_UM);
+  }
+}
+
+interface Band {
+  layer: SectionLayer;
+  y: number;
+  height: number;
+}
+
+function stack(layers: readonly SectionLayer[], height: number): Band[] {
+  const natural = layers.reduce((sum, layer) => sum + bandHeight(layer), 0);
+  // The substrate takes what room is left, so that all drawings of a row end at the same level.
+  const spare = Math.max(0, height - natural);
+  let y = height;
+  return layers.map((layer) => {
+    const band = bandHeight(layer) + (layer.kind === 'substrate' ? spare : 0);
+    y -= band;
+    return { layer, y, height: band };
+  });
+}
+
+export function measureSection(section: Section): number {
+  return section.layers.reduce((sum, layer) => sum + bandHeight(layer), 0) + 6;
+}
+
+interface SectionDrawingProps {
+  section: Section;
+  width?: number;
+  height?: number;
+  /** As a thumbnail it is a picture with a name; beside its labels it is decoration. */
+  decorative?: boolean;
+}
+
+export function SectionDrawing({ section, width = 104, height, decorative = false }: SectionDrawingProps) {
+  const tones = useTones();
+  const dark = tones.ground === '#101412';
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  const natural = measureSection(section);
+  const tall = Math.max(natural, height ?? natural);
+  const bands = stack(section.layers, tall);
+  const label = decorative ? {} : { role: 'img' as const, 'aria-label': `Section: ${section.summary}` };
+  return (
+    <View aria-hidden={decorative} {...label} width={width} height={height ?? tall} overflow="hidden" borderWidth={1} borderColor="$line" borderRadius="$corner" backgroundColor="$card">
+      <Svg width={width} height={height ?? tall} viewBox={`0 0 ${width} ${tall}`} preserveAspectRatio="xMidYMax slice">
+        <Defs>{hatches(id, tones)}</Defs>
+        {bands.map((band, i) => (
+          <BandDrawing key={i} band={band} width={width} hatchId={id} dark={dark} tones={tones} />
+        ))}
+      </Svg>
+    </View>
+  );
+}
+
+interface BandProps {
+  band: Band;
+  width: number;
+  hatchId: string;
+  dark: boolean;
+  tones: Tones;
+}
+
+function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }: BandProps) {
+  switch (layer.kind) {
+    case 'substrate': {
+      const material = MATERIALS[layer.substrate];
+      return (
+        <G>
+          <Rect x={0} y={y} width={width} height={height} fill={dark ? material.dark : material.light} />
+          <Rect x={0} y={y} width={width} height={height} fill={`url(#${hatchId}${material.hatch})`} opacity={0.75} />
+          {material.face ? <Rect x={0} y={y} width={width} height={7} fill={material.face} stroke={tones.ink} strokeWidth={0.8} /> : null}
+        </G>
+      );
+    }
+    case 'finish':
+      return (
+        <G>
+          <Rect x={0} y={y} width={width} height={height} fill={FINISH_COLOURS[layer.finish] ?? '#B5ADA0'} opacity={0.95} />
+          <Line x1={0} x2={width} y1={y} y2={y} stroke={tones.ink} strokeWidth={0.8} />
+        </G>
+      );
+    case 'tooth': {
+      const points = Array.from({ length: Math.ceil(width / 5) + 1 }, (_, i) => `${i * 5},${i % 2 === 0 ? y + height : y + 1}`).join(' ');
+      return <Polyline points={points} fill="none" stroke={tones.ink} strokeWidth={1.5} />;
+    }
+    case 'coat':
+      return (
+        <G>
+          <Rect x={0} y={y} width={width} height={height} fill={layer.colour} opacity={layer.layer === 'clear' ? 0.55 : 1} />
+          {layer.layer === 'clear' ? <Path d={`M0 ${y + height} L${width} ${y}`} stroke={tones.softInk} strokeWidth={0.8} strokeDasharray="3 4" /> : null}
+          <Line x1={0} x2={width} y1={y} y2={y} stroke={layer.layer === 'primer' ? '#56635C' : '#161D19'} strokeWidth={0.9} strokeDasharray={layer.layer === 'primer' ? '5 3' : undefined} />
+        </G>
+      );
+  }
+}
+
+function hatches(id: string, tones: Tones) {
+  const ink = tones.ink;
+  return [
+    <Pattern key="grain" id={`${id}grain`} width={40} height={14} patternUnits="userSpaceOnUse">
+      <Path d="M0 4 Q10 1 20 4 T40 4 M0 10 Q12 13 24 10 T40 10" fill="none" stroke={ink} strokeWidth={0.7} />
+    </Pattern>,
+    <Pattern key="dashes" id={`${id}dashes`} width={22} height={12} patternUnits="userSpaceOnUse">
+      <Path d="M2 3 h9 M13 9 h8" stroke={ink} strokeWidth={0.9} />
+    </Pattern>,
+    <Pattern key="chips" id={`${id}chips`} width={22} height={18} patternUnits="userSpaceOnUse">
+      <Path d="M2 4 l6 -2 l3 3 l-6 2 z M13 10 l5 1 l1 3 l-6 0 z M4 13 l4 1 l-2 3 z M15 3 l4 1 l-3 2 z" fill="none" stroke={ink} strokeWidth={0.7} />
+    </Pattern>,
+    <Pattern key="dots" id={`${id}dots`} width={9} height={9} patternUnits="userSpaceOnUse">
+      <Circle cx={2} cy={2} r={0.8} fill={ink} />
+      <Circle cx={6.5} cy={6} r={0.8} fill={ink} />
+    </Pattern>,
+    <Pattern key="plies" id={`${id}plies`} width={12} height={16} patternUnits="userSpaceOnUse">
+      <Path d="M0 0.5 h12 M0 8.5 h12 M3 8.5 v8 M9 8.5 v8" stroke={ink} strokeWidth={0.7} />
+    </Pattern>,
+    <Pattern key="plain" id={`${id}plain`} width={14} height={14} patternUnits="userSpaceOnUse">
+      <Path d="M0 14 L14 0" stroke={ink} strokeWidth={0.5} />
+    </Pattern>,
+  ];
+}
+
+const LABEL_PITCH = 52;
+
+/** The section with a leader line from each layer to plain words, top layer first. */
+export function LabelledSection({ section }: { section: Section }) {
+  const tones = useTones();
+  const groups = groupLayers(section).reverse();
+  const height = Math.max(measureSection(section), groups.length * LABEL_PITCH);
+  const bands = stack(section.layers, height);
+  const middle = (from: number, to: number): number => (bands[to]!.y + bands[from]!.y + bands[from]!.height) / 2;
+  const targets = groups.map((group) => Math.min(middle(group.from, group.to), height - 20));
+  const labels = spread(targets, LABEL_PITCH, height);
+  return (
+    <View role="group" aria-label={`Section: ${section.summary}`} flexDirection="row">
+      <SectionDrawing section={section} width={104} height={height} decorative />
+      <Svg width={34} height={height} aria-hidden>
+        {groups.map((group, i) => (
+          <G key={i}>
+            <Circle cx={3} cy={targets[i]!} r={2.6} fill={tones.ink} />
+            <Polyline points={`3,${targets[i]!} 14,${labels[i]! + 12} 30,${labels[i]! + 12}`} fill="none" stroke={tones.ink} strokeWidth={1} />
+          </G>
+        ))}
+      </Svg>
+      <View flex={1} height={height}>
+        {groups.map((group, i) => (
+          <Column key={i} position="absolute" left={0} right={0} top={labels[i]!}>
+            <Strong numberOfLines={1}>{group.label}</Strong>
+            <Small numberOfLines={1}>{group.note}</Small>
+          </Column>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** Tops of labels as near their layers as they can be without covering each other. Targets run downward. */
+export function spread(targets: readonly number[], pitch: number, height: number): number[] {
+  const tops: number[] = [];
+  targets.forEach((target, i) => tops.push(Math.max(target - 12, i === 0 ? 0 : tops[i - 1]! + pitch)));
+  let limit = height - pitch + 4;
+  for (let i = tops.length - 1; i >= 0; i -= 1) {
+    tops[i] = Math.min(tops[i]!, limit);
+    limit = tops[i]! - pitch;
+  }
+  return tops.map((top) => Math.max(0, top));
+}

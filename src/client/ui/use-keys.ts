@@ -1,0 +1,17 @@
+import { useEffect } from 'react';
+
+/** Single keys on a keyboard, by the key's name. Typing in a field and keys with Ctrl, Alt or Meta are left alone. */
+export function useKeys(keys: Readonly<Record<string, () => void>>): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement | null;
+      if (target?.matches('input, textarea, select') === true || event.ctrlKey || event.altKey || event.metaKey) return;
+      const action = keys[event.key];
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    document.addEventListener('keydown', listen);
+    return () => document.removeEventListener('keydown', listen);
+  }, [keys]);
+}
