@@ -14,13 +14,28 @@ const ROOM_WALLS = [
   wall('./src', './oracles', 'oracles are for tests'),
   wall('./src', './tests', 'src does not import tests'),
 ];
-const SAME_ROOM_ONLY = ['react*', '@react*', 'expo*', 'tamagui*', '@tamagui/*', 'express*', 'better-sqlite3', 'node:*', 'fs', 'path', 'pino*'];
+const NOT_PURE = {
+  group: [
+    'react*',
+    '@react*',
+    'expo*',
+    'tamagui*',
+    '@tamagui/*',
+    'express*',
+    'better-sqlite3',
+    'node:*',
+    'fs',
+    'path',
+    'pino*',
+  ],
+  message: 'Core is pure: no interface, server or Node modules.',
+};
 /* A module's index.ts is its only door. */
 const DEEP_CORE = { group: ['@/core/*/*'], message: 'Import from the module’s index.' };
 const DEEP_FEATURE = { group: ['@/client/features/*/*'], message: 'Import from the feature’s index.' };
 
 module.exports = defineConfig([
-  globalIgnores(['dist', 'dist-server', 'dist-e2e', '.expo', '.tamagui', 'node_modules', 'data']),
+  globalIgnores(['dist', 'dist-server', 'dist-e2e', '.expo', '.tamagui', 'node_modules', 'data', '.cache']),
   expo,
   prettier,
   {
@@ -44,14 +59,20 @@ module.exports = defineConfig([
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [...SAME_ROOM_ONLY, { group: ['../*/*', '@/*'], message: 'Import from the module’s index.' }] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [NOT_PURE, { group: ['../*/*', '@/*'], message: 'Import from the module’s index.' }] },
+      ],
       'no-restricted-globals': ['error', 'console', 'process', 'window', 'fetch', 'setTimeout'],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'Time is an argument of core.' },
         { object: 'Math', property: 'random', message: 'Randomness is an argument of core.' },
       ],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is an argument of core.' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is an argument of core.' },
+      ],
     },
   },
   {

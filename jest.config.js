@@ -33,10 +33,7 @@ module.exports = {
       rootDir: __dirname,
       testMatch: ['<rootDir>/src/client/**/*.test.{ts,tsx}'],
       moduleNameMapper: alias,
-      transformIgnorePatterns: [
-        `/node_modules/(?!(${modern})(/|$))`,
-        '/node_modules/react-native-reanimated/plugin/',
-      ],
+      transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],
     },
   ],
 };

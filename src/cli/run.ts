@@ -42,14 +42,17 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
   for (const file of files) {
     const dossier = readFile(file, io);
     if (dossier.ok) {
-      const report = asText ? command.text(dossier.value) : JSON.stringify(command.report(dossier.value), null, several ? 0 : 2);
+      const report = asText
+        ? command.text(dossier.value)
+        : JSON.stringify(command.report(dossier.value), null, several ? 0 : 2);
       io.out(report);
       continue;
     }
     code = 1;
     const { problem } = dossier;
     const message = explainProblem(problem);
-    if (several && !asText) io.out(JSON.stringify({ file, error: { code: problem.code, path: problem.path, message } }));
+    if (several && !asText)
+      io.out(JSON.stringify({ file, error: { code: problem.code, path: problem.path, message } }));
     io.err(`${file}: ${message}`);
   }
   return code;

@@ -9,7 +9,12 @@ export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): s
   return report.zones
     .map((zone) => {
       const ground = [zone.substrate, zone.finish]
-        .map((list) => list.slice(0, 2).map(({ code, p }) => `${labelState(code)} ${formatChance(p)}`).join(', '))
+        .map((list) =>
+          list
+            .slice(0, 2)
+            .map(({ code, p }) => `${labelState(code)} ${formatChance(p)}`)
+            .join(', '),
+        )
         .join(' | ');
       const next = zone.next_checks[0];
       return [
@@ -17,7 +22,9 @@ export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): s
         ...zone.hazards.map((hazard) => `  ! ${hazard.why}`),
         ...zone.needs.filter(({ p }) => p >= 0.1).map((need) => `  ${need.code} ${formatChance(need.p)}: ${need.why}`),
         ...zone.contradictions.map((contradiction) => `  ? ${contradiction.why}`),
-        next ? `  ask next: ${next.check} (worth ${next.worth_minutes} min) ${next.why}` : '  nothing left to ask would change the plan',
+        next
+          ? `  ask next: ${next.check} (worth ${next.worth_minutes} min) ${next.why}`
+          : '  nothing left to ask would change the plan',
       ].join('\n');
     })
     .join('\n');
@@ -26,7 +33,9 @@ export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): s
 export function describePlan(report: ReturnType<typeof reportPlan>): string {
   const systems = report.systems.map((system) => {
     const steps = system.zones.map((zone) => {
-      const words = zone.steps.map((step) => `${step.op}${step.class ? ` ${step.class}` : ''}${step.coats ? ` ×${step.coats}` : ''}`);
+      const words = zone.steps.map(
+        (step) => `${step.op}${step.class ? ` ${step.class}` : ''}${step.coats ? ` ×${step.coats}` : ''}`,
+      );
       return `  ${zone.id}: ${words.join(' → ')}`;
     });
     const figures = `${formatChance(system.risk.overall ?? 0)} go wrong, ${system.hands_on_min} min of hands, ${system.elapsed_h} h, ${system.materials_cost} of materials, fumes ${system.fumes}`;

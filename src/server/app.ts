@@ -23,7 +23,12 @@ const BODY_LIMIT = '1mb';
 export function makeApp({ store, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, serializers: { req: ({ method, url }) => ({ method, url }), res: ({ statusCode }) => ({ statusCode }) } }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      serializers: { req: ({ method, url }) => ({ method, url }), res: ({ statusCode }) => ({ statusCode }) },
+    }),
+  );
   app.use(securityHeaders);
   app.use('/api', sameOriginWrites, express.json({ limit: BODY_LIMIT, type: () => true }));
   app.use('/api', (_request, response, next) => {

@@ -15,7 +15,10 @@ const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
 const now = (): string => new Date().toISOString();
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 
-const db = openDatabase(process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite'), path.join(root, 'src/server/db/migrations'));
+const db = openDatabase(
+  process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite'),
+  path.join(root, 'src/server/db/migrations'),
+);
 const store = makePieceStore(db);
 if (process.env.BRICOLAGE_DEMO) loadDossiers(store, process.env.BRICOLAGE_DEMO);
 
@@ -43,7 +46,10 @@ function stop(server: Server): void {
 }
 
 function loadDossiers(pieces: PieceStore, folder: string): void {
-  for (const file of readdirSync(folder).filter((name) => name.endsWith('.json')).sort().reverse()) {
+  for (const file of readdirSync(folder)
+    .filter((name) => name.endsWith('.json'))
+    .sort()
+    .reverse()) {
     const dossier = parseDossier(readFileSync(path.join(folder, file), 'utf8'));
     if (!dossier.ok) throw new Error(`${file}: ${explainProblem(dossier.problem)}`);
     const id = dossier.value.piece.id ?? path.basename(file, '.json');

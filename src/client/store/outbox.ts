@@ -17,7 +17,11 @@ export interface OutboxState {
   refusal: string | null;
 }
 
-const initialState = (): OutboxState => ({ pending: recall<PendingChange[]>('outbox', []), offline: false, refusal: null });
+const initialState = (): OutboxState => ({
+  pending: recall<PendingChange[]>('outbox', []),
+  offline: false,
+  refusal: null,
+});
 
 /** Changes wait here, in order, until the server has stored them. What is shown is the server's piece plus these. */
 export const outboxSlice = createSlice({

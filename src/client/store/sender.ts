@@ -23,7 +23,9 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
         const { method, path, body } = toRequest(next.pieceId, next.change);
         const answer = await fetcher(path, {
           method,
-          ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+          ...(body === undefined
+            ? {}
+            : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
         }).catch(() => null);
         if (!answer || answer.status >= 500) {
           dispatch(serverLost());
@@ -35,7 +37,9 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           dispatch(changeStored({ id: next.id }));
         } else {
           const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
-          dispatch(changeRefused({ id: next.id, message: refusal?.error.message ?? 'The server refused this change.' }));
+          dispatch(
+            changeRefused({ id: next.id, message: refusal?.error.message ?? 'The server refused this change.' }),
+          );
         }
       }
     } finally {

@@ -8,7 +8,11 @@ import type { AppDispatch, RootState } from './store';
 export const makeId = (): string => globalThis.crypto.randomUUID();
 
 /** The piece as the owner sees it: what the server holds with the changes that are still on their way. */
-export function overlay(stored: Dossier | undefined, pending: readonly PendingChange[], pieceId: string): Dossier | undefined {
+export function overlay(
+  stored: Dossier | undefined,
+  pending: readonly PendingChange[],
+  pieceId: string,
+): Dossier | undefined {
   return pending
     .filter((entry) => entry.pieceId === pieceId)
     .reduce<Dossier | undefined>((dossier, { change }) => applyChange(dossier, change), stored);

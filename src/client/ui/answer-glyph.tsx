@@ -18,13 +18,21 @@ const lines = (d: string, width = 1.4): Draw =>
   };
 const spots = (points: readonly (readonly [number, number])[], radius: number, colour?: string): Draw =>
   function Spots(tones) {
-    return box(tones, points.map(([x, y]) => <Circle key={`${x},${y}`} cx={x} cy={y} r={radius} fill={colour ?? tones.ink} />));
+    return box(
+      tones,
+      points.map(([x, y]) => <Circle key={`${x},${y}`} cx={x} cy={y} r={radius} fill={colour ?? tones.ink} />),
+    );
   };
 const rag = (colour: string | null): Draw =>
   function Rag(tones) {
     return (
       <>
-        <Path d="M8 14 Q20 4 36 10 T66 10 L62 36 Q46 44 32 37 T10 38 Z" fill="none" stroke={tones.ink} strokeWidth={1.6} />
+        <Path
+          d="M8 14 Q20 4 36 10 T66 10 L62 36 Q46 44 32 37 T10 38 Z"
+          fill="none"
+          stroke={tones.ink}
+          strokeWidth={1.6}
+        />
         {colour ? <Path d="M26 18 Q38 12 48 20 Q52 30 40 32 Q26 32 26 18 Z" fill={colour} opacity={0.8} /> : null}
       </>
     );
@@ -40,37 +48,112 @@ const drop = (d: string, filled: boolean): Draw =>
   };
 
 const GRAIN = 'M6 14 Q20 9 36 14 T66 14 M6 23 Q20 28 36 23 T66 23 M6 32 Q20 27 36 32 T66 32';
-const CHIPS = 'M10 14 l8 -3 l3 5 l-8 3 z M28 28 l7 1 l1 5 l-9 0 z M44 14 l8 2 l-4 5 z M54 28 l7 -2 l2 6 l-7 1 z M14 28 l6 2 l-3 5 z M32 13 l6 1 l-3 5 z';
+const CHIPS =
+  'M10 14 l8 -3 l3 5 l-8 3 z M28 28 l7 1 l1 5 l-9 0 z M44 14 l8 2 l-4 5 z M54 28 l7 -2 l2 6 l-7 1 z M14 28 l6 2 l-3 5 z M32 13 l6 1 l-3 5 z';
 
 const GLYPHS: Readonly<Record<string, Draw>> = {
   'edge_line.grain_continues': lines('M6 14 Q30 10 50 14 T66 24 M6 22 Q30 18 46 22 T66 34 M6 30 Q24 28 40 32'),
-  'edge_line.thin_wood_layer': (tones) => box(tones, <Path d="M4 12 H68 M10 22 h2 M24 28 h2 M40 22 h2 M54 32 h2 M18 34 h2 M46 34 h2" stroke={tones.ink} strokeWidth={1.8} />),
+  'edge_line.thin_wood_layer': (tones) =>
+    box(
+      tones,
+      <Path
+        d="M4 12 H68 M10 22 h2 M24 28 h2 M40 22 h2 M54 32 h2 M18 34 h2 M46 34 h2"
+        stroke={tones.ink}
+        strokeWidth={1.8}
+      />,
+    ),
   'edge_line.dark_line': (tones) => box(tones, <Rect x={4} y={6} width={64} height={7} fill={tones.ink} />),
   'edge_line.plastic_strip': (tones) => box(tones, <Rect x={56} y={6} width={8} height={34} fill={tones.ink} />),
-  'edge_line.wraps_no_line': (tones) => <Path d="M4 40 V20 Q4 6 20 6 H68" fill="none" stroke={tones.ink} strokeWidth={2.4} />,
-  'edge_line.raw_fuzzy': (tones) => <Path d={`M4 6 H68 M4 6 v4 l3 2 l-3 3 l3 3 l-3 3 l3 4 l-3 4 l3 4 l-3 3 M68 6 v4 l-3 3 l3 3 l-3 4 l3 3 l-3 4 l3 4 l-3 5 ${CHIPS}`} fill="none" stroke={tones.ink} strokeWidth={1.2} />,
+  'edge_line.wraps_no_line': (tones) => (
+    <Path d="M4 40 V20 Q4 6 20 6 H68" fill="none" stroke={tones.ink} strokeWidth={2.4} />
+  ),
+  'edge_line.raw_fuzzy': (tones) => (
+    <Path
+      d={`M4 6 H68 M4 6 v4 l3 2 l-3 3 l3 3 l-3 3 l3 4 l-3 4 l3 4 l-3 3 M68 6 v4 l-3 3 l3 3 l-3 4 l3 3 l-3 4 l3 4 l-3 5 ${CHIPS}`}
+      fill="none"
+      stroke={tones.ink}
+      strokeWidth={1.2}
+    />
+  ),
   'pattern_repeat.repeats': lines('M12 32 Q20 4 28 32 M28 32 Q36 4 44 32 M44 32 Q52 4 60 32'),
   'pattern_repeat.no_repeat': lines('M8 30 Q20 8 30 30 M26 34 Q44 14 58 34 M46 14 Q54 8 62 18'),
   'pattern_repeat.plain_colour': (tones) => box(tones),
   'core_view.long_fibre': lines(GRAIN),
   'core_view.chips': lines(CHIPS, 1.2),
-  'core_view.fine_fibre': spots([[12, 14], [22, 20], [32, 13], [44, 19], [56, 14], [16, 30], [28, 34], [40, 29], [52, 33], [62, 26]], 1.3),
+  'core_view.fine_fibre': spots(
+    [
+      [12, 14],
+      [22, 20],
+      [32, 13],
+      [44, 19],
+      [56, 14],
+      [16, 30],
+      [28, 34],
+      [40, 29],
+      [52, 33],
+      [62, 26],
+    ],
+    1.3,
+  ),
   'core_view.plies': lines('M4 14 H68 M4 23 H68 M4 32 H68 M16 14 v9 M32 14 v9 M48 14 v9 M24 32 v8 M40 32 v8 M56 32 v8'),
-  'core_view.thin_brown_sheet': (tones) => <Rect x={4} y={20} width={64} height={6} fill={tones.softInk} stroke={tones.ink} strokeWidth={1.2} />,
-  'corner_lift.plastic_skin': (tones) => <Path d="M4 40 V20 H44 M4 12 H40 Q58 12 64 2" fill="none" stroke={tones.ink} strokeWidth={1.8} />,
-  'corner_lift.brittle_chip': (tones) => <Path d="M4 40 V6 H40 l6 8 l6 -2 l4 10 l12 4 v14 Z" fill="none" stroke={tones.ink} strokeWidth={1.8} />,
-  'corner_lift.paper_tear': (tones) => <Path d="M4 40 V6 H46 l-4 5 l7 4 l-5 5 l8 4 l-4 6 l6 10 Z" fill="none" stroke={tones.ink} strokeWidth={1.4} strokeDasharray="5 2" />,
-  'corner_lift.wood_flake': (tones) => box(tones, <Path d="M44 6 L68 24 M50 6 L68 18 M36 6 L68 31" stroke={tones.ink} strokeWidth={1.3} />),
-  'corner_lift.paint_flake': (tones) => box(tones, <Path d="M40 10 Q52 8 58 16 Q62 26 52 28 Q40 28 40 18 Z" fill={tones.ink} opacity={0.75} />),
-  'corner_lift.none_found': (tones) => box(tones, <Path d="M26 23 l7 7 l14 -14" fill="none" stroke={tones.ink} strokeWidth={2} />),
+  'core_view.thin_brown_sheet': (tones) => (
+    <Rect x={4} y={20} width={64} height={6} fill={tones.softInk} stroke={tones.ink} strokeWidth={1.2} />
+  ),
+  'corner_lift.plastic_skin': (tones) => (
+    <Path d="M4 40 V20 H44 M4 12 H40 Q58 12 64 2" fill="none" stroke={tones.ink} strokeWidth={1.8} />
+  ),
+  'corner_lift.brittle_chip': (tones) => (
+    <Path d="M4 40 V6 H40 l6 8 l6 -2 l4 10 l12 4 v14 Z" fill="none" stroke={tones.ink} strokeWidth={1.8} />
+  ),
+  'corner_lift.paper_tear': (tones) => (
+    <Path
+      d="M4 40 V6 H46 l-4 5 l7 4 l-5 5 l8 4 l-4 6 l6 10 Z"
+      fill="none"
+      stroke={tones.ink}
+      strokeWidth={1.4}
+      strokeDasharray="5 2"
+    />
+  ),
+  'corner_lift.wood_flake': (tones) =>
+    box(tones, <Path d="M44 6 L68 24 M50 6 L68 18 M36 6 L68 31" stroke={tones.ink} strokeWidth={1.3} />),
+  'corner_lift.paint_flake': (tones) =>
+    box(tones, <Path d="M40 10 Q52 8 58 16 Q62 26 52 28 Q40 28 40 18 Z" fill={tones.ink} opacity={0.75} />),
+  'corner_lift.none_found': (tones) =>
+    box(tones, <Path d="M26 23 l7 7 l14 -14" fill="none" stroke={tones.ink} strokeWidth={2} />),
   'pores.open_felt': lines('M12 12 v9 M20 20 v12 M29 11 v10 M37 24 v10 M45 12 v12 M54 22 v11 M61 11 v9', 2.2),
   'pores.medium_felt': lines('M12 14 v4 M20 24 v5 M29 13 v5 M37 27 v4 M45 14 v5 M54 25 v5 M61 13 v4', 1.4),
   'pores.none_felt_wood': lines(GRAIN, 0.9),
-  'pores.seen_not_felt': spots([[14, 14], [24, 26], [34, 15], [44, 30], [54, 16], [62, 28]], 1.6),
-  'knots_seen.many': spots([[16, 15], [30, 30], [46, 14], [58, 30], [38, 22]], 3.4),
-  'knots_seen.few': spots([[24, 18], [50, 29]], 3.4),
+  'pores.seen_not_felt': spots(
+    [
+      [14, 14],
+      [24, 26],
+      [34, 15],
+      [44, 30],
+      [54, 16],
+      [62, 28],
+    ],
+    1.6,
+  ),
+  'knots_seen.many': spots(
+    [
+      [16, 15],
+      [30, 30],
+      [46, 14],
+      [58, 30],
+      [38, 22],
+    ],
+    3.4,
+  ),
+  'knots_seen.few': spots(
+    [
+      [24, 18],
+      [50, 29],
+    ],
+    3.4,
+  ),
   'knots_seen.none': lines(GRAIN, 0.9),
-  'nail_dent.dents': (tones) => box(tones, <Path d="M26 26 Q36 10 46 26" fill="none" stroke={tones.ink} strokeWidth={2.6} />),
+  'nail_dent.dents': (tones) =>
+    box(tones, <Path d="M26 26 Q36 10 46 26" fill="none" stroke={tones.ink} strokeWidth={2.6} />),
   'nail_dent.no_mark': (tones) => box(tones),
   'water_drop.beads': drop('M26 34 Q22 16 36 16 Q50 16 46 34 Z', true),
   'water_drop.soaks_slow': drop('M20 34 Q28 26 36 26 Q46 26 52 34 Z', true),
@@ -84,8 +167,18 @@ const GLYPHS: Readonly<Record<string, Draw>> = {
   'grease_wipe.clean': rag(null),
   'grease_wipe.yellow_film': rag('#C9A23F'),
   'grease_wipe.slippery': rag('#9AA8A0'),
-  'tape_pull.nothing': (tones) => <Rect x={14} y={10} width={44} height={26} fill="none" stroke={tones.ink} strokeWidth={1.6} strokeDasharray="4 3" />,
-  'tape_pull.specks': spots([[20, 16], [34, 28], [48, 18], [56, 31]], 1.6),
+  'tape_pull.nothing': (tones) => (
+    <Rect x={14} y={10} width={44} height={26} fill="none" stroke={tones.ink} strokeWidth={1.6} strokeDasharray="4 3" />
+  ),
+  'tape_pull.specks': spots(
+    [
+      [20, 16],
+      [34, 28],
+      [48, 18],
+      [56, 31],
+    ],
+    1.6,
+  ),
   'tape_pull.sheets': (tones) => box(tones, <Path d="M14 12 H44 L50 30 H22 Z" fill={tones.ink} opacity={0.75} />),
 };
 

@@ -6,14 +6,19 @@ import { Body, Strong } from './text';
 /** One belief: words, a bar that moves as answers come in, and the chance as a natural frequency. */
 export function BeliefBar({ label, p }: { label: string; p: number }) {
   return (
-    <Row alignItems="center" gap="$m" minHeight={30}>
-      <Body width="38%" numberOfLines={2}>
+    <Row alignItems="center" gap="$m" minHeight={28}>
+      <Body width="40%" numberOfLines={1}>
         {label}
       </Body>
       <View flex={1} height={10} backgroundColor="$line" aria-hidden>
-        <View height={10} backgroundColor="$ink" width={`${Math.max(1, p * 100)}%`} style={{ transition: 'width 300ms ease-out' }} />
+        <View
+          height={10}
+          backgroundColor="$ink"
+          width={`${Math.max(1, p * 100)}%`}
+          style={{ transition: 'width 300ms ease-out' }}
+        />
       </View>
-      <Strong width={112} textAlign="right" fontVariant={['tabular-nums']}>
+      <Strong width={92} textAlign="right" fontVariant={['tabular-nums']}>
         {formatChance(p)}
       </Strong>
     </Row>

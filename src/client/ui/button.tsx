@@ -20,7 +20,13 @@ const Frame = styled(View, {
   pressStyle: { backgroundColor: '$actTint' },
   variants: {
     look: {
-      main: { backgroundColor: '$act', borderColor: '$act', minHeight: 52, hoverStyle: { opacity: 0.92 }, pressStyle: { backgroundColor: '$act', opacity: 0.85 } },
+      main: {
+        backgroundColor: '$act',
+        borderColor: '$act',
+        minHeight: 52,
+        hoverStyle: { opacity: 0.92 },
+        pressStyle: { backgroundColor: '$act', opacity: 0.85 },
+      },
       plain: {},
       quiet: { backgroundColor: 'transparent', borderColor: 'transparent', hoverStyle: { borderColor: '$line' } },
     },
@@ -39,7 +45,15 @@ interface ButtonProps {
   grow?: boolean;
 }
 
-export function Button({ children, onPress, look = 'plain', icon, disabled = false, label, grow = false }: ButtonProps) {
+export function Button({
+  children,
+  onPress,
+  look = 'plain',
+  icon,
+  disabled = false,
+  label,
+  grow = false,
+}: ButtonProps) {
   return (
     <Frame
       look={look}

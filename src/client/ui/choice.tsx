@@ -18,7 +18,15 @@ const Option = styled(View, {
   hoverStyle: { borderColor: '$act' },
   pressStyle: { backgroundColor: '$actTint' },
   variants: {
-    picked: { true: { borderColor: '$act', backgroundColor: '$actTint', outlineWidth: 1, outlineStyle: 'solid', outlineColor: '$act' } },
+    picked: {
+      true: {
+        borderColor: '$act',
+        backgroundColor: '$actTint',
+        outlineWidth: 1,
+        outlineStyle: 'solid',
+        outlineColor: '$act',
+      },
+    },
   } as const,
 });
 
@@ -54,8 +62,8 @@ export function Choices<C extends string>({ label, options, value, onPick, tileW
           {...{ type: 'button' }}
         >
           {option.drawing}
-          {tileWidth ? <Strong>{option.label}</Strong> : <Body>{option.label}</Body>}
-          {option.hint && tileWidth ? <Small>{option.hint}</Small> : null}
+          {tileWidth ? <Strong textAlign="left">{option.label}</Strong> : <Body textAlign="left">{option.label}</Body>}
+          {option.hint && tileWidth ? <Small textAlign="left">{option.hint}</Small> : null}
         </Option>
       ))}
     </Row>

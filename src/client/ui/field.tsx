@@ -20,7 +20,19 @@ interface FieldProps {
 }
 
 /** A labelled text field. An error names the cure and is tied to the field for screen readers. */
-export function Field({ label, value, onChange, onBlur, error, unit, numeric, multiline, hideLabel, inputId, placeholder }: FieldProps) {
+export function Field({
+  label,
+  value,
+  onChange,
+  onBlur,
+  error,
+  unit,
+  numeric,
+  multiline,
+  hideLabel,
+  inputId,
+  placeholder,
+}: FieldProps) {
   const generated = useId();
   const id = inputId ?? generated;
   const errorId = `${id}-error`;

@@ -22,7 +22,7 @@ export function StateMark({ tone, children }: { tone: Tone; children: string }) 
   return (
     <Row alignItems="center" gap="$xs">
       <ToneIcon tone={tone} size={16} />
-      <Small color={`$${tone}`} fontWeight="600">
+      <Small flexShrink={1} color={`$${tone}`} fontWeight="600">
         {children}
       </Small>
     </Row>
@@ -40,7 +40,14 @@ interface NoticeProps {
 /** Something to know before going on: a tinted block with its shape. */
 export function Notice({ tone, title, children, action, live = false }: NoticeProps) {
   return (
-    <View role={live ? 'status' : undefined} backgroundColor={`$${tone}Tint`} borderRadius="$corner" padding="$m" flexDirection="row" gap="$m">
+    <View
+      role={live ? 'status' : undefined}
+      backgroundColor={`$${tone}Tint`}
+      borderRadius="$corner"
+      padding="$m"
+      flexDirection="row"
+      gap="$m"
+    >
       <View paddingTop={3}>
         <ToneIcon tone={tone} />
       </View>

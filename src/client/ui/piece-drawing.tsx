@@ -31,7 +31,12 @@ export function PieceDrawing({ shapes, width, height, current, settled, onPick }
     return settled?.has(shape.zone) ? `url(#${hatch})` : tones.card;
   };
   return (
-    <Svg width={width} height={height} viewBox={`${left - margin} ${top - margin} ${wide + 2 * margin} ${tall + 2 * margin}`} aria-hidden>
+    <Svg
+      width={width}
+      height={height}
+      viewBox={`${left - margin} ${top - margin} ${wide + 2 * margin} ${tall + 2 * margin}`}
+      aria-hidden
+    >
       <Defs>
         <Pattern id={hatch} width={unit * 7} height={unit * 7} patternUnits="userSpaceOnUse">
           <Path d={`M0 0 H${unit * 7} V${unit * 7} H0 Z`} fill={tones.card} />

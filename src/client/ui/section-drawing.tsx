@@ -46,9 +46,20 @@ const MATERIALS: Record<SubstrateCode, Material> = {
 };
 
 const FINISH_COLOURS: Readonly<Record<string, string>> = {
-  wax: '#E5C77A', oil: '#C99B55', shellac: '#C9772E', nitro_lacquer: '#D49B4E', varnish_oil: '#C98A3C', waterborne_clear: '#E9E3CF',
-  catalysed_lacquer: '#DDBF7C', chalk_paint: '#C9D3CF', latex_paint: '#B9C7D3', mineral_paint: '#C4CBB8', alkyd_paint: '#A8BBB0',
-  factory_film: '#4A423A', powder_coat: '#7A838A', unknown: '#B5ADA0',
+  wax: '#E5C77A',
+  oil: '#C99B55',
+  shellac: '#C9772E',
+  nitro_lacquer: '#D49B4E',
+  varnish_oil: '#C98A3C',
+  waterborne_clear: '#E9E3CF',
+  catalysed_lacquer: '#DDBF7C',
+  chalk_paint: '#C9D3CF',
+  latex_paint: '#B9C7D3',
+  mineral_paint: '#C4CBB8',
+  alkyd_paint: '#A8BBB0',
+  factory_film: '#4A423A',
+  powder_coat: '#7A838A',
+  unknown: '#B5ADA0',
 };
 
 /** Pixels a micrometre of film is drawn at, and the least a band may be to be seen. */
@@ -57,6 +68,8 @@ const MIN_BAND = 14;
 const SUBSTRATE_BAND = 84;
 const FINISH_BAND = 11;
 const TOOTH_BAND = 7;
+/** Air above the top layer. */
+const HEADROOM = 6;
 
 function bandHeight(layer: SectionLayer): number {
   switch (layer.kind) {
@@ -77,20 +90,19 @@ interface Band {
   height: number;
 }
 
+/** Bands from the bottom up. The substrate takes what room is left, so that drawings of a row end at one level. */
 function stack(layers: readonly SectionLayer[], height: number): Band[] {
-  const natural = layers.reduce((sum, layer) => sum + bandHeight(layer), 0);
-  // The substrate takes what room is left, so that all drawings of a row end at the same level.
-  const spare = Math.max(0, height - natural);
+  const coats = layers.reduce((sum, layer) => sum + (layer.kind === 'substrate' ? 0 : bandHeight(layer)), 0);
   let y = height;
   return layers.map((layer) => {
-    const band = bandHeight(layer) + (layer.kind === 'substrate' ? spare : 0);
+    const band = layer.kind === 'substrate' ? Math.max(MIN_BAND, height - coats - HEADROOM) : bandHeight(layer);
     y -= band;
     return { layer, y, height: band };
   });
 }
 
 export function measureSection(section: Section): number {
-  return section.layers.reduce((sum, layer) => sum + bandHeight(layer), 0) + 6;
+  return section.layers.reduce((sum, layer) => sum + bandHeight(layer), 0) + HEADROOM;
 }
 
 interface SectionDrawingProps {
@@ -105,13 +117,22 @@ export function SectionDrawing({ section, width = 104, height, decorative = fals
   const tones = useTones();
   const dark = tones.ground === '#101412';
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const natural = measureSection(section);
-  const tall = Math.max(natural, height ?? natural);
+  const tall = height ?? measureSection(section);
   const bands = stack(section.layers, tall);
   const label = decorative ? {} : { role: 'img' as const, 'aria-label': `Section: ${section.summary}` };
   return (
-    <View aria-hidden={decorative} {...label} width={width} height={height ?? tall} overflow="hidden" borderWidth={1} borderColor="$line" borderRadius="$corner" backgroundColor="$card">
-      <Svg width={width} height={height ?? tall} viewBox={`0 0 ${width} ${tall}`} preserveAspectRatio="xMidYMax slice">
+    <View
+      aria-hidden={decorative}
+      {...label}
+      width={width}
+      height={tall}
+      overflow="hidden"
+      borderWidth={1}
+      borderColor="$line"
+      borderRadius="$corner"
+      backgroundColor="$card"
+    >
+      <Svg width={width} height={tall} viewBox={`0 0 ${width} ${tall}`}>
         <Defs>{hatches(id, tones)}</Defs>
         {bands.map((band, i) => (
           <BandDrawing key={i} band={band} width={width} hatchId={id} dark={dark} tones={tones} />
@@ -137,27 +158,61 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
         <G>
           <Rect x={0} y={y} width={width} height={height} fill={dark ? material.dark : material.light} />
           <Rect x={0} y={y} width={width} height={height} fill={`url(#${hatchId}${material.hatch})`} opacity={0.75} />
-          {material.face ? <Rect x={0} y={y} width={width} height={7} fill={material.face} stroke={tones.ink} strokeWidth={0.8} /> : null}
+          {material.face ? (
+            <Rect x={0} y={y} width={width} height={7} fill={material.face} stroke={tones.ink} strokeWidth={0.8} />
+          ) : null}
         </G>
       );
     }
     case 'finish':
       return (
         <G>
-          <Rect x={0} y={y} width={width} height={height} fill={FINISH_COLOURS[layer.finish] ?? '#B5ADA0'} opacity={0.95} />
+          <Rect
+            x={0}
+            y={y}
+            width={width}
+            height={height}
+            fill={FINISH_COLOURS[layer.finish] ?? '#B5ADA0'}
+            opacity={0.95}
+          />
           <Line x1={0} x2={width} y1={y} y2={y} stroke={tones.ink} strokeWidth={0.8} />
         </G>
       );
     case 'tooth': {
-      const points = Array.from({ length: Math.ceil(width / 5) + 1 }, (_, i) => `${i * 5},${i % 2 === 0 ? y + height : y + 1}`).join(' ');
+      const points = Array.from(
+        { length: Math.ceil(width / 5) + 1 },
+        (_, i) => `${i * 5},${i % 2 === 0 ? y + height : y + 1}`,
+      ).join(' ');
       return <Polyline points={points} fill="none" stroke={tones.ink} strokeWidth={1.5} />;
     }
     case 'coat':
       return (
         <G>
-          <Rect x={0} y={y} width={width} height={height} fill={layer.colour} opacity={layer.layer === 'clear' ? 0.55 : 1} />
-          {layer.layer === 'clear' ? <Path d={`M0 ${y + height} L${width} ${y}`} stroke={tones.softInk} strokeWidth={0.8} strokeDasharray="3 4" /> : null}
-          <Line x1={0} x2={width} y1={y} y2={y} stroke={layer.layer === 'primer' ? '#56635C' : '#161D19'} strokeWidth={0.9} strokeDasharray={layer.layer === 'primer' ? '5 3' : undefined} />
+          <Rect
+            x={0}
+            y={y}
+            width={width}
+            height={height}
+            fill={layer.colour}
+            opacity={layer.layer === 'clear' ? 0.55 : 1}
+          />
+          {layer.layer === 'clear' ? (
+            <Path
+              d={`M0 ${y + height} L${width} ${y}`}
+              stroke={tones.softInk}
+              strokeWidth={0.8}
+              strokeDasharray="3 4"
+            />
+          ) : null}
+          <Line
+            x1={0}
+            x2={width}
+            y1={y}
+            y2={y}
+            stroke={layer.layer === 'primer' ? '#56635C' : '#161D19'}
+            strokeWidth={0.9}
+            strokeDasharray={layer.layer === 'primer' ? '5 3' : undefined}
+          />
         </G>
       );
   }
@@ -173,7 +228,12 @@ function hatches(id: string, tones: Tones) {
       <Path d="M2 3 h9 M13 9 h8" stroke={ink} strokeWidth={0.9} />
     </Pattern>,
     <Pattern key="chips" id={`${id}chips`} width={22} height={18} patternUnits="userSpaceOnUse">
-      <Path d="M2 4 l6 -2 l3 3 l-6 2 z M13 10 l5 1 l1 3 l-6 0 z M4 13 l4 1 l-2 3 z M15 3 l4 1 l-3 2 z" fill="none" stroke={ink} strokeWidth={0.7} />
+      <Path
+        d="M2 4 l6 -2 l3 3 l-6 2 z M13 10 l5 1 l1 3 l-6 0 z M4 13 l4 1 l-2 3 z M15 3 l4 1 l-3 2 z"
+        fill="none"
+        stroke={ink}
+        strokeWidth={0.7}
+      />
     </Pattern>,
     <Pattern key="dots" id={`${id}dots`} width={9} height={9} patternUnits="userSpaceOnUse">
       <Circle cx={2} cy={2} r={0.8} fill={ink} />
@@ -206,11 +266,16 @@ export function LabelledSection({ section }: { section: Section }) {
         {groups.map((group, i) => (
           <G key={i}>
             <Circle cx={3} cy={targets[i]!} r={2.6} fill={tones.ink} />
-            <Polyline points={`3,${targets[i]!} 14,${labels[i]! + 12} 30,${labels[i]! + 12}`} fill="none" stroke={tones.ink} strokeWidth={1} />
+            <Polyline
+              points={`3,${targets[i]!} 14,${labels[i]! + 12} 30,${labels[i]! + 12}`}
+              fill="none"
+              stroke={tones.ink}
+              strokeWidth={1}
+            />
           </G>
         ))}
       </Svg>
-      <View flex={1} height={height}>
+      <View flex={1} height={height} position="relative">
         {groups.map((group, i) => (
           <Column key={i} position="absolute" left={0} right={0} top={labels[i]!}>
             <Strong numberOfLines={1}>{group.label}</Strong>

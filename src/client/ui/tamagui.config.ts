@@ -20,7 +20,13 @@ const theme = (scheme: 'light' | 'dark') => ({
 });
 
 export const config = createTamagui({
-  tokens: createTokens({ size: space, space, radius: { ...RADIUS, true: RADIUS.corner }, zIndex: { true: 0, bar: 10 }, color: {} }),
+  tokens: createTokens({
+    size: space,
+    space,
+    radius: { ...RADIUS, true: RADIUS.corner },
+    zIndex: { true: 0, bar: 10 },
+    color: {},
+  }),
   themes: { light: theme('light'), dark: theme('dark') },
   fonts: { body: makeFont(FONT.text, '400'), heading: makeFont(FONT.display, '600') },
   media: { wide: { minWidth: 900 } },

@@ -29,7 +29,10 @@ export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
   const parsed = schema.safeParse(value);
   if (parsed.success) return succeed(parsed.data);
   const issue = parsed.error.issues[0];
-  return { ok: false, problem: issue ? describeIssue(issue, isMissing(value, issue.path)) : { code: 'wrong_type', path: '', params: {} } };
+  return {
+    ok: false,
+    problem: issue ? describeIssue(issue, isMissing(value, issue.path)) : { code: 'wrong_type', path: '', params: {} },
+  };
 }
 
 export function formatPath(path: readonly PropertyKey[]): string {

@@ -98,7 +98,10 @@ export const zoneSchema = z.looseObject({
   stated: z.looseObject({ substrate: z.enum(SUBSTRATES).optional(), finish: z.enum(FINISHES).optional() }).optional(),
   observations: z.array(observationSchema).max(200).optional(),
   /** Checks the owner could not answer; they are not asked again. */
-  skipped_checks: z.array(z.enum(CHECK_CODES as [string, ...string[]])).max(50).optional(),
+  skipped_checks: z
+    .array(z.enum(CHECK_CODES as [string, ...string[]]))
+    .max(50)
+    .optional(),
   defects: z.array(defectSchema).max(100).optional(),
 });
 
@@ -109,7 +112,10 @@ export const pieceFactsSchema = pieceSchema.omit({ id: true });
 const look = z.enum(['opaque', 'stain', 'clear', 'leave']);
 export const goalSchema = z.looseObject({
   look: look.optional(),
-  colour: z.string().regex(/^#[0-9a-fA-F]{6}$/).optional(),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-fA-F]{6}$/)
+    .optional(),
   sheen: z.enum(['matt', 'eggshell', 'satin', 'semi_gloss', 'gloss']).optional(),
   grain: z.enum(['hide', 'show']).optional(),
   application: z.enum(['brush_roll', 'spray', 'aerosol']).optional(),
@@ -208,7 +214,11 @@ export const dossierSchema = z
     const zoneIds = new Set<string>();
     (dossier.zones ?? []).forEach((zone, i) => {
       if (zoneIds.has(zone.id)) {
-        context.addIssue({ code: 'custom', path: ['zones', i, 'id'], params: { problem: 'duplicate_id', id: zone.id } });
+        context.addIssue({
+          code: 'custom',
+          path: ['zones', i, 'id'],
+          params: { problem: 'duplicate_id', id: zone.id },
+        });
       }
       zoneIds.add(zone.id);
     });

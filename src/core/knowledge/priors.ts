@@ -75,13 +75,26 @@ const WOOD_FINISH: FinishWeights = {
   chalk_paint: 4, latex_paint: 8, mineral_paint: 2, alkyd_paint: 10, factory_film: 0.2, powder_coat: 0.02, unknown: 3,
 };
 const FILM_FINISH: FinishWeights = {
-  factory_film: 85, chalk_paint: 3, latex_paint: 4, mineral_paint: 1, alkyd_paint: 3, unknown: 1,
+  factory_film: 85,
+  chalk_paint: 3,
+  latex_paint: 4,
+  mineral_paint: 1,
+  alkyd_paint: 3,
+  unknown: 1,
 };
 // prettier-ignore
 const BOARD_FINISH: FinishWeights = {
   bare: 45, chalk_paint: 4, latex_paint: 12, mineral_paint: 2, alkyd_paint: 12, catalysed_lacquer: 10, waterborne_clear: 3, unknown: 3, factory_film: 1,
 };
-const METAL_FINISH: FinishWeights = { bare: 30, powder_coat: 30, alkyd_paint: 20, catalysed_lacquer: 10, latex_paint: 4, unknown: 4, factory_film: 1 };
+const METAL_FINISH: FinishWeights = {
+  bare: 30,
+  powder_coat: 30,
+  alkyd_paint: 20,
+  catalysed_lacquer: 10,
+  latex_paint: 4,
+  unknown: 4,
+  factory_film: 1,
+};
 const SMOOTH_FINISH: FinishWeights = { factory_film: 40, bare: 40, alkyd_paint: 3, latex_paint: 3, unknown: 2 };
 
 /** Finish given substrate; a finish that is not named keeps a very small weight. */
@@ -119,7 +132,11 @@ export const BLEED_PRIOR: Record<SubstrateCode, number> = {
 };
 
 /** Chance of each contaminant on a woodwork finish, before any check; rooms change it below. */
-export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = { grease: 0.35, wax_polish: 0.25, silicone: 0.06 };
+export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = {
+  grease: 0.35,
+  wax_polish: 0.25,
+  silicone: 0.06,
+};
 export const GREASE_BY_ROOM: Partial<Record<RoomCode, number>> = { kitchen: 0.85, workshop: 0.6, hall: 0.45 };
 /** Polish is put on clear wood finishes far more than on paint or film. */
 export const POLISH_ON_PAINT_OR_FILM = 0.03;

@@ -109,7 +109,8 @@ export function labelProduct(code: ProductClass): string {
 }
 
 /** Solvent carriers need moving air; two-part products need more than that. */
-export const hasStrongFumes = (carrier: Carrier): boolean => carrier === 'alcohol' || carrier === 'solvent' || carrier === 'two_part';
+export const hasStrongFumes = (carrier: Carrier): boolean =>
+  carrier === 'alcohol' || carrier === 'solvent' || carrier === 'two_part';
 
 /**
  * Wet paint for one coat: m² × dry film µm ÷ (10 × solids %) litres, with 10 % lost in brush and roller.

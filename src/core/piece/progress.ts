@@ -25,24 +25,47 @@ export function summariseProgress(dossier: Dossier): Progress {
   const base = { settledZones, zones: zones.length };
   const hazard = diagnoses.flatMap(({ hazards }) => hazards).find(({ gate }) => gate !== undefined);
   if (hazard?.gate === 'certified_practice') {
-    return { ...base, stage: 'stopped', state: 'Lead found', next: 'Leave it closed; ask certified practice', tone: 'stop' };
+    return {
+      ...base,
+      stage: 'stopped',
+      state: 'Lead found',
+      next: 'Leave it closed; ask certified practice',
+      tone: 'stop',
+    };
   }
-  if (hazard) return { ...base, stage: 'read', state: 'Lead possible', next: 'Test for lead before any sanding', tone: 'stop' };
+  if (hazard)
+    return { ...base, stage: 'read', state: 'Lead possible', next: 'Test for lead before any sanding', tone: 'stop' };
   const unread = diagnoses.find(({ settled }) => !settled);
   const name = (id: string): string => zoneName(zones.find((zone) => zone.id === id) ?? { id }).toLowerCase();
   if (unread && !dossier.chosen) {
-    return { ...base, stage: 'read', state: `${settledZones} of ${zones.length} zones read`, next: `Read the ${name(unread.id)}`, tone: 'act' };
+    return {
+      ...base,
+      stage: 'read',
+      state: `${settledZones} of ${zones.length} zones read`,
+      next: `Read the ${name(unread.id)}`,
+      tone: 'act',
+    };
   }
   if (!dossier.chosen) return { ...base, stage: 'choose', state: 'Read', next: 'Choose a system', tone: 'act' };
   return { ...base, ...proofProgress(dossier, name) };
 }
 
-function proofProgress(dossier: Dossier, name: (id: string) => string): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
+function proofProgress(
+  dossier: Dossier,
+  name: (id: string) => string,
+): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
   const gates = judgeGates(dossier);
   const closed = gates.find(({ state }) => state === 'closed');
-  if (closed) return { stage: 'choose', state: 'A patch failed', next: `Choose again for the ${name(closed.zone)}`, tone: 'stop' };
+  if (closed)
+    return {
+      stage: 'choose',
+      state: 'A patch failed',
+      next: `Choose again for the ${name(closed.zone)}`,
+      tone: 'stop',
+    };
   const waiting = gates.find(({ state }) => state === 'waiting');
-  if (waiting) return { stage: 'prove', state: 'Proof wanted', next: `Test a patch on the ${name(waiting.zone)}`, tone: 'wait' };
+  if (waiting)
+    return { stage: 'prove', state: 'Proof wanted', next: `Test a patch on the ${name(waiting.zone)}`, tone: 'wait' };
   const passedOver = gates.some(({ state }) => state === 'overridden');
   return {
     stage: 'paint',

@@ -1,4 +1,11 @@
-import { FILM_FACTS, FINISH_FACTS, SUBSTRATE_FACTS, labelProduct, type FinishCode, type SubstrateCode } from '../knowledge';
+import {
+  FILM_FACTS,
+  FINISH_FACTS,
+  SUBSTRATE_FACTS,
+  labelProduct,
+  type FinishCode,
+  type SubstrateCode,
+} from '../knowledge';
 import type { Dossier, Zone } from '../dossier';
 import { formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
@@ -9,7 +16,14 @@ export type SectionLayer =
   | { kind: 'substrate'; substrate: SubstrateCode; label: string; note: string; certainty: number }
   | { kind: 'finish'; finish: FinishCode; label: string; note: string }
   | { kind: 'tooth'; label: string; note: string }
-  | { kind: 'coat'; layer: 'primer' | 'paint' | 'clear' | 'seal'; filmUm: number; colour: string; label: string; note: string };
+  | {
+      kind: 'coat';
+      layer: 'primer' | 'paint' | 'clear' | 'seal';
+      filmUm: number;
+      colour: string;
+      label: string;
+      note: string;
+    };
 
 export interface Section {
   layers: SectionLayer[];
@@ -25,7 +39,13 @@ const CLEAR = '#FFFFFF';
 export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['goal']): Section {
   const { substrate, finish, p } = mostLikelyState(belief);
   const layers: SectionLayer[] = [
-    { kind: 'substrate', substrate, label: SUBSTRATE_FACTS[substrate].label, note: formatChance(belief.substrate[0]?.p ?? p), certainty: belief.substrate[0]?.p ?? p },
+    {
+      kind: 'substrate',
+      substrate,
+      label: SUBSTRATE_FACTS[substrate].label,
+      note: formatChance(belief.substrate[0]?.p ?? p),
+      certainty: belief.substrate[0]?.p ?? p,
+    },
   ];
   const keepsFinish = finish !== 'bare' && plan?.candidate.prep !== 'strip' && plan?.candidate.prep !== 'sand_bare';
   if (keepsFinish) {

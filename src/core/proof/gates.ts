@@ -42,7 +42,12 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'prime_to_paint');
   const verdict = judgeStrips(strips, chosen);
   if (override && verdict.state !== 'open') {
-    return { ...base, ...verdict, state: 'overridden', why: `Passed over by you: “${override.reason}” It stays in the record.` };
+    return {
+      ...base,
+      ...verdict,
+      state: 'overridden',
+      why: `Passed over by you: “${override.reason}” It stays in the record.`,
+    };
   }
   return { ...base, ...verdict };
 }
@@ -66,7 +71,12 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
   const open = states.filter(({ state }) => state === 'open');
   if (open.length > 0) {
     const names = open.map(({ strip }) => describeTreatment(strip.treatment)).join('; ');
-    return { state: 'open', why: `Held at the right age: ${names}.`, proved: open.map(({ strip }) => strip.treatment), missing: [] };
+    return {
+      state: 'open',
+      why: `Held at the right age: ${names}.`,
+      proved: open.map(({ strip }) => strip.treatment),
+      missing: [],
+    };
   }
   const waiting = states.find(({ state }) => state === 'waiting');
   if (waiting) return { state: 'waiting', why: waiting.why, proved: [], missing: waiting.missing };
@@ -81,7 +91,11 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
   };
 }
 
-function judgeStrip({ treatment, tests }: Strip): { state: 'open' | 'closed' | 'waiting'; why: string; missing: string[] } {
+function judgeStrip({ treatment, tests }: Strip): {
+  state: 'open' | 'closed' | 'waiting';
+  why: string;
+  missing: string[];
+} {
   const failure = tests.find(({ judged }) => judged.verdict === 'fail');
   if (failure) return { state: 'closed', why: `${describeTreatment(treatment)}. ${failure.judged.why}`, missing: [] };
   const passed = (kinds: readonly Test['kind'][]): boolean =>
@@ -100,20 +114,37 @@ function judgeStrip({ treatment, tests }: Strip): { state: 'open' | 'closed' | '
 export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, pale: boolean): Gate {
   const base = { zone: zone.id, gate: 'bleed' as const, proved: [], missing: [] };
   if (!pale || bleedRisk < 0.15 || dossier.goal?.zones?.[zone.id]?.look === 'leave') {
-    return { ...base, state: 'not_needed', why: pale ? 'No stain is to be expected here.' : 'Dark paint hides most bleed.' };
+    return {
+      ...base,
+      state: 'not_needed',
+      why: pale ? 'No stain is to be expected here.' : 'Dark paint hides most bleed.',
+    };
   }
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id)?.treatment;
   const watches = (dossier.tests ?? []).filter(
     (test) =>
-      test.zone === zone.id && test.kind === 'bleed_watch' && (!chosen || treatmentKey(test.treatment) === treatmentKey(chosen)),
+      test.zone === zone.id &&
+      test.kind === 'bleed_watch' &&
+      (!chosen || treatmentKey(test.treatment) === treatmentKey(chosen)),
   );
-  const failed = watches.map((test) => ({ test, judged: judgeTest(test, dossier) })).find(({ judged }) => judged.severity > 1);
+  const failed = watches
+    .map((test) => ({ test, judged: judgeTest(test, dossier) }))
+    .find(({ judged }) => judged.severity > 1);
   const late = watches.find((test) => test.reading.at === '48h' || test.reading.at === '7d');
   if (late && !failed) return { ...base, state: 'open', why: 'No colour came through in 48 hours.' };
-  if (override) return { ...base, state: 'overridden', why: `Passed over by you: “${String(override.reason)}” It stays in the record.` };
+  if (override)
+    return {
+      ...base,
+      state: 'overridden',
+      why: `Passed over by you: “${String(override.reason)}” It stays in the record.`,
+    };
   if (failed) return { ...base, state: 'closed', why: failed.judged.why };
-  return { ...base, state: 'waiting', why: 'Colour may come through for two days after the clear coat: read the patch at 48 h.' };
+  return {
+    ...base,
+    state: 'waiting',
+    why: 'Colour may come through for two days after the clear coat: read the patch at 48 h.',
+  };
 }
 
 /** Hours until a reading of this treatment counts. */

@@ -60,7 +60,9 @@ function readSeverity(kind: Test['kind'], reading: Record<string, unknown>): Sev
   switch (kind) {
     case 'cross_cut':
       if (typeof reading.removed_pct === 'number') return toIsoClass(reading.removed_pct);
-      return typeof reading.iso_class === 'number' ? (reading.iso_class as Severity) : severityOfAstm(String(reading.astm));
+      return typeof reading.iso_class === 'number'
+        ? (reading.iso_class as Severity)
+        : severityOfAstm(String(reading.astm));
     case 'x_cut':
       return severityOfAstm(String(reading.astm));
     case 'solvent_rub':
@@ -142,7 +144,8 @@ export const KIND_WORDS: Record<Test['kind'], string> = {
 };
 
 export const describeTreatment = (treatment: Test['treatment']): string => {
-  const primer = treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
+  const primer =
+    treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
   const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
   return `${PREP_LABELS[treatment?.prep ?? 'none']}, ${primer.toLowerCase()}${coats}`;
 };
@@ -152,4 +155,3 @@ export const PREP_LABELS: Readonly<Record<string, string>> = {
   none: 'Not dulled', scuff_120: 'Scuff 120', scuff_150: 'Scuff 150', scuff_180: 'Scuff 180', scuff_220: 'Scuff 220',
   liquid_degloss: 'Deglosser', strip: 'Stripped', sand_bare: 'Sanded bare',
 };
-

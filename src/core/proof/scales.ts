@@ -46,14 +46,26 @@ export function specifyCut(filmUm: number, substrate: 'hard' | 'soft'): CutSpec 
 }
 
 /** ASTM D3359 method B: 11 cuts 1 mm apart to 50 µm, 6 cuts 2 mm apart to 125 µm; above, method A. */
-export function specifyAstmCut(filmUm: number): { method: 'A' | 'B'; cuts: number; spacing_mm: number; squares: number } {
+export function specifyAstmCut(filmUm: number): {
+  method: 'A' | 'B';
+  cuts: number;
+  spacing_mm: number;
+  squares: number;
+} {
   if (filmUm <= 50) return { method: 'B', cuts: 11, spacing_mm: 1, squares: 100 };
   if (filmUm <= 125) return { method: 'B', cuts: 6, spacing_mm: 2, squares: 25 };
   return { method: 'A', cuts: 2, spacing_mm: 0, squares: 0 };
 }
 
 export const SCORE_WORDS: Readonly<Record<'scratch' | 'tape', readonly string[]>> = {
-  scratch: ['Nothing', 'A mark only', 'Polished or dented, no loss', 'Flakes at the edge', 'Comes off in lines', 'Peels'],
+  scratch: [
+    'Nothing',
+    'A mark only',
+    'Polished or dented, no loss',
+    'Flakes at the edge',
+    'Comes off in lines',
+    'Peels',
+  ],
   tape: ['Nothing', 'Specks', 'Spots', 'Patches', 'Strips', 'A whole sheet'],
 };
 /** Anchors for cross-cut classes (ISO 2409 wording shortened). */

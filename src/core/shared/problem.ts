@@ -34,7 +34,11 @@ export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem }
 
 export const succeed = <T>(value: T): Result<T> => ({ ok: true, value });
 
-export const fail = (code: ProblemCode, path = '', params: Problem['params'] = {}): { ok: false; problem: Problem } => ({
+export const fail = (
+  code: ProblemCode,
+  path = '',
+  params: Problem['params'] = {},
+): { ok: false; problem: Problem } => ({
   ok: false,
   problem: { code, path, params },
 });

@@ -83,7 +83,8 @@ export function computeBelief(dossier: Pick<Dossier, 'piece'>, zone: Zone): Beli
   }
   for (const name of FACET_NAMES) {
     const width = FACETS[name].length;
-    for (let s = 0; s < STATE_COUNT; s += 1) logState[s] = logState[s]! + Math.log(normaliseRow(facets[name], s, width));
+    for (let s = 0; s < STATE_COUNT; s += 1)
+      logState[s] = logState[s]! + Math.log(normaliseRow(facets[name], s, width));
   }
   return summarise(exponentiate(logState), facets);
 }

@@ -113,10 +113,12 @@ function findContradictions(belief: Belief, zone: Zone): Contradiction[] {
     if (Math.max(...likelihoods) > CONTRADICTION_RATIO / tables.size) return [];
     const title = findCheck(check)?.title ?? check;
     const answer = findAnswer(check, result)?.label ?? result;
-    return [{
-      check,
-      result,
-      why: `“${answer}” hardly fits ${labelState(best.substrate)} with ${labelState(best.finish)}. Do this one again: ${title.toLowerCase()}.`,
-    }];
+    return [
+      {
+        check,
+        result,
+        why: `“${answer}” hardly fits ${labelState(best.substrate)} with ${labelState(best.finish)}. Do this one again: ${title.toLowerCase()}.`,
+      },
+    ];
   });
 }

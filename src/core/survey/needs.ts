@@ -116,7 +116,12 @@ export interface Need {
 export function deriveNeeds(belief: Belief, zone: Zone): Need[] {
   const needs: Need[] = SURFACE_NEEDS.filter((need) => !need.silent).map((need) => {
     const p = needProbability(belief, need);
-    return { code: need.code, label: need.label, p, why: `${need.because} Chance that this zone needs it: ${describeChance(p)}.` };
+    return {
+      code: need.code,
+      label: need.label,
+      p,
+      why: `${need.because} Chance that this zone needs it: ${describeChance(p)}.`,
+    };
   });
   needs.push(degreaseNeed(belief));
   needs.push(...statedNeeds(zone));
@@ -159,7 +164,8 @@ function statedNeeds(zone: Zone): Need[] {
     if (own) add(own.code, own.label, own.why);
   }
   const smell = lastResult(zone, 'odour');
-  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', 'Smells come back through paint unless sealed.');
+  if (smell && smell !== 'none')
+    add('odour_seal', 'Seal the smell in', 'Smells come back through paint unless sealed.');
   const coat = lastResult(zone, 'coat_thickness');
   if (coat === 'caked') add('strip', 'Strip the old coat', 'The old coat is so thick that detail is lost.');
   const damp = zone.observations?.findLast((observation) => observation.check === 'moisture_meter')?.value;
@@ -246,4 +252,3 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
 function mayHoldLead(state: State): boolean {
   return state.finish !== 'bare' && state.finish !== 'factory_film' && state.finish !== 'wax' && state.finish !== 'oil';
 }
-

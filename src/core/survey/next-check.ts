@@ -80,7 +80,8 @@ function appraise(belief: Belief, check: Check, terms: readonly Term[], now: num
       if (shift > (biggest?.shift ?? 0)) biggest = { shift, answer: answer.label, term, p: needs[n]! };
     }
   }
-  const costMinutes = ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark];
+  const costMinutes =
+    ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark];
   return {
     check: check.code,
     worthMinutes: Math.round((now - after - costMinutes) * 10) / 10,
@@ -103,7 +104,8 @@ function foresee(belief: Belief, table: LikelihoodTable, terms: readonly Term[])
     const pState = belief.joint[s]!;
     if (pState < 1e-9) continue;
     let pHere = 0;
-    for (let x = 0; x < width; x += 1) pHere += (facet ? belief.facets[facet][s * width + x]! : 1) * values[s * width + x]!;
+    for (let x = 0; x < width; x += 1)
+      pHere += (facet ? belief.facets[facet][s * width + x]! : 1) * values[s * width + x]!;
     pAnswer += pState * pHere;
     for (let n = 0; n < terms.length; n += 1) {
       const term = terms[n]!;

@@ -92,7 +92,8 @@ function facetPrior(name: FacetName, state: State, room: RoomCode | undefined): 
       return [(1 - bleed) * (1 - grease), (1 - bleed) * grease, bleed * (1 - grease), bleed * grease];
     }
     case 'polish': {
-      const polish = finish.opaque || film || state.finish === 'bare' ? POLISH_ON_PAINT_OR_FILM : PRESENT_PRIOR.wax_polish;
+      const polish =
+        finish.opaque || film || state.finish === 'bare' ? POLISH_ON_PAINT_OR_FILM : PRESENT_PRIOR.wax_polish;
       return [1 - polish, polish];
     }
     case 'silicone': {

@@ -36,7 +36,9 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     diagnosis,
     area: zone.area_m2 ?? DEFAULT_AREA_M2,
     goal,
-    look: goal.zones?.[zone.id]?.look ?? (zone.role === 'hardware' || zone.role === 'back' ? 'leave' : (goal.look ?? 'opaque')),
+    look:
+      goal.zones?.[zone.id]?.look ??
+      (zone.role === 'hardware' || zone.role === 'back' ? 'leave' : (goal.look ?? 'opaque')),
     pale: computeLightness(goal.colour ?? DEFAULT_COLOUR) > 0.35,
     states,
     pBleed: belief.present.bleed,
@@ -81,4 +83,5 @@ export function computeLightness(hex: string): number {
   return 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
 }
 
-export const isScuff = (prep: PrepCode): boolean => prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';
+export const isScuff = (prep: PrepCode): boolean =>
+  prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';

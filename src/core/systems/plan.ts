@@ -179,7 +179,10 @@ function chooseSystems(judged: readonly JudgedZone[], blocked: Plan['blocked'], 
 }
 
 /** The best of those with less fumes than the recommended one; itself if there are none. */
-function calmest(systems: readonly { system: CoatingSystem; score: number }[], recommended: CoatingSystem): CoatingSystem {
+function calmest(
+  systems: readonly { system: CoatingSystem; score: number }[],
+  recommended: CoatingSystem,
+): CoatingSystem {
   const fumes = (system: CoatingSystem): number => FUMES_ORDER.indexOf(system.fumes);
   const calmer = systems.filter(({ system }) => fumes(system) < fumes(recommended));
   const order = [...calmer].sort((a, b) => fumes(a.system) - fumes(b.system) || a.score - b.score);
@@ -187,15 +190,14 @@ function calmest(systems: readonly { system: CoatingSystem; score: number }[], r
 }
 
 const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;
-const leadPrimer = (system: CoatingSystem): string => system.zones.map((zone) => describePrimers(zone.candidate.primers)).join('|');
+const leadPrimer = (system: CoatingSystem): string =>
+  system.zones.map((zone) => describePrimers(zone.candidate.primers)).join('|');
 
 /** The best allowed plan of a zone with this primer; if the rules cut it there, the best with any. */
 function pickForZone(zone: JudgedZone, primers: string, aim: string | undefined): ZonePlan {
   const same = zone.allowed.filter((plan) => describePrimers(plan.candidate.primers) === primers);
   const pool = same.length > 0 ? same : zone.allowed;
-  return pool.reduce((best, other) =>
-    scoreZone(other, aim) < scoreZone(best, aim) ? other : best,
-  );
+  return pool.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
 }
 
 function scoreAll(zones: readonly ZonePlan[], priority: string | undefined): number {
@@ -251,7 +253,8 @@ function listRejections({ ground, allowed, cut }: JudgedZone): Rejection[] {
   for (const primers of PRIMER_CHOICES) {
     const name = describePrimers(primers);
     const match = (candidate: Candidate): boolean => describePrimers(candidate.primers) === name;
-    if (allowed.some((plan) => match(plan.candidate)) || rejections.some((rejection) => rejection.code === name)) continue;
+    if (allowed.some((plan) => match(plan.candidate)) || rejections.some((rejection) => rejection.code === name))
+      continue;
     const words = primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer at all';
     rejections.push(...reject(ground, cut, match, name, words));
   }

@@ -1,4 +1,12 @@
-import { FINISH_FACTS, labelProduct, PAINT_FACTS, PRIMER_FACTS, TOPCOAT_FACTS, type PrepCode, type Rating } from '../knowledge';
+import {
+  FINISH_FACTS,
+  labelProduct,
+  PAINT_FACTS,
+  PRIMER_FACTS,
+  TOPCOAT_FACTS,
+  type PrepCode,
+  type Rating,
+} from '../knowledge';
 import { describeChance } from '../shared';
 import type { Candidate } from './candidates';
 import { hasSubstrate, sumWhere, type Ground } from './ground';
@@ -47,7 +55,8 @@ const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
 };
 
 export function computeRisk(candidate: Candidate, ground: Ground): Risk {
-  if (ground.look === 'leave') return withOverall({ adhesion: 0, bleed: 0, grain_show: 0, haze_or_yellow: 0, blocking: 0 });
+  if (ground.look === 'leave')
+    return withOverall({ adhesion: 0, bleed: 0, grain_show: 0, haze_or_yellow: 0, blocking: 0 });
   return withOverall({
     adhesion: adhesionRisk(candidate, ground),
     bleed: bleedRisk(candidate, ground),
@@ -94,7 +103,8 @@ function hazeRisk(candidate: Candidate, ground: Ground): number {
 }
 
 function blockingRisk(candidate: Candidate, ground: Ground): number {
-  const moves = ground.zone.role === 'door' || ground.zone.role === 'drawer_front' || ground.zone.role === 'drawer_side';
+  const moves =
+    ground.zone.role === 'door' || ground.zone.role === 'drawer_front' || ground.zone.role === 'drawer_side';
   if (!candidate.paint || !moves) return 0;
   return PAINT_FACTS[candidate.paint].softForDrawers ? 0.25 : 0.01;
 }
@@ -136,14 +146,17 @@ const SOFT_RULES: readonly SoftRule[] = [
   {
     id: 'waterborne_over_filler',
     text: ({ primers }, { goal, needs }) =>
-      goal.grain === 'hide' && (needs.get('grain_fill') ?? 0) > 0.3 && primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets')
+      goal.grain === 'hide' &&
+      (needs.get('grain_fill') ?? 0) > 0.3 &&
+      primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets')
         ? 'Waterborne primer wets the grain filler again: it sinks and the pores show.'
         : null,
   },
   {
     id: 'foil_stays_flexible',
     text: ({ primers }, ground) =>
-      primers.some(({ code }) => code === 'shellac_primer') && sumWhere(ground.states, hasSubstrate('thermofoil')) >= 0.1
+      primers.some(({ code }) => code === 'shellac_primer') &&
+      sumWhere(ground.states, hasSubstrate('thermofoil')) >= 0.1
         ? 'Shellac is brittle and vinyl foil moves. No heat gun near it, in any case.'
         : null,
   },

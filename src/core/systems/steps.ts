@@ -26,7 +26,18 @@ export interface Step {
 }
 
 /** Hands-on minutes per m² (common practice; the owner's own logged times are to replace them). */
-const MINUTES = { degrease: 6, deglossing: 5, scuff: 8, strip: 60, grainFill: 15, dust: 3, prime: 7, paint: 8, denib: 4, clear: 6 };
+const MINUTES = {
+  degrease: 6,
+  deglossing: 5,
+  scuff: 8,
+  strip: 60,
+  grainFill: 15,
+  dust: 3,
+  prime: 7,
+  paint: 8,
+  denib: 4,
+  clear: 6,
+};
 const MOULDED_FACTOR = 2;
 
 /** The ordered steps of one zone, each with the need or rule it serves. */
@@ -46,7 +57,14 @@ export function listSteps(candidate: Candidate, ground: Ground): Step[] {
   ];
 }
 
-function step(op: OperationCode, label: string, minutes: number, waitH: number, why: string, more: Partial<Step> = {}): Step {
+function step(
+  op: OperationCode,
+  label: string,
+  minutes: number,
+  waitH: number,
+  why: string,
+  more: Partial<Step> = {},
+): Step {
   return { op, label, minutes: Math.max(1, Math.round(minutes)), waitH, why, ...more };
 }
 
@@ -58,12 +76,22 @@ function cleaningSteps(ground: Ground): Step[] {
   const { area } = ground;
   const steps: Step[] = [];
   if (needed(ground, 'dry_out', 0.5)) steps.push(step('dry_out', 'Let it dry out', 1, 72, whyNeed(ground, 'dry_out')));
-  steps.push(step('degrease', 'Degrease, rinse, dry', MINUTES.degrease * area, 1, whyNeed(ground, 'degrease'), { class: 'degreaser' }));
+  steps.push(
+    step('degrease', 'Degrease, rinse, dry', MINUTES.degrease * area, 1, whyNeed(ground, 'degrease'), {
+      class: 'degreaser',
+    }),
+  );
   if (needed(ground, 'dewax', 0.2)) {
-    steps.push(step('dewax', 'Wash off the wax', 5 + 6 * area, 0.5, whyNeed(ground, 'dewax'), { class: 'mineral_spirits' }));
+    steps.push(
+      step('dewax', 'Wash off the wax', 5 + 6 * area, 0.5, whyNeed(ground, 'dewax'), { class: 'mineral_spirits' }),
+    );
   }
   if (needed(ground, 'desilicone', 0.3)) {
-    steps.push(step('desilicone', 'Solvent wash', 5 + 6 * area, 0.5, whyNeed(ground, 'desilicone'), { class: 'mineral_spirits' }));
+    steps.push(
+      step('desilicone', 'Solvent wash', 5 + 6 * area, 0.5, whyNeed(ground, 'desilicone'), {
+        class: 'mineral_spirits',
+      }),
+    );
   }
   return steps;
 }
@@ -71,10 +99,14 @@ function cleaningSteps(ground: Ground): Step[] {
 function repairSteps(ground: Ground): Step[] {
   const steps: Step[] = [];
   if (needed(ground, 'reglue_or_remove_face', 0.5)) {
-    steps.push(step('reglue', 'Glue the face down', 12, 12, whyNeed(ground, 'reglue_or_remove_face'), { class: 'wood_glue' }));
+    steps.push(
+      step('reglue', 'Glue the face down', 12, 12, whyNeed(ground, 'reglue_or_remove_face'), { class: 'wood_glue' }),
+    );
   }
   if (needed(ground, 'consolidate', 0.5)) {
-    steps.push(step('consolidate', 'Harden the swollen edge', 10, 12, whyNeed(ground, 'consolidate'), { class: 'consolidant' }));
+    steps.push(
+      step('consolidate', 'Harden the swollen edge', 10, 12, whyNeed(ground, 'consolidate'), { class: 'consolidant' }),
+    );
   }
   for (const defect of ground.zone.defects ?? []) {
     const { repair, label } = DEFECT_FACTS[defect.code];
@@ -93,13 +125,32 @@ function dullingSteps(candidate: Candidate, ground: Ground): Step[] {
     case 'none':
       return [];
     case 'liquid_degloss':
-      return [step('liquid_degloss', 'Liquid deglosser', MINUTES.deglossing * ground.area, 0.5, 'The old coat is one that deglosser softens.', { class: 'liquid_deglosser' })];
+      return [
+        step(
+          'liquid_degloss',
+          'Liquid deglosser',
+          MINUTES.deglossing * ground.area,
+          0.5,
+          'The old coat is one that deglosser softens.',
+          { class: 'liquid_deglosser' },
+        ),
+      ];
     case 'strip': {
-      const off = step('strip', 'Strip the old coat', 20 + MINUTES.strip * ground.area * factor, 24, whyNeed(ground, 'strip'));
+      const off = step(
+        'strip',
+        'Strip the old coat',
+        20 + MINUTES.strip * ground.area * factor,
+        24,
+        whyNeed(ground, 'strip'),
+      );
       return [off, step('sand', 'Sand with the grain, 150', minutes, 0, 'Stripping raises the grain.', { grit: 150 })];
     }
     case 'sand_bare':
-      return [step('sand', 'Sand to bare wood, 120 then 150', minutes * 3, 0, 'Stain takes on bare wood only.', { grit: 150 })];
+      return [
+        step('sand', 'Sand to bare wood, 120 then 150', minutes * 3, 0, 'Stain takes on bare wood only.', {
+          grit: 150,
+        }),
+      ];
     default: {
       const grit = Number(candidate.prep.slice('scuff_'.length));
       const soft = isCredible(ground, hasSubstrate('paper_foil', 'thermofoil'));
@@ -111,11 +162,25 @@ function dullingSteps(candidate: Candidate, ground: Ground): Step[] {
 function sealingSteps(ground: Ground): Step[] {
   const steps: Step[] = [];
   if (ground.goal.grain === 'hide' && needed(ground, 'grain_fill', 0.3)) {
-    steps.push(step('grain_fill', 'Fill the grain, sand 220', (MINUTES.grainFill + MINUTES.scuff) * ground.area, 4, whyNeed(ground, 'grain_fill'), { class: 'grain_filler_wb' }));
+    steps.push(
+      step(
+        'grain_fill',
+        'Fill the grain, sand 220',
+        (MINUTES.grainFill + MINUTES.scuff) * ground.area,
+        4,
+        whyNeed(ground, 'grain_fill'),
+        { class: 'grain_filler_wb' },
+      ),
+    );
   }
   if (needed(ground, 'edge_seal', 0.3)) {
     const airless = ground.goal.ventilation === 'none';
-    steps.push(step('edge_seal', 'Seal the raw edges', 8, airless ? 4 : 1, whyNeed(ground, 'edge_seal'), { class: airless ? 'mdf_sealer' : 'shellac_primer', coats: 2 }));
+    steps.push(
+      step('edge_seal', 'Seal the raw edges', 8, airless ? 4 : 1, whyNeed(ground, 'edge_seal'), {
+        class: airless ? 'mdf_sealer' : 'shellac_primer',
+        coats: 2,
+      }),
+    );
   }
   return steps;
 }
@@ -140,7 +205,9 @@ function coatSteps(candidate: Candidate, ground: Ground): Step[] {
     coat('prime', code, coats, MINUTES.prime, area, whyPrimer(candidate, code, ground)),
   );
   if (candidate.primers.length > 0) {
-    steps.push(step('denib', 'Sand smooth, 220', MINUTES.denib * area, 0, 'Paint shows every nib of primer.', { grit: 220 }));
+    steps.push(
+      step('denib', 'Sand smooth, 220', MINUTES.denib * area, 0, 'Paint shows every nib of primer.', { grit: 220 }),
+    );
   }
   if (ground.look === 'stain') steps.push(step('stain', 'Stain', 8 * area, 24, 'The look you asked for.'));
   if (candidate.paint) {
@@ -161,20 +228,29 @@ function coat(
   why: string,
 ): Step {
   const film = FILM_FACTS[code];
-  return step(op, `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`, minutesPerM2 * area * coats, film.recoatH * coats, why, {
-    class: code,
-    coats,
-    recoatH: film.recoatH,
-    ml: Math.round((computeCoatMl(area, film) * coats) / 5) * 5,
-  });
+  return step(
+    op,
+    `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`,
+    minutesPerM2 * area * coats,
+    film.recoatH * coats,
+    why,
+    {
+      class: code,
+      coats,
+      recoatH: film.recoatH,
+      ml: Math.round((computeCoatMl(area, film) * coats) / 5) * 5,
+    },
+  );
 }
 
 function whyPrimer(candidate: Candidate, code: keyof typeof PRIMER_FACTS, ground: Ground): string {
   const fact = PRIMER_FACTS[code];
   const reasons: string[] = [];
-  if (ground.pSlick >= 0.1 && candidate.primers[0]?.code === code) reasons.push(`grip on a slick face: ${say(fact.slick)}`);
+  if (ground.pSlick >= 0.1 && candidate.primers[0]?.code === code)
+    reasons.push(`grip on a slick face: ${say(fact.slick)}`);
   if (ground.pale && ground.pBleed >= 0.15) reasons.push(`holds colour back: ${say(fact.block)}`);
-  if ((ground.needs.get('odour_seal') ?? 0) > 0.5) reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
+  if ((ground.needs.get('odour_seal') ?? 0) > 0.5)
+    reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
   const why = reasons.join('; ') || 'an even ground that paint sticks to';
   return `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${fact.note}`;
 }

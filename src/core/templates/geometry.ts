@@ -21,20 +21,23 @@ export interface Box {
 const DEPTH_X = 0.42;
 const DEPTH_Y = 0.28;
 
-const project = (x: number, y: number, z: number): Point => [
-  Math.round(x + y * DEPTH_X),
-  Math.round(-z - y * DEPTH_Y),
-];
+const project = (x: number, y: number, z: number): Point => [Math.round(x + y * DEPTH_X), Math.round(-z - y * DEPTH_Y)];
 
 /** Three visible faces of a box (x right, y back, z up from the floor), each given to a zone. */
 export function drawBox(box: Box, zones: { top?: string; front?: string; side?: string }): Shape[] {
   const { x, y, z, w, d, h } = box;
   const shapes: Shape[] = [];
   if (zones.side) {
-    shapes.push({ zone: zones.side, points: [project(x + w, y, z), project(x + w, y + d, z), project(x + w, y + d, z + h), project(x + w, y, z + h)] });
+    shapes.push({
+      zone: zones.side,
+      points: [project(x + w, y, z), project(x + w, y + d, z), project(x + w, y + d, z + h), project(x + w, y, z + h)],
+    });
   }
   if (zones.top) {
-    shapes.push({ zone: zones.top, points: [project(x, y, z + h), project(x + w, y, z + h), project(x + w, y + d, z + h), project(x, y + d, z + h)] });
+    shapes.push({
+      zone: zones.top,
+      points: [project(x, y, z + h), project(x + w, y, z + h), project(x + w, y + d, z + h), project(x, y + d, z + h)],
+    });
   }
   if (zones.front) shapes.push(drawFront(zones.front, x, y, z, w, h));
   return shapes;

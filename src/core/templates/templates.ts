@@ -19,7 +19,15 @@ const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
 
 function zone(id: string, name: string, role: Zone['role'], area: number, more: Partial<Zone> = {}): Zone {
-  return { id, name, role, area_m2: area, orientation: role === 'top' ? 'horizontal' : 'vertical', wear: 'medium', ...more };
+  return {
+    id,
+    name,
+    role,
+    area_m2: area,
+    orientation: role === 'top' ? 'horizontal' : 'vertical',
+    wear: 'medium',
+    ...more,
+  };
 }
 const top = (width: number, depth: number): Zone => zone('top', 'Top', 'top', m2(width * depth), { wear: 'high' });
 
@@ -33,8 +41,12 @@ const drawers =
     const foot = Math.min(100, height * 0.1);
     const shell = height - foot - 30;
     const row = shell / rows;
-    const fronts = Array.from({ length: rows }, (_, i) => drawFront('drawer_fronts', 30, 0, foot + i * row + 8, width - 60, row - 16));
-    const pulls = Array.from({ length: rows }, (_, i) => handle('drawer_fronts', 30, 0, foot + (i + 0.5) * row, width - 60));
+    const fronts = Array.from({ length: rows }, (_, i) =>
+      drawFront('drawer_fronts', 30, 0, foot + i * row + 8, width - 60, row - 16),
+    );
+    const pulls = Array.from({ length: rows }, (_, i) =>
+      handle('drawer_fronts', 30, 0, foot + (i + 0.5) * row, width - 60),
+    );
     return {
       zones: [
         top(width, depth),
@@ -47,7 +59,10 @@ const drawers =
         drawFront('frame', 0, 0, 0, width, height - 30),
         ...fronts,
         ...pulls,
-        ...drawBox({ x: -10, y: -10, z: height - 30, w: width + 20, d: depth + 10, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+        ...drawBox(
+          { x: -10, y: -10, z: height - 30, w: width + 20, d: depth + 10, h: 30 },
+          { top: 'top', front: 'top', side: 'top' },
+        ),
       ],
     };
   };
@@ -57,8 +72,12 @@ const doors =
   (count: number): Build =>
   ({ width, depth, height }) => {
     const leaf = (width - 40) / count;
-    const fronts = Array.from({ length: count }, (_, i) => drawFront('doors', 20 + i * leaf + 5, 0, 80, leaf - 10, height - 130));
-    const pulls = Array.from({ length: count }, (_, i) => drawFront('doors', 20 + i * leaf + (i % 2 === 0 ? leaf - 45 : 30), 0, height * 0.5, 12, 90, true));
+    const fronts = Array.from({ length: count }, (_, i) =>
+      drawFront('doors', 20 + i * leaf + 5, 0, 80, leaf - 10, height - 130),
+    );
+    const pulls = Array.from({ length: count }, (_, i) =>
+      drawFront('doors', 20 + i * leaf + (i % 2 === 0 ? leaf - 45 : 30), 0, height * 0.5, 12, 90, true),
+    );
     return {
       zones: [
         top(width, depth),
@@ -73,7 +92,10 @@ const doors =
         ...fronts,
         ...pulls,
         drawFront('edges', 0, 0, height - 44, width, 14),
-        ...drawBox({ x: -5, y: -5, z: height - 30, w: width + 10, d: depth + 5, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+        ...drawBox(
+          { x: -5, y: -5, z: height - 30, w: width + 10, d: depth + 5, h: 30 },
+          { top: 'top', front: 'top', side: 'top' },
+        ),
       ],
     };
   };
@@ -81,7 +103,8 @@ const doors =
 const table: Build = ({ width, depth, height }) => {
   const leg = Math.max(50, width * 0.06);
   const under = height - 30;
-  const legAt = (x: number, y: number): Shape[] => drawBox({ x, y, z: 0, w: leg, d: leg, h: under }, { front: 'legs', side: 'legs' });
+  const legAt = (x: number, y: number): Shape[] =>
+    drawBox({ x, y, z: 0, w: leg, d: leg, h: under }, { front: 'legs', side: 'legs' });
   return {
     zones: [
       top(width, depth),
@@ -91,7 +114,10 @@ const table: Build = ({ width, depth, height }) => {
     shapes: [
       ...legAt(20, depth - leg - 20),
       ...legAt(width - leg - 20, depth - leg - 20),
-      ...drawBox({ x: 20, y: 20, z: under - 90, w: width - 40, d: depth - 40, h: 90 }, { front: 'apron', side: 'apron' }),
+      ...drawBox(
+        { x: 20, y: 20, z: under - 90, w: width - 40, d: depth - 40, h: 90 },
+        { front: 'apron', side: 'apron' },
+      ),
       ...legAt(20, 20),
       ...legAt(width - leg - 20, 20),
       ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
@@ -113,7 +139,10 @@ const desk: Build = ({ width, depth, height }) => {
     ],
     shapes: [
       ...drawBox({ x: width - 80, y: depth - 80, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
-      ...drawBox({ x: box, y: 30, z: under - 120, w: width - box - 30, d: depth - 60, h: 120 }, { front: 'legs', side: 'legs' }),
+      ...drawBox(
+        { x: box, y: 30, z: under - 120, w: width - box - 30, d: depth - 60, h: 120 },
+        { front: 'legs', side: 'legs' },
+      ),
       ...drawBox({ x: width - 80, y: 10, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
       ...drawBox({ x: 20, y: 10, z: 0, w: box, d: depth - 20, h: under }, { front: 'pedestal', side: 'pedestal' }),
       ...[0, 1, 2].map((i) => drawFront('drawer_fronts', 32, 10, foot + i * row + 6, box - 24, row - 12)),
@@ -137,7 +166,9 @@ const bookcase: Build = ({ width, depth, height }) => {
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'frame', side: 'sides' }),
       drawFront('frame', 0, 0, 0, width, height),
       drawFront('back', 40, 0, 60, width - 80, height - 100),
-      ...Array.from({ length: shelves - 1 }, (_, i) => drawFront('shelves', 40, 0, 60 + (i + 1) * gap - 22, width - 80, 26)),
+      ...Array.from({ length: shelves - 1 }, (_, i) =>
+        drawFront('shelves', 40, 0, 60 + (i + 1) * gap - 22, width - 80, 26),
+      ),
     ],
   };
 };
@@ -170,7 +201,10 @@ const chest: Build = ({ width, depth, height }) => ({
   ],
   shapes: [
     ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 40 }, { front: 'front', side: 'sides' }),
-    ...drawBox({ x: -8, y: -8, z: height - 40, w: width + 16, d: depth + 8, h: 40 }, { top: 'top', front: 'edges', side: 'edges' }),
+    ...drawBox(
+      { x: -8, y: -8, z: height - 40, w: width + 16, d: depth + 8, h: 40 },
+      { top: 'top', front: 'edges', side: 'edges' },
+    ),
   ],
 });
 
@@ -178,7 +212,8 @@ const chest: Build = ({ width, depth, height }) => ({
 const seat: Build = ({ width, depth, height }) => {
   const sitting = Math.min(450, height * 0.5);
   const leg = Math.max(40, width * 0.05);
-  const legAt = (x: number, y: number): Shape[] => drawBox({ x, y, z: 0, w: leg, d: leg, h: sitting - 40 }, { front: 'legs', side: 'legs' });
+  const legAt = (x: number, y: number): Shape[] =>
+    drawBox({ x, y, z: 0, w: leg, d: leg, h: sitting - 40 }, { front: 'legs', side: 'legs' });
   return {
     zones: [
       zone('top', 'Seat', 'top', m2(width * depth), { wear: 'high' }),
@@ -188,7 +223,10 @@ const seat: Build = ({ width, depth, height }) => {
     shapes: [
       ...legAt(0, depth - leg),
       ...legAt(width - leg, depth - leg),
-      ...drawBox({ x: 0, y: depth - 40, z: sitting, w: width, d: 40, h: height - sitting }, { front: 'back_rest', top: 'back_rest', side: 'back_rest' }),
+      ...drawBox(
+        { x: 0, y: depth - 40, z: sitting, w: width, d: 40, h: height - sitting },
+        { front: 'back_rest', top: 'back_rest', side: 'back_rest' },
+      ),
       ...legAt(0, 0),
       ...legAt(width - leg, 0),
       ...drawBox({ x: 0, y: 0, z: sitting - 40, w: width, d: depth, h: 40 }, { top: 'top', front: 'top', side: 'top' }),
@@ -214,7 +252,11 @@ interface Kind {
   size: Size;
   build: Build;
 }
-const kind = (label: string, width: number, depth: number, height: number, build: Build): Kind => ({ label, size: { width, depth, height }, build });
+const kind = (label: string, width: number, depth: number, height: number, build: Build): Kind => ({
+  label,
+  size: { width, depth, height },
+  build,
+});
 
 /** Usual sizes and the shape each kind is built from. Any area can be measured again by the owner. */
 // prettier-ignore

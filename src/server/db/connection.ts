@@ -32,5 +32,6 @@ export function migrate(db: Db, migrationsDir: string): void {
     })();
   }
   const newest = files.length === 0 ? 0 : Number(files[files.length - 1]!.slice(0, 4));
-  if (current > newest) throw new Error(`The database is of a newer version (${current}) than this program (${newest}).`);
+  if (current > newest)
+    throw new Error(`The database is of a newer version (${current}) than this program (${newest}).`);
 }

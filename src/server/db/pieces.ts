@@ -192,7 +192,12 @@ function insertPiece(sql: Statements, id: string, dossier: Dossier, now: string)
   overrides.forEach((override, i) => putOverride(sql, id, override, `g${i + 1}`));
 }
 
-function writeChange(sql: Statements, piece: string, change: Exclude<PieceChange, { type: 'piece_met' }>, now: string): void {
+function writeChange(
+  sql: Statements,
+  piece: string,
+  change: Exclude<PieceChange, { type: 'piece_met' }>,
+  now: string,
+): void {
   switch (change.type) {
     case 'piece_facts_set': {
       const { kind, name } = change.piece;
@@ -232,7 +237,13 @@ function putZone(sql: Statements, piece: string, id: string, facts: Omit<Zone, '
   sql.putZone.run({ piece, id, role: facts.role, area: facts.area_m2 ?? null, body });
 }
 
-function putObservation(sql: Statements, piece: string, zone: string, observation: Observation, fallbackId: string): void {
+function putObservation(
+  sql: Statements,
+  piece: string,
+  zone: string,
+  observation: Observation,
+  fallbackId: string,
+): void {
   const id = observation.id ?? fallbackId;
   const { check, result, value } = observation;
   const body = JSON.stringify({ ...observation, id });
@@ -247,5 +258,11 @@ function putTest(sql: Statements, piece: string, test: Test, fallbackId: string)
 
 function putOverride(sql: Statements, piece: string, override: Override, fallbackId: string): void {
   const id = override.id ?? fallbackId;
-  sql.putOverride.run({ piece, zone: override.zone, id, gate: override.gate, body: JSON.stringify({ ...override, id }) });
+  sql.putOverride.run({
+    piece,
+    zone: override.zone,
+    id,
+    gate: override.gate,
+    body: JSON.stringify({ ...override, id }),
+  });
 }

@@ -26,13 +26,41 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
   ['put', '/choice', parse(bodies.choice, (choice) => ({ type: 'choice_taken', choice }))],
   ['put', '/zones/:zone', parse(bodies.zoneFacts, (facts, { zone }) => ({ type: 'zone_set', zoneId: zone!, facts }))],
   ['delete', '/zones/:zone', withoutBody(({ zone }) => ({ type: 'zone_removed', zoneId: zone! }))],
-  ['put', '/zones/:zone/skips', parse(bodies.skips, ({ checks }, { zone }) => ({ type: 'skips_set', zoneId: zone!, checks }))],
-  ['put', '/zones/:zone/defects', parse(bodies.defects, ({ defects }, { zone }) => ({ type: 'defects_set', zoneId: zone!, defects }))],
-  ['put', '/zones/:zone/observations/:record', parse(bodies.observation, (body, { zone, record }) => ({ type: 'observation_recorded', zoneId: zone!, observation: { ...body, id: record! } }))],
-  ['delete', '/zones/:zone/observations/:record', withoutBody(({ zone, record }) => ({ type: 'observation_withdrawn', zoneId: zone!, observationId: record! }))],
-  ['put', '/tests/:record', parse(bodies.test, (body, { record }) => ({ type: 'test_logged', test: { ...body, id: record! } }))],
+  [
+    'put',
+    '/zones/:zone/skips',
+    parse(bodies.skips, ({ checks }, { zone }) => ({ type: 'skips_set', zoneId: zone!, checks })),
+  ],
+  [
+    'put',
+    '/zones/:zone/defects',
+    parse(bodies.defects, ({ defects }, { zone }) => ({ type: 'defects_set', zoneId: zone!, defects })),
+  ],
+  [
+    'put',
+    '/zones/:zone/observations/:record',
+    parse(bodies.observation, (body, { zone, record }) => ({
+      type: 'observation_recorded',
+      zoneId: zone!,
+      observation: { ...body, id: record! },
+    })),
+  ],
+  [
+    'delete',
+    '/zones/:zone/observations/:record',
+    withoutBody(({ zone, record }) => ({ type: 'observation_withdrawn', zoneId: zone!, observationId: record! })),
+  ],
+  [
+    'put',
+    '/tests/:record',
+    parse(bodies.test, (body, { record }) => ({ type: 'test_logged', test: { ...body, id: record! } })),
+  ],
   ['delete', '/tests/:record', withoutBody(({ record }) => ({ type: 'test_withdrawn', testId: record! }))],
-  ['put', '/overrides/:record', parse(bodies.override, (body, { record }) => ({ type: 'gate_overridden', override: { ...body, id: record! } }))],
+  [
+    'put',
+    '/overrides/:record',
+    parse(bodies.override, (body, { record }) => ({ type: 'gate_overridden', override: { ...body, id: record! } })),
+  ],
 ];
 
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */
@@ -52,7 +80,10 @@ export function makePieceRouter(store: PieceStore, now: () => string): Router {
   router.get('/:id/dossier', (request, response) => {
     const dossier = store.find(request.params.id);
     if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
-    response.attachment(`${request.params.id}.dossier.json`).type('json').send(`${JSON.stringify(dossier, null, 2)}\n`);
+    response
+      .attachment(`${request.params.id}.dossier.json`)
+      .type('json')
+      .send(`${JSON.stringify(dossier, null, 2)}\n`);
   });
 
   const handle =
@@ -80,7 +111,10 @@ function readMeeting(store: PieceStore): MakeChange {
     const existing = store.find(ids.id!);
     const { kind, name } = dossier.value.piece;
     if (existing && (existing.piece.kind !== kind || existing.piece.name !== name)) return fail('id_taken', 'piece.id');
-    return succeed({ type: 'piece_met', dossier: { ...dossier.value, piece: { ...dossier.value.piece, id: ids.id! } } });
+    return succeed({
+      type: 'piece_met',
+      dossier: { ...dossier.value, piece: { ...dossier.value.piece, id: ids.id! } },
+    });
   };
 }
 

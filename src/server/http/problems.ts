@@ -35,9 +35,12 @@ export function sendProblem(response: Response, problem: Problem): void {
 /** The last handler: what the body parser refused, and broken invariants. No stack leaves the server. */
 export function makeErrorHandler(log: Logger, bodyLimit: string): ErrorRequestHandler {
   return (error: { type?: string; message?: string }, _request, response, _next) => {
-    if (error.type === 'entity.too.large') return sendProblem(response, fail('body_too_large', '', { max: bodyLimit }).problem);
-    if (error.type === 'entity.parse.failed') return sendProblem(response, fail('not_json', '', { detail: error.message ?? '' }).problem);
-    if (error.type !== undefined || error instanceof URIError) return sendProblem(response, fail('wrong_type', '', { expected: 'a readable request' }).problem);
+    if (error.type === 'entity.too.large')
+      return sendProblem(response, fail('body_too_large', '', { max: bodyLimit }).problem);
+    if (error.type === 'entity.parse.failed')
+      return sendProblem(response, fail('not_json', '', { detail: error.message ?? '' }).problem);
+    if (error.type !== undefined || error instanceof URIError)
+      return sendProblem(response, fail('wrong_type', '', { expected: 'a readable request' }).problem);
     log.error({ err: error }, 'request failed');
     return sendProblem(response, fail('internal').problem);
   };

@@ -35,7 +35,8 @@ export const sameOriginWrites: RequestHandler = (request, response, next) => {
   if (request.method === 'GET' || request.method === 'HEAD') return next();
   const host = request.headers.host ?? '';
   const { origin, 'sec-fetch-site': site } = request.headers;
-  const foreign = site === 'cross-site' || site === 'same-site' || (origin !== undefined && origin !== `http://${host}`);
+  const foreign =
+    site === 'cross-site' || site === 'same-site' || (origin !== undefined && origin !== `http://${host}`);
   if (foreign || !LOOPBACK.test(host)) return sendProblem(response, fail('foreign_origin').problem);
   return next();
 };

@@ -13,11 +13,7 @@ import { Wishes } from './wishes';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
-  return (
-    <PieceScreen stage="Choose">
-      {(parts) => <Choosing {...parts} />}
-    </PieceScreen>
-  );
+  return <PieceScreen stage="Choose">{(parts) => <Choosing {...parts} />}</PieceScreen>;
 }
 
 const usePlan = (dossier: Dossier): Plan => useMemo(() => planPiece(dossier), [dossier]);
@@ -46,17 +42,39 @@ function Choosing({ dossier, change }: PieceParts) {
           {block.text}
         </Notice>
       ))}
-      {systems.length === 0 && plan.blocked.length === 0 ? <Notice tone="wait" title="Nothing to plan">Every zone is left as it is. Open Meet to change that.</Notice> : null}
+      {systems.length === 0 && plan.blocked.length === 0 ? (
+        <Notice tone="wait" title="Nothing to plan">
+          Every zone is left as it is. Open Meet to change that.
+        </Notice>
+      ) : null}
       <Assumptions dossier={dossier} />
       {zones.length > 1 && systems.length > 0 ? (
-        <Choices label="Zone shown" options={zones.map((zone) => ({ code: zone.id, label: zoneName(zone) }))} value={zoneId} onPick={setZone} />
+        <Choices
+          label="Zone shown"
+          options={zones.map((zone) => ({ code: zone.id, label: zoneName(zone) }))}
+          value={zoneId}
+          onPick={setZone}
+        />
       ) : null}
       {!wide && systems.length > 1 ? (
-        <Choices label="System" options={systems.map((system, i) => ({ code: system.id, label: `${i + 1} ${systemName(system)}` }))} value={current?.id} onPick={setPicked} />
+        <Choices
+          label="System"
+          options={systems.map((system, i) => ({ code: system.id, label: `${i + 1} ${systemName(system)}` }))}
+          value={current?.id}
+          onPick={setPicked}
+        />
       ) : null}
       <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xl' : '$l'} alignItems="stretch">
         {shown.map((system) => (
-          <SystemCard key={system.id} system={system} title={systemTitle(system)} zoneId={zoneId} dossier={dossier} onTake={() => take(system)} taken={isTaken(dossier, system)} />
+          <SystemCard
+            key={system.id}
+            system={system}
+            title={systemTitle(system)}
+            zoneId={zoneId}
+            dossier={dossier}
+            onTake={() => take(system)}
+            taken={isTaken(dossier, system)}
+          />
         ))}
       </View>
       <Rule />
@@ -74,17 +92,24 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
 
 function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
   const chosen = dossier.chosen?.zones ?? [];
-  return chosen.length > 0 && system.zones.every(({ id, treatment }) => {
-    const own = chosen.find((zone) => zone.id === id)?.treatment;
-    return own?.prep === treatment.prep && own?.primer === treatment.primer && own?.coats === treatment.coats;
-  });
+  return (
+    chosen.length > 0 &&
+    system.zones.every(({ id, treatment }) => {
+      const own = chosen.find((zone) => zone.id === id)?.treatment;
+      return own?.prep === treatment.prep && own?.primer === treatment.primer && own?.coats === treatment.coats;
+    })
+  );
 }
 
 /** A plan made before everything is read says so. */
 function Assumptions({ dossier }: { dossier: Dossier }) {
-  const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && dossier.goal?.zones?.[id]?.look !== 'leave');
+  const open = diagnosePiece(dossier).filter(
+    ({ id, settled }) => !settled && dossier.goal?.zones?.[id]?.look !== 'leave',
+  );
   if (open.length === 0) return null;
-  const names = open.map(({ id }) => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id }).toLowerCase()).join(', ');
+  const names = open
+    .map(({ id }) => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id }).toLowerCase())
+    .join(', ');
   return (
     <Notice
       tone="wait"
@@ -107,7 +132,9 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
   const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
   return (
     <Column gap="$m">
-      <Button onPress={() => setOpen(!open)}>{open ? 'Close what was ruled out' : `Not these: ${groups.size} ruled out, and why`}</Button>
+      <Button onPress={() => setOpen(!open)}>
+        {open ? 'Close what was ruled out' : `Not these: ${groups.size} ruled out, and why`}
+      </Button>
       {open ? (
         <>
           <Heading>Not these</Heading>

@@ -1,6 +1,20 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
-import { Body, Button, Column, Figure, Heading, LabelledSection, Notice, Row, Rule, Small, StateMark, Strong, useIsWide } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Column,
+  Figure,
+  Heading,
+  LabelledSection,
+  Notice,
+  Row,
+  Rule,
+  Small,
+  StateMark,
+  Strong,
+  useIsWide,
+} from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { buildSection, zoneName } from '@/core/piece';
 import { formatChance } from '@/core/shared';
@@ -24,7 +38,14 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan, dossier.goal) : null;
   return (
-    <View flex={wide ? 1 : undefined} flexBasis={wide ? 0 : undefined} minWidth={0} gap="$m" render="article" aria-label={title}>
+    <View
+      flex={wide ? 1 : undefined}
+      flexBasis={wide ? 0 : undefined}
+      minWidth={0}
+      gap="$m"
+      render="article"
+      aria-label={title}
+    >
       <View minHeight={wide ? 52 : undefined}>
         <Heading>{title}</Heading>
         {zone ? <Small>{`On the ${zoneName(zone).toLowerCase()}`}</Small> : null}
@@ -38,7 +59,10 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <Rule />
       <Row gap="$l">
         <Number figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
-        <Number figure={system.materialsCost.toFixed(0)} words={`of money for paint · fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`} />
+        <Number
+          figure={system.materialsCost.toFixed(0)}
+          words={`of money for paint · fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
+        />
       </Row>
       <Rule />
       {zonePlan ? <Reasons plan={zonePlan} /> : null}
@@ -81,7 +105,9 @@ function Reasons({ plan }: { plan: ZonePlan }) {
   const [open, setOpen] = useState(false);
   return (
     <Column gap="$s">
-      <Button onPress={() => setOpen(!open)}>{open ? 'Close the steps' : `Why these ${plan.steps.length} steps?`}</Button>
+      <Button onPress={() => setOpen(!open)}>
+        {open ? 'Close the steps' : `Why these ${plan.steps.length} steps?`}
+      </Button>
       {open ? (
         <Column role="list" gap="$m">
           {plan.steps.map((step, i) => (

@@ -45,11 +45,26 @@ export function Wishes({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) 
     <Column gap="$m">
       <Heading>Your wishes</Heading>
       <Strong>Colour</Strong>
-      <Choices label="Colour" options={colours} value={COLOURS.find(({ code }) => code === (goal.colour ?? DEFAULT_COLOUR))?.code} onPick={(colour) => set({ colour })} />
+      <Choices
+        label="Colour"
+        options={colours}
+        value={COLOURS.find(({ code }) => code === (goal.colour ?? DEFAULT_COLOUR))?.code}
+        onPick={(colour) => set({ colour })}
+      />
       <Strong>Fresh air where you paint</Strong>
-      <Choices label="Ventilation" options={AIR} value={goal.ventilation ?? 'good'} onPick={(ventilation) => set({ ventilation })} />
+      <Choices
+        label="Ventilation"
+        options={AIR}
+        value={goal.ventilation ?? 'good'}
+        onPick={(ventilation) => set({ ventilation })}
+      />
       <Strong>What counts most</Strong>
-      <Choices label="Priority" options={PRIORITIES} value={goal.priority ?? 'balance'} onPick={(code) => (code === 'balance' ? onChange(withoutPriority()) : set({ priority: code }))} />
+      <Choices
+        label="Priority"
+        options={PRIORITIES}
+        value={goal.priority ?? 'balance'}
+        onPick={(code) => (code === 'balance' ? onChange(withoutPriority()) : set({ priority: code }))}
+      />
       <Strong>Wood grain</Strong>
       <Choices label="Wood grain" options={GRAIN} value={goal.grain ?? 'show'} onPick={(grain) => set({ grain })} />
     </Column>

@@ -10,7 +10,8 @@ const LABELS: Record<Label, string> = {
 };
 
 /** Short, for a switch. */
-export const systemName = (system: CoatingSystem): string => (system.labels[0] ? LABELS[system.labels[0]] : 'Another way');
+export const systemName = (system: CoatingSystem): string =>
+  system.labels[0] ? LABELS[system.labels[0]] : 'Another way';
 
 /** All a system is best at. */
 export function systemTitle(system: CoatingSystem): string {
@@ -40,7 +41,16 @@ export function mainFailure({ risk }: CoatingSystem): string {
 }
 
 export const sayHours = (minutes: number): string =>
-  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(Math.round((minutes % 60) / 5) * 5).padStart(2, '0')}`.replace(' h 60', ' h 55');
+  minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(Math.round((minutes % 60) / 5) * 5).padStart(2, '0')}`.replace(
+        ' h 60',
+        ' h 55',
+      );
 
 export const sayDays = (hours: number): string => (hours <= 36 ? `${hours} h` : `${Math.round(hours / 24)} days`);
-export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = { low: 'Little', solvent: 'Strong', two_part: 'Two-part' };
+export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {
+  low: 'Little',
+  solvent: 'Strong',
+  two_part: 'Two-part',
+};

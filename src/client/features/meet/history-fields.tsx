@@ -39,13 +39,28 @@ export function HistoryFields({ value, onChange }: { value: History; onChange: (
         <Choices label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
       </Question>
       <Question label="Has it been painted before?">
-        <Choices label="Has it been painted before?" options={YES_NO} value={value.painted_before} onPick={(painted_before) => set({ painted_before })} />
+        <Choices
+          label="Has it been painted before?"
+          options={YES_NO}
+          value={value.painted_before}
+          onPick={(painted_before) => set({ painted_before })}
+        />
       </Question>
       <Question label="Did colour bleed through paint once?">
-        <Choices label="Did colour bleed through paint once?" options={YES_NO} value={value.bled_before} onPick={(bled_before) => set({ bled_before })} />
+        <Choices
+          label="Did colour bleed through paint once?"
+          options={YES_NO}
+          value={value.bled_before}
+          onPick={(bled_before) => set({ bled_before })}
+        />
       </Question>
       <Question label="Flat-pack marks: cam holes, stickers, paper edges?">
-        <Choices label="Flat-pack marks?" options={YES_NO} value={value.flatpack_marks} onPick={(flatpack_marks) => set({ flatpack_marks })} />
+        <Choices
+          label="Flat-pack marks?"
+          options={YES_NO}
+          value={value.flatpack_marks}
+          onPick={(flatpack_marks) => set({ flatpack_marks })}
+        />
       </Question>
     </Column>
   );

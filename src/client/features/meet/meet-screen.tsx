@@ -1,7 +1,21 @@
 import { useState } from 'react';
 import { router } from 'expo-router';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
-import { Body, Button, Card, Choices, Column, Field, Heading, PieceDrawing, Row, Small, Strong, Toggle, useIsWide } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Field,
+  Heading,
+  PieceDrawing,
+  Row,
+  Small,
+  Strong,
+  Toggle,
+  useIsWide,
+} from '@/client/ui';
 import type { Zone } from '@/core/dossier';
 import { zoneName } from '@/core/piece';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
@@ -56,13 +70,24 @@ function Facts({ dossier, change }: PieceParts) {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <Heading>What is known of it</Heading>
-        <HistoryFields value={piece.history ?? {}} onChange={(history) => change({ type: 'piece_facts_set', piece: { ...facts, history } })} />
+        <HistoryFields
+          value={piece.history ?? {}}
+          onChange={(history) => change({ type: 'piece_facts_set', piece: { ...facts, history } })}
+        />
         <Column gap="$s">
           <Strong>Region</Strong>
-          <Choices label="Region" options={REGIONS} value={REGIONS.find(({ code }) => code === piece.region)?.code} onPick={(region) => change({ type: 'piece_facts_set', piece: { ...facts, region } })} />
+          <Choices
+            label="Region"
+            options={REGIONS}
+            value={REGIONS.find(({ code }) => code === piece.region)?.code}
+            onPick={(region) => change({ type: 'piece_facts_set', piece: { ...facts, region } })}
+          />
         </Column>
         <Body>
-          <a href={`/api/pieces/${piece.id ?? ''}/dossier`} style={{ color: 'inherit', display: 'inline-block', paddingTop: 12, paddingBottom: 12 }}>
+          <a
+            href={`/api/pieces/${piece.id ?? ''}/dossier`}
+            style={{ color: 'inherit', display: 'inline-block', paddingTop: 12, paddingBottom: 12 }}
+          >
             Save the dossier of this piece as a file
           </a>
         </Body>
@@ -89,7 +114,16 @@ function ZoneRow({ zone, left, onLeave, onArea }: ZoneRowProps) {
         {left ? <Small>Left as it is</Small> : null}
       </Column>
       <Row width={110}>
-        <Field label={`${zoneName(zone)} area`} unit="m²" numeric value={text} onChange={setText} hideLabel onBlur={() => (wrong ? undefined : onArea(area))} error={wrong ? 'More than 0, at most 100 m².' : undefined} />
+        <Field
+          label={`${zoneName(zone)} area`}
+          unit="m²"
+          numeric
+          value={text}
+          onChange={setText}
+          hideLabel
+          onBlur={() => (wrong ? undefined : onArea(area))}
+          error={wrong ? 'More than 0, at most 100 m².' : undefined}
+        />
       </Row>
       <Toggle label="Leave" on={left} onPress={onLeave} />
     </Card>

@@ -2,12 +2,25 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Link, router } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { useEffect } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
 import { Screen } from '@/client/features/piece-frame';
 import { changeMade, draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Choices, Column, Field, Heading, PieceDrawing, Row, Small, Strong, Title, useIsWide, useTones } from '@/client/ui';
+import {
+  Button,
+  Choices,
+  Column,
+  Field,
+  Heading,
+  PieceDrawing,
+  Row,
+  Small,
+  Strong,
+  Title,
+  useIsWide,
+  useTones,
+} from '@/client/ui';
 import { DOSSIER_FORMAT, historySchema, type Dossier } from '@/core/dossier';
 import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
@@ -18,7 +31,9 @@ const FORM = 'meet';
 const centimetres = z
   .string()
   .transform((text) => Number(text.replace(',', '.')))
-  .pipe(z.number({ error: 'Write a number, in centimetres.' }).positive('More than 0 cm.').max(1000, 'At most 1000 cm.'));
+  .pipe(
+    z.number({ error: 'Write a number, in centimetres.' }).positive('More than 0 cm.').max(1000, 'At most 1000 cm.'),
+  );
 
 const formSchema = z.object({
   kind: z.enum(PIECE_KINDS),
@@ -29,7 +44,13 @@ const formSchema = z.object({
   price: z
     .string()
     .transform((text) => (text.trim() === '' ? undefined : Number(text.replace(',', '.'))))
-    .pipe(z.number({ error: 'Write an amount, or leave it empty.' }).min(0, 'Not less than nothing.').max(1_000_000, 'At most 1 000 000.').optional()),
+    .pipe(
+      z
+        .number({ error: 'Write an amount, or leave it empty.' })
+        .min(0, 'Not less than nothing.')
+        .max(1_000_000, 'At most 1 000 000.')
+        .optional(),
+    ),
   region: z.string(),
   history: historySchema,
 });
@@ -40,7 +61,16 @@ const KIND_OPTIONS = PIECE_KINDS.map((code) => ({ code, label: KIND_TEMPLATES[co
 
 function startValues(kind: PieceKind): FormInput {
   const { label, size } = KIND_TEMPLATES[kind];
-  return { kind, name: label, width: toCm(size.width), depth: toCm(size.depth), height: toCm(size.height), price: '', region: '', history: {} };
+  return {
+    kind,
+    name: label,
+    width: toCm(size.width),
+    depth: toCm(size.depth),
+    height: toCm(size.height),
+    price: '',
+    region: '',
+    history: {},
+  };
 }
 
 /** Meet: a new piece in under a minute. Everything has a sensible start; the drawing follows the kind and size. */
@@ -49,12 +79,11 @@ export function NewPieceScreen() {
   const draft = useSelector((state: RootState) => state.drafts[FORM]) as FormInput | undefined;
   const form = useForm({ resolver: zodResolver(formSchema), defaultValues: draft ?? startValues('dresser') });
   const { control, setValue, getValues, handleSubmit, formState } = form;
-  const values = form.watch();
+  const values = useWatch({ control }) as FormInput;
 
   useEffect(() => {
-    const { unsubscribe } = form.watch((typed) => void dispatch(draftTyped({ form: FORM, values: typed })));
-    return unsubscribe;
-  }, [form, dispatch]);
+    dispatch(draftTyped({ form: FORM, values }));
+  }, [values, dispatch]);
 
   const pickKind = (kind: PieceKind): void => {
     const before = KIND_TEMPLATES[getValues('kind')];
@@ -87,34 +116,83 @@ export function NewPieceScreen() {
         <Choices label="Kind of piece" options={KIND_OPTIONS} value={values.kind} onPick={pickKind} />
       </Column>
       <Preview values={values} />
-      <Controller control={control} name="name" render={({ field }) => <Field label="Name" value={field.value} onChange={field.onChange} error={errors.name?.message} />} />
+      <Controller
+        control={control}
+        name="name"
+        render={({ field }) => (
+          <Field label="Name" value={field.value} onChange={field.onChange} error={errors.name?.message} />
+        )}
+      />
       <Column gap="$s">
         <Row gap="$s">
           {(['width', 'depth', 'height'] as const).map((side) => (
-            <Controller key={side} control={control} name={side} render={({ field }) => <Field label={SIDE_LABELS[side]} unit="cm" numeric value={field.value} onChange={field.onChange} error={errors[side]?.message} />} />
+            <Controller
+              key={side}
+              control={control}
+              name={side}
+              render={({ field }) => (
+                <Field
+                  label={SIDE_LABELS[side]}
+                  unit="cm"
+                  numeric
+                  value={field.value}
+                  onChange={field.onChange}
+                  error={errors[side]?.message}
+                />
+              )}
+            />
           ))}
         </Row>
         <Small>A rough guess will do: zones and areas are worked out from it and can be measured later.</Small>
       </Column>
       <Heading>What is known of it?</Heading>
-      <Controller control={control} name="history" render={({ field }) => <HistoryFields value={field.value} onChange={field.onChange} />} />
+      <Controller
+        control={control}
+        name="history"
+        render={({ field }) => <HistoryFields value={field.value} onChange={field.onChange} />}
+      />
       <Column gap="$s">
         <Strong>Where in the world? It sets the date rule for lead.</Strong>
-        <Controller control={control} name="region" render={({ field }) => <Choices label="Region" options={REGIONS} value={field.value} onPick={field.onChange} />} />
+        <Controller
+          control={control}
+          name="region"
+          render={({ field }) => (
+            <Choices label="Region" options={REGIONS} value={field.value} onPick={field.onChange} />
+          )}
+        />
       </Column>
-      <Controller control={control} name="price" render={({ field }) => <Field label="Asking price, if any" numeric value={field.value} onChange={field.onChange} error={errors.price?.message} />} />
+      <Controller
+        control={control}
+        name="price"
+        render={({ field }) => (
+          <Field
+            label="Asking price, if any"
+            numeric
+            value={field.value}
+            onChange={field.onChange}
+            error={errors.price?.message}
+          />
+        )}
+      />
     </Screen>
   );
 }
 
 const SIDE_LABELS = { width: 'Width', depth: 'Depth', height: 'Height' } as const;
 
-function makeDossier(id: string, { kind, name, width, depth, height, price, region, history }: z.output<typeof formSchema>): Dossier {
+function makeDossier(
+  id: string,
+  { kind, name, width, depth, height, price, region, history }: z.output<typeof formSchema>,
+): Dossier {
   const size_mm = { width: width * 10, depth: depth * 10, height: height * 10 };
   return {
     format: DOSSIER_FORMAT,
     piece: {
-      id, kind, name, size_mm, history,
+      id,
+      kind,
+      name,
+      size_mm,
+      history,
       ...(region === '' ? {} : { region }),
       ...(price === undefined ? {} : { asking_price: price }),
     },
@@ -145,8 +223,27 @@ function Preview({ values }: { values: FormInput }) {
 function NewHeader() {
   const tones = useTones();
   return (
-    <Row render="header" alignItems="center" borderBottomWidth={1} borderColor="$line" minHeight={64} paddingHorizontal="$l" gap="$xs">
-      <Link href="/" aria-label="All pieces" style={{ width: 48, height: 48, marginLeft: -14, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
+    <Row
+      render="header"
+      alignItems="center"
+      borderBottomWidth={1}
+      borderColor="$line"
+      minHeight={64}
+      paddingHorizontal="$l"
+      gap="$xs"
+    >
+      <Link
+        href="/"
+        aria-label="All pieces"
+        style={{
+          width: 48,
+          height: 48,
+          marginLeft: -14,
+          display: 'flex',
+          alignItems: 'center',
+          justifyContent: 'center',
+        }}
+      >
         <ArrowLeft size={24} color={tones.ink} aria-hidden />
       </Link>
       <Title>New piece</Title>

@@ -5,7 +5,11 @@ import { Screen } from './screen';
 export function NotFoundScreen() {
   return (
     <Screen title="Nothing here" header={null}>
-      <Notice tone="wait" title="There is nothing at this address" action={<Button onPress={() => router.replace('/')}>All pieces</Button>}>
+      <Notice
+        tone="wait"
+        title="There is nothing at this address"
+        action={<Button onPress={() => router.replace('/')}>All pieces</Button>}
+      >
         Pieces are found from the list.
       </Notice>
     </Screen>

@@ -27,7 +27,18 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
     <Column render="header" backgroundColor="$ground" borderBottomWidth={1} borderColor="$line">
       <Column width="100%" maxWidth={1212} alignSelf="center" paddingHorizontal="$l" paddingTop="$s">
         <Row alignItems="center" gap="$xs">
-          <Link href="/" aria-label="All pieces" style={{ width: 48, height: 48, marginLeft: -14, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
+          <Link
+            href="/"
+            aria-label="All pieces"
+            style={{
+              width: 48,
+              height: 48,
+              marginLeft: -14,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'center',
+            }}
+          >
             <ArrowLeft size={24} color={tones.ink} aria-hidden />
           </Link>
           <Title flex={1} numberOfLines={1}>
@@ -40,7 +51,13 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
             const href = `/piece/${id}/${stage.code}` as const;
             const current = path === href;
             return (
-              <Link key={stage.code} href={href} replace aria-current={current ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
+              <Link
+                key={stage.code}
+                href={href}
+                replace
+                aria-current={current ? 'page' : undefined}
+                style={{ textDecorationLine: 'none' }}
+              >
                 <Tab current={current}>
                   <Strong color={current ? '$ink' : '$softInk'}>{stage.label}</Strong>
                 </Tab>

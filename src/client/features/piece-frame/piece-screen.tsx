@@ -34,7 +34,11 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
       <Screen title={stage} header={<PieceHeader id={id} name={loading ? 'Opening…' : 'Piece'} note="" />}>
         {loading ? <Skeleton /> : null}
         {error === 'missing' ? (
-          <Notice tone="stop" title="There is no such piece" action={<Button onPress={() => router.replace('/')}>All pieces</Button>}>
+          <Notice
+            tone="stop"
+            title="There is no such piece"
+            action={<Button onPress={() => router.replace('/')}>All pieces</Button>}
+          >
             It may have been removed, or the address has a slip in it.
           </Notice>
         ) : null}
@@ -45,7 +49,11 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
   const parts = { dossier, change };
   const name = dossier.piece.name ?? id;
   return (
-    <Screen title={`${name}: ${stage}`} header={<PieceHeader id={id} name={name} note={note?.(dossier) ?? ''} />} action={action?.(parts)}>
+    <Screen
+      title={`${name}: ${stage}`}
+      header={<PieceHeader id={id} name={name} note={note?.(dossier) ?? ''} />}
+      action={action?.(parts)}
+    >
       {children(parts)}
     </Screen>
   );
@@ -53,7 +61,12 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
 
 export function Unreachable({ retry }: { retry: () => void }) {
   return (
-    <Notice tone="stop" live title="The workshop’s records are out of reach" action={<Button onPress={retry}>Try again</Button>}>
+    <Notice
+      tone="stop"
+      live
+      title="The workshop’s records are out of reach"
+      action={<Button onPress={retry}>Try again</Button>}
+    >
       The server on this machine does not answer. Start it again; nothing you stored is lost.
     </Notice>
   );

@@ -23,7 +23,10 @@ export function Screen({ title, header, children, action }: ScreenProps) {
     <View flex={1} backgroundColor="$ground" render="main">
       {header}
       <ServerNotices />
-      <ScrollView style={{ flex: 1, backgroundColor: tones.ground }} contentContainerStyle={{ padding: 16, paddingBottom: 32 }}>
+      <ScrollView
+        style={{ flex: 1, backgroundColor: tones.ground }}
+        contentContainerStyle={{ padding: 16, paddingBottom: 32 }}
+      >
         <View width="100%" maxWidth={1180} alignSelf="center" gap="$l">
           {children}
         </View>
@@ -47,12 +50,21 @@ function ServerNotices() {
   return (
     <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
       {offline && pending.length > 0 ? (
-        <Notice tone="wait" live title={`Offline: ${pending.length === 1 ? '1 change is' : `${pending.length} changes are`} kept here`}>
+        <Notice
+          tone="wait"
+          live
+          title={`Offline: ${pending.length === 1 ? '1 change is' : `${pending.length} changes are`} kept here`}
+        >
           They are saved in this browser and go to the records as soon as the workshop’s server answers.
         </Notice>
       ) : null}
       {refusal ? (
-        <Notice tone="stop" live title="A change was not stored" action={<Button onPress={() => dispatch(refusalRead())}>Understood</Button>}>
+        <Notice
+          tone="stop"
+          live
+          title="A change was not stored"
+          action={<Button onPress={() => dispatch(refusalRead())}>Understood</Button>}
+        >
           {refusal}
         </Notice>
       ) : null}

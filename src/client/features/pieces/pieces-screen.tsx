@@ -7,7 +7,23 @@ import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { overlay, schemePicked, useListPiecesQuery, type AppDispatch, type RootState } from '@/client/store';
-import { Body, Button, Card, Column, Field, Heading, Row, SectionDrawing, Small, StateMark, Strong, Title, useIsWide, useKeys, useTones } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Column,
+  Field,
+  Heading,
+  Row,
+  SectionDrawing,
+  Small,
+  StateMark,
+  Strong,
+  Title,
+  useIsWide,
+  useKeys,
+  useTones,
+} from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { buildSection, summariseProgress } from '@/core/piece';
 import { computeBelief } from '@/core/survey';
@@ -48,7 +64,14 @@ export function PiecesScreen() {
       {pieces && pieces.length > 0 ? (
         <>
           <Row>
-            <Field label="Find a piece" hideLabel inputId={SEARCH_ID} value={words} onChange={setWords} placeholder="Find by name or kind" />
+            <Field
+              label="Find a piece"
+              hideLabel
+              inputId={SEARCH_ID}
+              value={words}
+              onChange={setWords}
+              placeholder="Find by name or kind"
+            />
           </Row>
           <PieceList pieces={shown} />
           {shown.length === 0 ? <Body>No piece matches “{words}”.</Body> : null}
@@ -64,7 +87,10 @@ function useWithPending(stored: Dossier[] | undefined): Dossier[] | undefined {
     if (!stored) return undefined;
     const ids = new Set(stored.map((dossier) => dossier.piece.id));
     const fresh = [...new Set(pending.map(({ pieceId }) => pieceId))].filter((id) => !ids.has(id));
-    const all = [...fresh.map((id) => overlay(undefined, pending, id)), ...stored.map((dossier) => overlay(dossier, pending, dossier.piece.id ?? ''))];
+    const all = [
+      ...fresh.map((id) => overlay(undefined, pending, id)),
+      ...stored.map((dossier) => overlay(dossier, pending, dossier.piece.id ?? '')),
+    ];
     return all.filter((dossier) => dossier !== undefined);
   }, [stored, pending]);
 }
@@ -87,7 +113,15 @@ function ShopHeader() {
   const dark = tones.ground === '#101412';
   return (
     <Column render="header" borderBottomWidth={1} borderColor="$line">
-      <Row width="100%" maxWidth={1212} alignSelf="center" alignItems="center" paddingHorizontal="$l" minHeight={64} gap="$m">
+      <Row
+        width="100%"
+        maxWidth={1212}
+        alignSelf="center"
+        alignItems="center"
+        paddingHorizontal="$l"
+        minHeight={64}
+        gap="$m"
+      >
         <Title flex={1}>Pieces</Title>
         <View
           render="button"
@@ -132,7 +166,11 @@ function PieceCard({ dossier }: { dossier: Dossier }) {
   return (
     <Link href={`/piece/${piece.id ?? ''}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex' }}>
       <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>
-        {section ? <SectionDrawing section={section} width={64} height={84} decorative /> : <View width={64} height={84} backgroundColor="$line" />}
+        {section ? (
+          <SectionDrawing section={section} width={64} height={84} decorative />
+        ) : (
+          <View width={64} height={84} backgroundColor="$line" />
+        )}
         <Column flex={1} gap="$xs" justifyContent="center">
           <Heading render="span" numberOfLines={1}>
             {piece.name ?? KIND_TEMPLATES[piece.kind].label}
@@ -150,8 +188,8 @@ function NoPieces() {
     <Card padding="$xl" gap="$m">
       <Heading>No piece yet</Heading>
       <Body>
-        Tell Bricolage what you have found. It draws the piece, asks what it needs to know of each surface, and says which
-        preparation and primer will hold, before you spend a week on it.
+        Tell Bricolage what you have found. It draws the piece, asks what it needs to know of each surface, and says
+        which preparation and primer will hold, before you spend a week on it.
       </Body>
       <Small>
         <Strong>n</Strong> adds a piece, <Strong>/</Strong> finds one.

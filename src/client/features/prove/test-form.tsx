@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
 import { draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
@@ -8,7 +8,15 @@ import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong, type
 import type { Dossier, Test, Treatment, Zone } from '@/core/dossier';
 import { INTERFACES, PREPS, PRIMER_FACTS, PRIMERS, type InterfaceCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
-import { countsFromHours, CROSS_CUT_WORDS, describeTreatment, estimateFilm, PREP_LABELS, SCORE_WORDS, specifyCut } from '@/core/proof';
+import {
+  countsFromHours,
+  CROSS_CUT_WORDS,
+  describeTreatment,
+  estimateFilm,
+  PREP_LABELS,
+  SCORE_WORDS,
+  specifyCut,
+} from '@/core/proof';
 
 const KINDS = ['nail', 'cross_cut', 'fork', 'tape'] as const;
 type Kind = (typeof KINDS)[number];
@@ -33,7 +41,12 @@ const formSchema = z.object({
   age: z
     .string()
     .transform((text) => (text.trim() === '' ? NaN : Number(text.replace(',', '.'))))
-    .pipe(z.number({ error: 'Write how many hours ago the patch was coated.' }).min(0, 'Not before it was coated.').max(100_000, 'At most 100 000 h.')),
+    .pipe(
+      z
+        .number({ error: 'Write how many hours ago the patch was coated.' })
+        .min(0, 'Not before it was coated.')
+        .max(100_000, 'At most 100 000 h.'),
+    ),
   where: z.string(),
   prep: z.enum(PREPS),
   primer: z.enum([...PRIMERS, 'none']),
@@ -55,21 +68,41 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
   const draft = useSelector((state: RootState) => state.drafts[formName]) as FormInput | undefined;
   const chosen = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
   const start: FormInput = {
-    kind: 'nail', score: '', age: '', where: '', note: '',
-    prep: chosen?.prep ?? 'scuff_150', primer: chosen?.primer ?? 'bonding_primer_wb', coats: chosen?.coats ?? 1,
+    kind: 'nail',
+    score: '',
+    age: '',
+    where: '',
+    note: '',
+    prep: chosen?.prep ?? 'scuff_150',
+    primer: chosen?.primer ?? 'bonding_primer_wb',
+    coats: chosen?.coats ?? 1,
   };
   const form = useForm({ resolver: zodResolver(formSchema), defaultValues: draft ?? start });
-  const { control, handleSubmit, setValue, reset, formState: { errors } } = form;
-  const values = form.watch();
+  const {
+    control,
+    handleSubmit,
+    setValue,
+    reset,
+    formState: { errors },
+  } = form;
+  const values = useWatch({ control }) as FormInput;
   useEffect(() => {
-    const { unsubscribe } = form.watch((typed) => void dispatch(draftTyped({ form: formName, values: typed })));
-    return unsubscribe;
-  }, [form, formName, dispatch]);
+    dispatch(draftTyped({ form: formName, values }));
+  }, [values, formName, dispatch]);
 
-  const treatment: Treatment = { prep: values.prep, primer: values.primer, coats: values.primer === 'none' ? 0 : values.coats };
+  const treatment: Treatment = {
+    prep: values.prep,
+    primer: values.primer,
+    coats: values.primer === 'none' ? 0 : values.coats,
+  };
   const submit = handleSubmit(({ kind, score, age, where, note }) => {
     onLog({
-      id: makeId(), zone: zone.id, kind, treatment, age_h: age, at: new Date().toISOString(),
+      id: makeId(),
+      zone: zone.id,
+      kind,
+      treatment,
+      age_h: age,
+      at: new Date().toISOString(),
       reading: kind === 'cross_cut' ? { iso_class: Number(score) } : { score: Number(score) },
       ...(where === '' ? {} : { interface: where as InterfaceCode }),
       ...(note.trim() === '' ? {} : { note: note.trim() }),
@@ -81,41 +114,109 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
     <Card gap="$l" render="section" aria-label="Log a test">
       <Heading>Log a test of the {zoneName(zone).toLowerCase()}</Heading>
       <TreatmentFields values={values} treatment={treatment} onSet={(name, value) => setValue(name, value as never)} />
-      <Controller control={control} name="kind" render={({ field }) => (
-        <Choices label="Kind of test" tileWidth={110} options={KIND_OPTIONS} value={field.value} onPick={(kind) => { field.onChange(kind); setValue('score', ''); }} />
-      )} />
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field }) => (
+          <Choices
+            label="Kind of test"
+            tileWidth={110}
+            options={KIND_OPTIONS}
+            value={field.value}
+            onPick={(kind) => {
+              field.onChange(kind);
+              setValue('score', '');
+            }}
+          />
+        )}
+      />
       {values.kind === 'cross_cut' ? <CutHint treatment={treatment} /> : null}
       <Column gap="$s">
         <Strong>How did it hold?</Strong>
-        <Controller control={control} name="score" render={({ field }) => <Choices label="How did it hold?" tileWidth={130} options={scoreOptions(values.kind)} value={field.value} onPick={field.onChange} />} />
-        {errors.score ? <Small role="alert" color="$stop">{errors.score.message}</Small> : null}
+        <Controller
+          control={control}
+          name="score"
+          render={({ field }) => (
+            <Choices
+              label="How did it hold?"
+              tileWidth={130}
+              options={scoreOptions(values.kind)}
+              value={field.value}
+              onPick={field.onChange}
+            />
+          )}
+        />
+        {errors.score ? (
+          <Small role="alert" color="$stop">
+            {errors.score.message}
+          </Small>
+        ) : null}
       </Column>
       {Number(values.score) >= 2 ? (
         <Column gap="$s">
           <Strong>Where did it let go?</Strong>
-          <Controller control={control} name="where" render={({ field }) => <Choices label="Where did it let go?" options={WHERE_OPTIONS} value={field.value as InterfaceCode} onPick={field.onChange} />} />
+          <Controller
+            control={control}
+            name="where"
+            render={({ field }) => (
+              <Choices
+                label="Where did it let go?"
+                options={WHERE_OPTIONS}
+                value={field.value as InterfaceCode}
+                onPick={field.onChange}
+              />
+            )}
+          />
         </Column>
       ) : null}
       <Column gap="$s">
         <Row>
-          <Controller control={control} name="age" render={({ field }) => <Field label="Age of the patch" unit="hours" numeric value={field.value} onChange={field.onChange} error={errors.age?.message} />} />
+          <Controller
+            control={control}
+            name="age"
+            render={({ field }) => (
+              <Field
+                label="Age of the patch"
+                unit="hours"
+                numeric
+                value={field.value}
+                onChange={field.onChange}
+                error={errors.age?.message}
+              />
+            )}
+          />
         </Row>
         <Small>{`For this patch a reading counts from ${countsFromHours(treatment)} h; sooner it is kept as early.`}</Small>
       </Column>
-      <Controller control={control} name="note" render={({ field }) => <Field label="Note, if any" value={field.value} onChange={field.onChange} error={errors.note?.message} />} />
-      <Button look="main" onPress={() => void submit()}>Log this test</Button>
+      <Controller
+        control={control}
+        name="note"
+        render={({ field }) => (
+          <Field label="Note, if any" value={field.value} onChange={field.onChange} error={errors.note?.message} />
+        )}
+      />
+      <Button look="main" onPress={() => void submit()}>
+        Log this test
+      </Button>
     </Card>
   );
 }
 
 function scoreOptions(kind: Kind): ChoiceOption<string>[] {
   const words = kind === 'cross_cut' ? CROSS_CUT_WORDS : kind === 'tape' ? SCORE_WORDS.tape : SCORE_WORDS.scratch;
-  return words.map((word, score) => ({ code: String(score), label: kind === 'cross_cut' ? `Class ${score}` : String(score), hint: word }));
+  return words.map((word, score) => ({
+    code: String(score),
+    label: kind === 'cross_cut' ? `Class ${score}` : String(score),
+    hint: word,
+  }));
 }
 
 function CutHint({ treatment }: { treatment: Treatment }) {
   const cut = specifyCut(estimateFilm({ treatment }), 'soft');
-  const words = cut.squares === 0 ? 'The film is thick: cut an X instead.' : `${cut.cuts} cuts each way, ${cut.spacing_mm} mm apart, through to the surface; firm tape, pulled flat.`;
+  const words =
+    cut.squares === 0
+      ? 'The film is thick: cut an X instead.'
+      : `${cut.cuts} cuts each way, ${cut.spacing_mm} mm apart, through to the surface; firm tape, pulled flat.`;
   return <Small>{`${words} Sharp blade, cut away from your hand. (${cut.standard})`}</Small>;
 }
 
@@ -132,9 +233,27 @@ function TreatmentFields({ values, treatment, onSet }: TreatmentFieldsProps) {
         <Strong>{`Patch: ${describeTreatment(treatment)} ▾`}</Strong>
       </summary>
       <Column gap="$m" paddingTop="$s">
-        <Choices label="Preparation" options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))} value={values.prep} onPick={(prep) => onSet('prep', prep)} />
-        <Choices label="Primer" options={[...PRIMERS.map((code) => ({ code, label: PRIMER_FACTS[code].label })), { code: 'none' as const, label: 'No primer' }]} value={values.primer} onPick={(primer) => onSet('primer', primer)} />
-        <Choices label="Coats of primer" options={['1', '2', '3'].map((code) => ({ code, label: `${code} ${code === '1' ? 'coat' : 'coats'}` }))} value={String(values.coats)} onPick={(coats) => onSet('coats', Number(coats))} />
+        <Choices
+          label="Preparation"
+          options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))}
+          value={values.prep}
+          onPick={(prep) => onSet('prep', prep)}
+        />
+        <Choices
+          label="Primer"
+          options={[
+            ...PRIMERS.map((code) => ({ code, label: PRIMER_FACTS[code].label })),
+            { code: 'none' as const, label: 'No primer' },
+          ]}
+          value={values.primer}
+          onPick={(primer) => onSet('primer', primer)}
+        />
+        <Choices
+          label="Coats of primer"
+          options={['1', '2', '3'].map((code) => ({ code, label: `${code} ${code === '1' ? 'coat' : 'coats'}` }))}
+          value={String(values.coats)}
+          onPick={(coats) => onSet('coats', Number(coats))}
+        />
       </Column>
     </details>
   );

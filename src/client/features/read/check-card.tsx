@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { AnswerGlyph, Button, Choices, Column, Heading, Notice, Small, useKeys } from '@/client/ui';
+import { AnswerGlyph, Button, Choices, Column, Heading, Small, StateMark, useKeys } from '@/client/ui';
 import type { Check } from '@/core/knowledge';
 import type { NextCheck } from '@/core/survey';
 
@@ -10,6 +10,11 @@ interface CheckCardProps {
   onAnswer: (result: string) => void;
   onSkip: () => void;
 }
+
+const CARE_WORDS = {
+  solvent: 'Solvent: door open, gloves, no flames; the rag goes into a lidded can.',
+  abrasion: 'Dust: mask on.',
+} as const;
 
 const MARKS = ['leaves no mark', 'leaves a small hidden mark', 'leaves a visible mark'] as const;
 
@@ -30,8 +35,7 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip }: CheckCard
           {worth ? ` Worth about ${Math.max(1, Math.round(worth.worthMinutes))} min of work.` : ''}
         </Small>
       </Column>
-      {check.care === 'solvent' ? <Notice tone="wait" title="Solvent">Door open, gloves, no flames. Keep the rag in a lidded can.</Notice> : null}
-      {check.care === 'abrasion' ? <Notice tone="wait" title="Dust">Mask on, and only where there is no lead.</Notice> : null}
+      {check.care ? <StateMark tone="wait">{CARE_WORDS[check.care]}</StateMark> : null}
       <Choices
         label={check.title}
         tileWidth={98}

@@ -14,14 +14,21 @@ export function DefectPicker({ zone, change }: { zone: Zone; change: (change: Pi
   };
   return (
     <Column gap="$s">
-      <Button onPress={() => setOpen(!open)}>{open ? 'Close the list of damage' : `Damage and stains${seen.length > 0 ? ` (${seen.length})` : ''}`}</Button>
+      <Button onPress={() => setOpen(!open)}>
+        {open ? 'Close the list of damage' : `Damage and stains${seen.length > 0 ? ` (${seen.length})` : ''}`}
+      </Button>
       {open ? (
         <Column gap="$s">
           <Subheading>What is wrong with it?</Subheading>
           <Small>Tap all you see. Each is evidence, and each becomes work in the plan.</Small>
           <Row flexWrap="wrap" gap="$s">
             {DEFECTS.map((code) => (
-              <Toggle key={code} label={DEFECT_FACTS[code].label} on={seen.some((defect) => defect.code === code)} onPress={() => toggle(code)} />
+              <Toggle
+                key={code}
+                label={DEFECT_FACTS[code].label}
+                on={seen.some((defect) => defect.code === code)}
+                onPress={() => toggle(code)}
+              />
             ))}
           </Row>
         </Column>

@@ -3,7 +3,21 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import { makeId } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Heading, Notice, PieceDrawing, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Heading,
+  Notice,
+  PieceDrawing,
+  Row,
+  Small,
+  Strong,
+  useIsWide,
+  useKeys,
+} from '@/client/ui';
 import type { Dossier, Zone } from '@/core/dossier';
 import { CHECKS, findCheck, type Check } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
@@ -11,7 +25,7 @@ import { diagnosePiece, type ZoneDiagnosis } from '@/core/survey';
 import { buildTemplate } from '@/core/templates';
 import { CheckCard } from './check-card';
 import { DefectPicker } from './defect-picker';
-import { Verdict } from './verdict';
+import { BeliefLine, Verdict } from './verdict';
 
 /** Read: what is this surface? One check at a time, the one worth most now. */
 export function ReadScreen() {
@@ -59,25 +73,47 @@ function Reading({ dossier, change }: PieceParts) {
   useKeys({ ArrowRight: () => step(1), ArrowLeft: () => step(-1) });
 
   if (!zone || !diagnosis) {
-    return <Notice tone="wait" title="No zone to read">Every zone is left as it is, or the piece has none. Open Meet to change that.</Notice>;
+    return (
+      <Notice tone="wait" title="No zone to read">
+        Every zone is left as it is, or the piece has none. Open Meet to change that.
+      </Notice>
+    );
   }
   const settled = new Set(diagnoses.filter((entry) => entry.settled).map(({ id }) => id));
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xxl' : '$l'}>
       <Column width={wide ? 400 : '100%'} gap="$m">
         <Column alignItems="center">
-          <PieceDrawing shapes={buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes} width={wide ? 400 : 330} height={wide ? 250 : 150} current={zone.id} settled={settled} onPick={(id) => zones.some((other) => other.id === id) && pick(id)} />
+          <PieceDrawing
+            shapes={buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes}
+            width={wide ? 400 : 330}
+            height={wide ? 250 : 118}
+            current={zone.id}
+            settled={settled}
+            onPick={(id) => zones.some((other) => other.id === id) && pick(id)}
+          />
         </Column>
         <Choices
           label="Zone"
-          options={zones.map((entry) => ({ code: entry.id, label: settled.has(entry.id) ? `${zoneName(entry)} ✓` : zoneName(entry) }))}
+          options={zones.map((entry) => ({
+            code: entry.id,
+            label: settled.has(entry.id) ? `${zoneName(entry)} ✓` : zoneName(entry),
+          }))}
           value={zone.id}
           onPick={pick}
         />
         {wide ? <Verdict zone={zone} diagnosis={diagnosis} change={change} /> : null}
       </Column>
       <Column flex={1} gap="$l">
-        <Question key={zone.id} dossier={dossier} zone={zone} diagnosis={diagnosis} change={change} onNextZone={() => unsettled && pick(unsettled.id)} more={unsettled !== undefined && unsettled.id !== zone.id} />
+        <Question
+          key={zone.id}
+          dossier={dossier}
+          zone={zone}
+          diagnosis={diagnosis}
+          change={change}
+          onNextZone={() => unsettled && pick(unsettled.id)}
+          more={unsettled !== undefined && unsettled.id !== zone.id}
+        />
         {wide ? null : <Verdict zone={zone} diagnosis={diagnosis} change={change} />}
         <DefectPicker zone={zone} change={change} />
       </Column>
@@ -93,6 +129,7 @@ interface QuestionProps extends PieceParts {
 }
 
 function Question({ dossier, zone, diagnosis, change, onNextZone, more }: QuestionProps) {
+  const wide = useIsWide();
   const [other, setOther] = useState<string | null>(null);
   const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
   const stopped = diagnosis.hazards.some(({ gate }) => gate === 'certified_practice');
@@ -102,23 +139,42 @@ function Question({ dossier, zone, diagnosis, change, onNextZone, more }: Questi
   const record = (result: string): void => {
     setOther(null);
     const at = new Date().toISOString();
-    change({ type: 'observation_recorded', zoneId: zone.id, observation: { id: makeId(), check: check!.code, result, at } });
+    change({
+      type: 'observation_recorded',
+      zoneId: zone.id,
+      observation: { id: makeId(), check: check!.code, result, at },
+    });
   };
   const skip = (): void => {
     setOther(null);
     change({ type: 'skips_set', zoneId: zone.id, checks: [...new Set([...(zone.skipped_checks ?? []), check!.code])] });
   };
   const last = zone.observations?.at(-1);
-  const undo = last?.id === undefined ? undefined : () => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: last.id! });
+  const undo =
+    last?.id === undefined
+      ? undefined
+      : () => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: last.id! });
   return (
     <Column gap="$m">
+      {wide ? null : <BeliefLine diagnosis={diagnosis} />}
       {diagnosis.hazards.map((hazard) => (
-        <Notice key={hazard.code} tone={hazard.gate ? 'stop' : 'wait'} title={HAZARD_TITLES[hazard.code] ?? 'Take care'}>
+        <Notice
+          key={hazard.code}
+          tone={hazard.gate ? 'stop' : 'wait'}
+          title={HAZARD_TITLES[hazard.code] ?? 'Take care'}
+        >
           {hazard.why}
         </Notice>
       ))}
       {check && !stopped ? (
-        <CheckCard key={check.code} check={check} worth={worth} canSkip={check.code !== 'lead_test'} onAnswer={record} onSkip={skip} />
+        <CheckCard
+          key={check.code}
+          check={check}
+          worth={worth}
+          canSkip={check.code !== 'lead_test'}
+          onAnswer={record}
+          onSkip={skip}
+        />
       ) : (
         <Settled dossier={dossier} zone={zone} more={more} onNextZone={onNextZone} stopped={stopped} />
       )}
@@ -166,7 +222,11 @@ function Settled({ zone, more, stopped, onNextZone }: SettledProps) {
   return (
     <Card gap="$m">
       <Heading>Nothing left to ask would change the plan</Heading>
-      <Body>{zone.observations?.length ? `The ${zoneName(zone).toLowerCase()} is read.` : 'What is known of the piece says enough about this zone.'}</Body>
+      <Body>
+        {zone.observations?.length
+          ? `The ${zoneName(zone).toLowerCase()} is read.`
+          : 'What is known of the piece says enough about this zone.'}
+      </Body>
       {more ? (
         <Button look="main" onPress={onNextZone}>
           Next zone
@@ -187,7 +247,9 @@ interface OtherChecksProps {
 function OtherChecks({ zone, leadOpen, current, onPick }: OtherChecksProps) {
   const [open, setOpen] = useState(false);
   const done = new Set(zone.observations?.map(({ check }) => check));
-  const free = CHECKS.filter((check: Check) => !done.has(check.code) && check.code !== current && !(leadOpen && check.care === 'abrasion'));
+  const free = CHECKS.filter(
+    (check: Check) => !done.has(check.code) && check.code !== current && !(leadOpen && check.care === 'abrasion'),
+  );
   return (
     <Column gap="$s" width={open ? '100%' : undefined}>
       <Button look="quiet" onPress={() => setOpen(!open)}>

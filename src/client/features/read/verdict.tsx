@@ -1,5 +1,18 @@
 import { useState } from 'react';
-import { BeliefBar, Body, Button, Card, Column, Heading, Notice, Row, SectionDrawing, Small, Strong, Subheading } from '@/client/ui';
+import {
+  BeliefBar,
+  Body,
+  Button,
+  Card,
+  Column,
+  Heading,
+  Notice,
+  Row,
+  SectionDrawing,
+  Small,
+  Strong,
+  Subheading,
+} from '@/client/ui';
 import type { PieceChange, Zone } from '@/core/dossier';
 import { FINISH_FACTS, findAnswer, findCheck, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
@@ -40,8 +53,26 @@ export function Verdict({ zone, diagnosis, change }: VerdictProps) {
         </Notice>
       ))}
       <Needs needs={likely} />
-      <Evidence evidence={diagnosis.evidence} onWithdraw={(observationId) => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId })} />
+      <Evidence
+        evidence={diagnosis.evidence}
+        onWithdraw={(observationId) => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId })}
+      />
     </Column>
+  );
+}
+
+/** The belief in two lines, beside the question, so that it is seen to move. */
+export function BeliefLine({ diagnosis }: { diagnosis: ZoneDiagnosis }) {
+  const { belief } = diagnosis;
+  return (
+    <Row gap="$m" alignItems="center" role="status" aria-label="Belief">
+      <SectionDrawing section={buildSection(belief)} width={44} height={56} decorative />
+      <Column flex={1}>
+        {belief.substrate.slice(0, 2).map(({ code, p }) => (
+          <BeliefBar key={code} p={p} label={SUBSTRATE_FACTS[code].label} />
+        ))}
+      </Column>
+    </Row>
   );
 }
 
@@ -79,16 +110,24 @@ function Needs({ needs }: { needs: readonly Need[] }) {
 }
 
 const STRENGTH_WORDS: Readonly<Record<string, string>> = {
-  '+++': 'very strong', '++': 'strong', '+': 'some', '-': 'some', '--': 'strong', '---': 'very strong',
+  '+++': 'very strong',
+  '++': 'strong',
+  '+': 'some',
+  '-': 'some',
+  '--': 'strong',
+  '---': 'very strong',
 };
 
 function Evidence({ evidence, onWithdraw }: { evidence: readonly EvidenceItem[]; onWithdraw: (id: string) => void }) {
   const [open, setOpen] = useState(false);
-  if (evidence.length === 0) return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
+  if (evidence.length === 0)
+    return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
   return (
     <Column gap="$s">
       <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open ? 'Close the reasons' : `Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}
+        {open
+          ? 'Close the reasons'
+          : `Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}
       </Button>
       {open
         ? evidence.map((item) => (
@@ -96,7 +135,9 @@ function Evidence({ evidence, onWithdraw }: { evidence: readonly EvidenceItem[];
               <Subheading>{findAnswer(item.check, item.result)?.label ?? item.result}</Subheading>
               <Small>{findCheck(item.check)?.title ?? item.check}</Small>
               <Body>{`${STRENGTH_WORDS[item.strength] ?? ''} evidence ${item.speaks} ${item.aboutLabel} (common practice)`}</Body>
-              {item.observationId ? <Button onPress={() => onWithdraw(item.observationId!)}>Take this answer back</Button> : null}
+              {item.observationId ? (
+                <Button onPress={() => onWithdraw(item.observationId!)}>Take this answer back</Button>
+              ) : null}
             </Card>
           ))
         : null}

@@ -53,7 +53,18 @@ function KeyHelp() {
   useKeys(useMemo(() => ({ '?': () => setOpen((shown) => !shown), Escape: () => setOpen(false) }), []));
   if (!open) return null;
   return (
-    <View role="dialog" aria-label="Keys" position="absolute" top={0} left={0} right={0} bottom={0} alignItems="center" justifyContent="center" backgroundColor="rgba(0,0,0,0.5)">
+    <View
+      role="dialog"
+      aria-label="Keys"
+      position="absolute"
+      top={0}
+      left={0}
+      right={0}
+      bottom={0}
+      alignItems="center"
+      justifyContent="center"
+      backgroundColor="rgba(0,0,0,0.5)"
+    >
       <Card width={340} gap="$m">
         <Heading>Keys</Heading>
         {KEYS.map(([key, words]) => (

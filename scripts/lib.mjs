@@ -1,0 +1,98 @@
+/* What the set-up scripts share: plain Node, so that they run on a fresh clone with nothing installed. */
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+export const say = (text) => process.stdout.write(`${text}\n`);
+
+export function run(command, args, env = {}) {
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+/** A step that is only done again when what it is made from has changed. */
+export function onlyIfChanged(name, sources, product, work) {
+  const stamp = path.join(root, '.cache', `${name}.stamp`);
+  const now = hashFiles(sources);
+  if (existsSync(path.join(root, product)) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return false;
+  work();
+  mkdirSync(path.dirname(stamp), { recursive: true });
+  writeFileSync(stamp, now);
+  return true;
+}
+
+function hashFiles(sources) {
+  const hash = createHash('sha256');
+  const visit = (file) => {
+    if (!existsSync(file)) return;
+    if (statSync(file).isDirectory()) {
+      for (const name of readdirSync(file).sort()) visit(path.join(file, name));
+      return;
+    }
+    if (/\.test\.tsx?$/.test(file)) return;
+    hash.update(path.relative(root, file)).update(readFileSync(file));
+  };
+  for (const source of sources) visit(path.join(root, source));
+  return hash.digest('hex');
+}
+
+export function install() {
+  onlyIfChanged('install', ['package-lock.json'], 'node_modules', () => {
+    say('Installing packages (three to four minutes the first time) …');
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  });
+}
+
+const WEB_SOURCES = [
+  'src/app',
+  'src/client',
+  'src/core',
+  'src/contract',
+  'public',
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'package-lock.json',
+];
+
+export function build() {
+  onlyIfChanged('web', WEB_SOURCES, 'dist/index.html', () => {
+    say('Building the web application (one to two minutes the first time) …');
+    run('npx', ['expo', 'export', '--platform', 'web'], {
+      CI: '1',
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      NODE_ENV: 'production',
+    });
+    run('node', ['scripts/compress.mjs']);
+  });
+  onlyIfChanged(
+    'server',
+    ['src/server', 'src/core', 'src/contract', 'package-lock.json'],
+    'dist-server/main.cjs',
+    () => {
+      say('Building the server …');
+      run('node', ['scripts/build-server.mjs']);
+    },
+  );
+}
+
+/** Chromium for the browser tests and pictures, from the distribution's packages where it is missing. */
+export function findChromium() {
+  const places = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+  const found = places.find((place) => place && existsSync(place));
+  if (found) return found;
+  say('Installing Chromium for the browser tests …');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  for (const args of [
+    ['apt-get', 'update'],
+    ['apt-get', 'install', '-y', 'chromium'],
+  ]) {
+    const [command, ...rest] = [...sudo, ...args];
+    execFileSync(command, rest, { stdio: 'ignore' });
+  }
+  return '/usr/bin/chromium';
+}
