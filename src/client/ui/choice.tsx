@@ -58,7 +58,15 @@ export function Choices<C extends string>({ label, options, value, onPick, tileW
           aria-label={option.hint ? `${option.label}, ${option.hint}` : option.label}
           picked={option.code === value}
           onPress={() => onPick(option.code)}
-          {...(tileWidth ? { flexGrow: 1, flexBasis: tileWidth, minHeight: 64, gap: 4 } : {})}
+          {...(tileWidth
+            ? {
+                flexGrow: 1,
+                flexBasis: tileWidth,
+                minHeight: 64,
+                gap: 4,
+                justifyContent: option.drawing ? ('flex-start' as const) : ('center' as const),
+              }
+            : {})}
           {...{ type: 'button' }}
         >
           {option.drawing}

@@ -38,7 +38,7 @@ export function Field({
   const errorId = `${id}-error`;
   const tones = useTones();
   return (
-    <Column flex={1} gap="$xs">
+    <Column width="100%" flexShrink={1} gap="$xs">
       {hideLabel ? null : (
         <Strong render="label" {...{ htmlFor: id }}>
           {unit ? `${label}, ${unit}` : label}

@@ -1,4 +1,5 @@
 import {
+  FACED_BOARDS,
   FILM_FACTS,
   FINISH_FACTS,
   SUBSTRATE_FACTS,
@@ -47,7 +48,10 @@ export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['go
       certainty: belief.substrate[0]?.p ?? p,
     },
   ];
-  const keepsFinish = finish !== 'bare' && plan?.candidate.prep !== 'strip' && plan?.candidate.prep !== 'sand_bare';
+  // A factory film is the face of its board and is drawn with it.
+  const ownFace = finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate);
+  const keepsFinish =
+    finish !== 'bare' && !ownFace && plan?.candidate.prep !== 'strip' && plan?.candidate.prep !== 'sand_bare';
   if (keepsFinish) {
     const words = FINISH_FACTS[finish].label;
     const label = words.charAt(0).toUpperCase() + words.slice(1);

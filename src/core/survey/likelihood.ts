@@ -41,14 +41,24 @@ export function findFacet(all: readonly Says[]): FacetName | null {
 const NO_FACET: readonly FacetValue[] = [{}];
 
 /**
- * P(answer | state) for every answer of a check: weights normalised over the answers, then mixed with a misreading
- * spread evenly over them, so no answer ever excludes a state. For two answers of weight 30 and 1 and a misreading
- * rate of 0.05: 0.95 × 30/31 + 0.025 = 0.944.
+ * How often an answer is given where nothing speaks for it. A telling sign is a rare one elsewhere: an answer that can
+ * weigh 30 counts 1/30 where it is neutral, so that its strength is also the ratio by which it moves belief.
+ */
+function baseRate({ says }: Check['answers'][number]): number {
+  const strengths = Object.values(says).flatMap((part) => Object.values(part as Record<string, Strength>));
+  return 1 / Math.max(1, ...strengths.map(ratio));
+}
+
+/**
+ * P(answer | state) for every answer of a check: base rate × weight, normalised over the answers, then mixed with a
+ * misreading spread evenly over them, so no answer ever excludes a state. A waxy smear (+++) against a clean rag (−−):
+ * on wax 1 against 0.1, 0.95 × 0.909 + 0.025 = 0.889; elsewhere 1/30 against 1, 0.056.
  */
 function buildTables(check: Check): Map<string, LikelihoodTable> {
   const facet = findFacet(check.answers.map((answer) => answer.says));
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
+  const bases = check.answers.map(baseRate);
   const tables = check.answers.map((answer) => ({
     code: answer.code,
     table: { facet, width, values: new Float64Array(STATE_COUNT * width) },
@@ -56,7 +66,7 @@ function buildTables(check: Check): Map<string, LikelihoodTable> {
   STATES.forEach((state, s) => {
     const hidden = check.hiddenByPaint === true && FINISH_FACTS[state.finish].opaque;
     facetValues.forEach((value, x) => {
-      const weights = check.answers.map((answer) => weighAnswer(answer.says, state, value, hidden));
+      const weights = check.answers.map((answer, a) => bases[a]! * weighAnswer(answer.says, state, value, hidden));
       const total = weights.reduce((sum, weight) => sum + weight, 0);
       tables.forEach(({ table }, a) => {
         const read = (weights[a] ?? 0) / total;

@@ -229,8 +229,9 @@ export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, z
 }
 
 function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard | null {
-  const tested = lastResult(zone, 'lead_test');
-  if (tested === 'positive') {
+  const tests = (zone.observations ?? []).filter(({ check }) => check === 'lead_test');
+  // One positive test stands, whatever another swab says; only taking it back removes it.
+  if (tests.some(({ result }) => result === 'positive')) {
     return {
       code: 'lead_found',
       gate: 'certified_practice',
@@ -240,7 +241,7 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
   const era = dossier.piece.history?.era ?? 'unknown';
   if (!isLeadPossible(era, dossier.piece.region)) return null;
   const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
-  if (coated < 0.1 || tested === 'negative') return null;
+  if (coated < 0.1 || tests.length > 0) return null;
   const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
   return {
     code: 'lead_possible',

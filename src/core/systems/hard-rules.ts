@@ -90,6 +90,12 @@ export const HARD_RULES: readonly HardRule[] = [
     text: () => 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
   },
   {
+    id: 'fine_grit_on_veneer',
+    basis: 'practice',
+    cuts: (c, g) => c.prep === 'scuff_150' && sumWhere(g.states, hasSubstrate('wood_veneer')) >= 0.3,
+    text: () => 'Veneer is thin: a light pass with 220 dulls it without going through.',
+  },
+  {
     id: 'odour_needs_blocking', basis: 'practice',
     cuts: (c, g) => c.paint !== null && (g.needs.get('odour_seal') ?? 0) > 0.5 && !c.primers.some(({ code }) => PRIMER_FACTS[code].odour),
     text: (c) => `${primerNames(c)} does not hold a smell back. Shellac and oil types do.`,

@@ -50,7 +50,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
         <Heading>{title}</Heading>
         {zone ? <Small>{`On the ${zoneName(zone).toLowerCase()}`}</Small> : null}
       </View>
-      <View minHeight={wide ? 330 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
+      <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
       <Row gap="$l">
         <Number figure={formatChance(system.risk.overall)} words={`go wrong, mostly ${mainFailure(system)}`} />
@@ -61,7 +61,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
         <Number figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
         <Number
           figure={system.materialsCost.toFixed(0)}
-          words={`of money for paint · fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
+          words={`for materials; fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
         />
       </Row>
       <Rule />

@@ -33,7 +33,7 @@ export function Screen({ title, header, children, action }: ScreenProps) {
       </ScrollView>
       {action ? (
         <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
-          <View width="100%" maxWidth={1180} alignSelf="center" flexDirection="row" gap="$s">
+          <View width="100%" maxWidth={560} alignSelf="center" flexDirection="row" gap="$s">
             {action}
           </View>
         </View>

@@ -1,0 +1,135 @@
+import { DOSSIER_FORMAT, type Dossier, type Test, type Treatment } from '../dossier';
+import { judgeBleedGate, judgePrimeGate } from './gates';
+import { judgeTest } from './judge';
+
+const SHELLAC: Treatment = { prep: 'scuff_220', primer: 'shellac_primer', coats: 2 };
+const BONDING: Treatment = { prep: 'scuff_150', primer: 'bonding_primer_wb', coats: 1 };
+
+const test = (kind: Test['kind'], score: number, treatment: Treatment, age_h: number): Test => ({
+  zone: 'top',
+  kind,
+  treatment,
+  age_h,
+  reading: kind === 'cross_cut' ? { iso_class: score } : { score },
+});
+
+const dossier = (tests: Test[], more: Partial<Dossier> = {}): Dossier => ({
+  format: DOSSIER_FORMAT,
+  piece: { kind: 'desk' },
+  zones: [{ id: 'top', role: 'top' }],
+  tests,
+  ...more,
+});
+const gate = (tests: Test[], more: Partial<Dossier> = {}) => {
+  const piece = dossier(tests, more);
+  return judgePrimeGate(piece, piece.zones![0]!);
+};
+
+describe('a test reading', () => {
+  it('is early before the film has hardened, whatever it says', () => {
+    expect(judgeTest(test('nail', 0, BONDING, 11), dossier([]))).toMatchObject({
+      verdict: 'early',
+      early: true,
+      countsFromH: 12,
+    });
+    expect(judgeTest(test('nail', 5, BONDING, 11), dossier([])).verdict).toBe('early');
+  });
+
+  it('of a fast shellac counts after two hours', () => {
+    expect(judgeTest(test('nail', 3, SHELLAC, 2), dossier([])).verdict).toBe('fail');
+  });
+
+  it('is incomplete without an age or a treatment', () => {
+    expect(
+      judgeTest({ zone: 'top', kind: 'nail', reading: { score: 0 }, treatment: BONDING }, dossier([])).verdict,
+    ).toBe('incomplete');
+    expect(judgeTest({ zone: 'top', kind: 'nail', reading: { score: 0 }, age_h: 24 }, dossier([])).verdict).toBe(
+      'incomplete',
+    );
+  });
+
+  it('gives a lattice on both scales, and how it should have been cut', () => {
+    const judged = judgeTest({ ...test('cross_cut', 0, BONDING, 24), reading: { removed_pct: 5 } }, dossier([]));
+    expect(judged).toMatchObject({ isoClass: 1, astm: '3B', verdict: 'pass', cut: { spacing_mm: 2, cuts: 6 } });
+  });
+
+  it('says where it let go', () => {
+    const judged = judgeTest({ ...test('nail', 4, BONDING, 24), interface: 'primer_from_substrate' }, dossier([]));
+    expect(judged.why).toContain('primer off the surface');
+  });
+});
+
+describe('the gate from primer to paint', () => {
+  it('waits while nothing is tested', () => {
+    expect(gate([])).toMatchObject({ state: 'waiting', missing: ['nail', 'cross_cut'] });
+  });
+
+  it('opens on a thumbnail and a cross-cut that held at the right age', () => {
+    const result = gate([test('nail', 1, BONDING, 24), test('cross_cut', 1, BONDING, 24)]);
+    expect(result.state).toBe('open');
+    expect(result.proved).toEqual([BONDING]);
+  });
+
+  it('takes a fork for a cross-cut, but not a tape', () => {
+    expect(gate([test('nail', 0, BONDING, 24), test('fork', 1, BONDING, 24)]).state).toBe('open');
+    expect(gate([test('nail', 0, BONDING, 24), test('tape', 0, BONDING, 24)])).toMatchObject({
+      state: 'waiting',
+      missing: ['cross_cut'],
+    });
+  });
+
+  it('closes on one failure at the right age, whatever held before or after', () => {
+    const tests = [test('nail', 1, BONDING, 24), test('cross_cut', 1, BONDING, 24), test('nail', 3, BONDING, 48)];
+    expect(gate(tests).state).toBe('closed');
+    expect(gate([...tests].reverse()).state).toBe('closed');
+  });
+
+  it('does not close on an early failure', () => {
+    expect(gate([test('nail', 4, BONDING, 3)]).state).toBe('waiting');
+  });
+
+  it('asks only about the treatment that was taken', () => {
+    const tests = [test('nail', 1, BONDING, 24), test('cross_cut', 1, BONDING, 24)];
+    const chosen = { zones: [{ id: 'top', treatment: SHELLAC }] };
+    expect(gate(tests, { chosen }).state).toBe('waiting');
+    expect(gate(tests, { chosen: { zones: [{ id: 'top', treatment: BONDING }] } }).state).toBe('open');
+  });
+
+  it('stays passed over with its reason, and opens if the proof comes after all', () => {
+    const overrides = [{ zone: 'top', gate: 'prime_to_paint' as const, reason: 'only a shed shelf' }];
+    const closed = gate([test('nail', 4, BONDING, 24)], { overrides });
+    expect(closed.state).toBe('overridden');
+    expect(closed.why).toContain('only a shed shelf');
+    expect(gate([test('nail', 0, SHELLAC, 24), test('cross_cut', 0, SHELLAC, 24)], { overrides }).state).toBe('open');
+  });
+
+  it('is not needed where nothing is painted', () => {
+    expect(gate([], { goal: { zones: { top: { look: 'leave' } } } }).state).toBe('not_needed');
+  });
+});
+
+describe('the bleed gate', () => {
+  const watch = (at: string, score: number): Test => ({
+    zone: 'top',
+    kind: 'bleed_watch',
+    treatment: SHELLAC,
+    age_h: 48,
+    reading: { at, score },
+  });
+  const judge = (tests: Test[], risk = 0.8, pale = true) => {
+    const piece = dossier(tests);
+    return judgeBleedGate(piece, piece.zones![0]!, risk, pale).state;
+  };
+
+  it('is needed only for pale paint over a risk of bleed', () => {
+    expect(judge([], 0.02)).toBe('not_needed');
+    expect(judge([], 0.8, false)).toBe('not_needed');
+    expect(judge([])).toBe('waiting');
+  });
+
+  it('opens on a clean reading at 48 hours and closes on a stained one at any time', () => {
+    expect(judge([watch('1h', 0)])).toBe('waiting');
+    expect(judge([watch('48h', 1)])).toBe('open');
+    expect(judge([watch('after_clear', 3)])).toBe('closed');
+  });
+});
