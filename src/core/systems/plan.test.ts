@@ -1,0 +1,192 @@
+import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
+import { PRIMER_FACTS, PRIMERS } from '../knowledge';
+import { computeLightness } from './ground';
+import { HARD_RULES } from './hard-rules';
+import { planPiece } from './plan';
+import { reportPlan } from './report';
+
+const LAMINATE: Observation[] = [
+  { check: 'edge_line', result: 'dark_line' },
+  { check: 'pattern_repeat', result: 'repeats' },
+  { check: 'corner_lift', result: 'brittle_chip' },
+  { check: 'spirit_rub', result: 'clean' },
+];
+const MAHOGANY: Observation[] = [
+  { check: 'edge_line', result: 'grain_continues' },
+  { check: 'pores', result: 'medium_felt' },
+  { check: 'damp_rag', result: 'red_pink' },
+  { check: 'spirit_rub', result: 'clean' },
+  { check: 'tape_pull', result: 'nothing' },
+];
+const make = (zone: Partial<Zone>, more: Partial<Dossier> = {}): Dossier => ({
+  format: DOSSIER_FORMAT,
+  piece: { kind: 'sideboard', history: { era: 'since_2000', painted_before: 'no' } },
+  zones: [{ id: 'top', name: 'Top', role: 'top', area_m2: 0.8, ...zone }],
+  ...more,
+});
+const first = (dossier: Dossier) => planPiece(dossier).systems[0]!;
+const primer = (dossier: Dossier) => first(dossier).zones[0]!.treatment.primer;
+const rejectedCodes = (dossier: Dossier): Record<string, string> =>
+  Object.fromEntries(planPiece(dossier).rejected.map(({ code, rule }) => [code, rule]));
+
+describe('the recommended system', () => {
+  it('scuffs laminate and gives it a primer that grips', () => {
+    const { zones } = first(make({ observations: LAMINATE }));
+    expect(zones[0]!.treatment.prep).toMatch(/^scuff/);
+    expect(['good', 'very_good', 'best']).toContain(PRIMER_FACTS[zones[0]!.treatment.primer as 'shellac_primer'].slick);
+  });
+
+  it('blocks the colour of mahogany under pale paint', () => {
+    expect(['good', 'very_good', 'best']).toContain(
+      PRIMER_FACTS[primer(make({ observations: MAHOGANY })) as 'shellac_primer'].block,
+    );
+  });
+
+  it('has its steps in the order of work, each with a reason', () => {
+    const ops = first(make({ observations: MAHOGANY })).zones[0]!.steps.map(({ op }) => op);
+    const order = ['degrease', 'scuff', 'dust', 'proof', 'prime', 'denib', 'paint'];
+    expect(order.map((op) => ops.indexOf(op as (typeof ops)[number]))).toEqual(
+      [...order.map((op) => ops.indexOf(op as (typeof ops)[number]))].sort((a, b) => a - b),
+    );
+    for (const step of first(make({ observations: MAHOGANY })).zones[0]!.steps)
+      expect(step.why.length).toBeGreaterThan(10);
+  });
+
+  it('watches for bleed for two days where bleed is to be feared', () => {
+    const proof = first(make({ observations: MAHOGANY })).zones[0]!.steps.find(({ op }) => op === 'proof');
+    expect(proof).toMatchObject({ tests: ['nail', 'cross_cut', 'bleed_watch'], waitH: 48 });
+  });
+
+  it('never proposes a treatment that failed the shop’s own test there', () => {
+    const dossier = make({ observations: LAMINATE });
+    const { treatment } = first(dossier).zones[0]!;
+    const failed: Dossier = {
+      ...dossier,
+      tests: [{ zone: 'top', kind: 'nail', treatment, age_h: 48, reading: { score: 4 } }],
+    };
+    const systems = planPiece(failed).systems;
+    expect(systems.length).toBeGreaterThan(0);
+    for (const system of systems) {
+      const own = system.zones[0]!.treatment;
+      expect([own.prep, own.primer]).not.toEqual([treatment.prep, treatment.primer]);
+    }
+  });
+});
+
+describe('layer rules', () => {
+  it('cut deglosser and stripping on a factory film', () => {
+    expect(rejectedCodes(make({ observations: LAMINATE }))).toMatchObject({
+      liquid_degloss: 'deglosser_on_film',
+      strip: 'nothing_to_strip',
+    });
+  });
+
+  it('never count a bonding or all-purpose primer as a stain block', () => {
+    expect(rejectedCodes(make({ observations: MAHOGANY }))).toMatchObject({
+      bonding_primer_wb: 'no_stain_block_on_bleed',
+      allpurpose_primer_wb: 'no_stain_block_on_bleed',
+      none: 'no_stain_block_on_bleed',
+    });
+  });
+
+  it('keep clear blockers from under pale paint', () => {
+    expect(rejectedCodes(make({ observations: LAMINATE }))).toMatchObject({
+      shellac_clear: 'clear_blocker_under_pale',
+    });
+  });
+
+  it('let dark paint go without a stain block', () => {
+    expect(rejectedCodes(make({ observations: MAHOGANY }, { goal: { colour: '#2B3A42' } })).bonding_primer_wb).not.toBe(
+      'no_stain_block_on_bleed',
+    );
+  });
+
+  it('refuse strong fumes without ventilation', () => {
+    const { systems } = planPiece(make({ observations: MAHOGANY }, { goal: { ventilation: 'none' } }));
+    expect(systems.length).toBeGreaterThan(0);
+    for (const system of systems) expect(system.fumes).toBe('low');
+  });
+
+  it('say so when they leave nothing, with the way out', () => {
+    const smell: Zone['defects'] = [{ code: 'smoke_odour' }];
+    const plan = planPiece(make({ observations: MAHOGANY, defects: smell }, { goal: { ventilation: 'none' } }));
+    expect(plan.systems).toEqual([]);
+    expect(plan.blocked[0]).toMatchObject({ gate: 'no_system', zone: 'top' });
+    expect(plan.blocked[0]!.text).toContain('ventilation');
+  });
+
+  it('take coarse paper off foil and veneer', () => {
+    const foil: Observation[] = [
+      { check: 'edge_line', result: 'wraps_no_line' },
+      { check: 'corner_lift', result: 'plastic_skin' },
+    ];
+    expect(rejectedCodes(make({ observations: foil })).scuff_150).toBe('soft_pad_on_foil');
+  });
+
+  it('have an id and a reason of their own, and every primer is judged', () => {
+    expect(new Set(HARD_RULES.map(({ id }) => id)).size).toBe(HARD_RULES.length);
+    const plan = planPiece(make({ observations: LAMINATE }));
+    const named = new Set([
+      ...plan.rejected.map(({ code }) => code),
+      ...plan.systems.flatMap(({ zones }) => zones.map(({ treatment }) => treatment.primer)),
+    ]);
+    expect([...named].filter((code) => PRIMERS.includes(code as (typeof PRIMERS)[number])).length).toBeGreaterThan(5);
+  });
+});
+
+describe('gates and risk', () => {
+  it('hold dry work back while lead is possible, and stop everything when it is found', () => {
+    const old = {
+      piece: { kind: 'interior_door' as const, history: { era: 'unknown' as const, painted_before: 'yes' as const } },
+    };
+    const open = planPiece(make({}, old));
+    expect(open.blocked[0]?.gate).toBe('lead_test');
+    expect(open.systems[0]!.gates).toEqual(['lead_test']);
+    const found = planPiece(make({ observations: [{ check: 'lead_test', result: 'positive' }] }, old));
+    expect(found.systems).toEqual([]);
+    expect(found.blocked[0]?.gate).toBe('certified_practice');
+  });
+
+  it('joins the chances of separate failures into one', () => {
+    const { risk } = first(make({ observations: MAHOGANY }));
+    const { overall, ...modes } = risk;
+    const held = Object.values(modes).reduce((product, p) => product * (1 - p), 1);
+    expect(overall).toBeCloseTo(1 - held, 12);
+  });
+
+  it('labels a recommended system first, and nothing as surer than the surest', () => {
+    const { systems } = planPiece(make({ observations: MAHOGANY }));
+    expect(systems[0]!.labels).toContain('recommended');
+    const surest = systems.find(({ labels }) => labels.includes('surest'))!;
+    for (const system of systems) expect(system.risk.overall).toBeGreaterThanOrEqual(surest.risk.overall);
+  });
+
+  it('leaves a zone that is to be left', () => {
+    const { zones } = first(make({ observations: LAMINATE }, { goal: { zones: { top: { look: 'leave' } } } }));
+    expect(zones[0]!.steps.map(({ op }) => op)).toEqual(['degrease']);
+  });
+
+  it('plans one primer for zones alike', () => {
+    const dossier = make({ observations: LAMINATE });
+    dossier.zones!.push({ id: 'side', role: 'side', area_m2: 0.5, observations: LAMINATE });
+    const [one, two] = first(dossier).zones;
+    expect(one!.treatment.primer).toBe(two!.treatment.primer);
+  });
+});
+
+describe('colour and report', () => {
+  it('knows pale from dark by relative luminance (IEC 61966-2-1)', () => {
+    expect(computeLightness('#FFFFFF')).toBeCloseTo(1, 6);
+    expect(computeLightness('#000000')).toBe(0);
+    // Mid grey #808080: ((0.50196 + 0.055) / 1.055) ^ 2.4 = 0.2159, from the transfer function of the standard.
+    expect(computeLightness('#808080')).toBeCloseTo(0.2159, 4);
+  });
+
+  it('gives every painted zone its volume and its wait', () => {
+    const report = reportPlan(make({ observations: LAMINATE }));
+    const paint = report.systems[0]!.zones[0]!.steps.find(({ op }) => op === 'paint')!;
+    // 0.8 m² × 2 coats × 40 µm ÷ (10 × 40 %) × 1.1 = 176 ml, to the next 5.
+    expect(paint.ml).toBe(175);
+    expect(paint.recoat_h).toBeGreaterThan(0);
+  });
+});

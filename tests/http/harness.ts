@@ -1,0 +1,59 @@
+import type { AddressInfo } from 'node:net';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import pino from 'pino';
+import { makeApp } from '@/server/app';
+import { makePieceStore, openDatabase } from '@/server/db';
+
+export const MIGRATIONS = path.resolve('src/server/db/migrations');
+
+export interface Running {
+  base: string;
+  call: (
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ) => Promise<{ status: number; body: any; headers: Headers }>; // eslint-disable-line @typescript-eslint/no-explicit-any
+  file: string;
+  stop: () => Promise<void>;
+}
+
+/** A real server on a free port with a real database file. */
+export async function startServer(
+  file = path.join(mkdtempSync(path.join(tmpdir(), 'bricolage-')), 'test.sqlite'),
+): Promise<Running> {
+  const db = openDatabase(file, MIGRATIONS);
+  let ticks = 0;
+  const now = (): string => new Date(Date.UTC(2026, 0, 1, 0, 0, (ticks += 1))).toISOString();
+  const app = makeApp({ store: makePieceStore(db), log: pino({ level: 'silent' }), now });
+  const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
+    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+  });
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  return {
+    base,
+    file,
+    call: async (method, url, body, headers = {}) => {
+      const raw = typeof body === 'string' ? body : JSON.stringify(body);
+      const response = await fetch(base + url, {
+        method,
+        headers: { 'Content-Type': 'application/json', ...headers },
+        ...(body === undefined ? {} : { body: raw }),
+      });
+      const text = await response.text();
+      return { status: response.status, body: text ? JSON.parse(text) : null, headers: response.headers };
+    },
+    stop: () =>
+      new Promise((resolve) => {
+        server.closeAllConnections();
+        server.close(() => {
+          db.close();
+          resolve();
+        });
+      }),
+  };
+}
+
+export const cleanUp = (file: string): void => rmSync(path.dirname(file), { recursive: true, force: true });
