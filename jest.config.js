@@ -12,6 +12,10 @@ const modern = [
   '@tamagui/.*',
   'immer',
   '@reduxjs/toolkit',
+  'react-redux',
+  'redux',
+  'redux-thunk',
+  'reselect',
 ].join('|');
 
 module.exports = {
@@ -21,7 +25,7 @@ module.exports = {
       rootDir: __dirname,
       testEnvironment: 'node',
       testMatch: [
-        '<rootDir>/src/{core,contract,server,cli}/**/*.test.ts',
+        '<rootDir>/src/{core,contract,server,cli,client}/**/*.test.ts',
         '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
       ],
       moduleNameMapper: alias,
@@ -31,7 +35,7 @@ module.exports = {
       displayName: 'client',
       preset: 'jest-expo',
       rootDir: __dirname,
-      testMatch: ['<rootDir>/src/client/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/client/**/*.test.tsx'],
       moduleNameMapper: alias,
       transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],
     },

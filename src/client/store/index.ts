@@ -2,5 +2,5 @@ export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
 export { useListPiecesQuery } from './pieces-api';
 export { schemePicked, type Scheme } from './settings';
-export { makeStore, type AppDispatch, type RootState } from './store';
+export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, overlay, useChange, usePiece } from './use-piece';

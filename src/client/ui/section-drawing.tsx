@@ -5,6 +5,7 @@ import type { SubstrateCode } from '@/core/knowledge';
 import { groupLayers, type Section, type SectionLayer } from '@/core/piece';
 import { Column } from './layout';
 import { Small, Strong } from './text';
+import { spread } from './spread';
 import type { Tones } from './tokens';
 import { useTones } from './use-tones';
 
@@ -285,16 +286,4 @@ export function LabelledSection({ section }: { section: Section }) {
       </View>
     </View>
   );
-}
-
-/** Tops of labels as near their layers as they can be without covering each other. Targets run downward. */
-export function spread(targets: readonly number[], pitch: number, height: number): number[] {
-  const tops: number[] = [];
-  targets.forEach((target, i) => tops.push(Math.max(target - 12, i === 0 ? 0 : tops[i - 1]! + pitch)));
-  let limit = height - pitch + 4;
-  for (let i = tops.length - 1; i >= 0; i -= 1) {
-    tops[i] = Math.min(tops[i]!, limit);
-    limit = tops[i]! - pitch;
-  }
-  return tops.map((top) => Math.max(0, top));
 }

@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: './tests/e2e',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 90_000,
+  reporter: [['list']],
+  outputDir: 'dist-e2e',
+  use: {
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    contextOptions: { reducedMotion: 'reduce' },
+  },
+  projects: [
+    {
+      name: 'phone',
+      testMatch: /phone\..*/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+    },
+    { name: 'wide', testMatch: /wide\..*/, use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

@@ -1,0 +1,76 @@
+import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
+import { changeMade, makeStore, type AppStore } from './index';
+import { piecesApi } from './pieces-api';
+import { overlay } from './use-piece';
+
+const DESK: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'desk', id: 'p' }, zones: [{ id: 'top', role: 'top' }] };
+const answer = (result: string) => ({
+  type: 'observation_recorded' as const,
+  zoneId: 'top',
+  observation: { id: `o-${result}`, check: 'edge_line', result },
+});
+const settle = async (): Promise<void> => {
+  for (let i = 0; i < 20; i += 1) await Promise.resolve();
+};
+const reply = (status: number, body: unknown): Response =>
+  ({ ok: status < 400, status, json: async () => body }) as Response;
+
+const stores: AppStore[] = [];
+function openStore(fetcher: (path: string) => Promise<Response>): AppStore {
+  const store = makeStore(fetcher as unknown as typeof fetch);
+  stores.push(store);
+  return store;
+}
+// Cached answers are kept for a minute by a timer, which would keep the test run waiting.
+afterEach(() => stores.splice(0).forEach((store) => store.dispatch(piecesApi.util.resetApiState())));
+
+describe('the outbox', () => {
+  it('sends changes in order and forgets them once they are stored', async () => {
+    const sent: string[] = [];
+    const store = openStore(async (path: string) => {
+      sent.push(path);
+      return reply(200, DESK);
+    });
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
+    store.dispatch(changeMade({ id: '2', pieceId: 'p', change: { type: 'goal_set', goal: {} } }));
+    await settle();
+    expect(sent).toEqual(['/api/pieces/p/zones/top/observations/o-dark_line', '/api/pieces/p/goal']);
+    expect(store.getState().outbox.pending).toEqual([]);
+  });
+
+  it('keeps a change while the server is lost, and sends it again', async () => {
+    jest.useFakeTimers();
+    let up = false;
+    const store = openStore(async () => {
+      if (!up) throw new TypeError('failed to fetch');
+      return reply(200, DESK);
+    });
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
+    await settle();
+    expect(store.getState().outbox).toMatchObject({ offline: true, pending: [{ id: '1' }] });
+    up = true;
+    jest.advanceTimersByTime(5000);
+    await settle();
+    expect(store.getState().outbox).toMatchObject({ offline: false, pending: [] });
+    jest.useRealTimers();
+  });
+
+  it('drops what the server refuses, and says why', async () => {
+    const store = openStore(async () => reply(422, { error: { message: 'result: Not a known value.' } }));
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('purple') }));
+    await settle();
+    expect(store.getState().outbox).toMatchObject({ pending: [], refusal: 'result: Not a known value.' });
+  });
+
+  it('shows the stored piece with the changes still on their way, of this piece only', () => {
+    const pending = [
+      { id: '1', pieceId: 'p', change: answer('dark_line') },
+      { id: '2', pieceId: 'other', change: answer('raw_fuzzy') },
+    ];
+    const shown = overlay(DESK, pending, 'p');
+    expect(shown?.zones?.[0]?.observations).toHaveLength(1);
+    expect(overlay(undefined, [{ id: '3', pieceId: 'q', change: { type: 'piece_met', dossier: DESK } }], 'q')).toBe(
+      DESK,
+    );
+  });
+});

@@ -1,0 +1,51 @@
+import { TamaguiProvider } from '@tamagui/core';
+import { render, screen } from '@testing-library/react-native';
+import { SectionDrawing } from './section-drawing';
+import { spread } from './spread';
+import { config } from './tamagui.config';
+
+const SECTION = {
+  summary: 'Laminate sheet, Scuff 150, Cabinet enamel',
+  layers: [
+    {
+      kind: 'substrate' as const,
+      substrate: 'hpl_laminate' as const,
+      label: 'Laminate sheet',
+      note: '',
+      certainty: 0.9,
+    },
+    { kind: 'tooth' as const, label: 'Scuff 150', note: '' },
+    {
+      kind: 'coat' as const,
+      layer: 'paint' as const,
+      filmUm: 40,
+      colour: '#ffffff',
+      label: 'Cabinet enamel',
+      note: '',
+    },
+  ],
+};
+
+describe('the section drawing', () => {
+  it('can be read without being seen', () => {
+    render(
+      <TamaguiProvider config={config} defaultTheme="light">
+        <SectionDrawing section={SECTION} />
+      </TamaguiProvider>,
+    );
+    expect(screen.getByLabelText('Section: Laminate sheet, Scuff 150, Cabinet enamel')).toBeTruthy();
+  });
+});
+
+describe('labels beside a section', () => {
+  it('stand apart by at least a line, within the drawing, in the order of the layers', () => {
+    for (const targets of [[10, 12, 14, 200], [5, 100, 101, 102, 250], [240, 245, 250], [0]]) {
+      const tops = spread(targets, 50, 260);
+      tops.forEach((top, i) => {
+        expect(top).toBeGreaterThanOrEqual(0);
+        expect(top).toBeLessThanOrEqual(260 - 46);
+        if (i > 0) expect(top - tops[i - 1]!).toBeGreaterThanOrEqual(50);
+      });
+    }
+  });
+});

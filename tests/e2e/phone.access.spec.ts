@@ -1,0 +1,33 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, expectNoSideways, test } from './server';
+
+test.use({ demo: true });
+
+const SCREENS = [
+  '/',
+  '/new',
+  '/piece/demo-issue-desk/meet',
+  '/piece/demo-issue-desk/read',
+  '/piece/demo-oak-hall-bench/read',
+  '/piece/demo-sewing-cabinet/choose',
+  '/piece/demo-media-cupboard/prove',
+];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every screen passes axe in ${scheme}`, async ({ page, shop, strangers }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const path of SCREENS) {
+      await page.goto(shop.url + path.replace('oak-hall-bench', 'hall-bench'));
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await expect(page.getByRole('status', { name: 'Loading' })).toHaveCount(0);
+      const closed = page.getByRole('button', { name: /^(Why|Not these|Damage and|Make another)/ });
+      while ((await closed.count()) > 0) await closed.first().click();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+      ).toEqual([]);
+      await expectNoSideways(page);
+    }
+    expect(strangers).toEqual([]);
+  });
+}

@@ -1,0 +1,179 @@
+import { expect, expectBigTargets, expectNoSideways, test } from './server';
+
+test('a piece goes from the kerb to a proved primer, and survives a restart', async ({ page, shop, strangers }) => {
+  const errors: string[] = [];
+  page.on('console', (message) => void (message.type() === 'error' && errors.push(message.text())));
+  page.on('pageerror', (error) => errors.push(error.message));
+
+  await page.goto(shop.url);
+  await expect(page.getByText('No piece yet')).toBeVisible();
+  await page.getByRole('button', { name: 'New piece' }).click();
+
+  // Meet
+  await page.getByRole('radio', { name: 'Desk', exact: true }).click();
+  await page.getByLabel('Name').fill('Reading desk');
+  await page.getByRole('radio', { name: 'Since 2000' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Has it been painted before?' })
+    .getByRole('radio', { name: 'No', exact: true })
+    .click();
+  await expectBigTargets(page);
+  await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+
+  // Read
+  await expect(page.getByRole('heading', { name: 'Reading desk' })).toBeVisible();
+  await page.getByRole('radio', { name: 'Top', exact: true }).click();
+  const answers: Record<string, RegExp> = {
+    'Look where the face meets the edge': /^Dark line/,
+    'Does the pattern come again?': /^It repeats/,
+    'Look at a damaged corner': /^Brittle chip/,
+    'Drag a fingernail across the grain': /^Seen, not felt/,
+    'Wipe with mineral spirits': /^Rag stays clean/,
+    'Rub with a damp white rag': /^Rag stays clean/,
+    'Press firm tape on and pull it off sharply': /^Tape is clean/,
+    'Look at the inside of the board': /^Chips/,
+    'Put a drop of water on it': /^It beads/,
+    'Press a thumbnail in, somewhere hidden': /^No mark/,
+  };
+  const check = page.getByRole('region', { name: 'Check' });
+  const done = page.getByText('Nothing left to ask would change the plan');
+  let asked = 0;
+  while (!(await done.isVisible())) {
+    const title = (await check.getByRole('heading').first().textContent()) ?? '';
+    expect(Object.keys(answers), `asks "${title}"`).toContain(title);
+    await expectBigTargets(page);
+    await check.getByRole('radio', { name: answers[title]! }).click();
+    asked += 1;
+    await expect(page.getByText(title, { exact: true }).first())
+      .toBeHidden({ timeout: 5000 })
+      .catch(() => undefined);
+    expect(asked).toBeLessThan(11);
+  }
+  expect(asked).toBeGreaterThan(0);
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict.getByText(/^Laminate sheet, (nearly always|[89] in 10)/)).toBeVisible();
+  await expect(verdict.getByText('Grip primer')).toBeVisible();
+
+  // One answer back and forth: the last one is taken back, and given again.
+  await page.getByRole('button', { name: /^Take back/ }).click();
+  await expect(done).toBeHidden();
+  const again = (await check.getByRole('heading').first().textContent()) ?? '';
+  await check.getByRole('radio', { name: answers[again]! }).click();
+  await expect(done).toBeVisible();
+
+  // Choose
+  await page.getByRole('link', { name: 'Choose' }).click();
+  await expect(
+    page
+      .getByRole('article')
+      .first()
+      .getByRole('group', { name: /^Section:/ }),
+  ).toBeVisible();
+  await expectNoSideways(page);
+  await page.getByRole('button', { name: /^Not these/ }).click();
+  await expect(
+    page.getByText('A factory film has none, so it stays as slick as before.', { exact: false }).first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Why these/ }).click();
+  await expect(page.getByText('Everything shiny must go dull', { exact: false }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take this one' }).click();
+
+  // Prove
+  await page.getByRole('radio', { name: /^Top/ }).click();
+  await expect(page.getByRole('status', { name: 'Gate: waiting' })).toBeVisible();
+  const form = page.getByRole('region', { name: 'Log a test' });
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(form.getByText('Say how it held.')).toBeVisible();
+  await expect(form.getByText(/Write how many hours/)).toBeVisible();
+  await form.getByRole('radio', { name: /^1, A mark only/ }).click();
+  await form.getByLabel(/Age of the patch/).fill('26');
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(page.getByText(/still wants a cross-cut or a fork/)).toBeVisible();
+  await form.getByRole('radio', { name: /^Cross-cut/ }).click();
+  await form.getByRole('radio', { name: /^Class 1/ }).click();
+  await expectBigTargets(page);
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(page.getByRole('status', { name: 'Gate: open' })).toBeVisible();
+
+  // A failure at the right age closes it again.
+  await form.getByRole('radio', { name: /^Fork/ }).click();
+  await form.getByRole('radio', { name: /^4, Comes off in lines/ }).click();
+  await form
+    .getByRole('radio', { name: 'Off the surface' })
+    .or(form.getByRole('radio', { name: 'Primer off the surface' }))
+    .first()
+    .click();
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(page.getByRole('status', { name: 'Gate: closed' })).toBeVisible();
+  await expect(page.getByText(/It let go primer off the surface/).first()).toBeVisible();
+
+  // Everything is on the disk.
+  await shop.restart();
+  await page.reload();
+  await page.getByRole('radio', { name: /^Top/ }).click();
+  await expect(page.getByRole('status', { name: 'Gate: closed' })).toBeVisible();
+  await page.goto(shop.url);
+  await expect(page.getByText('Reading desk')).toBeVisible();
+  await expect(page.getByText('A patch failed')).toBeVisible();
+
+  expect(strangers).toEqual([]);
+  expect(errors).toEqual([]);
+});
+
+test('a draft survives a reload, and wrong numbers are named with their cure', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/new`);
+  await page.getByRole('radio', { name: 'Bookcase' }).click();
+  await page.getByLabel('Name').fill('Half a name');
+  await page.getByRole('radio', { name: 'Kitchen', exact: true }).click();
+  await page.reload();
+  await expect(page.getByLabel('Name')).toHaveValue('Half a name');
+  await expect(page.getByRole('radio', { name: 'Bookcase' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Kitchen', exact: true })).toBeChecked();
+  await page.getByLabel(/^Width/).fill('-4');
+  await page.getByLabel('Name').fill('  ');
+  await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+  await expect(page.getByText('More than 0 cm.')).toBeVisible();
+  await expect(page.getByText('Give it a name you will know it by.')).toBeVisible();
+  const stored = await page.request.get(`${shop.url}/api/pieces`);
+  expect(await stored.json()).toEqual({ pieces: [] });
+});
+
+test.describe('with the demo workshop', () => {
+  test.use({ demo: true });
+
+  test('answers given while the server is away are kept and stored when it is back', async ({ page, shop }) => {
+    await page.goto(`${shop.url}/piece/demo-issue-desk/read?zone=drawer_fronts`);
+    const check = page.getByRole('region', { name: 'Check' });
+    await expect(check).toBeVisible();
+    await shop.stop();
+    await check.getByRole('radio').first().click();
+    await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Take back/ })).toBeVisible();
+    await shop.restart();
+    await expect(page.getByText('Offline: 1 change is kept here')).toBeHidden({ timeout: 15_000 });
+    const stored = await (await page.request.get(`${shop.url}/api/pieces/demo-issue-desk`)).json();
+    expect(stored.zones[2].observations).toHaveLength(1);
+  });
+
+  test('lead holds back every check that raises dust until a test is logged', async ({ page, shop }) => {
+    await page.goto(`${shop.url}/piece/demo-painted-door/read?zone=panels`);
+    await expect(page.getByText('Lead is possible: no sanding yet')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Test the old coat for lead' })).toBeVisible();
+    await page.getByRole('button', { name: 'Make another check' }).click();
+    await expect(page.getByRole('radio', { name: /Sand a patch/ })).toBeHidden();
+    await page.getByRole('radio', { name: 'Positive' }).click();
+    await expect(page.getByText('Lead found: stop here')).toBeVisible();
+    await page.getByRole('link', { name: 'Choose' }).click();
+    await expect(page.getByText('Stop: lead was found')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(0);
+  });
+
+  test('a piece and an address that are not there say so', async ({ page, shop }) => {
+    await page.goto(`${shop.url}/piece/nobody/read`);
+    await expect(page.getByText('There is no such piece')).toBeVisible();
+    await page.goto(`${shop.url}/nowhere/at/all`);
+    await expect(page.getByText('There is nothing at this address')).toBeVisible();
+    await shop.stop();
+    await page.evaluate(() => void 0);
+  });
+});

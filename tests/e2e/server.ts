@@ -1,0 +1,97 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+export interface Shop {
+  url: string;
+  stop: () => Promise<void>;
+  /** Stops the server and starts it again on the same records and the same port. */
+  restart: () => Promise<void>;
+}
+
+async function start(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
+  const child = spawn(process.execPath, ['dist-server/main.cjs'], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise<string>((resolve, reject) => {
+    child.stdout!.on('data', (chunk: Buffer) => {
+      const found = /http:\/\/127\.0\.0\.1:\d+/.exec(chunk.toString());
+      if (found) resolve(found[0]);
+    });
+    child.once('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
+  });
+  return { process: child, url };
+}
+
+const end = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null) return resolve();
+    child.once('exit', () => resolve());
+    child.kill('SIGTERM');
+  });
+
+interface Fixtures {
+  shop: Shop;
+  demo: boolean;
+  /** Addresses the page asked that are not the shop's. */
+  strangers: string[];
+}
+
+/** Each test has a shop of its own: the real server on a free port with a real file; `demo` fills it. */
+export const test = base.extend<Fixtures>({
+  demo: [false, { option: true }],
+  shop: async ({ demo }, use) => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-e2e-'));
+    const env = {
+      BRICOLAGE_DB: path.join(folder, 'shop.sqlite'),
+      ...(demo ? { BRICOLAGE_DEMO: path.resolve('demo/dossiers') } : {}),
+    };
+    let running = await start({ ...env, PORT: '0' });
+    const port = new URL(running.url).port;
+    const shop: Shop = {
+      url: running.url,
+      stop: () => end(running.process),
+      restart: async () => {
+        await end(running.process);
+        running = await start({ ...env, PORT: port });
+      },
+    };
+    await use(shop);
+    await end(running.process);
+    rmSync(folder, { recursive: true, force: true });
+  },
+  strangers: async ({ page, shop }, use) => {
+    const strangers: string[] = [];
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!url.startsWith(shop.url) && !url.startsWith('data:') && !url.startsWith('blob:')) strangers.push(url);
+    });
+    await use(strangers);
+  },
+});
+
+export { expect };
+
+/** No button, link or field a thumb must hit may be smaller than 48 px in height (inline links in text excepted). */
+export async function expectBigTargets(page: Page): Promise<void> {
+  const small = await page
+    .locator('button:visible, a:visible, input:visible, summary:visible')
+    .evaluateAll((elements) =>
+      elements
+        .map((element) => ({
+          name: element.getAttribute('aria-label') ?? element.textContent,
+          height: element.getBoundingClientRect().height,
+        }))
+        .filter(({ height }) => height > 0 && height < 48),
+    );
+  expect(small).toEqual([]);
+}
+
+/** Nothing may be wider than the screen. */
+export async function expectNoSideways(page: Page): Promise<void> {
+  const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(wider).toBeLessThanOrEqual(0);
+}
