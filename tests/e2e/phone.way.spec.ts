@@ -168,12 +168,33 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(0);
   });
 
+  test('a bleed watch at 48 hours settles the bleed gate, and a gate can be passed over with a reason', async ({
+    page,
+    shop,
+  }) => {
+    await page.goto(`${shop.url}/piece/demo-sewing-cabinet/prove`);
+    await page.getByRole('radio', { name: /^Lid/ }).click();
+    await expect(page.getByText('Bleed watch wanted')).toBeVisible();
+    const form = page.getByRole('region', { name: 'Log a test' });
+    await form.getByRole('radio', { name: /^Bleed watch/ }).click();
+    await form.getByRole('radio', { name: '48 hours' }).click();
+    await expect(form.getByLabel(/Age of the patch/)).toHaveValue('48');
+    await form.getByRole('radio', { name: /^0, Nothing/ }).click();
+    await form.getByRole('button', { name: 'Log this test' }).click();
+    await expect(page.getByText('No bleed: go on')).toBeVisible();
+
+    await page.getByRole('radio', { name: /^Sides/ }).click();
+    await page.getByRole('button', { name: 'Paint without proof…' }).first().click();
+    await expect(page.getByRole('button', { name: 'Pass over the gate' })).toHaveAttribute('aria-disabled', 'true');
+    await page.getByLabel('Reason').fill('The sides stand against a wall');
+    await page.getByRole('button', { name: 'Pass over the gate' }).click();
+    await expect(page.getByText('“The sides stand against a wall”', { exact: false })).toBeVisible();
+  });
+
   test('a piece and an address that are not there say so', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/nobody/read`);
     await expect(page.getByText('There is no such piece')).toBeVisible();
     await page.goto(`${shop.url}/nowhere/at/all`);
     await expect(page.getByText('There is nothing at this address')).toBeVisible();
-    await shop.stop();
-    await page.evaluate(() => void 0);
   });
 });

@@ -43,7 +43,7 @@ interface Fixtures {
 /** Each test has a shop of its own: the real server on a free port with a real file; `demo` fills it. */
 export const test = base.extend<Fixtures>({
   demo: [false, { option: true }],
-  shop: async ({ demo }, use) => {
+  shop: async ({ demo }, provide) => {
     const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-e2e-'));
     const env = {
       BRICOLAGE_DB: path.join(folder, 'shop.sqlite'),
@@ -59,17 +59,17 @@ export const test = base.extend<Fixtures>({
         running = await start({ ...env, PORT: port });
       },
     };
-    await use(shop);
+    await provide(shop);
     await end(running.process);
     rmSync(folder, { recursive: true, force: true });
   },
-  strangers: async ({ page, shop }, use) => {
+  strangers: async ({ page, shop }, provide) => {
     const strangers: string[] = [];
     page.on('request', (request) => {
       const url = request.url();
       if (!url.startsWith(shop.url) && !url.startsWith('data:') && !url.startsWith('blob:')) strangers.push(url);
     });
-    await use(strangers);
+    await provide(strangers);
   },
 });
 

@@ -182,7 +182,10 @@ const GLYPHS: Readonly<Record<string, Draw>> = {
   'tape_pull.sheets': (tones) => box(tones, <Path d="M14 12 H44 L50 30 H22 Z" fill={tones.ink} opacity={0.75} />),
 };
 
-/** The drawing of an answer, or nothing where words say it better. */
+/** Whether an answer has a drawing; some are better said in words. */
+export const hasGlyph = (check: string, answer: string): boolean => `${check}.${answer}` in GLYPHS;
+
+/** The drawing of an answer. */
 export function AnswerGlyph({ check, answer }: { check: string; answer: string }) {
   const tones = useTones();
   const draw = GLYPHS[`${check}.${answer}`];

@@ -6,8 +6,8 @@ import { Body, Strong } from './text';
 /** One belief: words, a bar that moves as answers come in, and the chance as a natural frequency. */
 export function BeliefBar({ label, p }: { label: string; p: number }) {
   return (
-    <Row alignItems="center" gap="$m" minHeight={28}>
-      <Body width="40%" numberOfLines={1}>
+    <Row alignItems="center" gap="$s" minHeight={28}>
+      <Body flexBasis="50%" flexShrink={0} numberOfLines={1}>
         {label}
       </Body>
       <View flex={1} height={10} backgroundColor="$line" aria-hidden>
@@ -18,7 +18,7 @@ export function BeliefBar({ label, p }: { label: string; p: number }) {
           style={{ transition: 'width 300ms ease-out' }}
         />
       </View>
-      <Strong width={92} textAlign="right" fontVariant={['tabular-nums']}>
+      <Strong minWidth={60} textAlign="right" fontVariant={['tabular-nums']}>
         {formatChance(p)}
       </Strong>
     </Row>

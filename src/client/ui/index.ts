@@ -1,4 +1,4 @@
-export { AnswerGlyph } from './answer-glyph';
+export { AnswerGlyph, hasGlyph } from './answer-glyph';
 export { BeliefBar } from './bar';
 export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';

@@ -1,3 +1,3 @@
 export { judgeGates, reportGates } from './gates';
 export { summariseProgress, type Progress, type Stage } from './progress';
-export { buildSection, groupLayers, zoneName, type Section, type SectionLayer } from './section';
+export { buildSection, buildTreatedSection, groupLayers, zoneName, type Section, type SectionLayer } from './section';

@@ -5,12 +5,14 @@ import {
   SUBSTRATE_FACTS,
   labelProduct,
   type FinishCode,
+  type PrepCode,
   type SubstrateCode,
 } from '../knowledge';
-import type { Dossier, Zone } from '../dossier';
+import type { Dossier, Treatment, Zone } from '../dossier';
+import { PREP_LABELS } from '../proof';
 import { formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
-import { computeLightness, DEFAULT_COLOUR, type ZonePlan } from '../systems';
+import { computeLightness, DEFAULT_COLOUR, DEFAULT_PAINT, type ZonePlan } from '../systems';
 
 /** One layer of a cut through a zone, from the substrate up. Drawn by the client; pure data here. */
 export type SectionLayer =
@@ -36,61 +38,81 @@ const GREY_PRIMER = '#B9C2BF';
 const WHITE_PRIMER = '#EDEFEA';
 const CLEAR = '#FFFFFF';
 
+/** What is to be put on, from the bottom up. */
+type Work =
+  | { op: 'dull'; label: string; note: string }
+  | { op: 'coat'; layer: 'primer' | 'paint' | 'clear'; code: keyof typeof FILM_FACTS; coats: number; note: string };
+
 /** The cut through a zone as believed now and, with a plan, as it is to become. */
 export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['goal']): Section {
-  const { substrate, finish, p } = mostLikelyState(belief);
+  return draw(belief, plan ? planWork(plan) : [], plan?.candidate.prep, goal);
+}
+
+/** As `buildSection`, from the treatment that was taken: what a list of pieces shows. */
+export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?: Dossier['goal']): Section {
+  const { prep = 'none', primer = 'none', coats = 1 } = treatment;
+  const work: Work[] = [];
+  if (prep !== 'none') work.push({ op: 'dull', label: PREP_LABELS[prep] ?? prep, note: '' });
+  if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: '' });
+  if (work.length > 0)
+    work.push({ op: 'coat', layer: 'paint', code: goal?.paint ?? DEFAULT_PAINT, coats: 2, note: '' });
+  return draw(belief, work, prep, goal);
+}
+
+function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined, goal: Dossier['goal']): Section {
+  const { substrate, finish } = mostLikelyState(belief);
+  const certainty = belief.substrate[0]!.p;
   const layers: SectionLayer[] = [
-    {
-      kind: 'substrate',
-      substrate,
-      label: SUBSTRATE_FACTS[substrate].label,
-      note: formatChance(belief.substrate[0]?.p ?? p),
-      certainty: belief.substrate[0]?.p ?? p,
-    },
+    { kind: 'substrate', substrate, label: SUBSTRATE_FACTS[substrate].label, note: formatChance(certainty), certainty },
   ];
   // A factory film is the face of its board and is drawn with it.
   const ownFace = finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate);
-  const keepsFinish =
-    finish !== 'bare' && !ownFace && plan?.candidate.prep !== 'strip' && plan?.candidate.prep !== 'sand_bare';
-  if (keepsFinish) {
+  if (finish !== 'bare' && !ownFace && prep !== 'strip' && prep !== 'sand_bare') {
     const words = FINISH_FACTS[finish].label;
     const label = words.charAt(0).toUpperCase() + words.slice(1);
     layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
   }
-  if (plan) layers.push(...planLayers(plan, goal));
+  layers.push(...work.flatMap((entry) => drawWork(entry, goal?.colour ?? DEFAULT_COLOUR)));
   return { layers, summary: layers.map((layer) => layer.label).join(', ') };
 }
 
-function planLayers(plan: ZonePlan, goal: Dossier['goal']): SectionLayer[] {
-  const colour = goal?.colour ?? DEFAULT_COLOUR;
-  const primerColour = computeLightness(colour) > 0.35 ? WHITE_PRIMER : GREY_PRIMER;
-  return plan.steps.flatMap((step): SectionLayer[] => {
+function planWork(plan: ZonePlan): Work[] {
+  return plan.steps.flatMap((step): Work[] => {
     if (step.op === 'scuff' || step.op === 'sand' || step.op === 'liquid_degloss') {
-      return [{ kind: 'tooth', label: step.label, note: `${step.minutes} min` }];
+      return [{ op: 'dull', label: step.label, note: `${step.minutes} min` }];
     }
     if (step.op !== 'prime' && step.op !== 'paint' && step.op !== 'topcoat') return [];
-    const film = FILM_FACTS[step.class as keyof typeof FILM_FACTS];
+    const code = step.class as keyof typeof FILM_FACTS;
     const layer = step.op === 'prime' ? 'primer' : step.op === 'paint' ? 'paint' : 'clear';
     const coats = step.coats ?? 1;
-    const note = `${step.ml ?? 0} ml${coats > 1 ? `, ${film.recoatH} h between` : `, dry ${film.recoatH} h`}`;
-    const coatColour = layer === 'primer' ? primerColour : layer === 'paint' ? colour : CLEAR;
-    const label = labelProduct(step.class!);
-    return Array.from({ length: coats }, (_, i) => ({
-      kind: 'coat' as const,
-      layer,
-      filmUm: film.dryFilmUm,
-      colour: coatColour,
-      label: i === 0 && coats > 1 ? `${label} ×${coats}` : label,
-      note,
-    }));
+    const wait = `${FILM_FACTS[code].recoatH} h`;
+    return [
+      { op: 'coat', layer, code, coats, note: `${step.ml ?? 0} ml, ${coats > 1 ? `${wait} between` : `dry ${wait}`}` },
+    ];
   });
+}
+
+function drawWork(work: Work, paintColour: string): SectionLayer[] {
+  if (work.op === 'dull') return [{ kind: 'tooth', label: work.label, note: work.note }];
+  const { layer, code, coats, note } = work;
+  const primerColour = computeLightness(paintColour) > 0.35 ? WHITE_PRIMER : GREY_PRIMER;
+  const colour = layer === 'primer' ? primerColour : layer === 'paint' ? paintColour : CLEAR;
+  const label = `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`;
+  return Array.from({ length: coats }, () => ({
+    kind: 'coat',
+    layer,
+    filmUm: FILM_FACTS[code].dryFilmUm,
+    colour,
+    label,
+    note,
+  }));
 }
 
 /** Leaves no more than the first words of each group: labels for leader lines, one a product. */
 export function groupLayers(section: Section): { label: string; note: string; from: number; to: number }[] {
   const groups: { label: string; note: string; from: number; to: number; key: string }[] = [];
   section.layers.forEach((layer, i) => {
-    const key = layer.kind === 'coat' ? `${layer.layer}${layer.label.replace(/ ×\d+$/, '')}` : `${layer.kind}${i}`;
+    const key = layer.kind === 'coat' ? `${layer.layer}${layer.label}` : `${layer.kind}${i}`;
     const last = groups[groups.length - 1];
     if (last?.key === key) last.to = i;
     else groups.push({ label: layer.label, note: layer.note, from: i, to: i, key });

@@ -57,7 +57,8 @@ export function specifyAstmCut(filmUm: number): {
   return { method: 'A', cuts: 2, spacing_mm: 0, squares: 0 };
 }
 
-export const SCORE_WORDS: Readonly<Record<'scratch' | 'tape', readonly string[]>> = {
+export const SCORE_WORDS: Readonly<Record<'scratch' | 'tape' | 'bleed', readonly string[]>> = {
+  bleed: ['Nothing', 'Barely, beside the reference', 'Seen when looked for', 'Seen at once', 'Strong', 'All over'],
   scratch: [
     'Nothing',
     'A mark only',

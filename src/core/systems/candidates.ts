@@ -1,5 +1,5 @@
 import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
-import type { Ground } from './ground';
+import { DEFAULT_PAINT, type Ground } from './ground';
 
 export interface PrimerCoats {
   code: PrimerCode;
@@ -44,7 +44,7 @@ export function listCandidates(ground: Ground): Candidate[] {
     return [{ prep: 'none', primers: [], paint: null, paintCoats: 0, topcoat: 'none', topcoats: 0 }];
   }
   if (ground.look === 'clear' || ground.look === 'stain') return listClearCandidates(ground);
-  const paint = ground.goal.paint ?? 'wb_alkyd_enamel';
+  const paint = ground.goal.paint ?? DEFAULT_PAINT;
   const { topcoat, topcoats } = chooseTopcoat(ground, paint);
   return PREP_CHOICES.flatMap((prep) =>
     PRIMER_CHOICES.map((primers) => ({ prep, primers, paint, paintCoats: 2, topcoat, topcoats })),

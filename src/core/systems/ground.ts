@@ -1,4 +1,4 @@
-import { FINISH_FACTS, type FinishCode, type PrepCode, type SubstrateCode } from '../knowledge';
+import { FINISH_FACTS, type FinishCode, type PaintCode, type PrepCode, type SubstrateCode } from '../knowledge';
 import type { Dossier, Goal, Test, Treatment, Zone } from '../dossier';
 import { judgeTest } from '../proof';
 import { CREDIBLE, DEFAULT_AREA_M2, diagnoseZone, STATES, type State, type ZoneDiagnosis } from '../survey';
@@ -23,6 +23,8 @@ export interface Ground {
 }
 
 export const DEFAULT_COLOUR = '#F3EFE6';
+/** The class of paint a plan uses unless the owner says otherwise: hard-wearing, washable, needs no topcoat. */
+export const DEFAULT_PAINT: PaintCode = 'wb_alkyd_enamel';
 
 export function readGround(dossier: Dossier, zone: Zone): Ground {
   const diagnosis = diagnoseZone(dossier, zone);

@@ -2,5 +2,5 @@ export { HARD_RULES } from './hard-rules';
 export { planPiece, type CoatingSystem, type Label, type Plan, type Rejection, type ZonePlan } from './plan';
 export { reportPlan } from './report';
 export { computeRisk, type FailureMode, type Risk } from './risk';
-export { computeLightness, DEFAULT_COLOUR } from './ground';
+export { computeLightness, DEFAULT_COLOUR, DEFAULT_PAINT } from './ground';
 export type { Step } from './steps';

@@ -25,7 +25,7 @@ import {
   useTones,
 } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
-import { buildSection, summariseProgress } from '@/core/piece';
+import { buildSection, buildTreatedSection, summariseProgress } from '@/core/piece';
 import { computeBelief } from '@/core/survey';
 import { KIND_TEMPLATES } from '@/core/templates';
 
@@ -160,16 +160,19 @@ function PieceCard({ dossier }: { dossier: Dossier }) {
   const progress = useMemo(() => summariseProgress(dossier), [dossier]);
   const section = useMemo(() => {
     const zone = zones.find(({ observations }) => observations?.length) ?? zones[0];
-    return zone ? buildSection(computeBelief(dossier, zone)) : null;
+    if (!zone) return null;
+    const belief = computeBelief(dossier, zone);
+    const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id);
+    return taken ? buildTreatedSection(belief, taken.treatment, dossier.goal) : buildSection(belief);
   }, [dossier, zones]);
   const stage = progress.stage === 'paint' ? 'prove' : progress.stage === 'stopped' ? 'read' : progress.stage;
   return (
     <Link href={`/piece/${piece.id ?? ''}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex' }}>
       <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>
         {section ? (
-          <SectionDrawing section={section} width={64} height={84} decorative />
+          <SectionDrawing section={section} width={64} height={96} decorative />
         ) : (
-          <View width={64} height={84} backgroundColor="$line" />
+          <View width={64} height={96} backgroundColor="$line" />
         )}
         <Column flex={1} gap="$xs" justifyContent="center">
           <Heading render="span" numberOfLines={1}>

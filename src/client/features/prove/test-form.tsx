@@ -5,7 +5,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
 import { draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
 import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong, type ChoiceOption } from '@/client/ui';
-import type { Dossier, Test, Treatment, Zone } from '@/core/dossier';
+import { BLEED_MOMENTS, type Dossier, type Test, type Treatment, type Zone } from '@/core/dossier';
 import { INTERFACES, PREPS, PRIMER_FACTS, PRIMERS, type InterfaceCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
 import {
@@ -18,14 +18,24 @@ import {
   specifyCut,
 } from '@/core/proof';
 
-const KINDS = ['nail', 'cross_cut', 'fork', 'tape'] as const;
+const KINDS = ['nail', 'cross_cut', 'fork', 'tape', 'bleed_watch'] as const;
 type Kind = (typeof KINDS)[number];
 const KIND_OPTIONS: readonly ChoiceOption<Kind>[] = [
   { code: 'nail', label: 'Thumbnail', hint: 'five hard strokes' },
   { code: 'cross_cut', label: 'Cross-cut', hint: 'lattice and tape' },
   { code: 'fork', label: 'Fork', hint: 'tine, firm' },
   { code: 'tape', label: 'Tape', hint: 'press, pull flat' },
+  { code: 'bleed_watch', label: 'Bleed watch', hint: 'by eye, beside a clean card' },
 ];
+type Moment = (typeof BLEED_MOMENTS)[number];
+const MOMENTS: Record<Moment, { label: string; hours: number }> = {
+  '1h': { label: '1 hour', hours: 1 },
+  overnight: { label: 'Next morning', hours: 12 },
+  after_clear: { label: 'After the last coat', hours: 24 },
+  '48h': { label: '48 hours', hours: 48 },
+  '7d': { label: 'A week', hours: 168 },
+};
+const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
 const WHERE: Record<InterfaceCode, string> = {
   paint_from_paint: 'Between paint coats',
   paint_from_primer: 'Paint off primer',
@@ -48,6 +58,7 @@ const formSchema = z.object({
         .max(100_000, 'At most 100 000 h.'),
     ),
   where: z.string(),
+  moment: z.enum(BLEED_MOMENTS),
   prep: z.enum(PREPS),
   primer: z.enum([...PRIMERS, 'none']),
   coats: z.number(),
@@ -72,6 +83,7 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
     score: '',
     age: '',
     where: '',
+    moment: '48h',
     note: '',
     prep: chosen?.prep ?? 'scuff_150',
     primer: chosen?.primer ?? 'bonding_primer_wb',
@@ -95,7 +107,7 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
     primer: values.primer,
     coats: values.primer === 'none' ? 0 : values.coats,
   };
-  const submit = handleSubmit(({ kind, score, age, where, note }) => {
+  const submit = handleSubmit(({ kind, score, age, where, moment, note }) => {
     onLog({
       id: makeId(),
       zone: zone.id,
@@ -103,7 +115,7 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
       treatment,
       age_h: age,
       at: new Date().toISOString(),
-      reading: kind === 'cross_cut' ? { iso_class: Number(score) } : { score: Number(score) },
+      reading: makeReading(kind, Number(score), moment),
       ...(where === '' ? {} : { interface: where as InterfaceCode }),
       ...(note.trim() === '' ? {} : { note: note.trim() }),
     });
@@ -131,6 +143,26 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
         )}
       />
       {values.kind === 'cross_cut' ? <CutHint treatment={treatment} /> : null}
+      {values.kind === 'bleed_watch' ? (
+        <Column gap="$s">
+          <Strong>When do you look?</Strong>
+          <Controller
+            control={control}
+            name="moment"
+            render={({ field }) => (
+              <Choices
+                label="When do you look?"
+                options={MOMENT_OPTIONS}
+                value={field.value}
+                onPick={(moment) => {
+                  field.onChange(moment);
+                  setValue('age', String(MOMENTS[moment].hours));
+                }}
+              />
+            )}
+          />
+        </Column>
+      ) : null}
       <Column gap="$s">
         <Strong>How did it hold?</Strong>
         <Controller
@@ -152,7 +184,7 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
           </Small>
         ) : null}
       </Column>
-      {Number(values.score) >= 2 ? (
+      {Number(values.score) >= 2 && values.kind !== 'bleed_watch' ? (
         <Column gap="$s">
           <Strong>Where did it let go?</Strong>
           <Controller
@@ -202,8 +234,21 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
   );
 }
 
+function makeReading(kind: Kind, score: number, at: Moment): Test['reading'] {
+  if (kind === 'cross_cut') return { iso_class: score };
+  return kind === 'bleed_watch' ? { at, score } : { score };
+}
+
+const WORDS: Record<Kind, readonly string[]> = {
+  nail: SCORE_WORDS.scratch,
+  fork: SCORE_WORDS.scratch,
+  tape: SCORE_WORDS.tape,
+  cross_cut: CROSS_CUT_WORDS,
+  bleed_watch: SCORE_WORDS.bleed,
+};
+
 function scoreOptions(kind: Kind): ChoiceOption<string>[] {
-  const words = kind === 'cross_cut' ? CROSS_CUT_WORDS : kind === 'tape' ? SCORE_WORDS.tape : SCORE_WORDS.scratch;
+  const words = WORDS[kind];
   return words.map((word, score) => ({
     code: String(score),
     label: kind === 'cross_cut' ? `Class ${score}` : String(score),

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { AnswerGlyph, Button, Choices, Column, Heading, Small, StateMark, useKeys } from '@/client/ui';
+import { AnswerGlyph, hasGlyph, Button, Choices, Column, Heading, Small, StateMark, useKeys } from '@/client/ui';
 import type { Check } from '@/core/knowledge';
 import type { NextCheck } from '@/core/survey';
 
@@ -43,7 +43,9 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip }: CheckCard
           code: answer.code,
           label: answer.label,
           ...(answer.hint ? { hint: answer.hint } : {}),
-          drawing: <AnswerGlyph check={check.code} answer={answer.code} />,
+          ...(hasGlyph(check.code, answer.code)
+            ? { drawing: <AnswerGlyph check={check.code} answer={answer.code} /> }
+            : {}),
         }))}
         onPick={onAnswer}
       />

@@ -1,0 +1,60 @@
+/* `npm run shots`: remakes the pictures of docs/screenshots from the demo workshop, in a throwaway file. */
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { build, findChromium, install, root, say } from './lib.mjs';
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const WIDE = { viewport: { width: 1280, height: 800 } };
+const SHOTS = [
+  { name: 'pieces', path: '/', ...PHONE },
+  { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
+  { name: 'read', path: '/piece/demo-issue-desk/read?zone=pedestal', ...PHONE },
+  { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
+  { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
+  { name: 'choose-dark', path: '/piece/demo-sewing-cabinet/choose', ...PHONE, colorScheme: 'dark' },
+  { name: 'prove', path: '/piece/demo-sewing-cabinet/prove', ...PHONE, press: [['radio', /^Lid/]] },
+  { name: 'prove-closed', path: '/piece/demo-media-cupboard/prove', ...PHONE },
+  { name: 'read-wide', path: '/piece/demo-issue-desk/read?zone=top', ...WIDE },
+  { name: 'choose-wide', path: '/piece/demo-sewing-cabinet/choose', ...WIDE },
+];
+
+install();
+build();
+const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-shots-'));
+const env = {
+  ...process.env,
+  BRICOLAGE_DB: path.join(folder, 'shots.sqlite'),
+  BRICOLAGE_DEMO: path.join(root, 'demo/dossiers'),
+  PORT: '0',
+};
+const server = spawn(process.execPath, ['dist-server/main.cjs'], {
+  cwd: root,
+  env,
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+const base = await new Promise((resolve) =>
+  server.stdout.on('data', (chunk) => resolve(/http:\S+/.exec(chunk.toString())[0])),
+);
+const browser = await chromium.launch({
+  executablePath: findChromium(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+for (const { name, path: address, press = [], ...options } of SHOTS) {
+  const page = await browser.newPage({ ...options, reducedMotion: 'reduce' });
+  await page.goto(base + address, { waitUntil: 'networkidle' });
+  for (const [role, label] of press)
+    await page
+      .getByRole(role, { name: label, exact: typeof label === 'string' })
+      .first()
+      .click();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: path.join(root, `docs/screenshots/${name}.png`) });
+  say(`docs/screenshots/${name}.png`);
+  await page.close();
+}
+await browser.close();
+server.kill('SIGTERM');
+rmSync(folder, { recursive: true, force: true });
