@@ -66,7 +66,7 @@ const FINISH_COLOURS: Readonly<Record<string, string>> = {
 /** Pixels a micrometre of film is drawn at, and the least a band may be to be seen. */
 const PX_PER_UM = 0.62;
 const MIN_BAND = 14;
-const SUBSTRATE_BAND = 84;
+const SUBSTRATE_BAND = 96;
 const FINISH_BAND = 11;
 const TOOTH_BAND = 7;
 /** Air above the top layer. */
@@ -91,12 +91,17 @@ interface Band {
   height: number;
 }
 
+/** At least this share of a drawing shows what is underneath; in a thumbnail the coats are drawn thinner for it. */
+const SUBSTRATE_SHARE = 0.4;
+
 /** Bands from the bottom up. The substrate takes what room is left, so that drawings of a row end at one level. */
 function stack(layers: readonly SectionLayer[], height: number): Band[] {
+  const room = height - HEADROOM;
   const coats = layers.reduce((sum, layer) => sum + (layer.kind === 'substrate' ? 0 : bandHeight(layer)), 0);
+  const scale = Math.min(1, (room * (1 - SUBSTRATE_SHARE)) / coats);
   let y = height;
   return layers.map((layer) => {
-    const band = layer.kind === 'substrate' ? Math.max(MIN_BAND, height - coats - HEADROOM) : bandHeight(layer);
+    const band = layer.kind === 'substrate' ? room - coats * scale : bandHeight(layer) * scale;
     y -= band;
     return { layer, y, height: band };
   });

@@ -101,6 +101,14 @@ describe('reading a dossier', () => {
     for (const value of [[], 'x', null, 4]) expect(readDossier(value)).toMatchObject({ ok: false });
   });
 
+  it('takes a class as a number too, and refuses one off the scale at its place', () => {
+    const zones = (value: number) => [{ id: 'z', role: 'top', observations: [{ check: 'cross_cut_old', value }] }];
+    expect(readDossier({ ...good, zones: zones(2), tests: [] }).ok).toBe(true);
+    expect(readDossier({ ...good, zones: zones(7), tests: [] })).toMatchObject({
+      problem: { code: 'unknown_code', path: 'zones[0].observations[0].value' },
+    });
+  });
+
   it('takes every answer of every check', () => {
     for (const check of CHECKS) {
       for (const { code } of check.answers) {

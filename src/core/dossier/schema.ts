@@ -52,6 +52,13 @@ export const pieceSchema = z.looseObject({
   asking_price: z.number().min(0).max(1_000_000).optional(),
 });
 
+/** The answer of a check as a code; a class such as that of `cross_cut_old` may also be written as a number. */
+export const resultOf = (observation: {
+  result?: string | undefined;
+  value?: number | undefined;
+}): string | undefined =>
+  observation.result ?? (observation.value === undefined ? undefined : String(observation.value));
+
 export const observationSchema = z
   .looseObject({
     id: idSchema.optional(),
@@ -73,10 +80,12 @@ export const observationSchema = z
       return;
     }
     const allowed = findCheck(observation.check)?.answers.map((answer) => answer.code) ?? [];
-    if (observation.result === undefined) {
-      context.addIssue({ code: 'invalid_type', expected: 'string', path: ['result'], input: observation.result });
-    } else if (!allowed.includes(observation.result)) {
-      context.addIssue({ code: 'invalid_value', values: allowed, path: ['result'], input: observation.result });
+    const result = resultOf(observation);
+    const path = [observation.result === undefined && observation.value !== undefined ? 'value' : 'result'];
+    if (result === undefined) {
+      context.addIssue({ code: 'invalid_type', expected: 'string', path, input: undefined });
+    } else if (!allowed.includes(result)) {
+      context.addIssue({ code: 'invalid_value', values: allowed, path, input: result });
     }
   });
 

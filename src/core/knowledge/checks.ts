@@ -162,6 +162,16 @@ export const CHECKS: readonly Check[] = [
     ],
   },
   {
+    code: 'weight',
+    title: 'Lift a corner, or take a drawer out',
+    where: 'Heavy or light for its size?',
+    minutes: 0.5, waitHours: 0, mark: 0,
+    answers: [
+      { code: 'heavy_for_size', label: 'Heavy', hint: 'more than it looks', says: { substrate: { mdf: '+', particleboard: '+', ...each(FACED_BOARDS, '+'), ...each(HARDWOODS, '+') } } },
+      { code: 'light_for_size', label: 'Light', says: { substrate: { ...each(SOFTWOODS, '+'), plywood: '+' } } },
+    ],
+  },
+  {
     code: 'nail_dent',
     title: 'Press a thumbnail in, somewhere hidden',
     where: 'Underside or back edge',

@@ -9,7 +9,7 @@ import {
   type SoundnessCode,
   type SubstrateCode,
 } from '../knowledge';
-import type { Dossier, History, Zone } from '../dossier';
+import { resultOf, type Dossier, type History, type Zone } from '../dossier';
 import { buildWeightTable, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { computePrior } from './prior';
 import { FACETS, FACET_NAMES, STATE_COUNT, STATES, type FacetName } from './states';
@@ -39,7 +39,8 @@ export interface Clue {
 export function collectClues(zone: Zone, history: History): Clue[] {
   const clues: Clue[] = [];
   for (const observation of zone.observations ?? []) {
-    const table = observation.result ? likelihoodTables(observation.check).get(observation.result) : undefined;
+    const result = resultOf(observation);
+    const table = result ? likelihoodTables(observation.check).get(result) : undefined;
     if (table) clues.push({ table });
   }
   for (const defect of zone.defects ?? []) {

@@ -1,5 +1,5 @@
 import { FINISH_FACTS, findAnswer, findCheck, SUBSTRATE_FACTS, type Strength } from '../knowledge';
-import type { Dossier, Zone } from '../dossier';
+import { resultOf, type Dossier, type Zone } from '../dossier';
 import { computeBelief, mostLikelyState, type Belief } from './belief';
 import { likelihoodTables } from './likelihood';
 import { deriveHazards, deriveNeeds, type Hazard, type Need } from './needs';
@@ -64,8 +64,9 @@ const WEIGHT: Record<Strength, number> = { '+++': 3, '++': 2, '+': 1, '-': -1, '
 /** What each answer says, by its strongest statement. */
 function collectEvidence(zone: Zone): EvidenceItem[] {
   return (zone.observations ?? []).flatMap((observation) => {
-    const says = observation.result ? findAnswer(observation.check, observation.result)?.says : undefined;
-    if (!says || observation.result === undefined) return [];
+    const result = resultOf(observation);
+    const says = result ? findAnswer(observation.check, result)?.says : undefined;
+    if (!says || result === undefined) return [];
     const entries = Object.values(says).flatMap((part) => Object.entries(part as Record<string, Strength>));
     const strongest = entries.sort(([, a], [, b]) => WEIGHT[b] - WEIGHT[a] || 0)[0];
     if (!strongest) return [];
@@ -74,7 +75,7 @@ function collectEvidence(zone: Zone): EvidenceItem[] {
     return [
       {
         check: observation.check,
-        result: observation.result,
+        result,
         about,
         aboutLabel: labelState(about),
         speaks: positive ? ('for' as const) : ('against' as const),
@@ -104,7 +105,8 @@ function findContradictions(belief: Belief, zone: Zone): Contradiction[] {
   const best = mostLikelyState(belief);
   const bestIndex = STATES.findIndex((state) => state.substrate === best.substrate && state.finish === best.finish);
   return (zone.observations ?? []).flatMap((observation) => {
-    const { check, result } = observation;
+    const { check } = observation;
+    const result = resultOf(observation);
     const tables = likelihoodTables(check);
     const table = result ? tables.get(result) : undefined;
     if (!table || result === undefined) return [];

@@ -1,5 +1,5 @@
 import { FINISH_FACTS, isLeadPossible, DEFECT_FACTS, type DefectCode } from '../knowledge';
-import type { Dossier, Zone } from '../dossier';
+import { resultOf, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
 import type { Belief } from './belief';
 import { FACETS, STATES, type FacetName, type FacetValue, type State } from './states';
@@ -189,7 +189,8 @@ const NEED_BY_DEFECT: Partial<Record<DefectCode, { code: string; label: string; 
 };
 
 export function lastResult(zone: Zone, check: string): string | undefined {
-  return zone.observations?.findLast((observation) => observation.check === check)?.result;
+  const last = zone.observations?.findLast((observation) => observation.check === check);
+  return last ? resultOf(last) : undefined;
 }
 
 function mergeByCode(needs: readonly Need[]): Need[] {

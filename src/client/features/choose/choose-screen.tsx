@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Heading, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
-import { zoneName } from '@/core/piece';
+import { judgeGates, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { planPiece, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
 import { SystemCard } from './system-card';
@@ -47,6 +47,7 @@ function Choosing({ dossier, change }: PieceParts) {
           Every zone is left as it is. Open Meet to change that.
         </Notice>
       ) : null}
+      <RuledOut dossier={dossier} />
       <Assumptions dossier={dossier} />
       {zones.length > 1 && systems.length > 0 ? (
         <Choices
@@ -99,6 +100,16 @@ function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
       return own?.prep === treatment.prep && own?.primer === treatment.primer && own?.coats === treatment.coats;
     })
   );
+}
+
+/** What failed the shop's own test on this piece and is not proposed again there. */
+function RuledOut({ dossier }: { dossier: Dossier }) {
+  const closed = judgeGates(dossier).filter(({ state }) => state === 'closed');
+  return closed.map((gate) => (
+    <Notice key={`${gate.zone}${gate.gate}`} tone="stop" title="Ruled out by your own test">
+      {`${zoneName(dossier.zones?.find(({ id }) => id === gate.zone) ?? { id: gate.zone })}: ${gate.why}`}
+    </Notice>
+  ));
 }
 
 /** A plan made before everything is read says so. */

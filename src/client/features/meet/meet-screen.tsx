@@ -111,7 +111,7 @@ function ZoneRow({ zone, left, onLeave, onArea }: ZoneRowProps) {
     <Card flexDirection="row" alignItems="flex-end" gap="$m">
       <Column flex={1} justifyContent="center" minHeight={48}>
         <Strong>{zoneName(zone)}</Strong>
-        {left ? <Small>Left as it is</Small> : null}
+        <Small>{left ? 'Left as it is' : 'Area in m²'}</Small>
       </Column>
       <Row width={110}>
         <Field
