@@ -2,26 +2,15 @@
  * `npm run bench`: a line a figure: name, value, unit, target, reference. `--json` prints a list. Times are the median
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work.
  */
-import { buildSync } from 'esbuild';
 import { spawn, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import path from 'node:path';
-import { build, install, root } from './lib.mjs';
+import { build, install, loadTypeScript, root } from './lib.mjs';
 
 install();
 build();
 const asJson = process.argv.includes('--json');
-const outfile = path.join(root, '.cache/bench.cjs');
-buildSync({
-  entryPoints: [path.join(root, 'scripts/bench-core.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'cjs',
-  outfile,
-  logLevel: 'error',
-});
-const { measureCore } = createRequire(import.meta.url)(outfile);
+const { measureCore } = await loadTypeScript('scripts/bench-core.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value) => Number(value.toPrecision(3));

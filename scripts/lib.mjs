@@ -1,6 +1,7 @@
 /* What the set-up scripts share: plain Node, so that they run on a fresh clone with nothing installed. */
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { createRequire } from 'node:module';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -95,4 +96,20 @@ export function findChromium() {
     execFileSync(command, rest, { stdio: 'ignore' });
   }
   return '/usr/bin/chromium';
+}
+
+/** Bundles a TypeScript file of the project and loads it. Needs installed packages, unlike the rest of this file. */
+export async function loadTypeScript(entry) {
+  const { buildSync } = await import('esbuild');
+  const outfile = path.join(root, '.cache', `${path.basename(entry, '.ts')}.cjs`);
+  buildSync({
+    entryPoints: [path.join(root, entry)],
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'cjs',
+    outfile,
+    logLevel: 'error',
+  });
+  return createRequire(import.meta.url)(outfile);
 }

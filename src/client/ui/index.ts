@@ -1,4 +1,5 @@
 export { AnswerGlyph, hasGlyph } from './answer-glyph';
+export { BackLink } from './back-link';
 export { BeliefBar } from './bar';
 export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';

@@ -1,11 +1,12 @@
-import { FILM_FACTS, hasStrongFumes, labelProduct, type ProductClass } from '../knowledge';
+import { FILM_FACTS, hasStrongFumes, type ProductClass } from '../knowledge';
 import type { Dossier, Treatment } from '../dossier';
 import { CREDIBLE, labelState } from '../survey';
 import { describeChance } from '../shared';
-import { describePrimers, listCandidates, PREP_CHOICES, PRIMER_CHOICES, type Candidate } from './candidates';
+import { describePrimers, listCandidates, PRIMER_CHOICES, type Candidate } from './candidates';
 import { readGround, type Ground } from './ground';
 import { HARD_RULES, listCarriers, type HardRule } from './hard-rules';
 import { computeRisk, listWarnings, withOverall, type FailureMode, type Risk, type Warning } from './risk';
+import { listRejections, type JudgedZone, type Rejection } from './rejections';
 import { listSteps, type Step } from './steps';
 
 export interface ZonePlan {
@@ -40,15 +41,6 @@ export interface CoatingSystem {
   warnings: Warning[];
 }
 
-export interface Rejection {
-  zone: string;
-  /** The class or prep that was cut, as a code and in words. */
-  code: string;
-  what: string;
-  rule: string;
-  text: string;
-}
-
 export interface Plan {
   systems: CoatingSystem[];
   rejected: Rejection[];
@@ -79,15 +71,13 @@ export function planPiece(dossier: Dossier): Plan {
   return { systems: chooseSystems(judged, blocked, dossier), rejected, blocked };
 }
 
-interface JudgedZone {
-  ground: Ground;
+interface PlannedZone extends JudgedZone {
   allowed: ZonePlan[];
-  cut: { candidate: Candidate; rule: HardRule }[];
 }
 
-function judgeZone(ground: Ground): JudgedZone {
+function judgeZone(ground: Ground): PlannedZone {
   const allowed: ZonePlan[] = [];
-  const cut: JudgedZone['cut'] = [];
+  const cut: PlannedZone['cut'] = [];
   for (const candidate of listCandidates(ground)) {
     const rule = ground.look === 'leave' ? undefined : HARD_RULES.find((hard) => hard.cuts(candidate, ground));
     if (rule) cut.push({ candidate, rule });
@@ -145,7 +135,7 @@ function scoreZone(zone: ZonePlan, priority: string | undefined): number {
   }
 }
 
-function chooseSystems(judged: readonly JudgedZone[], blocked: Plan['blocked'], dossier: Dossier): CoatingSystem[] {
+function chooseSystems(judged: readonly PlannedZone[], blocked: Plan['blocked'], dossier: Dossier): CoatingSystem[] {
   const priority = dossier.goal?.priority;
   const combinations = new Map<string, ZonePlan[]>();
   for (const aim of [undefined, 'surest', 'soonest', 'cheapest', 'least_fumes']) {
@@ -194,7 +184,7 @@ const leadPrimer = (system: CoatingSystem): string =>
   system.zones.map((zone) => describePrimers(zone.candidate.primers)).join('|');
 
 /** The best allowed plan of a zone with this primer; if the rules cut it there, the best with any. */
-function pickForZone(zone: JudgedZone, primers: string, aim: string | undefined): ZonePlan {
+function pickForZone(zone: PlannedZone, primers: string, aim: string | undefined): ZonePlan {
   const same = zone.allowed.filter((plan) => describePrimers(plan.candidate.primers) === primers);
   const pool = same.length > 0 ? same : zone.allowed;
   return pool.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
@@ -209,7 +199,7 @@ function listTins(zones: readonly ZonePlan[]): Set<ProductClass> {
   return new Set(zones.flatMap((zone) => zone.steps.flatMap((step) => (step.ml && step.class ? [step.class] : []))));
 }
 
-function assemble(zones: ZonePlan[], judged: readonly JudgedZone[], blocked: Plan['blocked']): CoatingSystem {
+function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Plan['blocked']): CoatingSystem {
   const grounds = new Map(judged.map(({ ground }) => [ground.zone.id, ground]));
   const modes = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const satisfies FailureMode[];
   const risk = withOverall(
@@ -247,52 +237,7 @@ function describeAssumption(ground: Ground): string[] {
   return [`${ground.name} is ${names}; the plan serves all of them.`];
 }
 
-function listRejections({ ground, allowed, cut }: JudgedZone): Rejection[] {
-  if (ground.look !== 'opaque') return [];
-  const rejections: Rejection[] = [];
-  for (const primers of PRIMER_CHOICES) {
-    const name = describePrimers(primers);
-    const match = (candidate: Candidate): boolean => describePrimers(candidate.primers) === name;
-    if (allowed.some((plan) => match(plan.candidate)) || rejections.some((rejection) => rejection.code === name))
-      continue;
-    const words = primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer at all';
-    rejections.push(...reject(ground, cut, match, name, words));
-  }
-  for (const prep of PREP_CHOICES) {
-    const match = (candidate: Candidate): boolean => candidate.prep === prep;
-    if (allowed.some((plan) => match(plan.candidate))) continue;
-    rejections.push(...reject(ground, cut, match, prep, PREP_WORDS[prep] ?? prep));
-  }
-  return rejections;
-}
-
-const PREP_WORDS: Readonly<Record<string, string>> = {
-  none: 'No dulling at all',
-  scuff_150: 'Scuffing with 150',
-  scuff_220: 'Scuffing with 220',
-  liquid_degloss: 'Liquid deglosser',
-  strip: 'Stripping',
-};
-
-/** The rule to name is the one that cuts the most of what is rejected. */
-function reject(
-  ground: Ground,
-  cut: JudgedZone['cut'],
-  match: (candidate: Candidate) => boolean,
-  code: string,
-  words: string,
-): Rejection[] {
-  const matching = cut.filter(({ candidate }) => match(candidate));
-  const counts = new Map<HardRule, number>();
-  for (const { rule } of matching) counts.set(rule, (counts.get(rule) ?? 0) + 1);
-  const main = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
-  const example = matching.find(({ rule }) => rule === main);
-  if (!main || !example) return [];
-  const text = main.text(example.candidate, ground);
-  return [{ zone: ground.zone.id, code, what: `${words} on ${ground.name}`, rule: main.id, text }];
-}
-
-function listBlocked(grounds: readonly Ground[], judged: readonly JudgedZone[]): Plan['blocked'] {
+function listBlocked(grounds: readonly Ground[], judged: readonly PlannedZone[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { zone, name, diagnosis, look } of grounds) {
     if (look === 'leave') continue;

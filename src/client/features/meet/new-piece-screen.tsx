@@ -1,6 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Link, router } from 'expo-router';
-import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { router } from 'expo-router';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
@@ -8,6 +7,7 @@ import { z } from 'zod';
 import { Screen } from '@/client/features/piece-frame';
 import { changeMade, draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
 import {
+  BackLink,
   Button,
   Choices,
   Column,
@@ -19,7 +19,6 @@ import {
   Strong,
   Title,
   useIsWide,
-  useTones,
 } from '@/client/ui';
 import { DOSSIER_FORMAT, historySchema, type Dossier } from '@/core/dossier';
 import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
@@ -221,7 +220,6 @@ function Preview({ values }: { values: FormInput }) {
 }
 
 function NewHeader() {
-  const tones = useTones();
   return (
     <Row
       render="header"
@@ -232,20 +230,7 @@ function NewHeader() {
       paddingHorizontal="$l"
       gap="$xs"
     >
-      <Link
-        href="/"
-        aria-label="All pieces"
-        style={{
-          width: 48,
-          height: 48,
-          marginLeft: -14,
-          display: 'flex',
-          alignItems: 'center',
-          justifyContent: 'center',
-        }}
-      >
-        <ArrowLeft size={24} color={tones.ink} aria-hidden />
-      </Link>
+      <BackLink />
       <Title>New piece</Title>
     </Row>
   );

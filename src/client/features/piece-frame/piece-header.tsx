@@ -1,7 +1,6 @@
 import { styled, View } from '@tamagui/core';
 import { Link, usePathname } from 'expo-router';
-import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { Column, Row, Small, Strong, Title, useTones } from '@/client/ui';
+import { BackLink, Column, Row, Small, Strong, Title } from '@/client/ui';
 
 const STAGES = [
   { code: 'meet', label: 'Meet' },
@@ -22,25 +21,11 @@ const Tab = styled(View, {
 /** Name of the piece and its way from kerb to proof. */
 export function PieceHeader({ id, name, note }: { id: string; name: string; note: string }) {
   const path = usePathname();
-  const tones = useTones();
   return (
     <Column render="header" backgroundColor="$ground" borderBottomWidth={1} borderColor="$line">
       <Column width="100%" maxWidth={1212} alignSelf="center" paddingHorizontal="$l" paddingTop="$s">
         <Row alignItems="center" gap="$xs">
-          <Link
-            href="/"
-            aria-label="All pieces"
-            style={{
-              width: 48,
-              height: 48,
-              marginLeft: -14,
-              display: 'flex',
-              alignItems: 'center',
-              justifyContent: 'center',
-            }}
-          >
-            <ArrowLeft size={24} color={tones.ink} aria-hidden />
-          </Link>
+          <BackLink />
           <Title flex={1} numberOfLines={1}>
             {name}
           </Title>

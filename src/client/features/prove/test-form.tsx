@@ -6,17 +6,10 @@ import { z } from 'zod';
 import { draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
 import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong, type ChoiceOption } from '@/client/ui';
 import { BLEED_MOMENTS, type Dossier, type Test, type Treatment, type Zone } from '@/core/dossier';
-import { INTERFACES, PREPS, PRIMER_FACTS, PRIMERS, type InterfaceCode } from '@/core/knowledge';
+import { INTERFACES, PREPS, PRIMERS, type InterfaceCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
-import {
-  countsFromHours,
-  CROSS_CUT_WORDS,
-  describeTreatment,
-  estimateFilm,
-  PREP_LABELS,
-  SCORE_WORDS,
-  specifyCut,
-} from '@/core/proof';
+import { countsFromHours, CROSS_CUT_WORDS, estimateFilm, SCORE_WORDS, specifyCut } from '@/core/proof';
+import { TreatmentFields } from './treatment-fields';
 
 const KINDS = ['nail', 'cross_cut', 'fork', 'tape', 'bleed_watch'] as const;
 type Kind = (typeof KINDS)[number];
@@ -263,43 +256,4 @@ function CutHint({ treatment }: { treatment: Treatment }) {
       ? 'The film is thick: cut an X instead.'
       : `${cut.cuts} cuts each way, ${cut.spacing_mm} mm apart, through to the surface; firm tape, pulled flat.`;
   return <Small>{`${words} Sharp blade, cut away from your hand. (${cut.standard})`}</Small>;
-}
-
-interface TreatmentFieldsProps {
-  values: FormInput;
-  treatment: Treatment;
-  onSet: (name: 'prep' | 'primer' | 'coats', value: string | number) => void;
-}
-
-function TreatmentFields({ values, treatment, onSet }: TreatmentFieldsProps) {
-  return (
-    <details>
-      <summary style={{ minHeight: 48, display: 'flex', alignItems: 'center', cursor: 'pointer' }}>
-        <Strong>{`Patch: ${describeTreatment(treatment)} ▾`}</Strong>
-      </summary>
-      <Column gap="$m" paddingTop="$s">
-        <Choices
-          label="Preparation"
-          options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))}
-          value={values.prep}
-          onPick={(prep) => onSet('prep', prep)}
-        />
-        <Choices
-          label="Primer"
-          options={[
-            ...PRIMERS.map((code) => ({ code, label: PRIMER_FACTS[code].label })),
-            { code: 'none' as const, label: 'No primer' },
-          ]}
-          value={values.primer}
-          onPick={(primer) => onSet('primer', primer)}
-        />
-        <Choices
-          label="Coats of primer"
-          options={['1', '2', '3'].map((code) => ({ code, label: `${code} ${code === '1' ? 'coat' : 'coats'}` }))}
-          value={String(values.coats)}
-          onPick={(coats) => onSet('coats', Number(coats))}
-        />
-      </Column>
-    </details>
-  );
 }

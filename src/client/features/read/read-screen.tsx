@@ -107,7 +107,6 @@ function Reading({ dossier, change }: PieceParts) {
       <Column flex={1} gap="$l">
         <Question
           key={zone.id}
-          dossier={dossier}
           zone={zone}
           diagnosis={diagnosis}
           change={change}
@@ -121,14 +120,14 @@ function Reading({ dossier, change }: PieceParts) {
   );
 }
 
-interface QuestionProps extends PieceParts {
+interface QuestionProps extends Pick<PieceParts, 'change'> {
   zone: Zone;
   diagnosis: ZoneDiagnosis;
   onNextZone: () => void;
   more: boolean;
 }
 
-function Question({ dossier, zone, diagnosis, change, onNextZone, more }: QuestionProps) {
+function Question({ zone, diagnosis, change, onNextZone, more }: QuestionProps) {
   const wide = useIsWide();
   const [other, setOther] = useState<string | null>(null);
   const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
@@ -176,7 +175,7 @@ function Question({ dossier, zone, diagnosis, change, onNextZone, more }: Questi
           onSkip={skip}
         />
       ) : (
-        <Settled dossier={dossier} zone={zone} more={more} onNextZone={onNextZone} stopped={stopped} />
+        <Settled zone={zone} more={more} onNextZone={onNextZone} stopped={stopped} />
       )}
       <Row gap="$s" flexWrap="wrap">
         {undo ? <UndoButton label={describeLast(zone)} onUndo={undo} /> : null}
@@ -210,7 +209,6 @@ function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
 }
 
 interface SettledProps {
-  dossier: Dossier;
   zone: Zone;
   more: boolean;
   stopped: boolean;
