@@ -9,8 +9,12 @@ import { fileURLToPath } from 'node:url';
 export const root = fileURLToPath(new URL('..', import.meta.url));
 export const say = (text) => process.stdout.write(`${text}\n`);
 
+/** Longest a step may take, ms: a step that hangs fails instead. */
+const STEP_LIMIT = 12 * 60_000;
+
 export function run(command, args, env = {}) {
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  const options = { cwd: root, stdio: 'inherit', timeout: STEP_LIMIT, env: { ...process.env, ...env } };
+  const { status } = spawnSync(command, args, options);
   if (status !== 0) process.exit(status ?? 1);
 }
 

@@ -4,7 +4,7 @@ import { CREDIBLE, labelState } from '../survey';
 import { describeChance } from '../shared';
 import { describePrimers, listCandidates, PRIMER_CHOICES, type Candidate } from './candidates';
 import { readGround, type Ground } from './ground';
-import { HARD_RULES, listCarriers, type HardRule } from './hard-rules';
+import { HARD_RULES, listCarriers } from './hard-rules';
 import { computeRisk, listWarnings, withOverall, type FailureMode, type Risk, type Warning } from './risk';
 import { listRejections, type JudgedZone, type Rejection } from './rejections';
 import { listSteps, type Step } from './steps';

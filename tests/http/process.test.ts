@@ -1,0 +1,110 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+/* The server and the command line as processes of their own, as a person starts them. */
+const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-process-'));
+const SERVER = path.join(folder, 'server.cjs');
+const running: ChildProcess[] = [];
+
+beforeAll(() => {
+  const { status } = spawnSync('npx', [
+    'esbuild',
+    'src/server/main.ts',
+    '--bundle',
+    '--platform=node',
+    '--packages=external',
+    `--outfile=${SERVER}`,
+    '--log-level=error',
+  ]);
+  expect(status).toBe(0);
+});
+afterEach(() => running.splice(0).forEach((child) => child.kill('SIGKILL')));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+function start(env: Record<string, string>): Promise<{ url: string; child: ChildProcess }> {
+  const child = spawn(process.execPath, [SERVER], {
+    env: { ...process.env, NODE_PATH: path.resolve('node_modules'), BRICOLAGE_ROOT: path.resolve('.'), ...env },
+  });
+  running.push(child);
+  return new Promise((resolve, reject) => {
+    let said = '';
+    child.stdout.on('data', (chunk: Buffer) => {
+      const url = /http:\/\/127\.0\.0\.1:\d+/.exec((said += chunk.toString()));
+      if (url) resolve({ url: url[0], child });
+    });
+    let complaint = '';
+    child.stderr.on('data', (chunk: Buffer) => (complaint += chunk.toString()));
+    child.once('exit', (code) => reject(new Error(`exit ${code}: ${complaint}`)));
+  });
+}
+const stop = (child: ChildProcess): Promise<number | null> =>
+  new Promise((resolve) => {
+    child.once('exit', (code) => resolve(code));
+    child.kill('SIGTERM');
+  });
+
+describe('the server as a process', () => {
+  it('takes a free port when the usual one is in use, and stops cleanly when asked', async () => {
+    const blocker = createServer();
+    await new Promise<void>((resolve) => blocker.listen(0, '127.0.0.1', resolve));
+    const port = (blocker.address() as { port: number }).port;
+    const { url, child } = await start({ BRICOLAGE_DB: path.join(folder, 'a.sqlite'), PORT: String(port) });
+    expect(url).not.toContain(`:${port}`);
+    expect(await (await fetch(`${url}/api/health`)).json()).toEqual({ ok: true });
+    expect(await stop(child)).toBe(0);
+    blocker.close();
+  });
+
+  it('loads demo pieces once and leaves what was changed since', async () => {
+    const env = {
+      BRICOLAGE_DB: path.join(folder, 'demo.sqlite'),
+      BRICOLAGE_DEMO: path.resolve('demo/dossiers'),
+      PORT: '0',
+    };
+    const first = await start(env);
+    const pieces = (await (await fetch(`${first.url}/api/pieces`)).json()).pieces;
+    expect(pieces.length).toBeGreaterThanOrEqual(4);
+    await fetch(`${first.url}/api/pieces/demo-issue-desk/goal`, {
+      method: 'PUT',
+      body: JSON.stringify({ colour: '#000000' }),
+    });
+    await stop(first.child);
+    const second = await start(env);
+    const again = (await (await fetch(`${second.url}/api/pieces`)).json()).pieces;
+    expect(again).toHaveLength(pieces.length);
+    expect(again.find((piece: { piece: { id: string } }) => piece.piece.id === 'demo-issue-desk').goal).toEqual({
+      colour: '#000000',
+    });
+  });
+
+  it('names a demo file that is not a dossier instead of starting half', async () => {
+    const bad = mkdtempSync(path.join(folder, 'bad-'));
+    writeFileSync(path.join(bad, 'odd.json'), '{ "format": "bricolage.dossier/1", "piece": { "kind": "boat" } }');
+    await expect(
+      start({ BRICOLAGE_DB: path.join(folder, 'bad.sqlite'), BRICOLAGE_DEMO: bad, PORT: '0' }),
+    ).rejects.toThrow(/odd\.json: piece\.kind/);
+  });
+});
+
+describe('the command line as a process', () => {
+  const call = (args: string[], input?: string) =>
+    spawnSync(process.execPath, ['scripts/bricolage.mjs', ...args], {
+      encoding: 'utf8',
+      ...(input === undefined ? {} : { input }),
+    });
+
+  it('prints JSON and exits with 0, 1 or 2', () => {
+    const good = call(['diagnose', 'demo/dossiers/issue-desk.json']);
+    expect([good.status, JSON.parse(good.stdout).format]).toEqual([0, 'bricolage.diagnosis/1']);
+    const bad = call(
+      ['plan', '-'],
+      '{ "format": "bricolage.dossier/1", "piece": { "kind": "desk" }, "zones": [{ "id": "a", "role": "roof" }] }',
+    );
+    expect([bad.status, bad.stdout]).toEqual([1, '']);
+    expect(bad.stderr).toContain('zones[0].role');
+    expect(call(['guess']).status).toBe(2);
+  });
+});
