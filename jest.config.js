@@ -37,6 +37,8 @@ module.exports = {
       rootDir: __dirname,
       testMatch: ['<rootDir>/src/client/**/*.test.tsx'],
       moduleNameMapper: alias,
+      transform: { '\\.mjs$': 'babel-jest' },
+      moduleFileExtensions: ['ts', 'tsx', 'js', 'jsx', 'mjs', 'json'],
       transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],
     },
   ],

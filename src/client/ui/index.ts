@@ -1,5 +1,4 @@
 export { AnswerGlyph, hasGlyph } from './answer-glyph';
-export { BackLink } from './back-link';
 export { BeliefBar } from './bar';
 export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';
@@ -9,7 +8,7 @@ export { Notice, StateMark, ToneIcon, type Tone } from './notice';
 export { PieceDrawing } from './piece-drawing';
 export { LabelledSection, SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
-export { TONES, WIDE } from './tokens';
+export { SPACE, TONES, WIDE } from './tokens';
 export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
 export { useTones } from './use-tones';

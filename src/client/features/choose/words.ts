@@ -16,8 +16,8 @@ export const systemName = (system: CoatingSystem): string =>
 /** All a system is best at. */
 export function systemTitle(system: CoatingSystem): string {
   if (system.labels.length === 0) return `Another way, with ${mainPrimer(system).toLowerCase()}`;
-  const words = system.labels.map((label) => LABELS[label]);
-  return words.map((word, i) => (i === 0 ? word : word.toLowerCase())).join(' and ');
+  const words = system.labels.map((label, i) => (i === 0 ? LABELS[label] : LABELS[label].toLowerCase()));
+  return new Intl.ListFormat('en-GB').format(words);
 }
 
 export function mainPrimer(system: CoatingSystem): string {
@@ -40,13 +40,12 @@ export function mainFailure({ risk }: CoatingSystem): string {
   return MODES[mode as FailureMode];
 }
 
-export const sayHours = (minutes: number): string =>
-  minutes < 60
-    ? `${minutes} min`
-    : `${Math.floor(minutes / 60)} h ${String(Math.round((minutes % 60) / 5) * 5).padStart(2, '0')}`.replace(
-        ' h 60',
-        ' h 55',
-      );
+/** Minutes of work, to the next five above an hour: 104 → "1 h 45". */
+export function sayHours(minutes: number): string {
+  if (minutes < 60) return `${minutes} min`;
+  const rounded = Math.round(minutes / 5) * 5;
+  return `${Math.floor(rounded / 60)} h ${String(rounded % 60).padStart(2, '0')}`;
+}
 
 export const sayDays = (hours: number): string => (hours <= 36 ? `${hours} h` : `${Math.round(hours / 24)} days`);
 export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {

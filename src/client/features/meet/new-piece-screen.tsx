@@ -4,10 +4,9 @@ import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
-import { Screen } from '@/client/features/piece-frame';
+import { BackLink, Screen } from '@/client/features/piece-frame';
 import { changeMade, draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
 import {
-  BackLink,
   Button,
   Choices,
   Column,

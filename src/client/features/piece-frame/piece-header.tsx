@@ -1,6 +1,7 @@
 import { styled, View } from '@tamagui/core';
 import { Link, usePathname } from 'expo-router';
-import { BackLink, Column, Row, Small, Strong, Title } from '@/client/ui';
+import { Column, Row, Small, Strong, Title } from '@/client/ui';
+import { BackLink } from './back-link';
 
 const STAGES = [
   { code: 'meet', label: 'Meet' },

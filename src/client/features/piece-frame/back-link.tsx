@@ -1,7 +1,6 @@
 import { Link } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { SPACE } from './tokens';
-import { useTones } from './use-tones';
+import { SPACE, useTones } from '@/client/ui';
 
 /** The way back to all pieces, as big as a thumb; its arrow stands on the text margin. */
 export function BackLink() {
