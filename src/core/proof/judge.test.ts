@@ -1,0 +1,90 @@
+import { readDossier, type Test } from '../dossier';
+import { TEST_KINDS } from '../knowledge';
+import { describeTreatment, estimateFilm, judgeTest, KIND_WORDS } from './judge';
+
+const TREATMENT = { prep: 'scuff_220', primer: 'stainblock_primer_oil', coats: 2 } as const;
+const judge = (kind: Test['kind'], reading: Test['reading'], more: Partial<Test> = {}) =>
+  judgeTest(
+    { zone: 'top', kind, reading, treatment: TREATMENT, age_h: 200, ...more },
+    { zones: [{ id: 'top', role: 'top' }] },
+  );
+
+const READINGS: Record<Test['kind'], { good: Test['reading']; bad: Test['reading'] }> = {
+  nail: { good: { score: 1 }, bad: { score: 2 } },
+  fork: { good: { score: 0 }, bad: { score: 3 } },
+  coin: { good: { score: 1 }, bad: { score: 4 } },
+  blade: { good: { score: 1 }, bad: { score: 5 } },
+  tape: { good: { score: 1 }, bad: { score: 2 } },
+  water: { good: { score: 0 }, bad: { score: 2 } },
+  cross_cut: { good: { removed_pct: 4 }, bad: { removed_pct: 6 } },
+  x_cut: { good: { astm: '4A' }, bad: { astm: '3A' } },
+  solvent_rub: { good: { double_rubs: 60 }, bad: { double_rubs: 5 } },
+  pencil: { good: { grade: 'H' }, bad: { grade: '4B' } },
+  bleed_watch: { good: { at: '48h', de_mean: 0.6, de_worst: 1.1 }, bad: { at: '48h', de_mean: 2.3, de_worst: 4 } },
+};
+
+describe.each(TEST_KINDS)('a %s test', (kind) => {
+  const { good, bad } = READINGS[kind];
+
+  it('passes when it holds and fails when it does not', () => {
+    expect(judge(kind, good)).toMatchObject({ verdict: 'pass', early: false });
+    expect(judge(kind, bad)).toMatchObject({ verdict: 'fail' });
+    expect(judge(kind, good).severity).toBeLessThan(judge(kind, bad).severity);
+  });
+
+  it('speaks in words, with its severity and age', () => {
+    expect(judge(kind, bad).why).toContain(KIND_WORDS[kind]);
+    expect(judge(kind, bad).why).toMatch(/severity [2-5] of 5 at 200 h/);
+  });
+
+  it('is a reading that the format takes', () => {
+    const dossier = (reading: unknown) => ({
+      format: 'bricolage.dossier/1',
+      piece: { kind: 'desk' },
+      zones: [{ id: 'top', role: 'top' }],
+      tests: [{ zone: 'top', kind, reading }],
+    });
+    expect(readDossier(dossier(good)).ok).toBe(true);
+    expect(readDossier(dossier({ feeling: 'good' }))).toMatchObject({ problem: { code: 'wrong_reading' } });
+  });
+});
+
+describe('a patch', () => {
+  it('counts its film from its coats, or as measured', () => {
+    // Oil stain-block 2 × 35 µm and one coat of enamel 40 µm (class films).
+    expect(estimateFilm({ treatment: { ...TREATMENT, paint: 'wb_alkyd_enamel' } })).toBe(110);
+    expect(estimateFilm({ treatment: { ...TREATMENT, dft_um: 93 } })).toBe(93);
+    expect(estimateFilm({})).toBe(0);
+  });
+
+  it('of paint over primer counts from the slower of the two', () => {
+    expect(judge('nail', { score: 0 }, { age_h: 23 }).verdict).toBe('early');
+    expect(judge('nail', { score: 0 }, { age_h: 24 }).verdict).toBe('pass');
+    const painted = { treatment: { ...TREATMENT, paint: 'oil_enamel' as const } };
+    expect(judge('nail', { score: 0 }, { ...painted, age_h: 30 })).toMatchObject({ verdict: 'early', countsFromH: 48 });
+  });
+
+  it('without primer is read next morning', () => {
+    expect(judge('nail', { score: 0 }, { treatment: { primer: 'none' }, age_h: 11 }).verdict).toBe('early');
+    expect(judge('nail', { score: 0 }, { treatment: { primer: 'none' }, age_h: 12 }).verdict).toBe('pass');
+  });
+
+  it('on metal is cut finer than on wood (ISO 2409)', () => {
+    const test: Test = {
+      zone: 'top',
+      kind: 'cross_cut',
+      reading: { iso_class: 0 },
+      treatment: { ...TREATMENT, coats: 1 },
+      age_h: 48,
+    };
+    const on = (substrate: 'metal_ferrous' | 'closed_grain_hardwood') =>
+      judgeTest(test, { zones: [{ id: 'top', role: 'top', stated: { substrate } }] }).cut?.spacing_mm;
+    expect(on('metal_ferrous')).toBe(1);
+    expect(on('closed_grain_hardwood')).toBe(2);
+  });
+
+  it('is named by what was done to it', () => {
+    expect(describeTreatment(TREATMENT)).toBe('Scuff 220, oil stain-block primer ×2');
+    expect(describeTreatment(undefined)).toBe('Not dulled, no primer');
+  });
+});
