@@ -36,6 +36,9 @@ function listen(port: number): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop(server));
 }
 
+/** Time for open requests to finish. Browsers also hold connections open on which nothing is asked. */
+const GRACE_MS = 1500;
+
 /** Lets open requests finish, then closes the database so that its journal is folded in. */
 function stop(server: Server): void {
   server.close(() => {
@@ -43,6 +46,7 @@ function stop(server: Server): void {
     process.exit(0);
   });
   server.closeIdleConnections();
+  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
 }
 
 function loadDossiers(pieces: PieceStore, folder: string): void {

@@ -1,6 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
@@ -57,6 +57,15 @@ describe('the server as a process', () => {
     expect(await stop(child)).toBe(0);
     blocker.close();
   });
+
+  it('stops although a browser holds a connection open on which it asks nothing', async () => {
+    const { url, child } = await start({ BRICOLAGE_DB: path.join(folder, 'held.sqlite'), PORT: '0' });
+    const held = connect(Number(new URL(url).port), '127.0.0.1');
+    await new Promise<void>((resolve) => held.once('connect', () => resolve()));
+    held.on('error', () => undefined);
+    expect(await stop(child)).toBe(0);
+    held.destroy();
+  }, 10_000);
 
   it('loads demo pieces once and leaves what was changed since', async () => {
     const env = {

@@ -14,8 +14,8 @@ const WOOD_HANDBOOK = 'USDA Wood Handbook, finishing chapter';
 export const SUBSTRATE_FACTS: Record<SubstrateCode, SubstrateFact> = {
   knotty_softwood: { label: 'Knotty softwood', matters: 'Knots and resin pockets bleed yellow-brown through anything waterborne, weeks or months later.', basis: 'published', source: WOOD_HANDBOOK },
   clear_softwood: { label: 'Clear softwood', matters: 'Soft: it dents, and the first waterborne coat raises the grain.', basis: 'published', source: WOOD_HANDBOOK },
-  open_grain_hardwood: { label: 'Open-grained hardwood', matters: 'Deep pores show through any paint film; oak and chestnut also carry tannin.', basis: 'published', source: WOOD_HANDBOOK },
-  closed_grain_hardwood: { label: 'Close-grained hardwood', matters: 'The easiest wood to paint.', basis: 'published', source: WOOD_HANDBOOK },
+  open_grain_hardwood: { label: 'Open-grain hardwood', matters: 'Deep pores show through any paint film; oak and chestnut also carry tannin.', basis: 'published', source: WOOD_HANDBOOK },
+  closed_grain_hardwood: { label: 'Close-grain hardwood', matters: 'The easiest wood to paint.', basis: 'published', source: WOOD_HANDBOOK },
   tannin_rich_wood: { label: 'Mahogany-type wood', matters: 'Water-soluble red and brown colour and old dye bleed through pale paint.', basis: 'published', source: WOOD_HANDBOOK },
   oily_tropical_wood: { label: 'Oily tropical wood', matters: 'Natural oils fight adhesion: wipe with solvent just before priming.', basis: 'practice' },
   wood_veneer: { label: 'Wood veneer', matters: 'Thin: sand lightly. It can chip, lift and bleed like its species.', basis: 'practice' },
