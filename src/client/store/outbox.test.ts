@@ -1,4 +1,4 @@
-import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
+import { applyChange, DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { changeMade, makeStore, type AppStore } from './index';
 import { piecesApi } from './pieces-api';
 import { overlay } from './use-piece';
@@ -10,7 +10,7 @@ const answer = (result: string) => ({
   observation: { id: `o-${result}`, check: 'edge_line', result },
 });
 const settle = async (): Promise<void> => {
-  for (let i = 0; i < 20; i += 1) await Promise.resolve();
+  for (let i = 0; i < 60; i += 1) await Promise.resolve();
 };
 const reply = (status: number, body: unknown): Response =>
   ({ ok: status < 400, status, json: async () => body }) as Response;
@@ -36,6 +36,24 @@ describe('the outbox', () => {
     await settle();
     expect(sent).toEqual(['/api/pieces/p/zones/top/observations/o-dark_line', '/api/pieces/p/goal']);
     expect(store.getState().outbox.pending).toEqual([]);
+  });
+
+  it('never lets a change be out of sight between the outbox and the stored piece', async () => {
+    const change = answer('dark_line');
+    const stored = applyChange(DESK, change)!;
+    const store = openStore(async () => reply(200, stored));
+    await store.dispatch(piecesApi.util.upsertQueryData('getPiece', 'p', DESK));
+    const seen: number[] = [];
+    store.subscribe(() => {
+      const state = store.getState();
+      const base = piecesApi.endpoints.getPiece.select('p')(state).data;
+      seen.push(overlay(base, state.outbox.pending, 'p')?.zones?.[0]?.observations?.length ?? 0);
+    });
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change }));
+    await settle();
+    expect(store.getState().outbox.pending).toEqual([]);
+    expect(seen.length).toBeGreaterThan(1);
+    expect(new Set(seen)).toEqual(new Set([1]));
   });
 
   it('keeps a change while the server is lost, and sends it again', async () => {

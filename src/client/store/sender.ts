@@ -33,7 +33,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           return;
         }
         if (answer.ok) {
-          remember(dispatch, next.pieceId, (await answer.json()) as Dossier);
+          await remember(dispatch, next.pieceId, (await answer.json()) as Dossier);
           dispatch(changeStored({ id: next.id }));
         } else {
           const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
@@ -49,8 +49,12 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
   return () => void send();
 }
 
-function remember(dispatch: AppDispatch, id: string, dossier: Dossier): void {
-  void dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
+/**
+ * Puts the stored piece into the cache. To be awaited before the change leaves the outbox: in between, the change would
+ * be in neither, and what was just answered would vanish for a moment.
+ */
+async function remember(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
+  await dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
   dispatch(
     piecesApi.util.updateQueryData('listPieces', undefined, (pieces) => [
       dossier,
