@@ -141,6 +141,16 @@ describe('the next check', () => {
 });
 
 describe('contradictions and evidence', () => {
+  it('show what speaks against a fact the owner stated, whichever side wins', () => {
+    const stated = { substrate: 'open_grain_hardwood' as const };
+    const darkLine: Observation[] = [{ check: 'edge_line', result: 'dark_line' }];
+    const trusted = diagnose({ stated, observations: darkLine }, { history: { era: 'before_1940' } });
+    expect(trusted.contradictions.map(({ check }) => check)).toEqual(['edge_line']);
+    const doubted = diagnose({ stated, observations: [...laminate, { check: 'core_view', result: 'chips' }] });
+    expect(doubted.contradictions).toMatchObject([{ check: 'stated', result: 'open_grain_hardwood' }]);
+    expect(diagnose({ stated }).contradictions).toEqual([]);
+  });
+
   it('show an answer that does not fit what all others say', () => {
     const observations: Observation[] = [
       ...laminate,

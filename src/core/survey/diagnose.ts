@@ -50,7 +50,7 @@ export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
     needs: deriveNeeds(belief, zone),
     hazards,
     nextChecks,
-    contradictions: findContradictions(belief, zone),
+    contradictions: [...doubtStatedFact(belief, zone), ...findContradictions(belief, zone)],
     evidence,
     settled: nextChecks.length === 0,
   };
@@ -98,8 +98,18 @@ export function labelState(code: string): string {
   return OTHER_LABELS[code] ?? code;
 }
 
-/** An answer that the best explanation of everything else would give less than a fifth as often as chance would. */
-const CONTRADICTION_RATIO = 0.2;
+/** A fact the owner stated that the checks have made less likely than not. */
+function doubtStatedFact(belief: Belief, zone: Zone): Contradiction[] {
+  const stated = zone.stated?.substrate;
+  const p = belief.substrate.find(({ code }) => code === stated)?.p ?? 1;
+  if (!stated || p >= 0.5) return [];
+  const top = labelState(belief.substrate[0]!.code);
+  const why = `You said ${labelState(stated)}; the checks speak for ${top}. Make one of them again, or take the statement back.`;
+  return [{ check: 'stated', result: stated, why }];
+}
+
+/** An answer that the best explanation of everything would give less than a quarter as often as chance would. */
+const CONTRADICTION_RATIO = 0.25;
 
 function findContradictions(belief: Belief, zone: Zone): Contradiction[] {
   const best = mostLikelyState(belief);

@@ -52,7 +52,7 @@ export const HARD_RULES: readonly HardRule[] = [
   {
     id: 'no_stain_block_on_bleed', basis: 'practice',
     cuts: (c, g) => c.paint !== null && g.pale && g.pBleed >= BLEED_LIMIT && !c.primers.some(({ code }) => blocks(code)),
-    text: (c, g) => `${primerNames(c)} blocks no stain. Colour would come through pale paint here ${describeChance(g.pBleed)} times, mostly after the last coat.`,
+    text: (c, g) => `${c.primers.length === 0 ? 'Without primer nothing holds the stain back' : `${primerNames(c)} blocks no stain`}. Colour would come through pale paint here ${describeChance(g.pBleed)} times, mostly after the last coat.`,
   },
   {
     id: 'clear_blocker_under_pale', basis: 'practice',
