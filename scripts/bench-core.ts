@@ -12,7 +12,7 @@ interface Figure {
   reference: string;
 }
 
-/** Twelve zones with eight answers each, every fourth check in turn: always the same piece. */
+/** Twelve zones with eight answers each, every third check in turn: always the same piece. */
 function makePiece(): Dossier {
   const zones = Array.from({ length: 12 }, (_, z): Zone => {
     const observations = CHECKS.filter((_check, i) => (i + z) % 3 === 0)

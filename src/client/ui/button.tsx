@@ -1,23 +1,13 @@
-import { styled, View } from '@tamagui/core';
+import { styled } from '@tamagui/core';
 import type { ReactNode } from 'react';
+import { Pressed } from './layout';
 import { Strong } from './text';
 
-const Frame = styled(View, {
-  render: 'button',
-  minHeight: '$target',
+const Frame = styled(Pressed, {
   paddingHorizontal: '$l',
-  paddingVertical: '$s',
-  borderRadius: '$corner',
-  borderWidth: 1,
-  borderColor: '$line',
-  backgroundColor: '$card',
   alignItems: 'center',
-  justifyContent: 'center',
   flexDirection: 'row',
   gap: '$s',
-  cursor: 'pointer',
-  hoverStyle: { borderColor: '$act' },
-  pressStyle: { backgroundColor: '$actTint' },
   variants: {
     look: {
       main: {

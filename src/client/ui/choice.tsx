@@ -1,22 +1,11 @@
-import { styled, View } from '@tamagui/core';
+import { styled } from '@tamagui/core';
 import type { ReactNode } from 'react';
-import { Row } from './layout';
+import { Pressed, Row } from './layout';
 import { Body, Small, Strong } from './text';
 
-const Option = styled(View, {
-  render: 'button',
-  minHeight: '$target',
+const Option = styled(Pressed, {
   paddingHorizontal: '$m',
-  paddingVertical: '$s',
-  borderRadius: '$corner',
-  borderWidth: 1,
-  borderColor: '$line',
-  backgroundColor: '$card',
-  justifyContent: 'center',
   alignItems: 'flex-start',
-  cursor: 'pointer',
-  hoverStyle: { borderColor: '$act' },
-  pressStyle: { backgroundColor: '$actTint' },
   variants: {
     picked: {
       true: {

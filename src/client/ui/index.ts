@@ -11,4 +11,4 @@ export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text'
 export { SPACE, TONES, WIDE } from './tokens';
 export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
-export { useTones } from './use-tones';
+export { useIsDark, useTones } from './use-tones';

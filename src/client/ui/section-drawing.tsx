@@ -7,7 +7,7 @@ import { Column } from './layout';
 import { Small, Strong } from './text';
 import { spread } from './spread';
 import type { Tones } from './tokens';
-import { useTones } from './use-tones';
+import { useIsDark, useTones } from './use-tones';
 
 /*
  * The section: a cut through a zone. Substrates differ by hatch as well as colour; a finish lies on top; a prep is a
@@ -121,7 +121,7 @@ interface SectionDrawingProps {
 
 export function SectionDrawing({ section, width = 104, height, decorative = false }: SectionDrawingProps) {
   const tones = useTones();
-  const dark = tones.ground === '#101412';
+  const dark = useIsDark();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const tall = height ?? measureSection(section);
   const bands = stack(section.layers, tall);

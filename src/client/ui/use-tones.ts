@@ -1,7 +1,9 @@
 import { useThemeName } from '@tamagui/core';
 import { TONES, type Tones } from './tokens';
 
+export const useIsDark = (): boolean => useThemeName().startsWith('dark');
+
 /** The colours of the theme in force, for drawings. */
 export function useTones(): Tones {
-  return useThemeName().startsWith('dark') ? TONES.dark : TONES.light;
+  return useIsDark() ? TONES.dark : TONES.light;
 }

@@ -147,7 +147,6 @@ export const INTERFACES = [
 export type InterfaceCode = (typeof INTERFACES)[number];
 
 export const GATES = ['prime_to_paint', 'bleed', 'handover'] as const;
-export type GateCode = (typeof GATES)[number];
 
 /** How strongly an answer speaks for (+) or against (−) a state; see `LIKELIHOOD_RATIO`. */
 export type Strength = '+++' | '++' | '+' | '-' | '--' | '---';

@@ -62,8 +62,3 @@ export const FINISH_FACTS: Record<FinishCode, FinishFact> = {
   powder_coat: { label: 'powder coat', opaque: true, softens: false, slickness: 2, basis: 'practice' },
   unknown: { label: 'a coating not in the list', opaque: false, softens: false, slickness: 1, basis: 'estimate' },
 };
-
-/** Words for a material and its finish together: "Laminate sheet, factory film". */
-export function describeGround(substrate: SubstrateCode, finish: FinishCode): string {
-  return `${SUBSTRATE_FACTS[substrate].label}, ${FINISH_FACTS[finish].label}`;
-}

@@ -1,5 +1,4 @@
 import type { Dossier, Test, Treatment, Zone } from '../dossier';
-import { FILM_FACTS } from '../knowledge';
 import { describeTreatment, judgeTest, type JudgedTest } from './judge';
 
 export interface Gate {
@@ -145,9 +144,4 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
     state: 'waiting',
     why: 'Colour may come through for two days after the clear coat: read the patch at 48 h.',
   };
-}
-
-/** Hours until a reading of this treatment counts. */
-export function countsFromHours(treatment: Treatment): number {
-  return treatment.primer && treatment.primer !== 'none' ? FILM_FACTS[treatment.primer].testFromH : 12;
 }

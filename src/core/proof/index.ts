@@ -1,4 +1,12 @@
-export { countsFromHours, judgeBleedGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
-export { describeTreatment, estimateFilm, judgeTest, KIND_WORDS, PREP_LABELS, type JudgedTest } from './judge';
+export { judgeBleedGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
+export {
+  countsFromHours,
+  describeTreatment,
+  estimateFilm,
+  judgeTest,
+  KIND_WORDS,
+  PREP_LABELS,
+  type JudgedTest,
+} from './judge';
 export { reportProof } from './report';
 export * from './scales';

@@ -1,6 +1,6 @@
 import { readDossier, type Test } from '../dossier';
-import { TEST_KINDS } from '../knowledge';
-import { describeTreatment, estimateFilm, judgeTest, KIND_WORDS } from './judge';
+import { PRIMERS, TEST_KINDS } from '../knowledge';
+import { countsFromHours, describeTreatment, estimateFilm, judgeTest, KIND_WORDS } from './judge';
 
 const TREATMENT = { prep: 'scuff_220', primer: 'stainblock_primer_oil', coats: 2 } as const;
 const judge = (kind: Test['kind'], reading: Test['reading'], more: Partial<Test> = {}) =>
@@ -62,6 +62,16 @@ describe('a patch', () => {
     expect(judge('nail', { score: 0 }, { age_h: 24 }).verdict).toBe('pass');
     const painted = { treatment: { ...TREATMENT, paint: 'oil_enamel' as const } };
     expect(judge('nail', { score: 0 }, { ...painted, age_h: 30 })).toMatchObject({ verdict: 'early', countsFromH: 48 });
+  });
+
+  it('tells the form and the verdict the same hour', () => {
+    for (const primer of PRIMERS) {
+      const treatment = { primer, coats: 1 };
+      const hours = countsFromHours(treatment);
+      expect(judge('nail', { score: 0 }, { treatment, age_h: hours }).verdict).toBe('pass');
+      expect(judge('nail', { score: 0 }, { treatment, age_h: hours - 0.1 }).verdict).toBe('early');
+    }
+    expect(countsFromHours()).toBe(12);
   });
 
   it('without primer is read next morning', () => {

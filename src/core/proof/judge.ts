@@ -1,5 +1,5 @@
 import { FILM_FACTS, PRIMER_FACTS, type PrimerCode } from '../knowledge';
-import { PENCIL_GRADES, type Dossier, type Test } from '../dossier';
+import { PENCIL_GRADES, type Dossier, type Test, type Treatment } from '../dossier';
 import {
   astmOfSeverity,
   severityOfAstm,
@@ -83,8 +83,12 @@ function readSeverity(kind: Test['kind'], reading: Record<string, unknown>): Sev
 }
 
 function countsFrom(test: Test): number {
-  if (test.kind === 'bleed_watch') return 0;
-  const { paint, primer } = test.treatment ?? {};
+  // A stain may show at any hour.
+  return test.kind === 'bleed_watch' ? 0 : countsFromHours(test.treatment);
+}
+
+/** Hours from which a scratch of this patch counts: the slower of its paint and its primer. */
+export function countsFromHours({ paint, primer }: Treatment = {}): number {
   const layers = [paint, primer === 'none' ? undefined : primer].filter((code) => code !== undefined);
   return layers.length === 0 ? UNPRIMED_FROM_H : Math.max(...layers.map((code) => FILM_FACTS[code].testFromH));
 }

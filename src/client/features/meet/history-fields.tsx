@@ -32,45 +32,39 @@ export function HistoryFields({ value, onChange }: { value: History; onChange: (
   const set = (part: Partial<History>): void => onChange({ ...value, ...part });
   return (
     <Column gap="$l">
-      <Question label="How old is it?">
-        <Choices label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
-      </Question>
-      <Question label="Where did it stand?">
-        <Choices label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
-      </Question>
-      <Question label="Has it been painted before?">
-        <Choices
-          label="Has it been painted before?"
+      <Question label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
+      <Question label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
+      {YES_NO_QUESTIONS.map(([fact, label]) => (
+        <Question
+          key={fact}
+          label={label}
           options={YES_NO}
-          value={value.painted_before}
-          onPick={(painted_before) => set({ painted_before })}
+          value={value[fact]}
+          onPick={(answer) => set({ [fact]: answer })}
         />
-      </Question>
-      <Question label="Did colour bleed through paint once?">
-        <Choices
-          label="Did colour bleed through paint once?"
-          options={YES_NO}
-          value={value.bled_before}
-          onPick={(bled_before) => set({ bled_before })}
-        />
-      </Question>
-      <Question label="Flat-pack marks: cam holes, stickers, paper edges?">
-        <Choices
-          label="Flat-pack marks?"
-          options={YES_NO}
-          value={value.flatpack_marks}
-          onPick={(flatpack_marks) => set({ flatpack_marks })}
-        />
-      </Question>
+      ))}
     </Column>
   );
 }
 
-function Question({ label, children }: { label: string; children: React.ReactNode }) {
+const YES_NO_QUESTIONS = [
+  ['painted_before', 'Has it been painted before?'],
+  ['bled_before', 'Did colour bleed through paint once?'],
+  ['flatpack_marks', 'Flat-pack marks: cam holes, stickers, paper edges?'],
+] as const;
+
+interface QuestionProps<C extends string> {
+  label: string;
+  options: readonly ChoiceOption<C>[];
+  value: C | undefined;
+  onPick: (code: C) => void;
+}
+
+function Question<C extends string>({ label, options, value, onPick }: QuestionProps<C>) {
   return (
     <Column gap="$s">
       <Strong>{label}</Strong>
-      {children}
+      <Choices label={label} options={options} value={value} onPick={onPick} />
     </Column>
   );
 }

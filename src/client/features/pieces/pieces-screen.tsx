@@ -20,6 +20,7 @@ import {
   StateMark,
   Strong,
   Title,
+  useIsDark,
   useIsWide,
   useKeys,
   useTones,
@@ -110,7 +111,7 @@ function PlusIcon() {
 function ShopHeader() {
   const tones = useTones();
   const dispatch = useDispatch<AppDispatch>();
-  const dark = tones.ground === '#101412';
+  const dark = useIsDark();
   return (
     <Column render="header" borderBottomWidth={1} borderColor="$line">
       <Row
