@@ -7,6 +7,7 @@ import {
   findCheck,
   GATES,
   INTERFACES,
+  LEAD_KITS,
   NUMBER_CHECKS,
   OPERATIONS,
   PAINTS,
@@ -31,6 +32,7 @@ const text = (max: number) => z.string().trim().min(1).max(max);
 export const idSchema = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
 const instant = z.iso.datetime({ offset: true });
 const percent = z.number().min(0).max(100);
+const share = z.number().min(0).max(1);
 const positive = (max: number) => z.number().positive().max(max);
 const yesNoUnknown = z.enum(['yes', 'no', 'unknown']);
 
@@ -67,6 +69,10 @@ export const observationSchema = z
     value: z.number().optional(),
     at: instant.optional(),
     note: z.string().max(500).optional(),
+    /** How sure the owner is: a doubtful answer counts for less, a confirmed one was made twice. */
+    certainty: z.enum(['doubtful', 'confirmed']).optional(),
+    /** What a lead test was made with. */
+    kit: z.enum(LEAD_KITS).optional(),
   })
   .superRefine((observation, context) => {
     const number = NUMBER_CHECKS[observation.check];
@@ -93,6 +99,20 @@ export const defectSchema = z.looseObject({
   code: z.enum(DEFECTS),
   extent: z.enum(['spot', 'area', 'all']).optional(),
   count: z.number().int().min(1).max(999).optional(),
+  /** Where on the drawing of the piece, as shares of its width and height from the top left. */
+  place: z.looseObject({ x: share, y: share }).optional(),
+  photo: idSchema.optional(),
+  note: z.string().max(500).optional(),
+});
+
+/** A picture kept beside the records under the hash of its bytes. */
+export const photoSchema = z.looseObject({
+  id: idSchema,
+  zone: idSchema.optional(),
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+  width: z.number().int().min(1).max(20_000),
+  height: z.number().int().min(1).max(20_000),
+  at: instant.optional(),
 });
 
 export const zoneSchema = z.looseObject({
@@ -104,6 +124,10 @@ export const zoneSchema = z.looseObject({
   wear: z.enum(['low', 'medium', 'high']).optional(),
   wet: z.boolean().optional(),
   moulded: z.boolean().optional(),
+  /** Shapes of the kind's drawing that are this zone; left out, those of the zone with the same id in the template. */
+  parts: z.array(z.string().max(64)).max(200).optional(),
+  /** This zone is read like that one: its answers count here unless the zone has its own to the same check. */
+  like: idSchema.optional(),
   stated: z.looseObject({ substrate: z.enum(SUBSTRATES).optional(), finish: z.enum(FINISHES).optional() }).optional(),
   observations: z.array(observationSchema).max(200).optional(),
   /** Checks the owner could not answer; they are not asked again. */
@@ -204,6 +228,8 @@ export const choiceSchema = z.looseObject({
   zones: z.array(z.looseObject({ id: idSchema, treatment: treatmentSchema })).max(60),
 });
 
+export const climateSchema = z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent });
+
 export const DOSSIER_FORMAT = 'bricolage.dossier/1';
 
 export const dossierSchema = z
@@ -212,12 +238,13 @@ export const dossierSchema = z
     piece: pieceSchema,
     zones: z.array(zoneSchema).max(60).optional(),
     goal: goalSchema.optional(),
-    climate: z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent }).optional(),
+    climate: climateSchema.optional(),
     shelf: z.array(shelfItemSchema).max(500).optional(),
     chosen: choiceSchema.optional(),
     tests: z.array(testSchema).max(1000).optional(),
     log: z.array(logEntrySchema).max(5000).optional(),
     overrides: z.array(overrideSchema).max(200).optional(),
+    photos: z.array(photoSchema).max(500).optional(),
   })
   .superRefine((dossier, context) => {
     const zoneIds = new Set<string>();
@@ -232,6 +259,11 @@ export const dossierSchema = z
       zoneIds.add(zone.id);
     });
     const known = [...zoneIds];
+    (dossier.zones ?? []).forEach((zone, i) => {
+      if (zone.like === undefined || (zone.like !== zone.id && zoneIds.has(zone.like))) return;
+      const params = { problem: 'unknown_zone', zone: zone.like, allowed: known.filter((id) => id !== zone.id) };
+      context.addIssue({ code: 'custom', path: ['zones', i, 'like'], params });
+    });
     for (const list of ['tests', 'log', 'overrides'] as const) {
       (dossier[list] ?? []).forEach((entry, i) => {
         if (zoneIds.has(entry.zone)) return;
@@ -253,4 +285,5 @@ export type Goal = z.infer<typeof goalSchema>;
 export type Treatment = z.infer<typeof treatmentSchema>;
 export type Test = z.infer<typeof testSchema>;
 export type Override = z.infer<typeof overrideSchema>;
+export type Photo = z.infer<typeof photoSchema>;
 export type Choice = z.infer<typeof choiceSchema>;

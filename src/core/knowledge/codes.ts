@@ -44,6 +44,14 @@ export type FinishCode = (typeof FINISHES)[number];
 export const SOUNDNESS = ['sound', 'marginal', 'failing'] as const;
 export type SoundnessCode = (typeof SOUNDNESS)[number];
 
+/** Pores of the wood's surface as a paint film meets them. */
+export const GRAINS = ['closed', 'medium', 'open'] as const;
+export type GrainCode = (typeof GRAINS)[number];
+
+/** What a lead test was made with; a home swab gives false results more often than the others. */
+export const LEAD_KITS = ['home_swab', 'chip_to_laboratory', 'xray_by_professional'] as const;
+export type LeadKit = (typeof LEAD_KITS)[number];
+
 // prettier-ignore
 export const DEFECTS = [
   'knot', 'resin_pocket', 'tannin_bleed', 'prior_bleed', 'water_ring', 'drink_stain', 'water_damage', 'ink_stain',

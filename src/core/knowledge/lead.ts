@@ -1,4 +1,4 @@
-import type { EraCode } from './codes';
+import type { EraCode, LeadKit } from './codes';
 
 /**
  * Whether a coat of this date may hold lead. United States: consumer paint was limited in 1978 (16 CFR 1303; work
@@ -9,4 +9,18 @@ export function isLeadPossible(era: EraCode, region: string | undefined): boolea
   if (era === 'since_2000') return false;
   if (era === '1978_1999') return region !== 'US';
   return true;
+}
+
+/** Ways to test a coat for lead. Only a laboratory or an instrument in trained hands is called sure (common practice). */
+export const LEAD_KIT_FACTS: Record<LeadKit, { label: string; sure: boolean }> = {
+  home_swab: { label: 'Home swab', sure: false },
+  chip_to_laboratory: { label: 'Paint chip sent to a laboratory', sure: true },
+  xray_by_professional: { label: 'X-ray reading by a professional', sure: true },
+};
+
+/** Whom to turn to after a positive test. The kind of practice is named, never a firm; local law decides. */
+export function turnToForLead(region: string | undefined): string {
+  if (region === 'US')
+    return 'Turn to a certified lead inspector, or for work for others to a certified renovator (40 CFR 745).';
+  return 'Ask the local health or building authority for certified lead practice; local law decides what you may do yourself.';
 }

@@ -1,5 +1,5 @@
 import { FACED_BOARDS, SOLID_WOODS, type SmallFact } from './checks';
-import type { EraCode, FinishCode, PieceKind, RoleCode, RoomCode, SubstrateCode } from './codes';
+import type { EraCode, FinishCode, GrainCode, PieceKind, RoleCode, RoomCode, SubstrateCode } from './codes';
 
 /*
  * What one would expect before any check. All weights are estimates from common practice; they are multiplied
@@ -135,11 +135,29 @@ export const BLEED_PRIOR: Record<SubstrateCode, number> = {
 export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = {
   grease: 0.35,
   wax_polish: 0.25,
-  silicone: 0.06,
+  silicone: 0.04,
+  odour: 0.06,
 };
 export const GREASE_BY_ROOM: Partial<Record<RoomCode, number>> = { kitchen: 0.85, workshop: 0.6, hall: 0.45 };
 /** Polish is put on clear wood finishes far more than on paint or film. */
 export const POLISH_ON_PAINT_OR_FILM = 0.03;
+export const SILICONE_ON_PAINT_OR_FILM = 0.01;
+/** Where a smell stays: faces the air does not wash. */
+export const SMELLS_INSIDE: readonly RoleCode[] = ['inside', 'drawer_side', 'shelf'];
+export const ODOUR_OUTSIDE = 0.005;
+
+const NO_GRAIN: Record<GrainCode, number> = { closed: 0.97, medium: 0.02, open: 0.01 };
+/** How open the grain is, by material; veneer and plywood are of any species (Wood Handbook for the species; shares are estimates). */
+// prettier-ignore
+export const GRAIN_PRIOR: Record<SubstrateCode, Record<GrainCode, number>> = {
+  knotty_softwood: { closed: 0.94, medium: 0.04, open: 0.02 }, clear_softwood: { closed: 0.94, medium: 0.04, open: 0.02 },
+  open_grain_hardwood: { closed: 0.01, medium: 0.07, open: 0.92 }, closed_grain_hardwood: { closed: 0.93, medium: 0.06, open: 0.01 },
+  tannin_rich_wood: { closed: 0.2, medium: 0.72, open: 0.08 }, oily_tropical_wood: { closed: 0.15, medium: 0.6, open: 0.25 },
+  wood_veneer: { closed: 0.35, medium: 0.35, open: 0.3 }, plywood: { closed: 0.75, medium: 0.15, open: 0.1 },
+  hpl_laminate: NO_GRAIN, melamine_board: NO_GRAIN, thermofoil: NO_GRAIN, paper_foil: NO_GRAIN, mdf: NO_GRAIN,
+  particleboard: NO_GRAIN, hardboard: NO_GRAIN, metal_ferrous: NO_GRAIN, metal_nonferrous: NO_GRAIN, plastic: NO_GRAIN,
+  glass_ceramic: NO_GRAIN,
+};
 
 export const SOUNDNESS_PRIOR = {
   painted: { sound: 0.68, marginal: 0.22, failing: 0.1 },

@@ -2,7 +2,6 @@ import { CHECKS, FINISHES, LIKELIHOOD_RATIO, MISREADING_RATE, SUBSTRATES, type S
 import { DOSSIER_FORMAT, type Dossier, type History, type Observation, type Zone } from '../dossier';
 import { computeBelief, mostLikelyState } from './belief';
 import { likelihoodTables } from './likelihood';
-import { computePrior } from './prior';
 import { STATES } from './states';
 
 const piece = (history: History = {}): Dossier => ({ format: DOSSIER_FORMAT, piece: { kind: 'desk', history } });
@@ -44,21 +43,6 @@ describe('the belief about a surface', () => {
       p('hpl_laminate', [{ check: 'nail_dent', result: 'dents' }]);
     expect(after / before).toBeCloseTo(soft / laminate, 9);
     expect(soft / laminate).toBeCloseTo(8.0, 1);
-  });
-
-  it('equals a plain enumeration of every state and every small fact', () => {
-    const observations: Observation[] = [
-      { check: 'edge_line', result: 'grain_continues' },
-      { check: 'damp_rag', result: 'red_pink' },
-      { check: 'tape_pull', result: 'specks' },
-      { check: 'grease_wipe', result: 'clean' },
-    ];
-    const history: History = { era: '1940_1977', bled_before: 'no' };
-    const belief = computeBelief(piece(history), zone(observations));
-    const slow = enumerate(observations, history);
-    for (const { code, p: ours } of belief.substrate) expect(ours).toBeCloseTo(slow.substrate.get(code) ?? 0, 9);
-    expect(belief.present.bleed).toBeCloseTo(slow.bleed, 9);
-    expect(slow.worlds).toBeGreaterThan(3000);
   });
 
   it('does not depend on the order of the answers', () => {
@@ -132,37 +116,3 @@ describe('the belief about a surface', () => {
     expect(opaque).toBeGreaterThan(0.7);
   });
 });
-
-/** A slow, separate way to the same numbers: every substrate, finish, bleed, grease and soundness one by one. */
-function enumerate(observations: Observation[], history: History) {
-  const { logState } = computePrior({ kind: 'desk', role: 'top', history });
-  const { facets } = computePrior({ kind: 'desk', role: 'top', history });
-  const substrate = new Map<string, number>();
-  let total = 0;
-  let bleed = 0;
-  let worlds = 0;
-  STATES.forEach((state, s) => {
-    for (let seep = 0; seep < 4; seep += 1) {
-      for (let sound = 0; sound < 3; sound += 1) {
-        const bleeds = seep >= 2;
-        let weight = Math.exp(logState[s]!) * facets.seep[s * 4 + seep]! * facets.soundness[s * 3 + sound]!;
-        for (const { check, result } of observations) {
-          const table = likelihoodTables(check).get(result!)!;
-          const x = table.facet === 'seep' ? seep : table.facet === 'soundness' ? sound : 0;
-          weight *= table.values[s * table.width + x]!;
-        }
-        // "did not bleed before": one third, softened by the misreading rate.
-        if (bleeds) weight *= (1 - MISREADING_RATE) * LIKELIHOOD_RATIO['-'] + MISREADING_RATE;
-        substrate.set(state.substrate, (substrate.get(state.substrate) ?? 0) + weight);
-        if (bleeds) bleed += weight;
-        total += weight;
-        worlds += 1;
-      }
-    }
-  });
-  return {
-    substrate: new Map([...substrate].map(([code, weight]) => [code, weight / total])),
-    bleed: bleed / total,
-    worlds,
-  };
-}

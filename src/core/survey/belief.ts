@@ -1,18 +1,18 @@
 import {
-  DEFECT_FACTS,
   FINISHES,
+  GRAINS,
   SOUNDNESS,
-  STATED_RATIO,
   SUBSTRATES,
   type FinishCode,
+  type GrainCode,
   type SmallFact,
   type SoundnessCode,
   type SubstrateCode,
 } from '../knowledge';
-import { resultOf, type Dossier, type History, type Zone } from '../dossier';
-import { buildWeightTable, likelihoodTables, type LikelihoodTable } from './likelihood';
+import { resolveAlike, type Dossier, type Zone } from '../dossier';
+import { collectClues, type Clue } from './clues';
 import { computePrior } from './prior';
-import { FACETS, FACET_NAMES, STATE_COUNT, STATES, type FacetName } from './states';
+import { FACETS, STATE_COUNT, STATES, type FacetName } from './states';
 
 export interface Ranked<C extends string> {
   code: C;
@@ -23,71 +23,43 @@ export interface Belief {
   /** P(substrate, finish | all evidence), by state. */
   joint: Float64Array;
   /** P(facet value | state, all evidence), `[state × width + value]`. */
-  facets: Record<FacetName, Float64Array>;
+  facets: Readonly<Record<FacetName, Float64Array>>;
   substrate: Ranked<SubstrateCode>[];
   finish: Ranked<FinishCode>[];
   soundness: Ranked<SoundnessCode>[];
+  grain: Ranked<GrainCode>[];
   present: Record<SmallFact, number>;
-}
-
-/** One clue: a record of what was seen, as probabilities over the hidden states. */
-export interface Clue {
-  table: LikelihoodTable;
-}
-
-/** All evidence about a zone as likelihood tables: answers, defects seen, stated facts, and the piece's history. */
-export function collectClues(zone: Zone, history: History): Clue[] {
-  const clues: Clue[] = [];
-  for (const observation of zone.observations ?? []) {
-    const result = resultOf(observation);
-    const table = result ? likelihoodTables(observation.check).get(result) : undefined;
-    if (table) clues.push({ table });
-  }
-  for (const defect of zone.defects ?? []) {
-    const says = DEFECT_FACTS[defect.code].says;
-    if (says) clues.push({ table: buildWeightTable(says) });
-  }
-  const stated = zone.stated;
-  if (stated?.substrate ?? stated?.finish) {
-    clues.push({ table: buildStatedTable(stated?.substrate, stated?.finish) });
-  }
-  if (history.bled_before === 'yes') clues.push({ table: buildWeightTable({ present: { bleed: '+++' } }) });
-  if (history.bled_before === 'no') clues.push({ table: buildWeightTable({ present: { bleed: '-' } }) });
-  return clues;
-}
-
-function buildStatedTable(substrate: SubstrateCode | undefined, finish: FinishCode | undefined): LikelihoodTable {
-  const values = Float64Array.from(STATES, (state) => {
-    const first = substrate === state.substrate ? STATED_RATIO : 1;
-    const second = finish === state.finish ? STATED_RATIO : 1;
-    return first * second;
-  });
-  return { facet: null, width: 1, values };
+  clues: readonly Clue[];
 }
 
 /**
  * Exact Bayes' rule over substrate × finish and the small facts, in log space. Given substrate and finish the facets
- * are independent, so the sum over all worlds is a sum over 285 states of products of small sums.
+ * are independent, so the sum over all worlds is a sum over 285 states of products of small sums. A zone that is like
+ * another is believed with that zone's readings.
  */
-export function computeBelief(dossier: Pick<Dossier, 'piece'>, zone: Zone): Belief {
+export function computeBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Belief {
   const history = dossier.piece.history ?? {};
   const prior = computePrior({ kind: dossier.piece.kind, role: zone.role, history });
   const logState = prior.logState.slice();
-  const facets = Object.fromEntries(FACET_NAMES.map((name) => [name, prior.facets[name].slice()])) as Belief['facets'];
+  const facets: Record<FacetName, Float64Array> = { ...prior.facets };
+  const touched = new Set<FacetName>();
 
-  for (const { table } of collectClues(zone, history)) {
-    if (table.facet) {
-      multiplyInto(facets[table.facet], table.values);
+  const clues = collectClues(resolveAlike(dossier, zone), history);
+  for (const { table } of clues) {
+    if (!table.facet) {
+      for (let s = 0; s < STATE_COUNT; s += 1) logState[s] = logState[s]! + Math.log(table.values[s]!);
       continue;
     }
-    for (let s = 0; s < STATE_COUNT; s += 1) logState[s] = logState[s]! + Math.log(table.values[s]!);
+    if (!touched.has(table.facet)) facets[table.facet] = facets[table.facet].slice();
+    touched.add(table.facet);
+    multiplyInto(facets[table.facet], table.values);
   }
-  for (const name of FACET_NAMES) {
+  for (const name of touched) {
     const width = FACETS[name].length;
     for (let s = 0; s < STATE_COUNT; s += 1)
       logState[s] = logState[s]! + Math.log(normaliseRow(facets[name], s, width));
   }
-  return summarise(exponentiate(logState), facets);
+  return summarise(exponentiate(logState), facets, clues);
 }
 
 function multiplyInto(target: Float64Array, factors: Float64Array): void {
@@ -102,24 +74,25 @@ function normaliseRow(values: Float64Array, state: number, width: number): numbe
   return total;
 }
 
+/** No state falls to exactly zero, however much speaks against it. */
+const LOWEST = 1e-300;
+
 function exponentiate(logs: Float64Array): Float64Array {
   let max = -Infinity;
   for (const value of logs) max = Math.max(max, value);
-  const joint = logs.map((value) => Math.exp(value - max));
+  const joint = logs.map((value) => Math.max(LOWEST, Math.exp(value - max)));
   const total = joint.reduce((sum, value) => sum + value, 0);
   return joint.map((value) => value / total);
 }
 
-function summarise(joint: Float64Array, facets: Belief['facets']): Belief {
-  const substrate = SUBSTRATES.map((code) => ({ code, p: 0 }));
-  const finish = FINISHES.map((code) => ({ code, p: 0 }));
-  joint.forEach((p, s) => {
-    substrate[Math.floor(s / FINISHES.length)]!.p += p;
-    finish[s % FINISHES.length]!.p += p;
-  });
+function summarise(joint: Float64Array, facets: Belief['facets'], clues: readonly Clue[]): Belief {
+  const { substrate, finish } = marginaliseStates(joint);
   const marginal = (name: FacetName): number[] => {
     const width = FACETS[name].length;
-    return FACETS[name].map((_, x) => joint.reduce((sum, p, s) => sum + p * facets[name][s * width + x]!, 0));
+    const sums = new Array<number>(width).fill(0);
+    for (let s = 0; s < STATE_COUNT; s += 1)
+      for (let x = 0; x < width; x += 1) sums[x] = sums[x]! + joint[s]! * facets[name][s * width + x]!;
+    return sums;
   };
   const seep = marginal('seep');
   const present = {
@@ -127,9 +100,25 @@ function summarise(joint: Float64Array, facets: Belief['facets']): Belief {
     grease: seep[1]! + seep[3]!,
     wax_polish: marginal('polish')[1]!,
     silicone: marginal('silicone')[1]!,
+    odour: marginal('odour')[1]!,
   };
-  const soundness = marginal('soundness').map((p, i) => ({ code: SOUNDNESS[i]!, p }));
-  return { joint, facets, substrate: rank(substrate), finish: rank(finish), soundness: rank(soundness), present };
+  const soundness = rank(marginal('soundness').map((p, i) => ({ code: SOUNDNESS[i]!, p })));
+  const grain = rank(marginal('grain').map((p, i) => ({ code: GRAINS[i]!, p })));
+  return { joint, facets, substrate: rank(substrate), finish: rank(finish), soundness, grain, present, clues };
+}
+
+/** Sums a weight of each state into substrates and finishes, in the order of the code lists. */
+export function marginaliseStates(joint: Float64Array): {
+  substrate: Ranked<SubstrateCode>[];
+  finish: Ranked<FinishCode>[];
+} {
+  const substrate = SUBSTRATES.map((code) => ({ code, p: 0 }));
+  const finish = FINISHES.map((code) => ({ code, p: 0 }));
+  for (let s = 0; s < STATE_COUNT; s += 1) {
+    substrate[Math.floor(s / FINISHES.length)]!.p += joint[s]!;
+    finish[s % FINISHES.length]!.p += joint[s]!;
+  }
+  return { substrate, finish };
 }
 
 const rank = <C extends string>(list: Ranked<C>[]): Ranked<C>[] => list.sort((a, b) => b.p - a.p);

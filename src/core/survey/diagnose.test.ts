@@ -66,7 +66,9 @@ describe('the lead gate', () => {
 
   it('stands for a coat of unknown date until a test is in the record', () => {
     expect(diagnose({}, oldPaint).hazards[0]?.gate).toBe('lead_test');
-    expect(diagnose({ observations: [{ check: 'lead_test', result: 'negative' }] }, oldPaint).hazards).toEqual([]);
+    const [after] = diagnose({ observations: [{ check: 'lead_test', result: 'negative' }] }, oldPaint).hazards;
+    expect(after).toMatchObject({ code: 'lead_not_found' });
+    expect(after).not.toHaveProperty('gate');
   });
 
   it('turns a positive test into a stop', () => {

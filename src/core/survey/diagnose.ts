@@ -1,10 +1,11 @@
-import { FINISH_FACTS, findAnswer, findCheck, SUBSTRATE_FACTS, type Strength } from '../knowledge';
-import { resultOf, type Dossier, type Zone } from '../dossier';
-import { computeBelief, mostLikelyState, type Belief } from './belief';
-import { likelihoodTables } from './likelihood';
-import { deriveHazards, deriveNeeds, type Hazard, type Need } from './needs';
+import { FINISH_FACTS, findAnswer, SUBSTRATE_FACTS, type Basis, type Strength } from '../knowledge';
+import { resolveAlike, resultOf, type Dossier, type Zone } from '../dossier';
+import { computeBelief, type Belief } from './belief';
+import { findContradictions, type Contradiction } from './contradictions';
+import { deriveHazards, type Hazard } from './hazards';
+import { deriveNeeds, readMoisture, type Need } from './needs';
 import { rankNextChecks, type NextCheck } from './next-check';
-import { FACETS, STATES } from './states';
+import type { MoistureVerdict } from '../climate';
 
 export interface EvidenceItem {
   check: string;
@@ -14,13 +15,11 @@ export interface EvidenceItem {
   aboutLabel: string;
   speaks: 'for' | 'against';
   strength: Strength;
+  basis: Basis;
+  certainty?: 'doubtful' | 'confirmed';
   observationId?: string;
-}
-
-export interface Contradiction {
-  check: string;
-  result: string;
-  why: string;
+  /** The answer was given on the zone this one is like. */
+  lent: boolean;
 }
 
 export interface ZoneDiagnosis {
@@ -31,27 +30,31 @@ export interface ZoneDiagnosis {
   nextChecks: NextCheck[];
   contradictions: Contradiction[];
   evidence: EvidenceItem[];
+  moisture?: MoistureVerdict;
   /** Nothing left to ask would change the plan. */
   settled: boolean;
 }
 
 /** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. */
 export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
-  const belief = computeBelief(dossier, zone);
-  const hazards = deriveHazards(belief, dossier, zone);
-  const nextChecks = rankNextChecks(belief, zone, {
+  const read = resolveAlike(dossier, zone);
+  const belief = computeBelief(dossier, read);
+  const hazards = deriveHazards(belief, dossier, read);
+  const nextChecks = rankNextChecks(belief, read, {
     leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
     ventilation: dossier.goal?.ventilation ?? 'good',
+    hideGrain: dossier.goal?.grain === 'hide',
   });
-  const evidence = collectEvidence(zone);
+  const moisture = readMoisture(dossier, read);
   return {
     id: zone.id,
     belief,
-    needs: deriveNeeds(belief, zone),
+    needs: deriveNeeds(belief, dossier, read, hazards),
     hazards,
     nextChecks,
-    contradictions: [...doubtStatedFact(belief, zone), ...findContradictions(belief, zone)],
-    evidence,
+    contradictions: findContradictions(belief, read),
+    evidence: collectEvidence(read, new Set(zone.observations)),
+    ...(moisture ? { moisture } : {}),
     settled: nextChecks.length === 0,
   };
 }
@@ -62,12 +65,12 @@ export const diagnosePiece = (dossier: Dossier): ZoneDiagnosis[] =>
 const WEIGHT: Record<Strength, number> = { '+++': 3, '++': 2, '+': 1, '-': -1, '--': -2, '---': -3 };
 
 /** What each answer says, by its strongest statement. */
-function collectEvidence(zone: Zone): EvidenceItem[] {
+function collectEvidence(zone: Zone, own: ReadonlySet<object>): EvidenceItem[] {
   return (zone.observations ?? []).flatMap((observation) => {
     const result = resultOf(observation);
-    const says = result ? findAnswer(observation.check, result)?.says : undefined;
-    if (!says || result === undefined) return [];
-    const entries = Object.values(says).flatMap((part) => Object.entries(part as Record<string, Strength>));
+    const answer = result === undefined ? undefined : findAnswer(observation.check, result);
+    if (!answer || result === undefined) return [];
+    const entries = Object.values(answer.says).flatMap((part) => Object.entries(part as Record<string, Strength>));
     const strongest = entries.sort(([, a], [, b]) => WEIGHT[b] - WEIGHT[a] || 0)[0];
     if (!strongest) return [];
     const positive = WEIGHT[strongest[1]] > 0;
@@ -80,6 +83,9 @@ function collectEvidence(zone: Zone): EvidenceItem[] {
         aboutLabel: labelState(about),
         speaks: positive ? ('for' as const) : ('against' as const),
         strength,
+        basis: answer.estimated.has(about) ? ('estimate' as const) : ('practice' as const),
+        lent: !own.has(observation),
+        ...(observation.certainty === undefined ? {} : { certainty: observation.certainty }),
         ...(observation.id === undefined ? {} : { observationId: observation.id }),
       },
     ];
@@ -89,48 +95,12 @@ function collectEvidence(zone: Zone): EvidenceItem[] {
 // prettier-ignore
 const OTHER_LABELS: Readonly<Record<string, string>> = {
   sound: 'a sound old coat', marginal: 'a doubtful old coat', failing: 'a failing old coat', bleed: 'a stain that will bleed',
-  grease: 'grease', wax_polish: 'wax polish', silicone: 'silicone polish',
+  grease: 'grease', wax_polish: 'wax polish', silicone: 'silicone polish', odour: 'a smell that comes back',
+  open: 'open grain', medium: 'fine, open pores', closed: 'closed grain',
 };
 
 export function labelState(code: string): string {
   if (code in SUBSTRATE_FACTS) return SUBSTRATE_FACTS[code as keyof typeof SUBSTRATE_FACTS].label.toLowerCase();
   if (code in FINISH_FACTS) return FINISH_FACTS[code as keyof typeof FINISH_FACTS].label;
   return OTHER_LABELS[code] ?? code;
-}
-
-/** A fact the owner stated that the checks have made less likely than not. */
-function doubtStatedFact(belief: Belief, zone: Zone): Contradiction[] {
-  const stated = zone.stated?.substrate;
-  const p = belief.substrate.find(({ code }) => code === stated)?.p ?? 1;
-  if (!stated || p >= 0.5) return [];
-  const top = labelState(belief.substrate[0]!.code);
-  const why = `You said ${labelState(stated)}; the checks speak for ${top}. Make one of them again, or take the statement back.`;
-  return [{ check: 'stated', result: stated, why }];
-}
-
-/** An answer that the best explanation of everything would give less than a quarter as often as chance would. */
-const CONTRADICTION_RATIO = 0.25;
-
-function findContradictions(belief: Belief, zone: Zone): Contradiction[] {
-  const best = mostLikelyState(belief);
-  const bestIndex = STATES.findIndex((state) => state.substrate === best.substrate && state.finish === best.finish);
-  return (zone.observations ?? []).flatMap((observation) => {
-    const { check } = observation;
-    const result = resultOf(observation);
-    const tables = likelihoodTables(check);
-    const table = result ? tables.get(result) : undefined;
-    if (!table || result === undefined) return [];
-    const { facet, width, values } = table;
-    const likelihoods = facet ? FACETS[facet].map((_, x) => values[bestIndex * width + x]!) : [values[bestIndex]!];
-    if (Math.max(...likelihoods) > CONTRADICTION_RATIO / tables.size) return [];
-    const title = findCheck(check)?.title ?? check;
-    const answer = findAnswer(check, result)?.label ?? result;
-    return [
-      {
-        check,
-        result,
-        why: `“${answer}” hardly fits ${labelState(best.substrate)} with ${labelState(best.finish)}. Do this one again: ${title.toLowerCase()}.`,
-      },
-    ];
-  });
 }

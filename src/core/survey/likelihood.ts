@@ -2,6 +2,7 @@ import {
   CHECKS,
   FINISH_FACTS,
   LIKELIHOOD_RATIO,
+  measureStrength,
   MISREADING_RATE,
   type Check,
   type Says,
@@ -23,7 +24,8 @@ export function weighAnswer(says: Says, state: State, value: FacetValue, substra
   let weight = ratio(says.finish?.[state.finish]);
   if (!substrateHidden) weight *= ratio(says.substrate?.[state.substrate]);
   if (value.soundness) weight *= ratio(says.soundness?.[value.soundness]);
-  for (const fact of ['bleed', 'grease', 'wax_polish', 'silicone'] as const) {
+  if (value.grain) weight *= ratio(says.grain?.[value.grain]);
+  for (const fact of ['bleed', 'grease', 'wax_polish', 'silicone', 'odour'] as const) {
     const strength = says.present?.[fact];
     if (strength && value[fact]) weight *= ratio(strength);
   }
@@ -32,21 +34,41 @@ export function weighAnswer(says: Says, state: State, value: FacetValue, substra
 
 export function findFacet(all: readonly Says[]): FacetName | null {
   if (all.some((says) => says.soundness)) return 'soundness';
+  if (all.some((says) => says.grain)) return 'grain';
   if (all.some((says) => says.present?.bleed ?? says.present?.grease)) return 'seep';
   if (all.some((says) => says.present?.wax_polish)) return 'polish';
   if (all.some((says) => says.present?.silicone)) return 'silicone';
+  if (all.some((says) => says.present?.odour)) return 'odour';
   return null;
 }
 
 const NO_FACET: readonly FacetValue[] = [{}];
 
+type Sign = { code: string; ratio: number };
+
+/** The one thing an answer speaks for most, if it speaks for anything. */
+function strongestSign({ says }: Check['answers'][number]): Sign | null {
+  const signs = Object.values(says).flatMap((part) =>
+    Object.entries(part as Record<string, Strength>).map(([code, strength]): Sign => ({
+      code,
+      ratio: ratio(strength),
+    })),
+  );
+  return signs.reduce<Sign | null>((best, sign) => (sign.ratio > (best?.ratio ?? 1) ? sign : best), null);
+}
+
 /**
  * How often an answer is given where nothing speaks for it. A telling sign is a rare one elsewhere: an answer that can
- * weigh 30 counts 1/30 where it is neutral, so that its strength is also the ratio by which it moves belief.
+ * weigh 30 counts 1/30 where it is neutral, so that its strength is also the ratio by which it moves belief. Answers
+ * that are signs of the same thing (a stain in yellow, pink or brown) share that 1/30 between them.
  */
-function baseRate({ says }: Check['answers'][number]): number {
-  const strengths = Object.values(says).flatMap((part) => Object.values(part as Record<string, Strength>));
-  return 1 / Math.max(1, ...strengths.map(ratio));
+function baseRates(answers: Check['answers']): number[] {
+  const signs = answers.map(strongestSign);
+  return signs.map((sign) => {
+    if (!sign) return 1;
+    const same = signs.filter((other) => other?.code === sign.code && other.ratio === sign.ratio).length;
+    return 1 / (sign.ratio * same);
+  });
 }
 
 /**
@@ -58,7 +80,7 @@ function buildTables(check: Check): Map<string, LikelihoodTable> {
   const facet = findFacet(check.answers.map((answer) => answer.says));
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
-  const bases = check.answers.map(baseRate);
+  const bases = baseRates(check.answers);
   const tables = check.answers.map((answer) => ({
     code: answer.code,
     table: { facet, width, values: new Float64Array(STATE_COUNT * width) },
@@ -79,27 +101,50 @@ function buildTables(check: Check): Map<string, LikelihoodTable> {
 
 const CACHE = new Map<string, Map<string, LikelihoodTable>>();
 
-/** Tables of all answers of a check, by answer code; built once. Unknown or numeric checks have none. */
-export function likelihoodTables(code: string): Map<string, LikelihoodTable> {
-  const cached = CACHE.get(code);
+/**
+ * P(answer | state) of all answers of a check, by answer code. With a `weight` below 1 the check counts as one read with
+ * less certainty: each probability is raised to the weight and normalised again over the answers, so that the whole
+ * stays a proper check. Unknown or numeric checks have no tables. Built once for each weight (rounded to 0.01).
+ */
+export function likelihoodTables(code: string, weight = 1): Map<string, LikelihoodTable> {
+  const rounded = Math.round(weight * 100) / 100;
+  const key = `${code}@${rounded}`;
+  const cached = CACHE.get(key);
   if (cached) return cached;
   const check = CHECKS.find((candidate) => candidate.code === code);
-  const tables = check ? buildTables(check) : new Map<string, LikelihoodTable>();
-  CACHE.set(code, tables);
+  const full = check ? buildTables(check) : new Map<string, LikelihoodTable>();
+  const tables = rounded === 1 ? full : temper(full, rounded);
+  CACHE.set(key, tables);
   return tables;
 }
 
+function temper(full: Map<string, LikelihoodTable>, weight: number): Map<string, LikelihoodTable> {
+  const tempered = new Map(
+    [...full].map(([code, table]) => [code, { ...table, values: table.values.map((value) => value ** weight) }]),
+  );
+  const all = [...tempered.values()];
+  for (let i = 0; i < (all[0]?.values.length ?? 0); i += 1) {
+    const total = all.reduce((sum, { values }) => sum + values[i]!, 0);
+    for (const { values } of all) values[i] = values[i]! / total;
+  }
+  return tempered;
+}
+
 /** Evidence without alternatives (a defect that was seen): its weight, softened by the misreading rate. */
-export function buildWeightTable(says: Says): LikelihoodTable {
+export function buildWeightTable(says: Says, weight = 1): LikelihoodTable {
   const facet = findFacet([says]);
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
   const values = new Float64Array(STATE_COUNT * width);
   STATES.forEach((state, s) => {
     facetValues.forEach((value, x) => {
-      const weight = weighAnswer(says, state, value, false);
-      values[s * width + x] = (1 - MISREADING_RATE) * weight + MISREADING_RATE;
+      const full = (1 - MISREADING_RATE) * weighAnswer(says, state, value, false) + MISREADING_RATE;
+      values[s * width + x] = full ** weight;
     });
   });
   return { facet, width, values };
 }
+
+/** Weight of the strongest thing any answer of a check says. */
+export const checkStrength = (check: Check): number =>
+  Math.max(...check.answers.map(({ says }) => measureStrength(says)));

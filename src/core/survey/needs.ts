@@ -1,7 +1,9 @@
-import { FINISH_FACTS, isLeadPossible, DEFECT_FACTS, type DefectCode } from '../knowledge';
+import { judgeMoisture, LABEL_CLIMATE, type MoistureVerdict } from '../climate';
+import { DEFECT_FACTS, FINISH_FACTS, type DefectCode } from '../knowledge';
 import { resultOf, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
 import type { Belief } from './belief';
+import type { Hazard } from './hazards';
 import { FACETS, STATES, type FacetName, type FacetValue, type State } from './states';
 
 /** A need that follows from what the surface is. Prices are hands-on minutes and estimates. */
@@ -15,12 +17,16 @@ export interface SurfaceNeed {
   provideMinutes: (areaM2: number) => number;
   missedMinutes: (areaM2: number) => number;
   because: string;
+  /** Only the owner's wish makes it a need: grain is filled where it is to be hidden. */
+  onlyIfHidden?: boolean;
   /** Weighed when choosing checks, but not listed: it changes how another need is met. */
   silent?: boolean;
 }
 
 /** Stripping a wrongly primed face and starting again: a whole day for a chest of drawers (common practice). */
-const redo = (areaM2: number): number => 45 + 150 * areaM2;
+const redo = (areaM2: number): number => 60 + 200 * areaM2;
+/** Blocking what came through, and painting it all again (common practice: it shows after the clear coat). */
+const bledThrough = (areaM2: number): number => 150 + 120 * areaM2;
 const slick = (state: State): boolean => FINISH_FACTS[state.finish].slickness === 2;
 const isBoard = (state: State): boolean => state.substrate === 'mdf' || state.substrate === 'particleboard';
 
@@ -28,57 +34,63 @@ const isBoard = (state: State): boolean => state.substrate === 'mdf' || state.su
 export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
   {
     code: 'bonding_primer', label: 'Grip primer', facet: null,
-    probability: (state) => (slick(state) ? (state.finish === 'catalysed_lacquer' ? 0.5 : 0.98) : state.finish === 'alkyd_paint' ? 0.15 : 0.03),
+    probability: (state) => (slick(state) ? (state.finish === 'catalysed_lacquer' ? 0.9 : 0.99) : state.finish === 'alkyd_paint' ? 0.04 : 0.01),
     provideMinutes: (area) => 8 + 4 * area, missedMinutes: redo,
     because: 'Nothing soaks into a slick, closed face: the primer has to hold by itself.',
   },
   {
     code: 'stain_block', label: 'Stain block', facet: 'seep',
-    probability: (_state, value) => (value.bleed ? 0.97 : 0.02),
-    provideMinutes: (area) => 20 + 14 * area, missedMinutes: (area) => 60 + 30 * area,
+    probability: (_state, value) => (value.bleed ? 0.99 : 0.01),
+    provideMinutes: (area) => 20 + 14 * area, missedMinutes: bledThrough,
     because: 'Colour from the wood or an old stain comes up through pale paint.',
   },
   {
     code: 'scuff', label: 'Visible scuff', facet: null,
-    probability: (state) => (state.finish === 'bare' || state.finish === 'chalk_paint' ? 0.3 : 0.97),
+    probability: (state) => (state.finish === 'bare' || state.finish === 'chalk_paint' ? 0.05 : 0.99),
     provideMinutes: (area) => 8 * area, missedMinutes: redo,
     because: 'Everything shiny must go dull, or the primer has nothing to bite.',
   },
   {
     code: 'degloss_liquid_ok', label: 'Liquid deglosser would work', facet: null,
-    probability: (state) => (FINISH_FACTS[state.finish].softens ? 0.95 : 0.03),
+    probability: (state) => (FINISH_FACTS[state.finish].softens ? 0.97 : 0.02),
     provideMinutes: () => 0, missedMinutes: () => 0,
     because: 'The old coat is one that deglosser softens.',
   },
   {
     code: 'strip', label: 'Strip the old coat', facet: 'soundness',
-    probability: (_state, value) => (value.soundness === 'failing' ? 0.97 : value.soundness === 'marginal' ? 0.2 : 0.01),
+    probability: (_state, value) => (value.soundness === 'failing' ? 0.99 : value.soundness === 'marginal' ? 0.05 : 0.005),
     provideMinutes: (area) => 20 + 60 * area, missedMinutes: (area) => redo(area) * 1.5,
     because: 'New paint holds no better than the coat under it.',
   },
   {
     code: 'dewax', label: 'Take off the wax', facet: 'polish',
-    probability: (state, value) => (state.finish === 'wax' || value.wax_polish ? 0.98 : 0.01),
+    probability: (state, value) => (state.finish === 'wax' || value.wax_polish ? 0.99 : 0.005),
     provideMinutes: (area) => 5 + 6 * area, missedMinutes: redo,
     because: 'Nothing sticks to wax.',
   },
   {
     code: 'desilicone', label: 'Solvent wash and barrier', facet: 'silicone',
     probability: (_state, value) => (value.silicone ? 0.98 : 0.005),
-    provideMinutes: (area) => 15 + 12 * area, missedMinutes: (area) => 40 + 20 * area,
+    provideMinutes: (area) => 15 + 12 * area, missedMinutes: (area) => 60 + 90 * area,
     because: 'Silicone polish makes wet paint crawl into craters.',
   },
   {
     code: 'edge_seal', label: 'Seal the edges', facet: null,
-    probability: (state) => (isBoard(state) ? 0.97 : state.substrate === 'thermofoil' || state.substrate === 'melamine_board' ? 0.1 : 0.02),
-    provideMinutes: () => 8, missedMinutes: () => 45,
+    probability: (state) => (isBoard(state) ? 0.99 : state.substrate === 'thermofoil' || state.substrate === 'melamine_board' ? 0.04 : 0.01),
+    provideMinutes: () => 8, missedMinutes: (area) => 90 + 30 * area,
     because: 'Raw board edges drink paint and swell with water.',
   },
   {
-    code: 'grain_fill', label: 'Fill the grain, if it is to be hidden', facet: null,
-    probability: (state) => (state.substrate === 'open_grain_hardwood' ? 0.97 : state.substrate === 'tannin_rich_wood' || state.substrate === 'wood_veneer' ? 0.35 : 0.02),
-    provideMinutes: (area) => 15 * area, missedMinutes: (area) => 30 * area,
+    code: 'grain_fill', label: 'Fill the grain, if it is to be hidden', facet: 'grain', onlyIfHidden: true,
+    probability: (_state, value) => (value.grain === 'open' ? 0.99 : value.grain === 'medium' ? 0.9 : 0.01),
+    provideMinutes: (area) => 15 * area, missedMinutes: (area) => 20 + 45 * area,
     because: 'Open pores show through any paint film.',
+  },
+  {
+    code: 'odour_seal', label: 'Seal the smell in', facet: 'odour',
+    probability: (_state, value) => (value.odour ? 0.98 : 0.005),
+    provideMinutes: (area) => 20 + 14 * area, missedMinutes: bledThrough,
+    because: 'Smells come back through paint unless sealed.',
   },
   {
     code: 'soft_pad', label: 'Soft pad only', facet: null, silent: true,
@@ -95,13 +107,24 @@ export function needProbability(belief: Belief, need: SurfaceNeed): number {
 
 /** P(need | state, evidence): the facet summed out. */
 export function expectInState(belief: Belief, need: SurfaceNeed, stateIndex: number): number {
-  const state = STATES[stateIndex]!;
-  if (!need.facet) return need.probability(state, {});
-  const values = FACETS[need.facet];
+  const chances = tabulateNeed(need)[stateIndex]!;
+  if (!need.facet) return chances[0]!;
   const weights = belief.facets[need.facet];
-  return values.reduce((sum, value, x) => {
-    return sum + weights[stateIndex * values.length + x]! * need.probability(state, value);
-  }, 0);
+  let sum = 0;
+  for (let x = 0; x < chances.length; x += 1) sum += weights[stateIndex * chances.length + x]! * chances[x]!;
+  return sum;
+}
+
+const TABLES = new Map<SurfaceNeed, number[][]>();
+
+/** P(need | state, facet value), by state and value; without a facet, one value a state. Worked out once. */
+export function tabulateNeed(need: SurfaceNeed): number[][] {
+  const known = TABLES.get(need);
+  if (known) return known;
+  const values: readonly FacetValue[] = need.facet ? FACETS[need.facet] : [{}];
+  const table = STATES.map((state) => values.map((value) => need.probability(state, value)));
+  TABLES.set(need, table);
+  return table;
 }
 
 export interface Need {
@@ -113,7 +136,12 @@ export interface Need {
 }
 
 /** All needs of a zone with at least a 5 % chance, most certain first. Degreasing is asked of every zone. */
-export function deriveNeeds(belief: Belief, zone: Zone): Need[] {
+export function deriveNeeds(
+  belief: Belief,
+  dossier: Pick<Dossier, 'climate'>,
+  zone: Zone,
+  hazards: readonly Hazard[],
+): Need[] {
   const needs: Need[] = SURFACE_NEEDS.filter((need) => !need.silent).map((need) => {
     const p = needProbability(belief, need);
     return {
@@ -125,6 +153,10 @@ export function deriveNeeds(belief: Belief, zone: Zone): Need[] {
   });
   needs.push(degreaseNeed(belief));
   needs.push(...statedNeeds(zone));
+  const moisture = readMoisture(dossier, zone);
+  if (moisture?.state === 'damp') needs.push(dryOutNeed(moisture));
+  const gate = hazards.find((hazard) => hazard.gate !== undefined);
+  if (gate) needs.push({ code: 'lead_gate', label: 'Keep it wet and closed: lead', p: SEEN, why: gate.why });
   for (const need of needs) if (need.code === 'stain_block') need.extent = stainExtent(belief, zone);
   return mergeByCode(needs)
     .filter((need) => need.p >= 0.05)
@@ -164,13 +196,23 @@ function statedNeeds(zone: Zone): Need[] {
     if (own) add(own.code, own.label, own.why);
   }
   const smell = lastResult(zone, 'odour');
-  if (smell && smell !== 'none')
-    add('odour_seal', 'Seal the smell in', 'Smells come back through paint unless sealed.');
+  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', `${SMELLS[smell] ?? 'It'} was smelled here.`);
   const coat = lastResult(zone, 'coat_thickness');
   if (coat === 'caked') add('strip', 'Strip the old coat', 'The old coat is so thick that detail is lost.');
-  const damp = zone.observations?.findLast((observation) => observation.check === 'moisture_meter')?.value;
-  if (damp !== undefined && damp > 15) add('dry_out', 'Let it dry out', `${damp} % moisture: paint below 15 %.`);
   return needs;
+}
+
+const SMELLS: Readonly<Record<string, string>> = { smoke: 'Smoke', pet: 'A pet', musty: 'Must' };
+
+/** The last reading of the moisture meter against what wood settles to in this room; none without a reading. */
+export function readMoisture(dossier: Pick<Dossier, 'climate'>, zone: Zone): MoistureVerdict | undefined {
+  const measured = zone.observations?.findLast(({ check }) => check === 'moisture_meter')?.value;
+  return measured === undefined ? undefined : judgeMoisture(measured, dossier.climate ?? LABEL_CLIMATE);
+}
+
+function dryOutNeed({ measuredPct, equilibriumPct, limitPct }: MoistureVerdict): Need {
+  const why = `The meter says ${measuredPct} %; wood in this room settles at ${equilibriumPct.toFixed(1)} %. Paint below ${limitPct.toFixed(1)} %.`;
+  return { code: 'dry_out', label: 'Let it dry out', p: SEEN, why };
 }
 
 // prettier-ignore
@@ -200,57 +242,4 @@ function mergeByCode(needs: readonly Need[]): Need[] {
     if (!known || need.p > known.p) byCode.set(need.code, { ...known, ...need });
   }
   return [...byCode.values()];
-}
-
-export interface Hazard {
-  code: string;
-  /** The gate that holds work back until settled; none for a warning. */
-  gate?: 'lead_test' | 'certified_practice';
-  why: string;
-}
-
-/** What must be settled before dry abrasion or heat, and what to be warned of. Never says that a surface is safe. */
-export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard[] {
-  const hazards: Hazard[] = [];
-  const lead = leadHazard(belief, dossier, zone);
-  if (lead) hazards.push(lead);
-  if (zone.defects?.some((defect) => defect.code === 'mould')) {
-    hazards.push({ code: 'mould', why: 'Mask, damp methods, and find where the moisture comes from.' });
-  }
-  if (zone.defects?.some((defect) => defect.code === 'woodworm')) {
-    hazards.push({ code: 'woodworm', why: 'Keep it apart from other wood and treat by the label.' });
-  }
-  if (dossier.piece.history?.room === 'nursery') {
-    hazards.push({
-      code: 'nursery',
-      why: 'For a child: use products certified for it and wait out the full cure before use.',
-    });
-  }
-  return hazards;
-}
-
-function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard | null {
-  const tests = (zone.observations ?? []).filter(({ check }) => check === 'lead_test');
-  // One positive test stands, whatever another swab says; only taking it back removes it.
-  if (tests.some(({ result }) => result === 'positive')) {
-    return {
-      code: 'lead_found',
-      gate: 'certified_practice',
-      why: 'The test was positive. No sanding, no heat. Leave it closed and turn to certified lead practice; local law applies.',
-    };
-  }
-  const era = dossier.piece.history?.era ?? 'unknown';
-  if (!isLeadPossible(era, dossier.piece.region)) return null;
-  const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
-  if (coated < 0.1 || tests.length > 0) return null;
-  const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
-  return {
-    code: 'lead_possible',
-    gate: 'lead_test',
-    why: `${age}. No dry sanding, power sanding or heat until a lead test is in the record. Swabs can be wrong.`,
-  };
-}
-
-function mayHoldLead(state: State): boolean {
-  return state.finish !== 'bare' && state.finish !== 'factory_film' && state.finish !== 'wax' && state.finish !== 'oil';
 }

@@ -1,10 +1,19 @@
 import { CHECKS, type Check } from '../knowledge';
 import type { Zone } from '../dossier';
 import type { Belief } from './belief';
-import { likelihoodTables, type LikelihoodTable } from './likelihood';
-import { expectInState, SURFACE_NEEDS, type SurfaceNeed } from './needs';
-import { FACETS, STATE_COUNT, STATES } from './states';
+import { weighRank } from './clues';
+import { checkStrength, likelihoodTables, type LikelihoodTable } from './likelihood';
+import { expectInState, SURFACE_NEEDS, tabulateNeed, type SurfaceNeed } from './needs';
 import { formatChance } from '../shared';
+
+/** What one answer of a check would change. */
+export interface AnswerForesight {
+  code: string;
+  /** How likely this answer is now. */
+  p: number;
+  /** Needs that would come in or fall out of the plan, in words; empty when the plan would stay. */
+  changes: string[];
+}
 
 export interface NextCheck {
   check: string;
@@ -12,43 +21,62 @@ export interface NextCheck {
   worthMinutes: number;
   costMinutes: number;
   why: string;
+  answers: AnswerForesight[];
 }
 
 export interface CheckLimits {
   /** No abrasion while lead is possible. */
   leadOpen: boolean;
   ventilation: 'good' | 'limited' | 'none';
+  /** The owner wants the grain hidden, so open pores matter. */
+  hideGrain: boolean;
 }
 
 /** A waiting hour and a mark cost something too: priced in minutes of work (estimates). */
 const WAIT_MINUTES_PER_HOUR = 0.5;
 const MARK_MINUTES = [0, 1, 12] as const;
-/** Reading the question and going to look costs a minute, whatever the check. */
-const ATTENTION_MINUTES = 1;
-/** Checks that only settle a gate or a stated need; they are asked for by the gate, not by worth. */
-const NOT_ASKED_BY_WORTH = new Set(['lead_test', 'odour', 'coat_thickness', 'cross_cut_old']);
+/** Reading the question and going to look costs a little, whatever the check. */
+const ATTENTION_MINUTES = 0.4;
+/** With little fresh air a solvent check is put off (an estimate). */
+const STALE_AIR_MINUTES = 4;
+/** The lead test is asked for by its gate; the thickness of a coat decides only how to take it down. */
+const NOT_ASKED_BY_WORTH = new Set(['lead_test', 'coat_thickness']);
+/** States less likely than this are left out of the forecast (not out of the belief). */
+const NEGLIGIBLE = 1e-5;
 
 /**
- * The checks worth making, best first. Sensible behaviour costs Σ min(provide, p × missed) over the needs; a check is
- * worth what it takes off that on average, less its minutes, its wait and its mark. Empty when nothing is worth it.
+ * The checks worth making, best first. Sensible behaviour costs Σ min(provide, p × missed) over the needs: that is the
+ * table of decisions (leave, scuff, grip, block, strip, seal …), which falls apart by need because each is provided for
+ * on its own. A check is worth what it takes off that sum on average, less its minutes, its wait and its mark. Empty
+ * when nothing is worth it. A check that leaves a visible mark waits until no gentler one is worth asking.
  */
 export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits): NextCheck[] {
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
-  const terms = SURFACE_NEEDS.map((need) => prepareNeed(belief, need, area));
-  const now = terms.reduce((sum, term) => sum + behave(term, term.now), 0);
-  return CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, limits))
-    .map((check) => appraise(belief, check, terms, now))
-    .filter((next) => next.worthMinutes > 0)
-    .sort((a, b) => b.worthMinutes - a.worthMinutes);
+  const forecast = prepare(belief, area, limits.hideGrain);
+  const worthy = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits))
+    .map((check) => appraise(forecast, check, limits))
+    .filter(({ worth }) => worth > 0)
+    .sort((a, b) => b.worth - a.worth);
+  const gentle = worthy.filter(({ check }) => check.mark < 2);
+  return (gentle.length > 0 ? gentle : worthy).map((entry) => describe(forecast, entry));
 }
 
 export const DEFAULT_AREA_M2 = 0.5;
 
-function isAllowed(check: Check, limits: CheckLimits): boolean {
+function isAllowed(check: Check, zone: Zone, limits: CheckLimits): boolean {
   if (NOT_ASKED_BY_WORTH.has(check.code)) return false;
+  if (check.roles && !check.roles.includes(zone.role)) return false;
   if (check.care === 'abrasion' && limits.leadOpen) return false;
+  // A lattice is cut into the old coat: dust and flakes, so it waits for the lead test too.
+  if (check.mark === 2 && limits.leadOpen) return false;
   return !(check.care === 'solvent' && limits.ventilation === 'none');
+}
+
+/** What making a check costs, in minutes: going there, doing it, waiting, the mark it leaves. */
+export function priceCheck(check: Check, limits: Pick<CheckLimits, 'ventilation'> = { ventilation: 'good' }): number {
+  const air = check.care === 'solvent' && limits.ventilation === 'limited' ? STALE_AIR_MINUTES : 0;
+  return ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark] + air;
 }
 
 interface Term {
@@ -56,68 +84,118 @@ interface Term {
   provide: number;
   missed: number;
   now: number;
-  /** P(need | state), the facet summed out. */
+  /** P(need | state), the facet summed out, for the states of the forecast. */
   byState: Float64Array;
+  /** P(need | state, facet value) for the same states, `[state × width + value]`; empty without a facet. */
+  byValue: Float64Array;
+}
+interface Forecast {
+  belief: Belief;
+  states: number[];
+  pState: Float64Array;
+  rows: Belief['facets'];
+  terms: Term[];
+  now: number;
 }
 
-function prepareNeed(belief: Belief, need: SurfaceNeed, area: number): Term {
-  const byState = Float64Array.from(STATES, (_, s) => expectInState(belief, need, s));
-  const now = belief.joint.reduce((sum, p, s) => sum + p * byState[s]!, 0);
-  return { need, provide: need.provideMinutes(area), missed: need.missedMinutes(area), now, byState };
-}
-
-const behave = (term: Term, p: number): number => Math.min(term.provide, p * term.missed);
-
-function appraise(belief: Belief, check: Check, terms: readonly Term[], now: number): NextCheck {
-  let after = 0;
-  let biggest: { shift: number; answer: string; term: Term; p: number } | null = null;
-  for (const answer of check.answers) {
-    const table = likelihoodTables(check.code).get(answer.code)!;
-    const { pAnswer, needs } = foresee(belief, table, terms);
-    for (const [n, term] of terms.entries()) {
-      after += pAnswer * behave(term, needs[n]!);
-      const shift = pAnswer * Math.abs(behave(term, needs[n]!) - behave(term, term.now));
-      if (shift > (biggest?.shift ?? 0)) biggest = { shift, answer: answer.label, term, p: needs[n]! };
-    }
-  }
-  const costMinutes =
-    ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark];
+function prepare(belief: Belief, area: number, hideGrain: boolean): Forecast {
+  const states = [...belief.joint.keys()].filter((s) => belief.joint[s]! > NEGLIGIBLE);
+  const terms = SURFACE_NEEDS.flatMap((need): Term[] => {
+    const missed = need.missedMinutes(area);
+    if (missed === 0 || (need.onlyIfHidden && !hideGrain)) return [];
+    const byState = Float64Array.from(states, (s) => expectInState(belief, need, s));
+    const byValue = Float64Array.from(need.facet ? states.flatMap((s) => tabulateNeed(need)[s]!) : []);
+    const now = states.reduce((sum, s, i) => sum + belief.joint[s]! * byState[i]!, 0);
+    return [{ need, provide: need.provideMinutes(area), missed, now, byState, byValue }];
+  });
+  const pState = Float64Array.from(states, (s) => belief.joint[s]!);
   return {
-    check: check.code,
-    worthMinutes: Math.round((now - after - costMinutes) * 10) / 10,
-    costMinutes: check.minutes,
-    why: biggest ? explainShift(biggest) : 'No answer would change the plan.',
+    belief,
+    states,
+    pState,
+    rows: belief.facets,
+    terms,
+    now: terms.reduce((sum, term) => sum + behave(term, term.now), 0),
   };
 }
 
-function explainShift({ answer, term, p }: { answer: string; term: Term; p: number }): string {
-  const need = term.need.label.toLowerCase();
-  return `“${answer}” would move “${need}” from ${formatChance(term.now)} to ${formatChance(p)}.`;
+const behave = (term: Term, p: number): number => Math.min(term.provide, p * term.missed);
+const isProvided = (term: Term, p: number): boolean => p * term.missed > term.provide;
+
+interface Appraisal {
+  check: Check;
+  worth: number;
+  outcomes: { code: string; label: string; p: number; needs: number[] }[];
 }
 
-/** P(answer), and P(each need | answer). */
-function foresee(belief: Belief, table: LikelihoodTable, terms: readonly Term[]): { pAnswer: number; needs: number[] } {
+function appraise(forecast: Forecast, check: Check, limits: CheckLimits): Appraisal {
+  const tables = likelihoodTables(check.code, foreseenWeight(forecast.belief, check));
+  const outcomes = check.answers.map(({ code, label }) => ({ code, label, ...foresee(forecast, tables.get(code)!) }));
+  const after = outcomes.reduce(
+    (sum, { p, needs }) => sum + p * forecast.terms.reduce((cost, term, n) => cost + behave(term, needs[n]!), 0),
+    0,
+  );
+  return { check, worth: forecast.now - after - priceCheck(check, limits), outcomes };
+}
+
+/** The weight the check would count with beside what its group has said already. */
+function foreseenWeight(belief: Belief, check: Check): number {
+  const strength = checkStrength(check);
+  const ahead = belief.clues.filter((clue) => clue.group === (check.group ?? check.code) && clue.strength >= strength);
+  return weighRank(ahead.length);
+}
+
+function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): NextCheck {
+  let biggest: { shift: number; why: string } = { shift: 0, why: 'No answer would change the plan.' };
+  for (const { label, p, needs } of outcomes) {
+    terms.forEach((term, n) => {
+      const shift = p * Math.abs(behave(term, needs[n]!) - behave(term, term.now));
+      if (shift <= biggest.shift) return;
+      const need = term.need.label.toLowerCase();
+      const why = `“${label}” would move “${need}” from ${formatChance(term.now)} to ${formatChance(needs[n]!)}.`;
+      biggest = { shift, why };
+    });
+  }
+  return {
+    check: check.code,
+    worthMinutes: Math.round(worth * 10) / 10,
+    costMinutes: check.minutes,
+    why: biggest.why,
+    answers: outcomes.map(({ code, p, needs }) => ({
+      code,
+      p,
+      changes: terms.flatMap((term, n) => {
+        const [before, then] = [isProvided(term, term.now), isProvided(term, needs[n]!)];
+        if (before === then || term.need.silent) return [];
+        return [then ? term.need.label.toLowerCase() : `no “${term.need.label.toLowerCase()}”`];
+      }),
+    })),
+  };
+}
+
+/** P(answer), and P(each need | answer). Written as plain loops: it runs for every answer of every check. */
+function foresee({ states, pState, rows, terms }: Forecast, table: LikelihoodTable): { p: number; needs: number[] } {
   const { facet, width, values } = table;
-  const sums = new Float64Array(terms.length);
+  const facetRows = facet ? rows[facet] : null;
+  const needs = new Array<number>(terms.length).fill(0);
   let pAnswer = 0;
-  for (let s = 0; s < STATE_COUNT; s += 1) {
-    const pState = belief.joint[s]!;
-    if (pState < 1e-9) continue;
-    let pHere = 0;
-    for (let x = 0; x < width; x += 1)
-      pHere += (facet ? belief.facets[facet][s * width + x]! : 1) * values[s * width + x]!;
-    pAnswer += pState * pHere;
+  for (let i = 0; i < states.length; i += 1) {
+    const at = states[i]! * width;
+    let here = 0;
+    for (let x = 0; x < width; x += 1) here += (facetRows ? facetRows[at + x]! : 1) * values[at + x]!;
+    const weight = pState[i]! * here;
+    pAnswer += weight;
     for (let n = 0; n < terms.length; n += 1) {
       const term = terms[n]!;
-      if (!facet || term.need.facet !== facet) {
-        sums[n] = sums[n]! + pState * pHere * term.byState[s]!;
+      if (!facetRows || term.need.facet !== facet) {
+        needs[n] = needs[n]! + weight * term.byState[i]!;
         continue;
       }
-      for (let x = 0; x < width; x += 1) {
-        const pNeed = term.need.probability(STATES[s]!, FACETS[facet][x]!);
-        sums[n] = sums[n]! + pState * belief.facets[facet][s * width + x]! * values[s * width + x]! * pNeed;
-      }
+      let inFacet = 0;
+      for (let x = 0; x < width; x += 1) inFacet += facetRows[at + x]! * values[at + x]! * term.byValue[i * width + x]!;
+      needs[n] = needs[n]! + pState[i]! * inFacet;
     }
   }
-  return { pAnswer, needs: [...sums].map((sum) => sum / pAnswer) };
+  for (let n = 0; n < terms.length; n += 1) needs[n] = needs[n]! / pAnswer;
+  return { p: pAnswer, needs };
 }

@@ -3,10 +3,14 @@ import {
   FINISH_BY_ERA,
   FINISH_FACTS,
   finishWeights,
+  GRAIN_PRIOR,
   GREASE_BY_ROOM,
   OPAQUE_IF_PAINTED,
+  ODOUR_OUTSIDE,
   POLISH_ON_PAINT_OR_FILM,
   PRESENT_PRIOR,
+  SILICONE_ON_PAINT_OR_FILM,
+  SMELLS_INSIDE,
   SOUNDNESS_PRIOR,
   SUBSTRATE_BY_ERA,
   SUBSTRATE_BY_KIND,
@@ -39,8 +43,21 @@ export interface Prior {
   facets: Record<FacetName, Float64Array>;
 }
 
-/** What is to be expected of a zone before any check, from the kind of piece, the zone's role and the history. */
+const PRIORS = new Map<string, Prior>();
+
+/**
+ * What is to be expected of a zone before any check, from the kind of piece, the zone's role and the history. Worked out
+ * once for each combination; treat it as read-only.
+ */
 export function computePrior({ kind, role, history }: PriorInput): Prior {
+  const { era, room, painted_before, flatpack_marks } = history;
+  const key = [kind, role, era, room, painted_before, flatpack_marks].join('|');
+  const known = PRIORS.get(key) ?? buildPrior({ kind, role, history });
+  PRIORS.set(key, known);
+  return known;
+}
+
+function buildPrior({ kind, role, history }: PriorInput): Prior {
   const logState = new Float64Array(STATE_COUNT);
   const substrates = normalise(SUBSTRATES.map((code) => weighSubstrate(code, kind, role, history)));
   substrates.forEach((pSubstrate, i) => {
@@ -53,7 +70,7 @@ export function computePrior({ kind, role, history }: PriorInput): Prior {
     FACET_NAMES.map((name) => {
       const width = FACETS[name].length;
       const values = new Float64Array(STATE_COUNT * width);
-      STATES.forEach((state, s) => values.set(facetPrior(name, state, history.room), s * width));
+      STATES.forEach((state, s) => values.set(facetPrior(name, state, role, history.room), s * width));
       return [name, values];
     }),
   ) as Record<FacetName, Float64Array>;
@@ -78,13 +95,17 @@ function weighFinish(substrate: SubstrateCode, finish: FinishCode, history: Hist
   return base * era * painted;
 }
 
-function facetPrior(name: FacetName, state: State, room: RoomCode | undefined): number[] {
+function facetPrior(name: FacetName, state: State, role: RoleCode, room: RoomCode | undefined): number[] {
   const finish = FINISH_FACTS[state.finish];
   const film = finish.slickness === 2;
   switch (name) {
     case 'soundness': {
       const table = film ? SOUNDNESS_PRIOR.film : finish.opaque ? SOUNDNESS_PRIOR.painted : SOUNDNESS_PRIOR.clear;
       return [table.sound, table.marginal, table.failing];
+    }
+    case 'grain': {
+      const { closed, medium, open } = GRAIN_PRIOR[state.substrate];
+      return [closed, medium, open];
     }
     case 'seep': {
       const bleed = BLEED_PRIOR[state.substrate];
@@ -97,7 +118,13 @@ function facetPrior(name: FacetName, state: State, room: RoomCode | undefined): 
       return [1 - polish, polish];
     }
     case 'silicone': {
-      return [1 - PRESENT_PRIOR.silicone, PRESENT_PRIOR.silicone];
+      const silicone =
+        finish.opaque || film || state.finish === 'bare' ? SILICONE_ON_PAINT_OR_FILM : PRESENT_PRIOR.silicone;
+      return [1 - silicone, silicone];
+    }
+    case 'odour': {
+      const odour = SMELLS_INSIDE.includes(role) ? PRESENT_PRIOR.odour : ODOUR_OUTSIDE;
+      return [1 - odour, odour];
     }
   }
 }

@@ -1,4 +1,5 @@
 import type { Dossier } from '../dossier';
+import type { MoistureVerdict } from '../climate';
 import { diagnoseZone } from './diagnose';
 
 /** `bricolage.diagnosis/1`: the diagnosis as an open format. Probabilities to four decimals, each list sums to 1. */
@@ -13,7 +14,9 @@ export function reportDiagnosis(dossier: Dossier) {
         substrate: roundList(belief.substrate),
         finish: roundList(belief.finish),
         soundness: roundList(belief.soundness),
+        grain: roundList(belief.grain),
         bleed_p: round(belief.present.bleed),
+        ...(diagnosis.moisture ? { moisture: reportMoisture(diagnosis.moisture) } : {}),
         needs: diagnosis.needs.map(({ code, p, why, extent }) => ({
           code,
           p: round(p),
@@ -27,17 +30,30 @@ export function reportDiagnosis(dossier: Dossier) {
           cost_minutes: next.costMinutes,
           why: next.why,
         })),
-        contradictions: diagnosis.contradictions,
-        evidence: diagnosis.evidence.map(({ check, result, about, speaks, strength }) => ({
+        contradictions: diagnosis.contradictions.map(({ check, result, why, against }) => ({
+          check,
+          result,
+          why,
+          against,
+        })),
+        evidence: diagnosis.evidence.map(({ check, result, about, speaks, strength, basis }) => ({
           check,
           result,
           [speaks]: about,
           strength,
+          basis,
         })),
       };
     }),
   };
 }
+
+const reportMoisture = ({ measuredPct, equilibriumPct, limitPct, state }: MoistureVerdict) => ({
+  measured_pct: measuredPct,
+  equilibrium_pct: Math.round(equilibriumPct * 10) / 10,
+  limit_pct: Math.round(limitPct * 10) / 10,
+  state,
+});
 
 const round = (p: number): number => Math.round(p * 1e4) / 1e4;
 

@@ -1,4 +1,13 @@
-import { FINISHES, SOUNDNESS, SUBSTRATES, type FinishCode, type SoundnessCode, type SubstrateCode } from '../knowledge';
+import {
+  FINISHES,
+  GRAINS,
+  SOUNDNESS,
+  SUBSTRATES,
+  type FinishCode,
+  type GrainCode,
+  type SoundnessCode,
+  type SubstrateCode,
+} from '../knowledge';
 
 /** Substrate and finish are believed jointly: state index = substrate × number of finishes + finish. */
 export const STATE_COUNT = SUBSTRATES.length * FINISHES.length;
@@ -18,13 +27,16 @@ export const STATES: readonly State[] = SUBSTRATES.flatMap((substrate) =>
  */
 export interface FacetValue {
   soundness?: SoundnessCode;
+  grain?: GrainCode;
   bleed?: boolean;
   grease?: boolean;
   wax_polish?: boolean;
   silicone?: boolean;
+  odour?: boolean;
 }
 export const FACETS = {
   soundness: SOUNDNESS.map((soundness): FacetValue => ({ soundness })),
+  grain: GRAINS.map((grain): FacetValue => ({ grain })),
   seep: [
     { bleed: false, grease: false },
     { bleed: false, grease: true },
@@ -33,6 +45,7 @@ export const FACETS = {
   ] as FacetValue[],
   polish: [{ wax_polish: false }, { wax_polish: true }] as FacetValue[],
   silicone: [{ silicone: false }, { silicone: true }] as FacetValue[],
+  odour: [{ odour: false }, { odour: true }] as FacetValue[],
 };
 export type FacetName = keyof typeof FACETS;
 export const FACET_NAMES = Object.keys(FACETS) as FacetName[];

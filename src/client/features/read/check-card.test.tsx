@@ -27,7 +27,13 @@ describe('the card of a check', () => {
 
   it('says what it is worth and what an answer would change', () => {
     show('damp_rag', {
-      worth: { check: 'damp_rag', worthMinutes: 33.7, costMinutes: 1, why: '“Pink or red” would move it.' },
+      worth: {
+        check: 'damp_rag',
+        worthMinutes: 33.7,
+        costMinutes: 1,
+        why: '“Pink or red” would move it.',
+        answers: [],
+      },
     });
     expect(screen.getByText(/Worth about 34 min of work/)).toBeTruthy();
     expect(screen.getByText('“Pink or red” would move it.')).toBeTruthy();

@@ -1,0 +1,26 @@
+import type { Dossier, Observation, Zone } from './schema';
+
+/**
+ * A zone as it is read: its own answers, and for checks it has none of its own, those of the zone it is like. Its own
+ * answers are the exceptions. A negative lead test counts only where it was made; a positive one stops both.
+ */
+export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone {
+  const leader = dossier.zones?.find(({ id }) => id === zone.like);
+  if (!leader || leader.id === zone.id) return zone;
+  const own = zone.observations ?? [];
+  const answered = new Set(own.map(({ check }) => check));
+  const lent = (leader.observations ?? []).filter(
+    (observation) => !answered.has(observation.check) && isLent(observation),
+  );
+  const skipped = [...new Set([...(zone.skipped_checks ?? []), ...(leader.skipped_checks ?? [])])];
+  const stated = zone.stated ?? leader.stated;
+  return {
+    ...zone,
+    observations: [...lent, ...own],
+    ...(skipped.length > 0 ? { skipped_checks: skipped } : {}),
+    ...(stated ? { stated } : {}),
+    like: undefined,
+  };
+}
+
+const isLent = ({ check, result }: Observation): boolean => check !== 'lead_test' || result === 'positive';

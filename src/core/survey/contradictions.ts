@@ -1,0 +1,175 @@
+import { findAnswer, findCheck, FINISH_FACTS, SUBSTRATE_FACTS, type SubstrateCode } from '../knowledge';
+import { resultOf, type Zone } from '../dossier';
+import { marginaliseStates, mostLikelyState, type Belief } from './belief';
+import type { Clue } from './clues';
+import { likelihoodTables } from './likelihood';
+import { STATE_COUNT, STATES } from './states';
+
+export interface Contradiction {
+  check: string;
+  result: string;
+  why: string;
+  observationId?: string;
+  /** Answers that speak against this one, by check. */
+  against: string[];
+}
+
+/** An answer the others would have foreseen less than a third as often as chance does not fit them. */
+const SURPRISE_RATIO = 0.3;
+/** A belief this strong counts as a verdict; one answer that turns it into another is shown. */
+const VERDICT = 0.7;
+const OTHERS_FOR_A_VERDICT = 3;
+/** Two answers that no material explains together better than this share of what each could be contradict each other. */
+const IRRECONCILABLE = 0.12;
+/** Below this they pull apart, and one is named when the other is doubted. */
+const OPPOSED = 0.35;
+
+/**
+ * Answers that no credible material explains together. Each answer is judged by what all the others foresaw: its chance
+ * given them, with its own part divided out of the belief again. Worst first; confirmed answers last, since making them
+ * again is not the cure.
+ */
+export function findContradictions(belief: Belief, zone: Zone): Contradiction[] {
+  const answers = belief.clues.filter((clue) => clue.observation !== undefined);
+  const others = answers.length - 1 + (zone.stated ? 1 : 0);
+  const kind = new Map(answers.map((clue) => [clue, explainKindly(clue)]));
+  const misfits = (clue: Clue, limit: number): Clue[] =>
+    answers.filter((other) => other !== clue && fitTogether(kind.get(clue)!, kind.get(other)!) < limit);
+  const surprises = new Map(answers.map((clue) => [clue, judgeAgainstRest(belief, clue, others)]));
+  const judged = answers.map((clue) => {
+    const judgement = surprises.get(clue)!;
+    // Of two that exclude each other, the one the rest foresaw less is doubted.
+    const beaten = misfits(clue, IRRECONCILABLE).some((other) => surprises.get(other)!.surprise >= judgement.surprise);
+    return { clue, ...judgement, conflicts: judgement.conflicts || beaten };
+  });
+  return [
+    ...doubtStatedFact(belief, zone),
+    ...judged
+      .filter(({ conflicts }) => conflicts)
+      .sort((a, b) => Number(isConfirmed(a.clue)) - Number(isConfirmed(b.clue)) || a.surprise - b.surprise)
+      .map(({ clue, rest }) =>
+        word(
+          clue,
+          rest,
+          misfits(clue, OPPOSED).filter((other) => speaksFor(kind.get(other)!, rest.code)),
+        ),
+      ),
+  ];
+}
+
+const isConfirmed = (clue: Clue): boolean => clue.observation?.certainty === 'confirmed';
+
+interface Judgement {
+  conflicts: boolean;
+  /** Chance of this answer given the others, against that of a blind guess. */
+  surprise: number;
+  /** What the others alone say the material is. */
+  rest: { code: SubstrateCode; p: number };
+}
+
+function judgeAgainstRest(belief: Belief, clue: Clue, others: number): Judgement {
+  const { facet, width, values } = clue.table;
+  const rows = facet ? belief.facets[facet] : null;
+  const tables = likelihoodTables(clue.observation!.check, clue.doubt);
+  const full = tables.get(resultOf(clue.observation!)!)!.values;
+  const without = new Float64Array(STATE_COUNT);
+  let total = 0;
+  let foreseen = 0;
+  for (let s = 0; s < STATE_COUNT; s += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const at = s * width + x;
+      const share = (belief.joint[s]! * (rows ? rows[at]! : 1)) / values[at]!;
+      without[s] = without[s]! + share;
+      foreseen += share * full[at]!;
+    }
+    total += without[s]!;
+  }
+  const rest = best(without, total);
+  const now = best(belief.joint, 1);
+  const surprise = (tables.size * foreseen) / total;
+  const turned = others >= OTHERS_FOR_A_VERDICT && rest.code !== now.code && rest.p >= VERDICT && now.p >= VERDICT;
+  return { surprise, rest, conflicts: turned || (others > 0 && surprise < SURPRISE_RATIO) };
+}
+
+function best(joint: Float64Array, total: number): { code: SubstrateCode; p: number } {
+  const top = marginaliseStates(joint).substrate.reduce((a, b) => (b.p > a.p ? b : a));
+  return { code: top.code, p: top.p / total };
+}
+
+function word(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Contradiction {
+  const { check, id } = clue.observation!;
+  const answer = resultOf(clue.observation!)!;
+  const label = findAnswer(check, answer)?.label ?? answer;
+  const named = others.map(
+    ({ observation }) => `“${findAnswer(observation!.check, resultOf(observation!)!)?.label ?? ''}”`,
+  );
+  const title = (findCheck(check)?.title ?? check).replace('?', '').toLowerCase();
+  const cure = isConfirmed(clue)
+    ? 'You made it twice, so make one of the others again.'
+    : `Do this one again: ${title}.`;
+  const against =
+    named.length > 0 ? `${listWords(named)} ${named.length > 1 ? 'speak' : 'speaks'} for` : 'The rest speaks for';
+  return {
+    check,
+    result: answer,
+    why: `“${label}” hardly fits. ${against} ${SUBSTRATE_FACTS[rest.code].label.toLowerCase()}. ${cure}`,
+    ...(id === undefined ? {} : { observationId: id }),
+    against: others.map(({ observation }) => observation!.check),
+  };
+}
+
+const listWords = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]!}` : (words[0] ?? '');
+
+/**
+ * How well the best single material explains two answers together, 0–1: the largest product of their likelihoods over
+ * the product of their largest. 1 when one state makes both as likely as they can be.
+ */
+function fitTogether(a: Float64Array, b: Float64Array): number {
+  let [topA, topB, topBoth] = [0, 0, 0];
+  for (let s = 0; s < STATE_COUNT; s += 1) {
+    topA = Math.max(topA, a[s]!);
+    topB = Math.max(topB, b[s]!);
+    topBoth = Math.max(topBoth, a[s]! * b[s]!);
+  }
+  return topBoth / (topA * topB);
+}
+
+/** Likelihood of an answer in each state, undamped, with its small fact at its kindest. */
+function explainKindly({ observation, doubt }: Clue): Float64Array {
+  const { width, values } = likelihoodTables(observation!.check, doubt).get(resultOf(observation!)!)!;
+  return Float64Array.from({ length: STATE_COUNT }, (_, s) => Math.max(...values.subarray(s * width, (s + 1) * width)));
+}
+
+/** Whether an answer is likelier on this substrate than on the average state. */
+function speaksFor(likelihood: Float64Array, substrate: SubstrateCode): boolean {
+  let [sum, top] = [0, 0];
+  STATES.forEach((state, s) => {
+    sum += likelihood[s]!;
+    if (state.substrate === substrate) top = Math.max(top, likelihood[s]!);
+  });
+  return top > (1.5 * sum) / STATE_COUNT;
+}
+
+/** A fact the owner stated that the checks have made less likely than not. */
+function doubtStatedFact(belief: Belief, zone: Zone): Contradiction[] {
+  const { substrate, finish } = zone.stated ?? {};
+  const state = mostLikelyState(belief);
+  const doubts: Contradiction[] = [];
+  const doubt = (said: string, label: string, found: string): void => {
+    const why = `You said ${label}; the checks speak for ${found}. Make one of them again, or take the statement back.`;
+    doubts.push({ check: 'stated', result: said, why, against: [] });
+  };
+  const chance = (list: readonly { code: string; p: number }[], code: string): number =>
+    list.find((entry) => entry.code === code)?.p ?? 1;
+  if (substrate && chance(belief.substrate, substrate) < 0.5) {
+    doubt(
+      substrate,
+      SUBSTRATE_FACTS[substrate].label.toLowerCase(),
+      SUBSTRATE_FACTS[belief.substrate[0]!.code].label.toLowerCase(),
+    );
+  }
+  if (finish && chance(belief.finish, finish) < 0.5)
+    doubt(finish, FINISH_FACTS[finish].label, FINISH_FACTS[state.finish].label);
+  return doubts;
+}
