@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   choiceSchema,
+  climateSchema,
   defectSchema,
   dossierSchema,
   goalSchema,
@@ -28,6 +29,7 @@ export const bodies = {
   skips: z.looseObject({ checks: zoneSchema.shape.skipped_checks.unwrap() }),
   defects: z.looseObject({ defects: z.array(defectSchema).max(100) }),
   goal: goalSchema,
+  climate: climateSchema,
   choice: choiceSchema,
   test: testSchema,
   override: overrideSchema,
@@ -67,6 +69,10 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
       return { method: 'PUT', path: `${base}/zones/${change.zoneId}/defects`, body: { defects: change.defects } };
     case 'goal_set':
       return { method: 'PUT', path: `${base}/goal`, body: change.goal };
+    case 'climate_set':
+      return { method: 'PUT', path: `${base}/climate`, body: change.climate };
+    case 'photo_withdrawn':
+      return { method: 'DELETE', path: `${base}/photos/${change.photoId}` };
     case 'choice_taken':
       return { method: 'PUT', path: `${base}/choice`, body: change.choice };
     case 'test_logged':
@@ -79,6 +85,11 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
       return assertNever(change);
   }
 }
+
+/** Where a picture's bytes are sent, and where they are read by their hash. */
+export const photoUploadPath = (pieceId: string, photoId: string, zoneId?: string): string =>
+  `/api/pieces/${pieceId}/photos/${photoId}${zoneId === undefined ? '' : `?zone=${zoneId}`}`;
+export const photoPath = (sha256: string): string => `/api/photos/${sha256}`;
 
 export interface ErrorBody {
   error: { code: string; path: string; params: Record<string, unknown>; message: string };

@@ -5,12 +5,15 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail } from '@/core/shared';
 import type { PieceStore } from './db';
+import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, sendProblem } from './http/problems';
 import { sameOriginWrites, securityHeaders } from './http/security';
+import type { PhotoFiles } from './photo-files';
 
 export interface AppParts {
   store: PieceStore;
+  photos: PhotoFiles;
   /** Folder of the exported web application; left out when only the API is wanted. */
   webRoot?: string;
   log: Logger;
@@ -20,7 +23,7 @@ export interface AppParts {
 const BODY_LIMIT = '1mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, webRoot, log, now }: AppParts): Express {
+export function makeApp({ store, photos, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -30,16 +33,17 @@ export function makeApp({ store, webRoot, log, now }: AppParts): Express {
     }),
   );
   app.use(securityHeaders);
-  app.use('/api', sameOriginWrites, express.json({ limit: BODY_LIMIT, type: () => true }));
-  app.use('/api', (_request, response, next) => {
+  app.use('/api', sameOriginWrites, (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
+  app.use('/api', makePhotoRouter(store, photos, now));
+  app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }));
   app.get('/api/health', (_request, response) => void response.json({ ok: true }));
   app.use('/api/pieces', makePieceRouter(store, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
   if (webRoot) serveWeb(app, webRoot);
-  app.use(makeErrorHandler(log, BODY_LIMIT));
+  app.use(makeErrorHandler(log));
   return app;
 }
 

@@ -6,6 +6,7 @@ import { parseDossier } from '@/core/dossier';
 import { explainProblem } from '@/contract';
 import { makeApp } from './app';
 import { makePieceStore, openDatabase, type PieceStore } from './db';
+import { makePhotoFiles } from './photo-files';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
@@ -15,14 +16,13 @@ const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
 const now = (): string => new Date().toISOString();
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 
-const db = openDatabase(
-  process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite'),
-  path.join(root, 'src/server/db/migrations'),
-);
+const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite');
+const db = openDatabase(file, path.join(root, 'src/server/db/migrations'));
 const store = makePieceStore(db);
 if (process.env.BRICOLAGE_DEMO) loadDossiers(store, process.env.BRICOLAGE_DEMO);
 
-const app = makeApp({ store, webRoot: path.join(root, 'dist'), log, now });
+const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
+const app = makeApp({ store, photos, webRoot: path.join(root, 'dist'), log, now });
 listen(Number(process.env.PORT ?? 4173));
 
 function listen(port: number): void {

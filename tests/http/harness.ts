@@ -5,6 +5,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
 import { makePieceStore, openDatabase } from '@/server/db';
+import { makePhotoFiles } from '@/server/photo-files';
 
 export const MIGRATIONS = path.resolve('src/server/db/migrations');
 
@@ -27,7 +28,12 @@ export async function startServer(
   const db = openDatabase(file, MIGRATIONS);
   let ticks = 0;
   const now = (): string => new Date(Date.UTC(2026, 0, 1, 0, 0, (ticks += 1))).toISOString();
-  const app = makeApp({ store: makePieceStore(db), log: pino({ level: 'silent' }), now });
+  const app = makeApp({
+    store: makePieceStore(db),
+    photos: makePhotoFiles(path.join(path.dirname(file), 'photos')),
+    log: pino({ level: 'silent' }),
+    now,
+  });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

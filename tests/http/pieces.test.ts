@@ -23,6 +23,8 @@ const CHANGES: PieceChange[] = [
   { type: 'defects_set', zoneId: 'side', defects: [{ code: 'gouge', extent: 'spot' }] },
   { type: 'zone_set', zoneId: 'side', facts: { role: 'side', area_m2: 0.7, name: 'Left side' } },
   { type: 'zone_set', zoneId: 'shelf', facts: { role: 'shelf' } },
+  { type: 'climate_set', climate: { temperature_c: 14, humidity_pct: 72 } },
+  { type: 'zone_set', zoneId: 'side', facts: { role: 'side', like: 'shelf', parts: ['side'] } },
   { type: 'goal_set', goal: { colour: '#DDE3DA', zones: { shelf: { look: 'leave' } } } },
   { type: 'piece_facts_set', piece: { kind: 'desk', name: 'Issue desk', history: { era: 'since_2000' } } },
   {

@@ -7,6 +7,7 @@ import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
 import { makePieceStore, openDatabase } from '@/server/db';
+import { makePhotoFiles } from '@/server/photo-files';
 import { MIGRATIONS } from './harness';
 
 /* Serving an exported application: a small stand-in with the same layout. */
@@ -19,6 +20,7 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(S
 
 const app = makeApp({
   store: makePieceStore(openDatabase(':memory:', MIGRATIONS)),
+  photos: makePhotoFiles(webRoot),
   webRoot,
   log: pino({ level: 'silent' }),
   now: () => '2026-01-01T00:00:00Z',

@@ -1,5 +1,17 @@
 import { assertNever } from '../shared';
-import type { Choice, Defect, Dossier, Goal, Observation, Override, PieceFacts, Test, Zone, ZoneFacts } from './schema';
+import type {
+  Choice,
+  Climate,
+  Defect,
+  Dossier,
+  Goal,
+  Observation,
+  Override,
+  PieceFacts,
+  Test,
+  Zone,
+  ZoneFacts,
+} from './schema';
 
 type WithId<T> = T & { id: string };
 
@@ -17,6 +29,8 @@ export type PieceChange =
   | { type: 'skips_set'; zoneId: string; checks: string[] }
   | { type: 'defects_set'; zoneId: string; defects: Defect[] }
   | { type: 'goal_set'; goal: Goal }
+  | { type: 'climate_set'; climate: Climate }
+  | { type: 'photo_withdrawn'; photoId: string }
   | { type: 'choice_taken'; choice: Choice }
   | { type: 'test_logged'; test: WithId<Test> }
   | { type: 'test_withdrawn'; testId: string }
@@ -38,7 +52,7 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
     case 'zone_removed':
       return {
         ...dossier,
-        zones: dossier.zones?.filter((zone) => zone.id !== change.zoneId),
+        zones: dossier.zones?.filter((zone) => zone.id !== change.zoneId).map((zone) => dropLike(zone, change.zoneId)),
         tests: dossier.tests?.filter((test) => test.zone !== change.zoneId),
         overrides: dossier.overrides?.filter((override) => override.zone !== change.zoneId),
       };
@@ -58,6 +72,10 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
       return withExistingZone(dossier, change.zoneId, (zone) => ({ ...zone, defects: change.defects }));
     case 'goal_set':
       return { ...dossier, goal: change.goal };
+    case 'climate_set':
+      return { ...dossier, climate: change.climate };
+    case 'photo_withdrawn':
+      return { ...dossier, photos: dossier.photos?.filter((photo) => photo.id !== change.photoId) };
     case 'choice_taken':
       return { ...dossier, chosen: change.choice };
     case 'test_logged':
@@ -69,6 +87,13 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
     default:
       return assertNever(change);
   }
+}
+
+/** A zone that was read like one that is gone stands on its own answers. */
+function dropLike(zone: Zone, gone: string): Zone {
+  if (zone.like !== gone) return zone;
+  const { like: _like, ...rest } = zone;
+  return rest;
 }
 
 function put<T extends { id?: unknown }>(list: readonly T[] | undefined, entry: T): T[] {

@@ -285,5 +285,6 @@ export type Goal = z.infer<typeof goalSchema>;
 export type Treatment = z.infer<typeof treatmentSchema>;
 export type Test = z.infer<typeof testSchema>;
 export type Override = z.infer<typeof overrideSchema>;
+export type Climate = z.infer<typeof climateSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Choice = z.infer<typeof choiceSchema>;

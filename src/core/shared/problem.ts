@@ -16,6 +16,8 @@ export const PROBLEM_CODES = [
   'piece_not_found',
   'zone_not_found',
   'id_taken',
+  'photo_not_found',
+  'not_a_picture',
   'body_too_large',
   'foreign_origin',
   'no_such_endpoint',

@@ -1,6 +1,6 @@
-import type { PieceKind } from '../knowledge';
+import type { PieceKind, RoleCode } from '../knowledge';
 import type { Zone } from '../dossier';
-import { drawBox, drawFront, type Shape } from './geometry';
+import { drawBox, drawFront, nameParts, type Shape } from './geometry';
 
 export interface Size {
   width: number;
@@ -11,9 +11,11 @@ export interface Size {
 export interface Template {
   zones: Zone[];
   shapes: Shape[];
+  /** Zones left as they are unless the owner wants them: backs, insides, drawer sides (common practice). */
+  left: string[];
 }
 
-type Build = (size: Size) => Template;
+type Build = (size: Size) => Omit<Template, 'left'>;
 
 const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
@@ -29,6 +31,16 @@ function zone(id: string, name: string, role: Zone['role'], area: number, more: 
     ...more,
   };
 }
+/** Zones that are seldom painted and not in the drawing. */
+const hidden = {
+  back: (area: number): Zone => zone('back', 'Back', 'back', area, { wear: 'low' }),
+  inside: (area: number): Zone => zone('inside', 'Inside', 'inside', area, { wear: 'low' }),
+  drawerSides: (area: number): Zone => zone('drawer_sides', 'Drawer sides', 'drawer_side', area, { wear: 'low' }),
+  underside: (area: number): Zone =>
+    zone('underside', 'Underside', 'back', area, { orientation: 'horizontal', wear: 'low' }),
+};
+const LEFT_ROLES: readonly RoleCode[] = ['back', 'inside', 'drawer_side'];
+
 const top = (width: number, depth: number): Zone => zone('top', 'Top', 'top', m2(width * depth), { wear: 'high' });
 
 const handle = (id: string, x: number, y: number, z: number, w: number): Shape =>
@@ -53,6 +65,9 @@ const drawers =
         zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 60) * shell)),
         zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
         zone('frame', 'Frame and feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
+        hidden.drawerSides(m2(rows * 2 * depth * row)),
+        hidden.inside(m2(2 * depth * shell, width * depth)),
+        hidden.back(m2(width * height)),
       ],
       shapes: [
         ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
@@ -69,7 +84,7 @@ const drawers =
 
 /** A carcass with doors: sideboard, wardrobe, media cupboard, vanity, kitchen run. */
 const doors =
-  (count: number): Build =>
+  (count: number, cornice = false): Build =>
   ({ width, depth, height }) => {
     const leaf = (width - 40) / count;
     const fronts = Array.from({ length: count }, (_, i) =>
@@ -85,6 +100,9 @@ const doors =
         zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
         zone('frame', 'Frame and plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
         zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
+        ...(cornice ? [zone('cornice', 'Cornice', 'moulding', m2((width + 2 * depth) * 90), { moulded: true })] : []),
+        hidden.inside(m2(2 * width * depth, 2 * depth * height, width * height)),
+        hidden.back(m2(width * height)),
       ],
       shapes: [
         ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
@@ -96,6 +114,35 @@ const doors =
           { x: -5, y: -5, z: height - 30, w: width + 10, d: depth + 5, h: 30 },
           { top: 'top', front: 'top', side: 'top' },
         ),
+        ...(cornice ? [drawFront('cornice', -5, -5, height - 100, width + 10, 70)] : []),
+      ],
+    };
+  };
+
+/** A run of base units: a drawer over each door, end panels, the carcass behind. */
+const kitchen =
+  (units: number): Build =>
+  ({ width, depth, height }) => {
+    const leaf = width / units;
+    const drawer = Math.min(160, height * 0.2);
+    const doorTop = height - drawer - 20;
+    const each = (draw: (x: number) => Shape): Shape[] => Array.from({ length: units }, (_, i) => draw(i * leaf + 4));
+    return {
+      zones: [
+        zone('doors', 'Doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
+        zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' }),
+        zone('end_panels', 'End panels', 'side', m2(2 * depth * height)),
+        zone('frame', 'Carcass front and plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
+        zone('edges', 'Edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
+        hidden.inside(m2(2 * width * depth, 2 * units * depth * height)),
+      ],
+      shapes: [
+        ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { side: 'end_panels', top: 'frame' }),
+        drawFront('frame', 0, 0, 0, width, height),
+        ...each((x) => drawFront('doors', x, 0, 100, leaf - 8, doorTop - 100)),
+        ...each((x) => drawFront('drawer_fronts', x, 0, doorTop + 8, leaf - 8, drawer)),
+        ...each((x) => handle('drawer_fronts', x, 0, doorTop + drawer / 2, leaf - 8)),
+        ...each((x) => drawFront('edges', x, 0, doorTop, leaf - 8, 6)),
       ],
     };
   };
@@ -110,6 +157,8 @@ const table: Build = ({ width, depth, height }) => {
       top(width, depth),
       zone('apron', 'Apron', 'frame', m2(2 * (width + depth) * 90)),
       zone('legs', 'Legs', 'leg', m2(4 * 4 * leg * under)),
+      zone('edges', 'Edge of the top', 'edge', m2(2 * (width + depth) * 30)),
+      hidden.underside(m2(width * depth)),
     ],
     shapes: [
       ...legAt(20, depth - leg - 20),
@@ -120,7 +169,7 @@ const table: Build = ({ width, depth, height }) => {
       ),
       ...legAt(20, 20),
       ...legAt(width - leg - 20, 20),
-      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'edges', side: 'edges' }),
     ],
   };
 };
@@ -136,6 +185,9 @@ const desk: Build = ({ width, depth, height }) => {
       zone('pedestal', 'Pedestal', 'side', m2(2 * depth * under, box * 60)),
       zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(box * (under - foot))),
       zone('legs', 'Legs and rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
+      zone('edges', 'Edge of the top', 'edge', m2(2 * (width + depth) * 30)),
+      hidden.drawerSides(m2(3 * 2 * depth * row)),
+      hidden.back(m2(box * under)),
     ],
     shapes: [
       ...drawBox({ x: width - 80, y: depth - 80, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
@@ -147,7 +199,7 @@ const desk: Build = ({ width, depth, height }) => {
       ...drawBox({ x: 20, y: 10, z: 0, w: box, d: depth - 20, h: under }, { front: 'pedestal', side: 'pedestal' }),
       ...[0, 1, 2].map((i) => drawFront('drawer_fronts', 32, 10, foot + i * row + 6, box - 24, row - 12)),
       ...[0, 1, 2].map((i) => handle('drawer_fronts', 32, 10, foot + (i + 0.5) * row, box - 24)),
-      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'top', side: 'top' }),
+      ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'edges', side: 'edges' }),
     ],
   };
 };
@@ -174,20 +226,24 @@ const bookcase: Build = ({ width, depth, height }) => {
 };
 
 const door: Build = ({ width, height }) => {
-  const panel = (x: number, z: number, w: number, h: number): Shape => drawFront('panels', x, 0, z, w, h);
+  const panel = (x: number, z: number, w: number, h: number): Shape[] => [
+    drawFront('mouldings', x, 0, z, w, h),
+    drawFront('panels', x + 25, 0, z + 25, w - 50, h - 50),
+  ];
   const half = (width - 360) / 2;
   return {
     zones: [
       zone('frame', 'Stiles and rails', 'frame', m2(2 * 0.6 * width * height)),
       zone('panels', 'Panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
+      zone('mouldings', 'Panel mouldings', 'moulding', m2(2 * 4 * 2 * (half + height * 0.37) * 25), { moulded: true }),
       zone('edges', 'Edges', 'edge', m2(2 * (width + height) * 40)),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 90, h: height }, { front: 'frame', side: 'edges', top: 'edges' }),
-      panel(120, 220, half, height * 0.32),
-      panel(240 + half, 220, half, height * 0.32),
-      panel(120, 340 + height * 0.32, half, height * 0.42),
-      panel(240 + half, 340 + height * 0.32, half, height * 0.42),
+      ...panel(120, 220, half, height * 0.32),
+      ...panel(240 + half, 220, half, height * 0.32),
+      ...panel(120, 340 + height * 0.32, half, height * 0.42),
+      ...panel(240 + half, 340 + height * 0.32, half, height * 0.42),
     ],
   };
 };
@@ -198,6 +254,8 @@ const chest: Build = ({ width, depth, height }) => ({
     zone('front', 'Front', 'front', m2(width * height)),
     zone('sides', 'Sides', 'side', m2(2 * depth * height)),
     zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 40)),
+    hidden.inside(m2(2 * (width + depth) * height, width * depth)),
+    hidden.back(m2(width * height)),
   ],
   shapes: [
     ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 40 }, { front: 'front', side: 'sides' }),
@@ -235,12 +293,19 @@ const seat: Build = ({ width, depth, height }) => {
 };
 
 const slab: Build = ({ width, depth, height }) => ({
-  zones: [top(width, depth), zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * height))],
+  zones: [
+    top(width, depth),
+    zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * height)),
+    hidden.underside(m2(width * depth)),
+  ],
   shapes: drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'top', front: 'edges', side: 'edges' }),
 });
 
 const frame: Build = ({ width, height }) => ({
-  zones: [zone('frame', 'Frame', 'frame', m2(2 * (width + height) * 120), { moulded: true })],
+  zones: [
+    zone('frame', 'Frame', 'frame', m2(2 * (width + height) * 120), { moulded: true }),
+    hidden.back(m2(2 * (width + height) * 100)),
+  ],
   shapes: [
     ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 40, h: height }, { front: 'frame', top: 'frame', side: 'frame' }),
     drawFront('frame', 90, 0, 90, width - 180, height - 180, true),
@@ -264,7 +329,7 @@ export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
   dresser: kind('Chest of drawers', 900, 450, 850, drawers(4)),
   bedside_cabinet: kind('Bedside cabinet', 450, 380, 600, drawers(2)),
   sideboard: kind('Sideboard', 1500, 450, 800, doors(3)),
-  wardrobe: kind('Wardrobe', 1100, 580, 1900, doors(2)),
+  wardrobe: kind('Wardrobe', 1100, 580, 1900, doors(2, true)),
   table: kind('Table', 1400, 800, 740, table),
   chair: kind('Chair or bench', 450, 450, 900, seat),
   desk: kind('Desk', 1300, 650, 750, desk),
@@ -274,7 +339,7 @@ export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
   chest: kind('Chest', 900, 450, 480, chest),
   vanity_unit: kind('Vanity unit', 800, 460, 820, doors(2)),
   mirror_frame: kind('Mirror frame', 700, 40, 1000, frame),
-  kitchen_run: kind('Kitchen run', 3000, 580, 850, doors(6)),
+  kitchen_run: kind('Kitchen run', 3000, 580, 850, kitchen(6)),
   interior_door: kind('Interior door', 760, 40, 2000, door),
   bench_top: kind('Bench top', 2000, 600, 40, slab),
   window_sill: kind('Window sill', 1400, 250, 30, slab),
@@ -284,5 +349,7 @@ export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
 /** Zones with areas and the drawing of a piece; the size (mm) is the kind's usual one when left out. */
 export function buildTemplate(kindCode: PieceKind, size?: Size): Template {
   const { build, size: usual } = KIND_TEMPLATES[kindCode];
-  return build(size ?? usual);
+  const { zones, shapes } = build(size ?? usual);
+  const left = zones.filter(({ role }) => LEFT_ROLES.includes(role)).map(({ id }) => id);
+  return { zones, shapes: nameParts(shapes), left };
 }

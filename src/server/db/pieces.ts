@@ -3,6 +3,7 @@ import {
   type Dossier,
   type Observation,
   type Override,
+  type Photo,
   type PieceChange,
   type Test,
   type Zone,
@@ -16,6 +17,8 @@ export interface PieceStore {
   find: (id: string) => Dossier | undefined;
   /** Stores a change and returns the piece as it now is. */
   apply: (pieceId: string, change: PieceChange, now: string) => Result<Dossier>;
+  /** Records a picture whose file is stored already. */
+  addPhoto: (pieceId: string, photo: Photo, now: string) => Result<Dossier>;
 }
 
 interface PieceRow {
@@ -45,10 +48,11 @@ export function makePieceStore(db: Db): PieceStore {
     const bodies = <T>(rows: unknown[]): { zone: string; body: T }[] =>
       (rows as BodyRow[]).map((row) => ({ zone: row.zone_id, body: JSON.parse(row.body) as T }));
     const observations = bodies<Observation>(sql.observations.all(id));
-    const zones = (sql.zones.all(id) as ZoneRow[]).map((row): Zone => {
+    const zoneRows = sql.zones.all(id) as ZoneRow[];
+    const zones = zoneRows.map((row): Zone => {
       const own = observations.filter(({ zone }) => zone === row.id).map(({ body }) => body);
       return {
-        ...(JSON.parse(row.body) as Zone),
+        ...readZoneBody(row, zoneRows),
         ...(row.skipped_checks ? { skipped_checks: JSON.parse(row.skipped_checks) as string[] } : {}),
         ...(row.defects ? { defects: JSON.parse(row.defects) as Zone['defects'] } : {}),
         ...(own.length > 0 ? { observations: own } : {}),
@@ -56,6 +60,7 @@ export function makePieceStore(db: Db): PieceStore {
     });
     const tests = bodies<Test>(sql.tests.all(id)).map(({ body }) => body);
     const overrides = bodies<Override>(sql.overrides.all(id)).map(({ body }) => body);
+    const photos = (sql.photos.all(id) as { body: string }[]).map(({ body }) => JSON.parse(body) as Photo);
     return {
       ...(JSON.parse(piece.rest) as object),
       format: DOSSIER_FORMAT,
@@ -65,6 +70,7 @@ export function makePieceStore(db: Db): PieceStore {
       ...(piece.chosen ? { chosen: JSON.parse(piece.chosen) as Dossier['chosen'] } : {}),
       ...(tests.length > 0 ? { tests } : {}),
       ...(overrides.length > 0 ? { overrides } : {}),
+      ...(photos.length > 0 ? { photos } : {}),
     };
   };
 
@@ -87,7 +93,19 @@ export function makePieceStore(db: Db): PieceStore {
     list: () => (sql.ids.all() as { id: string }[]).map(({ id }) => find(id)!),
     find,
     apply: db.transaction(store),
+    addPhoto: db.transaction((pieceId: string, photo: Photo, now: string): Result<Dossier> => {
+      if (sql.piece.get(pieceId) === undefined) return fail('piece_not_found');
+      putPhoto(sql, pieceId, photo);
+      sql.touch.run(now, pieceId);
+      return succeed(find(pieceId)!);
+    }),
   };
+}
+
+/** A zone that was read like one that is gone stands on its own answers. */
+function readZoneBody(row: ZoneRow, all: readonly ZoneRow[]): Zone {
+  const { like, ...zone } = JSON.parse(row.body) as Zone;
+  return like !== undefined && all.some(({ id }) => id === like) ? { ...zone, like } : zone;
 }
 
 type Statements = ReturnType<typeof prepareStatements>;
@@ -103,6 +121,16 @@ function prepareStatements(db: Db) {
     setPiece: db.prepare('UPDATE piece SET kind = @kind, name = @name, body = @body WHERE id = @id'),
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),
+    setClimate: db.prepare("UPDATE piece SET rest = json_set(rest, '$.climate', json(?)) WHERE id = ?"),
+    photos: db.prepare('SELECT body FROM photo WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position'),
+    putPhoto: db.prepare(
+      `INSERT INTO photo (piece_id, id, position, sha256, body)
+       VALUES (@piece, @id, (SELECT COUNT(*) FROM photo WHERE piece_id = @piece), @sha256, @body)
+       ON CONFLICT (piece_id, id) DO UPDATE SET sha256 = @sha256, body = @body, withdrawn_at = NULL`,
+    ),
+    withdrawPhoto: db.prepare(
+      'UPDATE photo SET withdrawn_at = ? WHERE piece_id = ? AND id = ? AND withdrawn_at IS NULL',
+    ),
     touch: db.prepare('UPDATE piece SET changed_at = ? WHERE id = ?'),
     zone: db.prepare('SELECT id FROM zone WHERE piece_id = ? AND id = ? AND removed_at IS NULL'),
     zones: db.prepare(
@@ -170,7 +198,17 @@ function zoneOf(change: PieceChange): string | undefined {
 }
 
 function insertPiece(sql: Statements, id: string, dossier: Dossier, now: string): void {
-  const { format: _format, piece, zones = [], goal, chosen, tests = [], overrides = [], ...rest } = dossier;
+  const {
+    format: _format,
+    piece,
+    zones = [],
+    goal,
+    chosen,
+    tests = [],
+    overrides = [],
+    photos = [],
+    ...rest
+  } = dossier;
   sql.insertPiece.run({
     id,
     kind: piece.kind,
@@ -190,6 +228,7 @@ function insertPiece(sql: Statements, id: string, dossier: Dossier, now: string)
   }
   tests.forEach((test, i) => putTest(sql, id, test, `t${i + 1}`));
   overrides.forEach((override, i) => putOverride(sql, id, override, `g${i + 1}`));
+  photos.forEach((photo) => putPhoto(sql, id, photo));
 }
 
 function writeChange(
@@ -218,6 +257,10 @@ function writeChange(
       return void sql.setDefects.run(JSON.stringify(change.defects), piece, change.zoneId);
     case 'goal_set':
       return void sql.setGoal.run(JSON.stringify(change.goal), piece);
+    case 'climate_set':
+      return void sql.setClimate.run(JSON.stringify(change.climate), piece);
+    case 'photo_withdrawn':
+      return void sql.withdrawPhoto.run(now, piece, change.photoId);
     case 'choice_taken':
       return void sql.setChosen.run(JSON.stringify(change.choice), piece);
     case 'test_logged':
@@ -254,6 +297,10 @@ function putTest(sql: Statements, piece: string, test: Test, fallbackId: string)
   const id = test.id ?? fallbackId;
   const body = JSON.stringify({ ...test, id });
   sql.putTest.run({ piece, zone: test.zone, id, kind: test.kind, age: test.age_h ?? null, body });
+}
+
+function putPhoto(sql: Statements, piece: string, photo: Photo): void {
+  sql.putPhoto.run({ piece, id: photo.id, sha256: photo.sha256, body: JSON.stringify(photo) });
 }
 
 function putOverride(sql: Statements, piece: string, override: Override, fallbackId: string): void {

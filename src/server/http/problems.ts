@@ -21,6 +21,8 @@ const STATUS: Record<ProblemCode, number> = {
   piece_not_found: 404,
   zone_not_found: 404,
   id_taken: 409,
+  photo_not_found: 404,
+  not_a_picture: 415,
   body_too_large: 413,
   foreign_origin: 403,
   no_such_endpoint: 404,
@@ -33,10 +35,13 @@ export function sendProblem(response: Response, problem: Problem): void {
 }
 
 /** The last handler: what the body parser refused, and broken invariants. No stack leaves the server. */
-export function makeErrorHandler(log: Logger, bodyLimit: string): ErrorRequestHandler {
-  return (error: { type?: string; message?: string }, _request, response, _next) => {
+export function makeErrorHandler(log: Logger): ErrorRequestHandler {
+  return (error: { type?: string; message?: string; limit?: number }, _request, response, _next) => {
     if (error.type === 'entity.too.large')
-      return sendProblem(response, fail('body_too_large', '', { max: bodyLimit }).problem);
+      return sendProblem(
+        response,
+        fail('body_too_large', '', { max: `${Math.round((error.limit ?? 0) / 2 ** 20)} MB` }).problem,
+      );
     if (error.type === 'entity.parse.failed')
       return sendProblem(response, fail('not_json', '', { detail: error.message ?? '' }).problem);
     if (error.type !== undefined || error instanceof URIError)

@@ -1,0 +1,43 @@
+import { resolveAlike } from './alike';
+import type { Zone } from './schema';
+
+const left: Zone = {
+  id: 'left',
+  role: 'door',
+  observations: [
+    { id: 'a', check: 'edge_line', result: 'dark_line' },
+    { id: 'b', check: 'lead_test', result: 'negative' },
+  ],
+  stated: { finish: 'factory_film' },
+};
+const right: Zone = {
+  id: 'right',
+  role: 'door',
+  like: 'left',
+  observations: [{ id: 'c', check: 'pores', result: 'open_felt' }],
+};
+const read = (zone: Zone, leader: Zone = left) => resolveAlike({ zones: [leader, zone] }, zone);
+const checks = (zone: Zone): string[] => zone.observations!.map(({ check }) => check);
+
+describe('a zone that is like another', () => {
+  it('is read with the answers of the other beside its own', () => {
+    expect(checks(read(right))).toEqual(['edge_line', 'pores']);
+    expect(read(right).stated).toEqual({ finish: 'factory_film' });
+  });
+
+  it('keeps its own answer to the same check: that is the exception', () => {
+    const own: Zone = { ...right, observations: [{ check: 'edge_line', result: 'raw_fuzzy' }] };
+    expect(read(own).observations).toEqual([{ check: 'edge_line', result: 'raw_fuzzy' }]);
+  });
+
+  it('is never cleared of lead by a test made elsewhere, but is stopped by one', () => {
+    expect(checks(read(right))).not.toContain('lead_test');
+    const positive: Zone = { ...left, observations: [{ check: 'lead_test', result: 'positive' }] };
+    expect(checks(read(right, positive))).toContain('lead_test');
+  });
+
+  it('stands alone when the other is gone or is itself', () => {
+    expect(resolveAlike({ zones: [right] }, right)).toBe(right);
+    expect(read({ ...right, like: 'right' })).toMatchObject({ like: 'right' });
+  });
+});

@@ -1,0 +1,50 @@
+import express, { Router } from 'express';
+import { paramIdSchema } from '@/contract';
+import { readWith, type Photo } from '@/core/dossier';
+import { fail } from '@/core/shared';
+import type { PieceStore } from '../db';
+import type { PhotoFiles } from '../photo-files';
+import { sendProblem } from './problems';
+
+export const PHOTO_LIMIT = '12mb';
+
+/** Pictures: `PUT` of the bytes under an id of the client, answered with the piece; `GET` by hash. */
+export function makePhotoRouter(store: PieceStore, files: PhotoFiles, now: () => string): Router {
+  const router = Router();
+
+  router.put(
+    '/pieces/:id/photos/:photo',
+    express.raw({ limit: PHOTO_LIMIT, type: () => true }),
+    async (request, response) => {
+      for (const [name, value] of Object.entries(request.params)) {
+        const id = readWith(paramIdSchema, value);
+        if (!id.ok) return sendProblem(response, { ...id.problem, path: name });
+      }
+      const { id, photo: photoId } = request.params as { id: string; photo: string };
+      const piece = store.find(id);
+      if (!piece) return sendProblem(response, fail('piece_not_found').problem);
+      const zone = typeof request.query.zone === 'string' ? request.query.zone : undefined;
+      if (zone !== undefined && !piece.zones?.some((entry) => entry.id === zone))
+        return sendProblem(response, fail('zone_not_found').problem);
+      const saved = await files.save(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
+      if (!saved.ok) return sendProblem(response, saved.problem);
+      const photo: Photo = { id: photoId, ...saved.value, at: now(), ...(zone === undefined ? {} : { zone }) };
+      const stored = store.addPhoto(id, photo, now());
+      if (!stored.ok) return sendProblem(response, stored.problem);
+      response.json(stored.value);
+    },
+  );
+
+  router.get('/photos/:sha256', (request, response) => {
+    const { sha256 } = request.params;
+    if (!/^[0-9a-f]{64}$/.test(sha256)) return sendProblem(response, fail('photo_not_found').problem);
+    response.sendFile(
+      files.pathOf(sha256),
+      { headers: { 'Cache-Control': 'public, max-age=31536000, immutable' }, cacheControl: false },
+      (error) => {
+        if (error && !response.headersSent) sendProblem(response, fail('photo_not_found').problem);
+      },
+    );
+  });
+  return router;
+}

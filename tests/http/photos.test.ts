@@ -1,0 +1,103 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import sharp from 'sharp';
+import { DOSSIER_FORMAT } from '@/core/dossier';
+import { cleanUp, startServer, type Running } from './harness';
+
+let server: Running;
+beforeEach(async () => {
+  server = await startServer();
+  const zones = [{ id: 'top', role: 'top' }];
+  await server.call('PUT', '/api/pieces/p-1', { format: DOSSIER_FORMAT, piece: { kind: 'desk' }, zones });
+});
+afterEach(async () => {
+  await server.stop();
+  cleanUp(server.file);
+});
+
+const send = async (photo: string, bytes: Buffer, query = '') => {
+  const response = await fetch(`${server.base}/api/pieces/p-1/photos/${photo}${query}`, {
+    method: 'PUT',
+    body: new Uint8Array(bytes),
+  });
+  return { status: response.status, body: (await response.json()) as any }; // eslint-disable-line @typescript-eslint/no-explicit-any
+};
+/** 40 × 20, red on the left, as a camera held upright would write it: turned, and with the place it was taken. */
+const cameraPicture = (): Promise<Buffer> => {
+  const red = { create: { width: 20, height: 20, channels: 3 as const, background: '#c02010' } };
+  return sharp({ create: { width: 40, height: 20, channels: 3, background: '#ffffff' } })
+    .composite([{ input: red, left: 0, top: 0 }])
+    .withMetadata({ orientation: 6 })
+    .withExifMerge({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' } })
+    .jpeg()
+    .toBuffer();
+};
+const folder = (): string => path.join(path.dirname(server.file), 'photos');
+
+describe('a photograph', () => {
+  it('is turned upright, stripped of its place, and kept under the hash of its bytes', async () => {
+    const picture = await cameraPicture();
+    const before = await sharp(picture).metadata();
+    expect([before.orientation, before.exif !== undefined]).toEqual([6, true]);
+    const { status, body } = await send('ph-1', picture, '?zone=top');
+    expect(status).toBe(200);
+    expect(body.photos).toMatchObject([{ id: 'ph-1', zone: 'top', width: 20, height: 40 }]);
+    const { sha256 } = body.photos[0];
+    const stored = readFileSync(path.join(folder(), sha256.slice(0, 2), `${sha256}.jpg`));
+    expect(createHash('sha256').update(stored).digest('hex')).toBe(sha256);
+    const after = await sharp(stored).metadata();
+    expect(after.exif).toBeUndefined();
+    expect(after.orientation ?? 1).toBe(1);
+    const served = await fetch(`${server.base}/api/photos/${sha256}`);
+    expect(served.headers.get('content-type')).toBe('image/jpeg');
+    expect(served.headers.get('cache-control')).toContain('immutable');
+    expect(Buffer.from(await served.arrayBuffer()).equals(stored)).toBe(true);
+  });
+
+  it('is brought down to 2048 px', async () => {
+    const wide = await sharp({ create: { width: 3000, height: 1500, channels: 3, background: '#888888' } })
+      .png()
+      .toBuffer();
+    expect((await send('ph-1', wide)).body.photos[0]).toMatchObject({ width: 2048, height: 1024 });
+  });
+
+  it('may be sent twice, and is gone from the piece when withdrawn', async () => {
+    const picture = await cameraPicture();
+    await send('ph-1', picture);
+    expect((await send('ph-1', picture)).body.photos).toHaveLength(1);
+    expect((await server.call('DELETE', '/api/pieces/p-1/photos/ph-1')).body.photos).toBeUndefined();
+  });
+
+  it.each([
+    ['text', Buffer.from('not a picture at all'), 415, 'not_a_picture'],
+    ['nothing', Buffer.alloc(0), 415, 'not_a_picture'],
+    [
+      'a drawing in SVG',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'),
+      415,
+      'not_a_picture',
+    ],
+    ['half a JPEG', Buffer.from('ffd8ffe000104a46494600010100', 'hex'), 415, 'not_a_picture'],
+    ['more than 12 MB', Buffer.alloc(13 * 2 ** 20), 413, 'body_too_large'],
+  ])('is refused when it is %s, and nothing is kept', async (_name, bytes, status, code) => {
+    const answer = await send('ph-1', bytes);
+    expect(answer.status).toBe(status);
+    expect(answer.body.error.code).toBe(code);
+    expect(answer.body.error.message).toMatch(status === 413 ? /12 MB/ : /JPEG, PNG, WebP/);
+    expect(existsSync(folder()) ? readdirSync(folder()) : []).toEqual([]);
+    expect((await server.call('GET', '/api/pieces/p-1')).body.photos).toBeUndefined();
+  });
+
+  it('needs a piece and a zone that are there, and a hash that is one', async () => {
+    const picture = await cameraPicture();
+    expect((await send('ph-1', picture, '?zone=lid')).body.error.code).toBe('zone_not_found');
+    const stranger = await fetch(`${server.base}/api/pieces/nobody/photos/ph-1`, {
+      method: 'PUT',
+      body: new Uint8Array(picture),
+    });
+    expect(stranger.status).toBe(404);
+    for (const hash of ['../../etc/passwd', 'abc', '0'.repeat(64)])
+      expect((await fetch(`${server.base}/api/photos/${encodeURIComponent(hash)}`)).status).toBe(404);
+  });
+});
