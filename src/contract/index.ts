@@ -1,2 +1,2 @@
-export { bodies, paramIdSchema, toRequest, type ApiRequest, type ErrorBody } from './api';
+export { bodies, paramIdSchema, photoPath, photoUploadPath, toRequest, type ApiRequest, type ErrorBody } from './api';
 export { explainProblem } from './problem-text';

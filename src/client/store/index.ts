@@ -4,3 +4,4 @@ export { useListPiecesQuery } from './pieces-api';
 export { schemePicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, overlay, useChange, usePiece } from './use-piece';
+export { rememberPiece } from './sender';

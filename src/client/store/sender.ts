@@ -33,7 +33,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           return;
         }
         if (answer.ok) {
-          await remember(dispatch, next.pieceId, (await answer.json()) as Dossier);
+          await rememberPiece(dispatch, next.pieceId, (await answer.json()) as Dossier);
           dispatch(changeStored({ id: next.id }));
         } else {
           const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
@@ -53,7 +53,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
  * Puts the stored piece into the cache. To be awaited before the change leaves the outbox: in between, the change would
  * be in neither, and what was just answered would vanish for a moment.
  */
-async function remember(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
+export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
   await dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
   dispatch(
     piecesApi.util.updateQueryData('listPieces', undefined, (pieces) => [

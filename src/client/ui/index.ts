@@ -1,11 +1,11 @@
-export { AnswerGlyph, hasGlyph } from './answer-glyph';
+export { AnswerGlyph, DRAWN_ANSWERS } from './answer-glyph';
 export { BeliefBar } from './bar';
 export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';
 export { Field } from './field';
 export { Card, Column, Row, Rule } from './layout';
 export { Notice, StateMark, ToneIcon, type Tone } from './notice';
-export { PieceDrawing } from './piece-drawing';
+export { measureDrawing, PieceDrawing, ReadingSwatch, type Place } from './piece-drawing';
 export { LabelledSection, SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
 export { SPACE, TONES, WIDE } from './tokens';

@@ -1,7 +1,17 @@
-import Svg, { Defs, Path, Pattern, Polygon } from 'react-native-svg';
+import { View } from '@tamagui/core';
 import { useId } from 'react';
+import { Pressable, type GestureResponderEvent } from 'react-native';
+import Svg, { Circle, Defs, G, Path, Pattern, Polygon, Rect, Text } from 'react-native-svg';
+import type { ReadingState } from '@/core/piece';
 import type { Shape } from '@/core/templates';
+import { FONT } from './tokens';
 import { useTones } from './use-tones';
+
+/** A place on the drawing, as shares of its width and height from the top left. */
+export interface Place {
+  x: number;
+  y: number;
+}
 
 interface PieceDrawingProps {
   shapes: readonly Shape[];
@@ -9,51 +19,157 @@ interface PieceDrawingProps {
   height: number;
   /** The zone being worked on. */
   current?: string | undefined;
-  /** Zones that nothing left to ask would change: hatched. */
-  settled?: ReadonlySet<string>;
-  onPick?: (zone: string) => void;
+  /** How far each zone is read; hatched the denser, the more settled. */
+  states?: ReadonlyMap<string, ReadingState>;
+  /** Parts of the current zone that are picked out, for splitting. */
+  pickedParts?: ReadonlySet<string>;
+  /** Numbered marks, such as defects. */
+  marks?: readonly (Place & { label: string })[];
+  onPick?: (zone: string, part: string) => void;
+  /** When given, a tap puts a mark instead of picking a zone. */
+  onPlace?: (place: Place) => void;
 }
 
-/** A piece drawn from its template. Tapping a face picks its zone; the same zones stand below as buttons. */
-export function PieceDrawing({ shapes, width, height, current, settled, onPick }: PieceDrawingProps) {
-  const tones = useTones();
-  const hatch = useId().replace(/[^a-zA-Z0-9]/g, '');
+interface Bounds {
+  left: number;
+  top: number;
+  wide: number;
+  tall: number;
+}
+
+export function measureDrawing(shapes: readonly Shape[]): Bounds {
   const points = shapes.flatMap((shape) => shape.points);
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const [wide, tall] = [Math.max(...xs) - left, Math.max(...ys) - top];
-  const unit = Math.max(wide / width, tall / height);
-  const margin = unit * 4;
+  return { left, top, wide: Math.max(...xs) - left, tall: Math.max(...ys) - top };
+}
+
+/** A piece drawn from its template. Tapping a face picks its zone; the same zones stand below as buttons. */
+export function PieceDrawing(props: PieceDrawingProps) {
+  const { shapes, width, height, current, states, pickedParts, marks = [], onPick, onPlace } = props;
+  const tones = useTones();
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  const { left, top, wide, tall } = measureDrawing(shapes);
+  const unit = Math.max(wide / width, tall / height) * 1.03;
+  // The viewport in drawing units, the drawing in its middle.
+  const [portWidth, portHeight] = [width * unit, height * unit];
+  const [portLeft, portTop] = [left - (portWidth - wide) / 2, top - (portHeight - tall) / 2];
   const fill = (shape: Shape): string => {
     if (shape.detail) return 'none';
+    if (pickedParts?.has(shape.part)) return tones.waitTint;
     if (shape.zone === current) return tones.actTint;
-    return settled?.has(shape.zone) ? `url(#${hatch})` : tones.card;
+    const state = states?.get(shape.zone);
+    return state && state !== 'open' ? `url(#${id}${state})` : tones.card;
+  };
+  const place = ({ nativeEvent }: GestureResponderEvent): void => {
+    const x = (portLeft + nativeEvent.locationX * unit - left) / wide;
+    const y = (portTop + nativeEvent.locationY * unit - top) / tall;
+    onPlace?.({ x: clamp(x), y: clamp(y) });
   };
   return (
-    <Svg
-      width={width}
-      height={height}
-      viewBox={`${left - margin} ${top - margin} ${wide + 2 * margin} ${tall + 2 * margin}`}
-      aria-hidden
-    >
-      <Defs>
-        <Pattern id={hatch} width={unit * 7} height={unit * 7} patternUnits="userSpaceOnUse">
-          <Path d={`M0 0 H${unit * 7} V${unit * 7} H0 Z`} fill={tones.card} />
-          <Path d={`M0 ${unit * 7} L${unit * 7} 0`} stroke={tones.softInk} strokeWidth={unit * 0.7} />
-        </Pattern>
-      </Defs>
-      {shapes.map((shape, i) => (
-        <Polygon
-          key={i}
-          points={shape.points.map((point) => point.join(',')).join(' ')}
-          fill={fill(shape)}
-          stroke={shape.zone === current ? tones.act : tones.ink}
-          strokeWidth={unit * (shape.zone === current ? 2.2 : 1.3)}
-          strokeLinejoin="round"
-          {...(onPick ? { onPress: () => onPick(shape.zone) } : {})}
+    <View width={width} height={height}>
+      <Svg width={width} height={height} viewBox={`${portLeft} ${portTop} ${portWidth} ${portHeight}`} aria-hidden>
+        <Defs>
+          <ReadingPatterns id={id} unit={unit} />
+        </Defs>
+        {shapes.map((shape, i) => (
+          <Polygon
+            key={i}
+            points={shape.points.map((point) => point.join(',')).join(' ')}
+            fill={fill(shape)}
+            stroke={shape.zone !== '' && shape.zone === current ? tones.act : tones.ink}
+            strokeWidth={unit * (shape.zone !== '' && shape.zone === current ? 2.2 : 1.3)}
+            strokeLinejoin="round"
+            strokeOpacity={shape.zone === '' ? 0.35 : 1}
+            {...(onPick && shape.zone !== '' ? { onPress: () => onPick(shape.zone, shape.part) } : {})}
+          />
+        ))}
+        {marks.map((mark, i) => (
+          <G key={i}>
+            <Circle
+              cx={left + mark.x * wide}
+              cy={top + mark.y * tall}
+              r={9 * unit}
+              fill={tones.stop}
+              stroke={tones.card}
+              strokeWidth={unit * 1.5}
+            />
+            <Text
+              x={left + mark.x * wide}
+              y={top + mark.y * tall + 4 * unit}
+              fontSize={11 * unit}
+              fontFamily={FONT.text}
+              fontWeight="700"
+              fill={tones.card}
+              textAnchor="middle"
+            >
+              {mark.label}
+            </Text>
+          </G>
+        ))}
+      </Svg>
+      {onPlace ? (
+        <Pressable
+          onPress={place}
+          aria-label="Tap the place on the drawing"
+          style={{ position: 'absolute', left: 0, top: 0, width, height }}
         />
-      ))}
+      ) : null}
+    </View>
+  );
+}
+
+const clamp = (share: number): number => Math.round(Math.min(1, Math.max(0, share)) * 1000) / 1000;
+
+/** Part: wide hatch. Settled: close hatch. Conflict: question marks. Stopped: crosses. Each differs without colour. */
+function ReadingPatterns({ id, unit }: { id: string; unit: number }) {
+  const tones = useTones();
+  const tile = (state: ReadingState, size: number, path: string, colour: string, ground: string) => (
+    <Pattern
+      id={`${id}${state}`}
+      width={unit * size}
+      height={unit * size}
+      patternUnits="userSpaceOnUse"
+      viewBox="0 0 10 10"
+    >
+      <Rect width={10} height={10} fill={ground} />
+      <Path d={path} stroke={colour} strokeWidth={10 / size} fill="none" />
+    </Pattern>
+  );
+  return (
+    <>
+      {tile('part', 14, 'M0 10 L10 0', tones.softInk, tones.card)}
+      {tile('settled', 6, 'M0 10 L10 0', tones.go, tones.card)}
+      {tile(
+        'conflict',
+        18,
+        'M3.2 3.6 Q3.2 1.6 5 1.6 T6.8 3.6 Q6.8 4.8 5 5.4 V6.6 M5 8 V8.6',
+        tones.wait,
+        tones.waitTint,
+      )}
+      {tile('stopped', 12, 'M2 2 L8 8 M8 2 L2 8', tones.stop, tones.stopTint)}
+    </>
+  );
+}
+
+/** A swatch of one state, for the legend beside the drawing. */
+export function ReadingSwatch({ state }: { state: ReadingState }) {
+  const tones = useTones();
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  return (
+    <Svg width={22} height={16} aria-hidden>
+      <Defs>
+        <ReadingPatterns id={id} unit={1} />
+      </Defs>
+      <Rect
+        x={0.5}
+        y={0.5}
+        width={21}
+        height={15}
+        fill={state === 'open' ? tones.card : `url(#${id}${state})`}
+        stroke={tones.ink}
+      />
     </Svg>
   );
 }

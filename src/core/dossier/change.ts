@@ -118,3 +118,8 @@ function pickReadings(zone: Zone | undefined): Partial<Zone> {
     Object.entries({ observations, skipped_checks, defects }).filter(([, value]) => value !== undefined),
   );
 }
+
+/** What an owner sets on a zone, without its readings, which have changes of their own. */
+export function toZoneFacts({ id: _id, observations: _o, skipped_checks: _s, defects: _d, ...facts }: Zone): ZoneFacts {
+  return facts;
+}

@@ -58,3 +58,13 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   dark_drawer_sides: { label: 'Dark drawer sides' },
   sticker_residue: { label: 'Sticker residue' },
 };
+
+/** The defects as they are looked for, a list at a time; each stands in exactly one list. */
+// prettier-ignore
+export const DEFECT_LISTS: readonly { label: string; codes: readonly DefectCode[] }[] = [
+  { label: 'Stains and bleed', codes: ['knot', 'resin_pocket', 'tannin_bleed', 'prior_bleed', 'water_ring', 'drink_stain', 'ink_stain', 'burn', 'water_damage', 'dark_drawer_sides'] },
+  { label: 'The old coat', codes: ['flaking', 'alligatoring', 'chalking', 'thick_paint', 'brush_marks', 'runs', 'bare_patches', 'high_gloss', 'sticker_residue'] },
+  { label: 'Face and edges', codes: ['chipped_veneer', 'lifting_veneer', 'bubbled_veneer', 'lifting_foil', 'chipped_foil', 'swollen_edge', 'raw_mdf_edge', 'raw_chip_edge', 'loose_edge_band', 'open_grain', 'raised_grain'] },
+  { label: 'Knocks and gaps', codes: ['dent', 'scratch', 'gouge', 'crack', 'gap_joint', 'old_holes', 'loose_joint', 'loose_runner', 'rust'] },
+  { label: 'Smell and life', codes: ['smoke_odour', 'pet_odour', 'musty_odour', 'mould', 'woodworm'] },
+];

@@ -183,6 +183,7 @@ function makeDossier(
   { kind, name, width, depth, height, price, region, history }: z.output<typeof formSchema>,
 ): Dossier {
   const size_mm = { width: width * 10, depth: depth * 10, height: height * 10 };
+  const { zones, left } = buildTemplate(kind, size_mm);
   return {
     format: DOSSIER_FORMAT,
     piece: {
@@ -194,7 +195,8 @@ function makeDossier(
       ...(region === '' ? {} : { region }),
       ...(price === undefined ? {} : { asking_price: price }),
     },
-    zones: buildTemplate(kind, size_mm).zones,
+    zones,
+    goal: { zones: Object.fromEntries(left.map((zone) => [zone, { look: 'leave' as const }])) },
   };
 }
 
@@ -213,7 +215,12 @@ function Preview({ values }: { values: FormInput }) {
   return (
     <Column alignItems="center" gap="$xs">
       <PieceDrawing shapes={template.shapes} width={wide ? 420 : 300} height={170} />
-      <Small>{template.zones.map((zone) => `${zone.name} ${zone.area_m2} m²`).join(' · ')}</Small>
+      <Small>
+        {template.zones
+          .filter(({ id }) => !template.left.includes(id))
+          .map((zone) => `${zone.name} ${zone.area_m2} m²`)
+          .join(' · ')}
+      </Small>
     </Column>
   );
 }

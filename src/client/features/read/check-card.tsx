@@ -1,14 +1,18 @@
-import { useMemo } from 'react';
-import { AnswerGlyph, hasGlyph, Button, Choices, Column, Heading, Small, StateMark, useKeys } from '@/client/ui';
-import type { Check } from '@/core/knowledge';
+import { useMemo, useState } from 'react';
+import { AnswerGlyph, Button, Choices, Column, Heading, Row, Small, StateMark, Strong, useKeys } from '@/client/ui';
+import type { Observation } from '@/core/dossier';
+import { LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
+import { formatChance } from '@/core/shared';
 import type { NextCheck } from '@/core/survey';
 
 interface CheckCardProps {
   check: Check;
   worth: NextCheck | undefined;
   canSkip: boolean;
-  onAnswer: (result: string) => void;
+  onAnswer: (result: string, more?: Pick<Observation, 'kit'>) => void;
   onSkip: () => void;
+  /** Given for solvent checks: there is no fresh air here. */
+  onNoAir?: () => void;
 }
 
 const CARE_WORDS = {
@@ -19,12 +23,17 @@ const CARE_WORDS = {
 const MARKS = ['leaves no mark', 'leaves a small hidden mark', 'leaves a visible mark'] as const;
 
 /** One question: what to do, where, what it costs, and its answers as big tiles. Keys 1 to 9 answer, 0 cannot tell. */
-export function CheckCard({ check, worth, canSkip, onAnswer, onSkip }: CheckCardProps) {
+export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: CheckCardProps) {
+  const [kit, setKit] = useState<LeadKit>('home_swab');
+  const answer = useMemo(
+    () => (code: string) => (check.code === 'lead_test' ? onAnswer(code, { kit }) : onAnswer(code)),
+    [check.code, kit, onAnswer],
+  );
   useKeys(
     useMemo(() => {
-      const answers = check.answers.map((answer, i) => [String(i + 1), () => onAnswer(answer.code)] as const);
-      return Object.fromEntries(canSkip ? [...answers, ['0', onSkip] as const] : answers);
-    }, [check, canSkip, onAnswer, onSkip]),
+      const keys = check.answers.map(({ code }, i) => [String(i + 1), () => answer(code)] as const);
+      return Object.fromEntries(canSkip ? [...keys, ['0', onSkip] as const] : keys);
+    }, [check, canSkip, answer, onSkip]),
   );
   return (
     <Column gap="$m" render="section" aria-label="Check">
@@ -36,21 +45,61 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip }: CheckCard
         </Small>
       </Column>
       {check.care ? <StateMark tone="wait">{CARE_WORDS[check.care]}</StateMark> : null}
+      {check.code === 'lead_test' ? (
+        <Column gap="$s">
+          <Strong>Which kind of test?</Strong>
+          <Choices
+            label="Kind of lead test"
+            options={LEAD_KITS.map((code) => ({ code, label: LEAD_KIT_FACTS[code].label }))}
+            value={kit}
+            onPick={setKit}
+          />
+        </Column>
+      ) : null}
       <Choices
         label={check.title}
         tileWidth={98}
-        options={check.answers.map((answer) => ({
-          code: answer.code,
-          label: answer.label,
-          ...(answer.hint ? { hint: answer.hint } : {}),
-          ...(hasGlyph(check.code, answer.code)
-            ? { drawing: <AnswerGlyph check={check.code} answer={answer.code} /> }
-            : {}),
+        options={check.answers.map(({ code, label, hint }) => ({
+          code,
+          label,
+          ...(hint ? { hint } : {}),
+          drawing: <AnswerGlyph check={check.code} answer={code} />,
         }))}
-        onPick={onAnswer}
+        onPick={answer}
       />
-      {canSkip ? <Button onPress={onSkip}>Can’t tell</Button> : null}
-      {worth ? <Small>{worth.why}</Small> : null}
+      <Row gap="$s" flexWrap="wrap">
+        {canSkip ? <Button onPress={onSkip}>Can’t tell</Button> : null}
+        {onNoAir ? (
+          <Button look="quiet" onPress={onNoAir}>
+            No fresh air here
+          </Button>
+        ) : null}
+      </Row>
+      {worth ? <Foresight check={check} worth={worth} /> : null}
+    </Column>
+  );
+}
+
+/** What each answer would bring into the plan or take out of it. */
+function Foresight({ check, worth }: { check: Check; worth: NextCheck }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Column gap="$xs">
+      <Small>{worth.why}</Small>
+      <Button look="quiet" onPress={() => setOpen(!open)}>
+        {open ? 'Close' : 'What would each answer change?'}
+      </Button>
+      {open ? (
+        <Column role="list" gap="$xs">
+          {worth.answers.map(({ code, p, changes }) => (
+            <Small key={code} role="listitem">
+              {`${check.answers.find((answer) => answer.code === code)?.label ?? code} (${formatChance(p)}): ${
+                changes.length > 0 ? `the plan gets ${changes.join(', ')}` : 'the plan stays'
+              }.`}
+            </Small>
+          ))}
+        </Column>
+      ) : null}
     </Column>
   );
 }

@@ -1,31 +1,31 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
+import { PhotoStrip } from '@/client/features/photos';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
-import { makeId } from '@/client/store';
 import {
-  Body,
   Button,
-  Card,
   Choices,
   Column,
-  Heading,
   Notice,
   PieceDrawing,
+  ReadingSwatch,
   Row,
   Small,
-  Strong,
   useIsWide,
   useKeys,
+  type Place,
 } from '@/client/ui';
 import type { Dossier, Zone } from '@/core/dossier';
-import { CHECKS, findCheck, type Check } from '@/core/knowledge';
-import { zoneName } from '@/core/piece';
-import { diagnosePiece, type ZoneDiagnosis } from '@/core/survey';
-import { buildTemplate } from '@/core/templates';
-import { CheckCard } from './check-card';
-import { DefectPicker } from './defect-picker';
-import { BeliefLine, Verdict } from './verdict';
+import { judgeReadingState, zoneName, type ReadingState } from '@/core/piece';
+import { diagnosePiece } from '@/core/survey';
+import { assignShapes, buildTemplate } from '@/core/templates';
+import { AlikeZones } from './alike-zones';
+import { DefectList } from './defect-list';
+import { Question } from './question';
+import { READING_WORDS } from './reading-words';
+import { StatedFacts } from './stated-facts';
+import { Verdict } from './verdict';
 
 /** Read: what is this surface? One check at a time, the one worth most now. */
 export function ReadScreen() {
@@ -59,12 +59,21 @@ function ReadAction({ dossier }: PieceParts) {
 function Reading({ dossier, change }: PieceParts) {
   const wide = useIsWide();
   const asked = useRouteParam('zone');
+  const [placing, setPlacing] = useState<number | null>(null);
   const zones = wanted(dossier);
   const diagnoses = useMemo(() => diagnosePiece(dossier), [dossier]);
+  const shapes = useMemo(
+    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    [dossier],
+  );
+  const states = new Map(diagnoses.map((diagnosis) => [diagnosis.id, judgeReadingState(diagnosis)]));
   const unsettled = diagnoses.find(({ id, settled }) => !settled && zones.some((zone) => zone.id === id));
   const zone = zones.find(({ id }) => id === asked) ?? zones.find(({ id }) => id === unsettled?.id) ?? zones[0];
   const diagnosis = diagnoses.find(({ id }) => id === zone?.id);
-  const pick = (id: string): void => router.setParams({ zone: id });
+  const pick = (id: string): void => {
+    setPlacing(null);
+    router.setParams({ zone: id });
+  };
   const step = (by: number): void => {
     const at = zones.findIndex(({ id }) => id === zone?.id);
     const next = zones[(at + by + zones.length) % zones.length];
@@ -79,194 +88,83 @@ function Reading({ dossier, change }: PieceParts) {
       </Notice>
     );
   }
-  const settled = new Set(diagnoses.filter((entry) => entry.settled).map(({ id }) => id));
+  const parts = { zone, diagnosis, dossier, change };
+  const defects = zone.defects ?? [];
+  const put = (place: Place): void => {
+    change({
+      type: 'defects_set',
+      zoneId: zone.id,
+      defects: defects.map((defect, i) => (i === placing ? { ...defect, place: { ...place } } : defect)),
+    });
+    setPlacing(null);
+  };
+  const shown = [...new Set(zones.map(({ id }) => states.get(id) ?? 'open'))];
+  const side = (
+    <>
+      <Verdict {...parts} />
+      <StatedFacts {...parts} />
+      <AlikeZones {...parts} others={zones.filter(({ id }) => id !== zone.id)} />
+    </>
+  );
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xxl' : '$l'}>
       <Column width={wide ? 400 : '100%'} gap="$m">
-        <Column alignItems="center">
+        <Column alignItems="center" gap="$xs">
           <PieceDrawing
-            shapes={buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes}
+            shapes={shapes}
             width={wide ? 400 : 330}
-            height={wide ? 250 : 118}
+            height={wide ? 250 : placing === null ? 118 : 240}
             current={zone.id}
-            settled={settled}
+            states={states}
+            marks={defects.flatMap(({ place }, i) => (place ? [{ ...place, label: String(i + 1) }] : []))}
             onPick={(id) => zones.some((other) => other.id === id) && pick(id)}
+            {...(placing === null ? {} : { onPlace: put })}
           />
+          {placing === null ? null : <Small role="status">Tap the place on the drawing.</Small>}
+          <Legend states={shown} />
         </Column>
         <Choices
           label="Zone"
-          options={zones.map((entry) => ({
-            code: entry.id,
-            label: settled.has(entry.id) ? `${zoneName(entry)} ✓` : zoneName(entry),
-          }))}
+          options={zones.map((entry) => ({ code: entry.id, label: nameWithState(entry, states) }))}
           value={zone.id}
           onPick={pick}
         />
-        {wide ? <Verdict zone={zone} diagnosis={diagnosis} change={change} /> : null}
+        {wide ? side : null}
       </Column>
       <Column flex={1} gap="$l">
         <Question
           key={zone.id}
-          zone={zone}
-          diagnosis={diagnosis}
-          change={change}
+          {...parts}
           onNextZone={() => unsettled && pick(unsettled.id)}
           more={unsettled !== undefined && unsettled.id !== zone.id}
         />
-        {wide ? null : <Verdict zone={zone} diagnosis={diagnosis} change={change} />}
-        <DefectPicker zone={zone} change={change} />
+        {wide ? null : side}
+        <DefectList key={`defects ${zone.id}`} {...parts} shapes={shapes} placing={placing} onPlacing={setPlacing} />
+        <PhotoStrip dossier={dossier} zone={zone} change={change} />
       </Column>
     </View>
   );
 }
 
-interface QuestionProps extends Pick<PieceParts, 'change'> {
-  zone: Zone;
-  diagnosis: ZoneDiagnosis;
-  onNextZone: () => void;
-  more: boolean;
-}
-
-function Question({ zone, diagnosis, change, onNextZone, more }: QuestionProps) {
-  const wide = useIsWide();
-  const [other, setOther] = useState<string | null>(null);
-  const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
-  const stopped = diagnosis.hazards.some(({ gate }) => gate === 'certified_practice');
-  const code = other ?? (leadOpen ? 'lead_test' : diagnosis.nextChecks[0]?.check);
-  const check = code ? findCheck(code) : undefined;
-  const worth = diagnosis.nextChecks.find((next) => next.check === code);
-  const record = (result: string): void => {
-    setOther(null);
-    const at = new Date().toISOString();
-    change({
-      type: 'observation_recorded',
-      zoneId: zone.id,
-      observation: { id: makeId(), check: check!.code, result, at },
-    });
-  };
-  const skip = (): void => {
-    setOther(null);
-    change({ type: 'skips_set', zoneId: zone.id, checks: [...new Set([...(zone.skipped_checks ?? []), check!.code])] });
-  };
-  const last = zone.observations?.at(-1);
-  const undo =
-    last?.id === undefined
-      ? undefined
-      : () => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: last.id! });
-  return (
-    <Column gap="$m">
-      {wide ? null : <BeliefLine diagnosis={diagnosis} />}
-      {diagnosis.hazards.map((hazard) => (
-        <Notice
-          key={hazard.code}
-          tone={hazard.gate ? 'stop' : 'wait'}
-          title={HAZARD_TITLES[hazard.code] ?? 'Take care'}
-        >
-          {hazard.why}
-        </Notice>
-      ))}
-      {check && !stopped ? (
-        <CheckCard
-          key={check.code}
-          check={check}
-          worth={worth}
-          canSkip={check.code !== 'lead_test'}
-          onAnswer={record}
-          onSkip={skip}
-        />
-      ) : (
-        <Settled zone={zone} more={more} onNextZone={onNextZone} stopped={stopped} />
-      )}
-      <Row gap="$s" flexWrap="wrap">
-        {undo ? <UndoButton label={describeLast(zone)} onUndo={undo} /> : null}
-        {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
-      </Row>
-    </Column>
-  );
-}
-
-const HAZARD_TITLES: Readonly<Record<string, string>> = {
-  lead_possible: 'Lead is possible: no sanding yet',
-  lead_found: 'Lead found: stop here',
-  mould: 'Mould',
-  woodworm: 'Woodworm',
-  nursery: 'For a child’s room',
+const SIGNS: Readonly<Record<ReadingState, string>> = {
+  settled: ' ✓',
+  conflict: ' ?',
+  stopped: ' ✕',
+  part: '',
+  open: '',
 };
+const nameWithState = (zone: Zone, states: ReadonlyMap<string, ReadingState>): string =>
+  `${zoneName(zone)}${SIGNS[states.get(zone.id) ?? 'open']}`;
 
-function describeLast(zone: Zone): string {
-  const last = zone.observations?.at(-1);
-  const answer = findCheck(last?.check ?? '')?.answers.find(({ code }) => code === last?.result)?.label;
-  return answer ? `Take back “${answer}”` : 'Take back the last answer';
-}
-
-function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
-  useKeys({ u: onUndo });
+function Legend({ states }: { states: readonly ReadingState[] }) {
   return (
-    <Button look="quiet" onPress={onUndo}>
-      {label}
-    </Button>
-  );
-}
-
-interface SettledProps {
-  zone: Zone;
-  more: boolean;
-  stopped: boolean;
-  onNextZone: () => void;
-}
-
-function Settled({ zone, more, stopped, onNextZone }: SettledProps) {
-  if (stopped) return null;
-  return (
-    <Card gap="$m">
-      <Heading>Nothing left to ask would change the plan</Heading>
-      <Body>
-        {zone.observations?.length
-          ? `The ${zoneName(zone).toLowerCase()} is read.`
-          : 'What is known of the piece says enough about this zone.'}
-      </Body>
-      {more ? (
-        <Button look="main" onPress={onNextZone}>
-          Next zone
-        </Button>
-      ) : null}
-    </Card>
-  );
-}
-
-interface OtherChecksProps {
-  zone: Zone;
-  leadOpen: boolean;
-  current: string | undefined;
-  onPick: (code: string) => void;
-}
-
-/** Any check can be made at any time; those that would raise dust wait for the lead test. */
-function OtherChecks({ zone, leadOpen, current, onPick }: OtherChecksProps) {
-  const [open, setOpen] = useState(false);
-  const done = new Set(zone.observations?.map(({ check }) => check));
-  const free = CHECKS.filter(
-    (check: Check) => !done.has(check.code) && check.code !== current && !(leadOpen && check.care === 'abrasion'),
-  );
-  return (
-    <Column gap="$s" width={open ? '100%' : undefined}>
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open ? 'Close the list of checks' : 'Make another check'}
-      </Button>
-      {open ? (
-        <Column gap="$s">
-          <Strong>Other checks</Strong>
-          {leadOpen ? <Small>Checks that raise dust are not offered before the lead test.</Small> : null}
-          <Choices
-            label="Other checks"
-            options={free.map(({ code, title }) => ({ code, label: title }))}
-            onPick={(code) => {
-              setOpen(false);
-              onPick(code);
-            }}
-          />
-        </Column>
-      ) : null}
-    </Column>
+    <Row gap="$m" flexWrap="wrap" justifyContent="center">
+      {states.map((state) => (
+        <Row key={state} gap="$xs" alignItems="center">
+          <ReadingSwatch state={state} />
+          <Small>{READING_WORDS[state]}</Small>
+        </Row>
+      ))}
+    </Row>
   );
 }

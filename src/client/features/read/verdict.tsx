@@ -1,32 +1,13 @@
-import { useState } from 'react';
-import {
-  BeliefBar,
-  Body,
-  Button,
-  Card,
-  Column,
-  Heading,
-  Notice,
-  Row,
-  SectionDrawing,
-  Small,
-  Strong,
-  Subheading,
-} from '@/client/ui';
-import type { PieceChange, Zone } from '@/core/dossier';
-import { FINISH_FACTS, findAnswer, findCheck, SUBSTRATE_FACTS } from '@/core/knowledge';
+import { BeliefBar, Body, Column, Heading, Row, SectionDrawing, Small, Strong } from '@/client/ui';
+import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
 import { formatChance } from '@/core/shared';
-import type { EvidenceItem, Need, Ranked, ZoneDiagnosis } from '@/core/survey';
-
-interface VerdictProps {
-  zone: Zone;
-  diagnosis: ZoneDiagnosis;
-  change: (change: PieceChange) => void;
-}
+import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
+import { Clash, Evidence } from './evidence';
+import type { ReadingParts } from './reading-words';
 
 /** What the surface is taken for, how sure that is, what follows, and why. */
-export function Verdict({ zone, diagnosis, change }: VerdictProps) {
+export function Verdict({ zone, diagnosis, change }: ReadingParts) {
   const { belief, needs, contradictions } = diagnosis;
   const section = buildSection(belief);
   const likely = needs.filter(({ code, p }) => p >= 0.25 && code !== 'degloss_liquid_ok');
@@ -48,15 +29,13 @@ export function Verdict({ zone, diagnosis, change }: VerdictProps) {
         ))}
       </Column>
       {contradictions.map((contradiction) => (
-        <Notice key={contradiction.check} tone="wait" title="These answers do not fit together">
-          {contradiction.why}
-        </Notice>
+        <Clash key={contradiction.check} zone={zone} contradiction={contradiction} change={change} />
       ))}
+      {diagnosis.moisture ? (
+        <Small>{`Moisture ${diagnosis.moisture.measuredPct} %, the room settles at ${diagnosis.moisture.equilibriumPct.toFixed(1)} %: ${diagnosis.moisture.state === 'damp' ? 'too damp to paint' : 'dry enough'}.`}</Small>
+      ) : null}
       <Needs needs={likely} />
-      <Evidence
-        evidence={diagnosis.evidence}
-        onWithdraw={(observationId) => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId })}
-      />
+      <Evidence zone={zone} evidence={diagnosis.evidence} change={change} />
     </Column>
   );
 }
@@ -105,42 +84,6 @@ function Needs({ needs }: { needs: readonly Need[] }) {
           </Row>
         ))}
       </Column>
-    </Column>
-  );
-}
-
-const STRENGTH_WORDS: Readonly<Record<string, string>> = {
-  '+++': 'very strong',
-  '++': 'strong',
-  '+': 'some',
-  '-': 'some',
-  '--': 'strong',
-  '---': 'very strong',
-};
-
-function Evidence({ evidence, onWithdraw }: { evidence: readonly EvidenceItem[]; onWithdraw: (id: string) => void }) {
-  const [open, setOpen] = useState(false);
-  if (evidence.length === 0)
-    return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
-  return (
-    <Column gap="$s">
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open
-          ? 'Close the reasons'
-          : `Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}
-      </Button>
-      {open
-        ? evidence.map((item) => (
-            <Card key={`${item.check}-${item.observationId ?? ''}`} gap="$xs">
-              <Subheading>{findAnswer(item.check, item.result)?.label ?? item.result}</Subheading>
-              <Small>{findCheck(item.check)?.title ?? item.check}</Small>
-              <Body>{`${STRENGTH_WORDS[item.strength] ?? ''} evidence ${item.speaks} ${item.aboutLabel} (common practice)`}</Body>
-              {item.observationId ? (
-                <Button onPress={() => onWithdraw(item.observationId!)}>Take this answer back</Button>
-              ) : null}
-            </Card>
-          ))
-        : null}
     </Column>
   );
 }

@@ -1,0 +1,235 @@
+import { useState } from 'react';
+import type { PieceParts } from '@/client/features/piece-frame';
+import { makeId } from '@/client/store';
+import { Button, Card, Choices, Column, Field, Heading, PieceDrawing, Row, Small, Strong, Toggle } from '@/client/ui';
+import { toZoneFacts, type PieceChange, type Zone } from '@/core/dossier';
+import { ROLES, type RoleCode } from '@/core/knowledge';
+import { zoneName } from '@/core/piece';
+import { assignShapes, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
+
+const ROLE_LABELS: Readonly<Record<RoleCode, string>> = {
+  top: 'Top',
+  front: 'Front',
+  side: 'Side',
+  edge: 'Edge',
+  leg: 'Legs',
+  frame: 'Frame',
+  door: 'Door',
+  drawer_front: 'Drawer front',
+  drawer_side: 'Drawer side',
+  moulding: 'Moulding',
+  back: 'Back',
+  inside: 'Inside',
+  shelf: 'Shelf',
+  hardware: 'Hardware',
+};
+
+/** The zones of a piece: named, measured, left as they are, split, joined and added. */
+export function ZoneEditor({ dossier, change }: PieceParts) {
+  const [open, setOpen] = useState<string | null>(null);
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const { piece, zones = [], goal = {} } = dossier;
+  const shapes = buildTemplate(piece.kind, piece.size_mm).shapes;
+  const assigned = assignShapes(shapes, zones);
+  const show = (id: string | null): void => {
+    setOpen(id);
+    setPicked(new Set());
+  };
+  const togglePart = (part: string): void => {
+    const next = new Set(picked);
+    if (!next.delete(part)) next.add(part);
+    setPicked(next);
+  };
+  const toggleLeave = (zone: Zone): void => {
+    const left = goal.zones?.[zone.id]?.look === 'leave';
+    const { [zone.id]: _own, ...others } = goal.zones ?? {};
+    change({ type: 'goal_set', goal: { ...goal, zones: left ? others : { ...others, [zone.id]: { look: 'leave' } } } });
+  };
+  return (
+    <Column gap="$m">
+      <Column alignItems="center" gap="$xs">
+        <PieceDrawing
+          shapes={assigned}
+          width={320}
+          height={190}
+          current={open ?? undefined}
+          pickedParts={picked}
+          onPick={(zone, part) => (zone === open ? togglePart(part) : show(zone))}
+        />
+        <Small>{open ? 'Tap faces of the zone to split them off.' : 'Tap a face or a zone to change it.'}</Small>
+      </Column>
+      <Heading>Zones</Heading>
+      {zones.map((zone) => (
+        <ZoneCard
+          key={zone.id}
+          zone={zone}
+          zones={zones}
+          shapes={shapes}
+          left={goal.zones?.[zone.id]?.look === 'leave'}
+          open={zone.id === open}
+          picked={picked}
+          onOpen={() => show(zone.id === open ? null : zone.id)}
+          onPart={togglePart}
+          onLeave={() => toggleLeave(zone)}
+          onDone={() => show(null)}
+          change={change}
+        />
+      ))}
+      <AddZone
+        onAdd={(role) =>
+          change({
+            type: 'zone_set',
+            zoneId: makeId(),
+            facts: { role, name: ROLE_LABELS[role], area_m2: 0.2, parts: [] },
+          })
+        }
+      />
+    </Column>
+  );
+}
+
+interface ZoneCardProps {
+  zone: Zone;
+  zones: readonly Zone[];
+  shapes: readonly Shape[];
+  left: boolean;
+  open: boolean;
+  picked: ReadonlySet<string>;
+  onOpen: () => void;
+  onPart: (part: string) => void;
+  onLeave: () => void;
+  onDone: () => void;
+  change: (change: PieceChange) => void;
+}
+
+function ZoneCard(props: ZoneCardProps) {
+  const { zone, left, open, onOpen, onLeave } = props;
+  const name = zoneName(zone);
+  return (
+    <Card gap="$m">
+      <Row gap="$s" alignItems="center">
+        <Column flex={1} justifyContent="center" minHeight={48}>
+          <Strong>{name}</Strong>
+          <Small>{`${zone.area_m2 ?? '?'} m²${left ? ', left as it is' : ''}`}</Small>
+        </Column>
+        <Button label={open ? `Close ${name}` : `Change ${name}`} onPress={onOpen}>
+          {open ? 'Close' : 'Change'}
+        </Button>
+        <Toggle label="Leave" on={left} onPress={onLeave} />
+      </Row>
+      {open ? <ZoneForm {...props} /> : null}
+    </Card>
+  );
+}
+
+function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneCardProps) {
+  const [name, setName] = useState(zoneName(zone));
+  const [text, setText] = useState(String(zone.area_m2 ?? ''));
+  const area = Number(text.replace(',', '.'));
+  const wrong = { name: name.trim() === '', area: !(area > 0 && area <= 100) };
+  const parts = listParts(shapes, zones, zone.id);
+  const others = zones.filter(({ id }) => id !== zone.id);
+  const isLeader = others.some(({ like }) => like === zone.id);
+  const set = (target: Zone): void => change({ type: 'zone_set', zoneId: target.id, facts: toZoneFacts(target) });
+  const keep = (): void => {
+    if (!wrong.name && !wrong.area) set({ ...zone, name: name.trim(), area_m2: area });
+  };
+  const split = (): void => {
+    const cut = splitZone(shapes, zones, zone.id, [...picked], { id: makeId(), name: `${zoneName(zone)}, apart` });
+    if (!cut) return;
+    set(cut.kept);
+    set(cut.split);
+    // What was read of the whole was true of the part that is now on its own.
+    for (const observation of zone.observations ?? [])
+      change({ type: 'observation_recorded', zoneId: cut.split.id, observation: { ...observation, id: makeId() } });
+    onDone();
+  };
+  const merge = (fromId: string): void => {
+    const joined = mergeZones(shapes, zones, zone.id, fromId);
+    if (!joined) return;
+    change({ type: 'zone_removed', zoneId: fromId });
+    set(joined);
+    onDone();
+  };
+  return (
+    <Column gap="$m">
+      <Field
+        label="Name"
+        value={name}
+        onChange={setName}
+        onBlur={keep}
+        error={wrong.name ? 'Give it a name.' : undefined}
+      />
+      <Field
+        label={`${zoneName(zone)} area`}
+        unit="m²"
+        numeric
+        value={text}
+        onChange={setText}
+        onBlur={keep}
+        error={wrong.area ? 'More than 0, at most 100 m².' : undefined}
+      />
+      {parts.length > 1 ? (
+        <Column gap="$s">
+          <Strong>Split off what is different</Strong>
+          <Row gap="$s" flexWrap="wrap">
+            {parts.map((part, i) => (
+              <Toggle key={part} label={`Face ${i + 1}`} on={picked.has(part)} onPress={() => onPart(part)} />
+            ))}
+          </Row>
+          <Button disabled={picked.size === 0 || picked.size === parts.length} onPress={split}>
+            {`Make ${picked.size === 1 ? 'this face' : 'these faces'} a zone of its own`}
+          </Button>
+        </Column>
+      ) : null}
+      {others.length > 0 && !isLeader ? (
+        <Column gap="$s">
+          <Strong>Join another zone into it</Strong>
+          <Small>Its faces and area come here; what was read of it alone is put away with it.</Small>
+          <Choices
+            label={`Join into ${zoneName(zone)}`}
+            options={others
+              .filter(({ id, like }) => like === undefined && !others.some((other) => other.like === id))
+              .map((other) => ({ code: other.id, label: zoneName(other) }))}
+            onPick={merge}
+          />
+        </Column>
+      ) : null}
+      {isLeader ? (
+        <Small>Other zones are read like this one, so it cannot be joined or removed.</Small>
+      ) : (
+        <Row>
+          <Button
+            look="quiet"
+            label={`Remove ${zoneName(zone)}`}
+            onPress={() => {
+              change({ type: 'zone_removed', zoneId: zone.id });
+              onDone();
+            }}
+          >
+            Remove this zone
+          </Button>
+        </Row>
+      )}
+    </Column>
+  );
+}
+
+function AddZone({ onAdd }: { onAdd: (role: RoleCode) => void }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Column gap="$s">
+      <Button onPress={() => setOpen(!open)}>{open ? 'Close' : 'Add a zone'}</Button>
+      {open ? (
+        <Choices
+          label="What is the new zone?"
+          options={ROLES.map((code) => ({ code, label: ROLE_LABELS[code] }))}
+          onPick={(role) => {
+            onAdd(role);
+            setOpen(false);
+          }}
+        />
+      ) : null}
+    </Column>
+  );
+}

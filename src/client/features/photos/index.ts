@@ -1,0 +1,2 @@
+export { PhotoButton } from './photo-button';
+export { PhotoStrip } from './photo-strip';

@@ -1,0 +1,49 @@
+import { Image } from 'react-native';
+import { photoPath } from '@/contract';
+import { Button, Column, Row, Small, Subheading } from '@/client/ui';
+import type { Dossier, PieceChange, Zone } from '@/core/dossier';
+import { zoneName } from '@/core/piece';
+import { PhotoButton } from './photo-button';
+
+interface PhotoStripProps {
+  dossier: Dossier;
+  zone: Zone;
+  change: (change: PieceChange) => void;
+}
+
+/** Pictures of a zone, newest first. */
+export function PhotoStrip({ dossier, zone, change }: PhotoStripProps) {
+  const photos = (dossier.photos ?? []).filter((photo) => photo.zone === zone.id).reverse();
+  const name = zoneName(zone).toLowerCase();
+  return (
+    <Column gap="$s" render="section" aria-label="Pictures">
+      {photos.length > 0 ? <Subheading>{`Pictures of the ${name}`}</Subheading> : null}
+      <Row gap="$s" flexWrap="wrap">
+        {photos.map((photo, i) => {
+          const defect = zone.defects?.findIndex((entry) => entry.photo === photo.id) ?? -1;
+          return (
+            <Column key={photo.id} gap="$xs" width={140}>
+              <Image
+                source={{ uri: photoPath(photo.sha256) }}
+                style={{ width: 140, height: 105, borderRadius: 4 }}
+                resizeMode="cover"
+                accessibilityLabel={`Picture ${i + 1} of the ${name}`}
+              />
+              {defect >= 0 ? <Small>{`Shows no. ${defect + 1}`}</Small> : null}
+              <Button
+                look="quiet"
+                label={`Remove picture ${i + 1}`}
+                onPress={() => change({ type: 'photo_withdrawn', photoId: photo.id })}
+              >
+                Remove
+              </Button>
+            </Column>
+          );
+        })}
+      </Row>
+      <Row>
+        <PhotoButton dossier={dossier} zone={zone} label="Add a picture" />
+      </Row>
+    </Column>
+  );
+}

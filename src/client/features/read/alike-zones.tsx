@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { Button, Column, Row, Small, Strong, Toggle } from '@/client/ui';
+import { toZoneFacts, type Zone } from '@/core/dossier';
+import { zoneName } from '@/core/piece';
+import type { ReadingParts } from './reading-words';
+
+/** Alike zones are read once: the others take this zone's answers, and an answer of their own is an exception. */
+export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { others: readonly Zone[] }) {
+  const [open, setOpen] = useState(false);
+  const leader = dossier.zones?.find(({ id }) => id === zone.like);
+  const link = (target: Zone, like: string | undefined): void => {
+    const { like: _old, ...facts } = toZoneFacts(target);
+    change({ type: 'zone_set', zoneId: target.id, facts: { ...facts, ...(like === undefined ? {} : { like }) } });
+  };
+  if (leader) {
+    return (
+      <Column gap="$s">
+        <Small>
+          {`Read like ${zoneName(leader).toLowerCase()}. A check made here counts for this zone alone; the lead test is always made here.`}
+        </Small>
+        <Button onPress={() => link(zone, undefined)}>{`Read it apart from ${zoneName(leader).toLowerCase()}`}</Button>
+      </Column>
+    );
+  }
+  // A zone that others are read like keeps its own answers.
+  const free = others.filter((other) => !others.some(({ like }) => like === other.id));
+  const alike = free.filter(({ like }) => like === zone.id);
+  if (free.length === 0) return null;
+  return (
+    <Column gap="$s">
+      <Button look="quiet" onPress={() => setOpen(!open)}>
+        {open
+          ? 'Close alike zones'
+          : alike.length > 0
+            ? `Also read: ${alike.map((other) => zoneName(other).toLowerCase()).join(', ')}`
+            : 'Other zones are just like it'}
+      </Button>
+      {open ? (
+        <Column gap="$s">
+          <Strong>{`Just like ${zoneName(zone).toLowerCase()}`}</Strong>
+          <Small>These take its answers. Each keeps exceptions of its own, and its own lead test.</Small>
+          <Row flexWrap="wrap" gap="$s">
+            {[...free]
+              .sort((a, b) => Number(b.role === zone.role) - Number(a.role === zone.role))
+              .map((other) => (
+                <Toggle
+                  key={other.id}
+                  label={zoneName(other)}
+                  on={other.like === zone.id}
+                  onPress={() => link(other, other.like === zone.id ? undefined : zone.id)}
+                />
+              ))}
+          </Row>
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,145 @@
+import { useState } from 'react';
+import { PhotoButton } from '@/client/features/photos';
+import { Button, Card, Choices, Column, measureDrawing, Row, Small, Strong, Subheading, type Place } from '@/client/ui';
+import type { Defect } from '@/core/dossier';
+import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
+import type { Shape } from '@/core/templates';
+import type { ReadingParts } from './reading-words';
+
+interface DefectListProps extends ReadingParts {
+  shapes: readonly Shape[];
+  placing: number | null;
+  onPlacing: (index: number | null) => void;
+}
+
+/** What is wrong with the zone: each defect is evidence and work, with its extent, number, place and picture. */
+export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }: DefectListProps) {
+  const [adding, setAdding] = useState(false);
+  const defects = zone.defects ?? [];
+  const set = (next: Defect[]): void => change({ type: 'defects_set', zoneId: zone.id, defects: next });
+  const update = (index: number, part: Partial<Defect>): void =>
+    set(defects.map((defect, i) => (i === index ? { ...defect, ...part } : defect)));
+  return (
+    <Column gap="$s" render="section" aria-label="Damage and stains">
+      {defects.length > 0 ? <Subheading>Damage and stains</Subheading> : null}
+      {defects.map((defect, i) => (
+        <DefectCard
+          key={i}
+          number={i + 1}
+          defect={defect}
+          placing={placing === i}
+          onPlacing={() => onPlacing(placing === i ? null : i)}
+          onUpdate={(part) => update(i, part)}
+          onRemove={() => set(defects.filter((_, j) => j !== i))}
+          places={ninePlaces(shapes, zone.id)}
+          photoButton={
+            <PhotoButton
+              dossier={dossier}
+              zone={zone}
+              label={defect.photo ? 'Another picture' : 'Picture'}
+              onStored={(photo) => update(i, { photo })}
+            />
+          }
+        />
+      ))}
+      <Button onPress={() => setAdding(!adding)}>
+        {adding ? 'Close the list of damage' : 'Add damage or a stain'}
+      </Button>
+      {adding
+        ? DEFECT_LISTS.map(({ label, codes }) => (
+            <Column key={label} gap="$s">
+              <Strong>{label}</Strong>
+              <Choices
+                label={label}
+                options={codes.map((code) => ({ code, label: DEFECT_FACTS[code].label }))}
+                onPick={(code: DefectCode) => {
+                  set([...defects, { code, extent: 'spot', count: 1 }]);
+                  setAdding(false);
+                }}
+              />
+            </Column>
+          ))
+        : null}
+    </Column>
+  );
+}
+
+const EXTENTS = [
+  { code: 'spot', label: 'A spot' },
+  { code: 'area', label: 'An area' },
+  { code: 'all', label: 'All over' },
+] as const;
+
+interface DefectCardProps {
+  number: number;
+  defect: Defect;
+  placing: boolean;
+  places: readonly (Place & { code: string; label: string })[];
+  onPlacing: () => void;
+  onUpdate: (part: Partial<Defect>) => void;
+  onRemove: () => void;
+  photoButton: React.ReactNode;
+}
+
+function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRemove, photoButton }: DefectCardProps) {
+  const { label, repair } = DEFECT_FACTS[defect.code];
+  const count = defect.count ?? 1;
+  return (
+    <Card gap="$s">
+      <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
+      {repair ? <Small>{`${repair.label}: about ${repair.minutes * count} min.`}</Small> : null}
+      <Choices
+        label={`${label}: how much`}
+        options={EXTENTS}
+        value={defect.extent}
+        onPick={(extent) => onUpdate({ extent })}
+      />
+      <Row gap="$s" flexWrap="wrap">
+        <Button label={`${label}: one less`} disabled={count <= 1} onPress={() => onUpdate({ count: count - 1 })}>
+          −
+        </Button>
+        <Button label={`${label}: one more`} onPress={() => onUpdate({ count: count + 1 })}>
+          +
+        </Button>
+        {places.length > 0 ? (
+          <Button onPress={onPlacing}>{placing ? 'Close the places' : defect.place ? 'Move it' : 'Where?'}</Button>
+        ) : null}
+        {photoButton}
+        <Button look="quiet" label={`Remove ${label}`} onPress={onRemove}>
+          Remove
+        </Button>
+      </Row>
+      {placing ? (
+        <Choices
+          label={`Place of ${label}`}
+          options={places.map(({ code, label: words }) => ({ code, label: words }))}
+          onPick={(code) => {
+            const found = places.find((place) => place.code === code)!;
+            onUpdate({ place: { x: found.x, y: found.y } });
+            onPlacing();
+          }}
+        />
+      ) : null}
+    </Card>
+  );
+}
+
+const ROWS = ['upper', 'middle', 'lower'] as const;
+const COLUMNS = ['left', 'centre', 'right'] as const;
+
+/** Nine places of a zone, for those who do not tap the drawing. Empty for a zone that is not in it. */
+function ninePlaces(shapes: readonly Shape[], zoneId: string): (Place & { code: string; label: string })[] {
+  const own = shapes.filter(({ zone, detail }) => zone === zoneId && !detail);
+  if (own.length === 0) return [];
+  const all = measureDrawing(shapes);
+  const zone = measureDrawing(own);
+  const share = (value: number): number => Math.round(value * 1000) / 1000;
+  return ROWS.flatMap((row, r) =>
+    COLUMNS.map((column, c) => ({
+      code: `${row} ${column}`,
+      label: `${row} ${column}`,
+      x: share((zone.left - all.left + (zone.wide * (2 * c + 1)) / 6) / all.wide),
+      y: share((zone.top - all.top + (zone.tall * (2 * r + 1)) / 6) / all.tall),
+    })),
+  );
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { Body, Button, Card, Column, Notice, Row, Small, StateMark, Subheading } from '@/client/ui';
+import type { Observation, PieceChange, Zone } from '@/core/dossier';
+import { findAnswer, findCheck } from '@/core/knowledge';
+import type { Contradiction, EvidenceItem } from '@/core/survey';
+
+interface Parts {
+  zone: Zone;
+  change: (change: PieceChange) => void;
+}
+
+const STRENGTH_WORDS: Readonly<Record<string, string>> = {
+  '+++': 'Very strong',
+  '++': 'Strong',
+  '+': 'Some',
+  '-': 'Some',
+  '--': 'Strong',
+  '---': 'Very strong',
+};
+const BASIS_WORDS = { published: 'published', practice: 'common practice', estimate: 'our estimate' } as const;
+
+/** Marks an answer as doubtful or as made twice, or plain again. */
+function setCertainty({ zone, change }: Parts, id: string, certainty: Observation['certainty']): void {
+  const observation = zone.observations?.find((entry) => entry.id === id);
+  if (!observation) return;
+  const { certainty: _old, ...rest } = observation;
+  change({
+    type: 'observation_recorded',
+    zoneId: zone.id,
+    observation: { ...rest, id, ...(certainty === undefined ? {} : { certainty }) },
+  });
+}
+
+/** Answers that do not fit together: which one to make again, and what to do with it then. */
+export function Clash({ zone, contradiction, change }: Parts & { contradiction: Contradiction }) {
+  const { observationId: id } = contradiction;
+  const own = zone.observations?.find((entry) => entry.id !== undefined && entry.id === id);
+  return (
+    <Notice
+      tone="wait"
+      title={
+        contradiction.check === 'stated'
+          ? 'The checks speak against what you said'
+          : 'These answers do not fit together'
+      }
+      action={
+        own && id ? (
+          <Row gap="$s" flexWrap="wrap">
+            <Button onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}>
+              Take it back and ask again
+            </Button>
+            <Button onPress={() => setCertainty({ zone, change }, id, 'confirmed')}>I made it twice: it stands</Button>
+            {own.certainty === 'doubtful' ? null : (
+              <Button onPress={() => setCertainty({ zone, change }, id, 'doubtful')}>I am not sure of it</Button>
+            )}
+          </Row>
+        ) : null
+      }
+    >
+      {contradiction.why}
+    </Notice>
+  );
+}
+
+/** Every answer with what it says, how strongly and on what basis; each open to correction. */
+export function Evidence({ zone, evidence, change }: Parts & { evidence: readonly EvidenceItem[] }) {
+  const [open, setOpen] = useState(false);
+  if (evidence.length === 0)
+    return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
+  return (
+    <Column gap="$s">
+      <Button look="quiet" onPress={() => setOpen(!open)}>
+        {open
+          ? 'Close the reasons'
+          : `Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}
+      </Button>
+      {open
+        ? evidence.map((item, i) => (
+            <EvidenceCard key={item.observationId ?? i} item={item} zone={zone} change={change} />
+          ))
+        : null}
+    </Column>
+  );
+}
+
+function EvidenceCard({ item, zone, change }: Parts & { item: EvidenceItem }) {
+  const { observationId: id } = item;
+  return (
+    <Card gap="$xs">
+      <Subheading>{findAnswer(item.check, item.result)?.label ?? item.result}</Subheading>
+      <Small>{findCheck(item.check)?.title ?? item.check}</Small>
+      <Body>{`${STRENGTH_WORDS[item.strength] ?? ''} evidence ${item.speaks} ${item.aboutLabel} (${BASIS_WORDS[item.basis]})`}</Body>
+      {item.certainty === 'doubtful' ? <StateMark tone="wait">Doubtful: counts for less</StateMark> : null}
+      {item.certainty === 'confirmed' ? <StateMark tone="go">Made twice</StateMark> : null}
+      {item.lent ? <Small>From the zone this one is like.</Small> : null}
+      {id && !item.lent ? (
+        <Row gap="$s" flexWrap="wrap">
+          <Button
+            onPress={() => setCertainty({ zone, change }, id, item.certainty === 'doubtful' ? undefined : 'doubtful')}
+          >
+            {item.certainty === 'doubtful' ? 'I am sure of it' : 'I am not sure of it'}
+          </Button>
+          <Button onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}>
+            Take this answer back
+          </Button>
+        </Row>
+      ) : null}
+    </Card>
+  );
+}

@@ -1,0 +1,182 @@
+import { useState } from 'react';
+import { makeId } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  Strong,
+  useIsWide,
+  useKeys,
+} from '@/client/ui';
+import type { Observation, Zone } from '@/core/dossier';
+import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
+import { zoneName } from '@/core/piece';
+import { CheckCard } from './check-card';
+import { MoistureCard } from './moisture-card';
+import type { ReadingParts } from './reading-words';
+import { BeliefLine } from './verdict';
+
+interface QuestionProps extends ReadingParts {
+  onNextZone: () => void;
+  more: boolean;
+}
+
+/** The check that matters most now, or any other the owner picks; hazards stand above it. */
+export function Question({ zone, diagnosis, dossier, change, onNextZone, more }: QuestionProps) {
+  const wide = useIsWide();
+  const [other, setOther] = useState<string | null>(null);
+  const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
+  const stopped = diagnosis.hazards.some(({ gate }) => gate === 'certified_practice');
+  const code = other ?? (leadOpen ? 'lead_test' : diagnosis.nextChecks[0]?.check);
+  const check = code ? findCheck(code) : undefined;
+  const record = (observation: Omit<Observation, 'check'>): void => {
+    setOther(null);
+    const at = new Date().toISOString();
+    change({
+      type: 'observation_recorded',
+      zoneId: zone.id,
+      observation: { ...observation, id: makeId(), check: code!, at },
+    });
+  };
+  const skip = (): void => {
+    setOther(null);
+    change({ type: 'skips_set', zoneId: zone.id, checks: [...new Set([...(zone.skipped_checks ?? []), code!])] });
+  };
+  const noAir = (): void => change({ type: 'goal_set', goal: { ...dossier.goal, ventilation: 'none' } });
+  return (
+    <Column gap="$m">
+      {wide ? null : <BeliefLine diagnosis={diagnosis} />}
+      {diagnosis.hazards.map((hazard) => (
+        <Notice
+          key={hazard.code}
+          tone={hazard.gate ? 'stop' : 'wait'}
+          title={HAZARD_TITLES[hazard.code] ?? 'Take care'}
+        >
+          {hazard.why}
+        </Notice>
+      ))}
+      {check && !stopped ? (
+        <CheckCard
+          key={check.code}
+          check={check}
+          worth={diagnosis.nextChecks.find((next) => next.check === code)}
+          canSkip={check.code !== 'lead_test'}
+          onAnswer={(result, more) => record({ result, ...more })}
+          onSkip={skip}
+          {...(check.care === 'solvent' ? { onNoAir: noAir } : {})}
+        />
+      ) : null}
+      {code === 'moisture_meter' && !stopped ? (
+        <MoistureCard dossier={dossier} change={change} onRead={(value) => record({ value })} />
+      ) : null}
+      {code === undefined && !stopped ? <Settled zone={zone} more={more} onNextZone={onNextZone} /> : null}
+      <Row gap="$s" flexWrap="wrap">
+        <UndoLast zone={zone} change={change} />
+        {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
+      </Row>
+    </Column>
+  );
+}
+
+const HAZARD_TITLES: Readonly<Record<string, string>> = {
+  lead_possible: 'Lead is possible: no sanding yet',
+  lead_found: 'Lead found: stop here',
+  lead_not_found: 'No lead found here',
+  mould: 'Mould',
+  woodworm: 'Woodworm',
+  nursery: 'For a child’s room',
+};
+
+function UndoLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
+  const last = zone.observations?.at(-1);
+  const id = last?.id;
+  if (id === undefined) return null;
+  const answer = findCheck(last?.check ?? '')?.answers.find(({ code }) => code === last?.result)?.label;
+  return (
+    <UndoButton
+      label={answer ? `Take back “${answer}”` : 'Take back the last answer'}
+      onUndo={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}
+    />
+  );
+}
+
+function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
+  useKeys({ u: onUndo });
+  return (
+    <Button look="quiet" onPress={onUndo}>
+      {label}
+    </Button>
+  );
+}
+
+interface SettledProps {
+  zone: Zone;
+  more: boolean;
+  onNextZone: () => void;
+}
+
+function Settled({ zone, more, onNextZone }: SettledProps) {
+  return (
+    <Card gap="$m">
+      <Heading>Nothing left to ask would change the plan</Heading>
+      <Body>
+        {zone.observations?.length || zone.like
+          ? `The ${zoneName(zone).toLowerCase()} is read.`
+          : 'What is known of the piece says enough about this zone.'}
+      </Body>
+      {more ? (
+        <Button look="main" onPress={onNextZone}>
+          Next zone
+        </Button>
+      ) : null}
+    </Card>
+  );
+}
+
+interface OtherChecksProps {
+  zone: Zone;
+  leadOpen: boolean;
+  current: string | undefined;
+  onPick: (code: string) => void;
+}
+
+const ALL_CHECKS = [
+  ...CHECKS.map(({ code, title, care, mark }) => ({ code, title, dusty: care === 'abrasion' || mark === 2 })),
+  ...Object.entries(NUMBER_CHECKS).map(([code, { title }]) => ({ code, title, dusty: false })),
+];
+
+/** Any check can be made at any time; those that would raise dust wait for the lead test. */
+function OtherChecks({ zone, leadOpen, current, onPick }: OtherChecksProps) {
+  const [open, setOpen] = useState(false);
+  const done = new Set(zone.observations?.map(({ check }) => check));
+  const free = ALL_CHECKS.filter(
+    ({ code, dusty }) => (!done.has(code) || code in NUMBER_CHECKS) && code !== current && !(leadOpen && dusty),
+  );
+  return (
+    <Column gap="$s" width={open ? '100%' : undefined}>
+      <Button look="quiet" onPress={() => setOpen(!open)}>
+        {open ? 'Close the list of checks' : 'Make another check'}
+      </Button>
+      {open ? (
+        <Column gap="$s">
+          <Strong>Other checks</Strong>
+          {leadOpen ? <Small>Checks that raise dust are not offered before the lead test.</Small> : null}
+          <Choices
+            label="Other checks"
+            options={free.map(({ code, title }) => ({ code, label: title }))}
+            onPick={(code) => {
+              setOpen(false);
+              onPick(code);
+            }}
+          />
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

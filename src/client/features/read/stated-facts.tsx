@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { Button, Choices, Column, Small, Strong } from '@/client/ui';
+import { toZoneFacts } from '@/core/dossier';
+import { FINISH_FACTS, FINISHES, SUBSTRATE_FACTS, SUBSTRATES } from '@/core/knowledge';
+import type { ReadingParts } from './reading-words';
+
+const MATERIALS = [
+  { code: 'none', label: 'I do not know' },
+  ...SUBSTRATES.map((code) => ({ code, label: SUBSTRATE_FACTS[code].label })),
+];
+const COATS = [
+  { code: 'none', label: 'I do not know' },
+  ...FINISHES.map((code) => ({ code, label: capitalise(FINISH_FACTS[code].label) })),
+];
+function capitalise(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** An owner who knows may say so. It counts for very much, but checks can still speak against it. */
+export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'change'>) {
+  const [open, setOpen] = useState(false);
+  const stated = zone.stated ?? {};
+  const state = (part: 'substrate' | 'finish', code: string): void => {
+    const { [part]: _old, ...rest } = stated;
+    const next = code === 'none' ? rest : { ...rest, [part]: code };
+    const { stated: _stated, ...facts } = toZoneFacts(zone);
+    const said = Object.keys(next).length > 0 ? { stated: next } : {};
+    change({ type: 'zone_set', zoneId: zone.id, facts: { ...facts, ...said } });
+  };
+  const said = [
+    stated.substrate && SUBSTRATE_FACTS[stated.substrate].label.toLowerCase(),
+    stated.finish && FINISH_FACTS[stated.finish].label,
+  ].filter(Boolean);
+  return (
+    <Column gap="$s">
+      <Button look="quiet" onPress={() => setOpen(!open)}>
+        {open ? 'Close what you know' : said.length > 0 ? `You said: ${said.join(', ')}` : 'I know what this is'}
+      </Button>
+      {open ? (
+        <Column gap="$m">
+          <Small>What you know counts for very much. Checks can still speak against it, and you will see it.</Small>
+          <Strong>The material</Strong>
+          <Choices
+            label="The material, as you know it"
+            options={MATERIALS}
+            value={stated.substrate ?? 'none'}
+            onPick={(code) => state('substrate', code)}
+          />
+          <Strong>The coat on it</Strong>
+          <Choices
+            label="The coat, as you know it"
+            options={COATS}
+            value={stated.finish ?? 'none'}
+            onPick={(code) => state('finish', code)}
+          />
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,13 @@
+import type { ZoneDiagnosis } from '../survey';
+
+/** How far a zone is read, for drawings and lists. Worst first: a stop is never hidden behind a tick. */
+export const READING_STATES = ['stopped', 'conflict', 'settled', 'part', 'open'] as const;
+export type ReadingState = (typeof READING_STATES)[number];
+
+export function judgeReadingState(diagnosis: ZoneDiagnosis): ReadingState {
+  if (diagnosis.hazards.some(({ gate }) => gate === 'certified_practice')) return 'stopped';
+  if (diagnosis.contradictions.length > 0) return 'conflict';
+  const leadOpen = diagnosis.hazards.some(({ gate }) => gate !== undefined);
+  if (diagnosis.settled && !leadOpen) return 'settled';
+  return diagnosis.evidence.length > 0 ? 'part' : 'open';
+}

@@ -1,0 +1,80 @@
+import { DEFECTS, DEFECT_FACTS } from '../knowledge';
+import type { Dossier, Zone } from '../dossier';
+import { diagnoseZone } from './diagnose';
+
+const needsOf = (zone: Partial<Zone>, more: Partial<Dossier> = {}, history: Dossier['piece']['history'] = {}) => {
+  const full: Zone = { id: 'z', role: 'front', area_m2: 1, ...zone };
+  const dossier: Dossier = {
+    format: 'bricolage.dossier/1',
+    piece: { kind: 'sideboard', history },
+    zones: [full],
+    ...more,
+  };
+  return new Map(diagnoseZone(dossier, full).needs.map((need) => [need.code, need]));
+};
+const answer = (check: string, result: string) => [{ check, result }];
+
+/** Every need the diagnosis can deliver, with one way a piece comes to have it. */
+const WAYS: [need: string, zone: Partial<Zone>, history?: Dossier['piece']['history']][] = [
+  ['degrease', {}],
+  ['dewax', { observations: answer('spirit_rub', 'waxy_film') }],
+  ['desilicone', { observations: answer('crawl_dab', 'crawls'), stated: { finish: 'varnish_oil' } }],
+  ['scuff', { stated: { finish: 'alkyd_paint' } }],
+  ['degloss_liquid_ok', { stated: { finish: 'alkyd_paint' } }],
+  ['bonding_primer', { stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }],
+  ['stain_block', { observations: answer('bleed_probe', 'pink_red') }],
+  ['odour_seal', { role: 'inside', observations: answer('odour', 'smoke') }],
+  ['edge_seal', { defects: [{ code: 'raw_mdf_edge' }] }],
+  ['consolidate', { defects: [{ code: 'swollen_edge' }] }],
+  ['grain_fill', { observations: answer('pores', 'open_felt'), stated: { substrate: 'open_grain_hardwood' } }],
+  ['strip', { observations: answer('tape_pull', 'sheets') }],
+  ['reglue_or_remove_face', { defects: [{ code: 'lifting_foil' }] }],
+  ['dry_out', { observations: [{ check: 'moisture_meter', value: 19 }] }],
+  ['lead_gate', { stated: { finish: 'alkyd_paint' } }, { era: '1940_1977' }],
+];
+
+describe('the needs a diagnosis delivers', () => {
+  it.each(WAYS)('%s', (code, zone, history) => {
+    const need = needsOf(zone, {}, history ?? { era: 'since_2000' }).get(code);
+    expect(need?.p).toBeGreaterThan(0.5);
+    expect(need?.why).toMatch(/\S+ \S+/);
+  });
+
+  it.each(DEFECTS.filter((code) => DEFECT_FACTS[code].repair))('a repair for %s', (code) => {
+    expect(needsOf({ defects: [{ code }] }).get(DEFECT_FACTS[code].repair!.code)?.p).toBeGreaterThan(0.9);
+  });
+
+  it('judges damp by the room: 12 % is dry in a damp shed and too damp in a dry room', () => {
+    const wood: Partial<Zone> = { observations: [{ check: 'moisture_meter', value: 12 }] };
+    expect(needsOf(wood, { climate: { temperature_c: 12, humidity_pct: 70 } }).has('dry_out')).toBe(false);
+    expect(needsOf(wood, { climate: { temperature_c: 22, humidity_pct: 35 } }).get('dry_out')?.why).toMatch(
+      /settles at 7\.\d %/,
+    );
+  });
+
+  it('says whom to turn to when lead is found, by region', () => {
+    const positive: Zone = { id: 'z', role: 'front', observations: answer('lead_test', 'positive') };
+    const why = (region?: string): string => {
+      const piece = { kind: 'sideboard' as const, ...(region ? { region } : {}) };
+      const dossier: Dossier = { format: 'bricolage.dossier/1', piece, zones: [positive] };
+      return diagnoseZone(dossier, positive).hazards[0]!.why;
+    };
+    expect(why('US')).toMatch(/certified lead inspector/);
+    expect(why()).toMatch(/health or building authority/);
+  });
+
+  it('keeps the kind of a negative lead test, and trusts a home swab less', () => {
+    const tested = (kit: 'home_swab' | 'chip_to_laboratory'): string => {
+      const zone: Zone = {
+        id: 'z',
+        role: 'front',
+        stated: { finish: 'alkyd_paint' },
+        observations: [{ check: 'lead_test', result: 'negative', kit }],
+      };
+      const dossier: Dossier = { format: 'bricolage.dossier/1', piece: { kind: 'sideboard' }, zones: [zone] };
+      return diagnoseZone(dossier, zone).hazards[0]!.why;
+    };
+    expect(tested('home_swab')).toMatch(/home swab.*sand wet/i);
+    expect(tested('chip_to_laboratory')).toMatch(/laboratory.*place tested only/);
+  });
+});
