@@ -10,11 +10,11 @@ import { build, install, loadTypeScript, root } from './lib.mjs';
 install();
 build();
 const asJson = process.argv.includes('--json');
-const { measureCore } = await loadTypeScript('scripts/bench-core.ts');
+const { measureCore, measureReading } = await loadTypeScript('scripts/bench-core.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value) => Number(value.toPrecision(3));
-const figures = [...measureCore()];
+const figures = [...measureCore(), ...measureReading()];
 const add = (name, value, unit, target, reference) =>
   figures.push({ name, value: round(value), unit, target, reference });
 

@@ -2,6 +2,7 @@ export { AnswerGlyph, DRAWN_ANSWERS } from './answer-glyph';
 export { BeliefBar } from './bar';
 export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';
+export { Disclosure } from './disclosure';
 export { Field } from './field';
 export { Card, Column, Row, Rule } from './layout';
 export { Notice, StateMark, ToneIcon, type Tone } from './notice';

@@ -63,8 +63,11 @@ export function PieceDrawing(props: PieceDrawingProps) {
     return state && state !== 'open' ? `url(#${id}${state})` : tones.card;
   };
   const place = ({ nativeEvent }: GestureResponderEvent): void => {
-    const x = (portLeft + nativeEvent.locationX * unit - left) / wide;
-    const y = (portTop + nativeEvent.locationY * unit - top) / tall;
+    // In the browser a press carries the pointer's place; one by key has none, and has the list of places instead.
+    const { offsetX, offsetY } = nativeEvent as unknown as Partial<MouseEvent>;
+    if (offsetX === undefined || offsetY === undefined) return;
+    const x = (portLeft + offsetX * unit - left) / wide;
+    const y = (portTop + offsetY * unit - top) / tall;
     onPlace?.({ x: clamp(x), y: clamp(y) });
   };
   return (
@@ -111,6 +114,7 @@ export function PieceDrawing(props: PieceDrawingProps) {
       </Svg>
       {onPlace ? (
         <Pressable
+          role="button"
           onPress={place}
           aria-label="Tap the place on the drawing"
           style={{ position: 'absolute', left: 0, top: 0, width, height }}

@@ -140,7 +140,8 @@ export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = {
 };
 export const GREASE_BY_ROOM: Partial<Record<RoomCode, number>> = { kitchen: 0.85, workshop: 0.6, hall: 0.45 };
 /** Polish is put on clear wood finishes far more than on paint or film. */
-export const POLISH_ON_PAINT_OR_FILM = 0.03;
+/** On paint and film most of it goes with the degreaser. */
+export const POLISH_ON_PAINT_OR_FILM = 0.01;
 export const SILICONE_ON_PAINT_OR_FILM = 0.01;
 /** Where a smell stays: faces the air does not wash. */
 export const SMELLS_INSIDE: readonly RoleCode[] = ['inside', 'drawer_side', 'shelf'];

@@ -156,7 +156,13 @@ export function deriveNeeds(
   const moisture = readMoisture(dossier, zone);
   if (moisture?.state === 'damp') needs.push(dryOutNeed(moisture));
   const gate = hazards.find((hazard) => hazard.gate !== undefined);
-  if (gate) needs.push({ code: 'lead_gate', label: 'Keep it wet and closed: lead', p: SEEN, why: gate.why });
+  if (gate)
+    needs.push({
+      code: 'lead_gate',
+      label: 'Keep it wet and closed: lead',
+      p: SEEN,
+      why: 'No dry sanding, no scraping and no heat until it is settled.',
+    });
   for (const need of needs) if (need.code === 'stain_block') need.extent = stainExtent(belief, zone);
   return mergeByCode(needs)
     .filter((need) => need.p >= 0.05)

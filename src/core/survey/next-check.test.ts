@@ -40,7 +40,8 @@ function worthTheLongWay(piece: Pick<Dossier, 'piece'>, zone: Zone, code: string
     }, 0);
     after += pAnswer * cost({ ...zone, observations: [...zone.observations!, { check: code, result: answer.code }] });
   }
-  return cost(zone) - after - (0.5 + check.minutes + check.waitHours * 0.5 + MARKS[check.mark]!);
+  const care = check.care === 'solvent' ? 1.5 : check.care === 'abrasion' ? 1 : 0;
+  return cost(zone) - after - (0.4 + care + check.minutes + check.waitHours * 0.5 + MARKS[check.mark]!);
 }
 
 describe('the worth of the next check', () => {

@@ -37,6 +37,8 @@ const WAIT_MINUTES_PER_HOUR = 0.5;
 const MARK_MINUTES = [0, 1, 12] as const;
 /** Reading the question and going to look costs a little, whatever the check. */
 const ATTENTION_MINUTES = 0.4;
+/** Gloves on and the door open, or a mask on: getting ready takes time as well (estimates). */
+const CARE_MINUTES = { solvent: 1.5, abrasion: 1 } as const;
 /** With little fresh air a solvent check is put off (an estimate). */
 const STALE_AIR_MINUTES = 4;
 /** The lead test is asked for by its gate; the thickness of a coat decides only how to take it down. */
@@ -76,7 +78,8 @@ function isAllowed(check: Check, zone: Zone, limits: CheckLimits): boolean {
 /** What making a check costs, in minutes: going there, doing it, waiting, the mark it leaves. */
 export function priceCheck(check: Check, limits: Pick<CheckLimits, 'ventilation'> = { ventilation: 'good' }): number {
   const air = check.care === 'solvent' && limits.ventilation === 'limited' ? STALE_AIR_MINUTES : 0;
-  return ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark] + air;
+  const care = (check.care ? CARE_MINUTES[check.care] : 0) + air;
+  return ATTENTION_MINUTES + check.minutes + check.waitHours * WAIT_MINUTES_PER_HOUR + MARK_MINUTES[check.mark] + care;
 }
 
 interface Term {

@@ -1,12 +1,10 @@
-import { useState } from 'react';
-import { Button, Column, Row, Small, Strong, Toggle } from '@/client/ui';
+import { Button, Column, Disclosure, Row, Small, Strong, Toggle } from '@/client/ui';
 import { toZoneFacts, type Zone } from '@/core/dossier';
 import { zoneName } from '@/core/piece';
 import type { ReadingParts } from './reading-words';
 
 /** Alike zones are read once: the others take this zone's answers, and an answer of their own is an exception. */
 export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { others: readonly Zone[] }) {
-  const [open, setOpen] = useState(false);
   const leader = dossier.zones?.find(({ id }) => id === zone.like);
   const link = (target: Zone, like: string | undefined): void => {
     const { like: _old, ...facts } = toZoneFacts(target);
@@ -27,15 +25,14 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
   const alike = free.filter(({ like }) => like === zone.id);
   if (free.length === 0) return null;
   return (
-    <Column gap="$s">
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open
-          ? 'Close alike zones'
-          : alike.length > 0
-            ? `Also read: ${alike.map((other) => zoneName(other).toLowerCase()).join(', ')}`
-            : 'Other zones are just like it'}
-      </Button>
-      {open ? (
+    <Disclosure
+      label={
+        alike.length > 0
+          ? `Also read: ${alike.map((other) => zoneName(other).toLowerCase()).join(', ')}`
+          : 'Other zones are just like it'
+      }
+    >
+      {() => (
         <Column gap="$s">
           <Strong>{`Just like ${zoneName(zone).toLowerCase()}`}</Strong>
           <Small>These take its answers. Each keeps exceptions of its own, and its own lead test.</Small>
@@ -52,7 +49,7 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
               ))}
           </Row>
         </Column>
-      ) : null}
-    </Column>
+      )}
+    </Disclosure>
   );
 }

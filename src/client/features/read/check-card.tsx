@@ -1,5 +1,17 @@
 import { useMemo, useState } from 'react';
-import { AnswerGlyph, Button, Choices, Column, Heading, Row, Small, StateMark, Strong, useKeys } from '@/client/ui';
+import {
+  AnswerGlyph,
+  Button,
+  Choices,
+  Column,
+  Disclosure,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  useKeys,
+} from '@/client/ui';
 import type { Observation } from '@/core/dossier';
 import { LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
@@ -82,24 +94,22 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: 
 
 /** What each answer would bring into the plan or take out of it. */
 function Foresight({ check, worth }: { check: Check; worth: NextCheck }) {
-  const [open, setOpen] = useState(false);
   return (
-    <Column gap="$xs">
+    <Column gap="$s">
       <Small>{worth.why}</Small>
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open ? 'Close' : 'What would each answer change?'}
-      </Button>
-      {open ? (
-        <Column role="list" gap="$xs">
-          {worth.answers.map(({ code, p, changes }) => (
-            <Small key={code} role="listitem">
-              {`${check.answers.find((answer) => answer.code === code)?.label ?? code} (${formatChance(p)}): ${
-                changes.length > 0 ? `the plan gets ${changes.join(', ')}` : 'the plan stays'
-              }.`}
-            </Small>
-          ))}
-        </Column>
-      ) : null}
+      <Disclosure label="What would each answer change?">
+        {() => (
+          <Column role="list" gap="$xs">
+            {worth.answers.map(({ code, p, changes }) => (
+              <Small key={code} role="listitem">
+                {`${check.answers.find((answer) => answer.code === code)?.label ?? code} (${formatChance(p)}): ${
+                  changes.length > 0 ? `the plan gets ${changes.join(', ')}` : 'the plan stays'
+                }.`}
+              </Small>
+            ))}
+          </Column>
+        )}
+      </Disclosure>
     </Column>
   );
 }

@@ -1,6 +1,18 @@
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { PhotoButton } from '@/client/features/photos';
-import { Button, Card, Choices, Column, measureDrawing, Row, Small, Strong, Subheading, type Place } from '@/client/ui';
+import {
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  measureDrawing,
+  Row,
+  Small,
+  Strong,
+  Subheading,
+  type Place,
+} from '@/client/ui';
 import type { Defect } from '@/core/dossier';
 import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
 import type { Shape } from '@/core/templates';
@@ -14,7 +26,6 @@ interface DefectListProps extends ReadingParts {
 
 /** What is wrong with the zone: each defect is evidence and work, with its extent, number, place and picture. */
 export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }: DefectListProps) {
-  const [adding, setAdding] = useState(false);
   const defects = zone.defects ?? [];
   const set = (next: Defect[]): void => change({ type: 'defects_set', zoneId: zone.id, defects: next });
   const update = (index: number, part: Partial<Defect>): void =>
@@ -42,11 +53,9 @@ export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }
           }
         />
       ))}
-      <Button onPress={() => setAdding(!adding)}>
-        {adding ? 'Close the list of damage' : 'Add damage or a stain'}
-      </Button>
-      {adding
-        ? DEFECT_LISTS.map(({ label, codes }) => (
+      <Disclosure label="Add damage or a stain">
+        {(close) =>
+          DEFECT_LISTS.map(({ label, codes }) => (
             <Column key={label} gap="$s">
               <Strong>{label}</Strong>
               <Choices
@@ -54,12 +63,13 @@ export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }
                 options={codes.map((code) => ({ code, label: DEFECT_FACTS[code].label }))}
                 onPick={(code: DefectCode) => {
                   set([...defects, { code, extent: 'spot', count: 1 }]);
-                  setAdding(false);
+                  close();
                 }}
               />
             </Column>
           ))
-        : null}
+        }
+      </Disclosure>
     </Column>
   );
 }
@@ -78,7 +88,7 @@ interface DefectCardProps {
   onPlacing: () => void;
   onUpdate: (part: Partial<Defect>) => void;
   onRemove: () => void;
-  photoButton: React.ReactNode;
+  photoButton: ReactNode;
 }
 
 function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRemove, photoButton }: DefectCardProps) {
@@ -112,6 +122,7 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
       {placing ? (
         <Choices
           label={`Place of ${label}`}
+          tileWidth={84}
           options={places.map(({ code, label: words }) => ({ code, label: words }))}
           onPick={(code) => {
             const found = places.find((place) => place.code === code)!;

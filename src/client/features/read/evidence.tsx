@@ -1,5 +1,4 @@
-import { useState } from 'react';
-import { Body, Button, Card, Column, Notice, Row, Small, StateMark, Subheading } from '@/client/ui';
+import { Body, Button, Card, Column, Disclosure, Notice, Row, Small, StateMark, Subheading } from '@/client/ui';
 import type { Observation, PieceChange, Zone } from '@/core/dossier';
 import { findAnswer, findCheck } from '@/core/knowledge';
 import type { Contradiction, EvidenceItem } from '@/core/survey';
@@ -64,22 +63,18 @@ export function Clash({ zone, contradiction, change }: Parts & { contradiction: 
 
 /** Every answer with what it says, how strongly and on what basis; each open to correction. */
 export function Evidence({ zone, evidence, change }: Parts & { evidence: readonly EvidenceItem[] }) {
-  const [open, setOpen] = useState(false);
   if (evidence.length === 0)
     return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
   return (
-    <Column gap="$s">
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open
-          ? 'Close the reasons'
-          : `Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}
-      </Button>
-      {open
-        ? evidence.map((item, i) => (
+    <Disclosure label={`Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}>
+      {() => (
+        <Column gap="$s">
+          {evidence.map((item, i) => (
             <EvidenceCard key={item.observationId ?? i} item={item} zone={zone} change={change} />
-          ))
-        : null}
-    </Column>
+          ))}
+        </Column>
+      )}
+    </Disclosure>
   );
 }
 

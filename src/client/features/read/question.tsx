@@ -6,11 +6,11 @@ import {
   Card,
   Choices,
   Column,
+  Disclosure,
   Heading,
   Notice,
   Row,
   Small,
-  Strong,
   useIsWide,
   useKeys,
 } from '@/client/ui';
@@ -76,10 +76,8 @@ export function Question({ zone, diagnosis, dossier, change, onNextZone, more }:
         <MoistureCard dossier={dossier} change={change} onRead={(value) => record({ value })} />
       ) : null}
       {code === undefined && !stopped ? <Settled zone={zone} more={more} onNextZone={onNextZone} /> : null}
-      <Row gap="$s" flexWrap="wrap">
-        <UndoLast zone={zone} change={change} />
-        {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
-      </Row>
+      <UndoLast zone={zone} change={change} />
+      {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
     </Column>
   );
 }
@@ -109,9 +107,11 @@ function UndoLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
 function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
   useKeys({ u: onUndo });
   return (
-    <Button look="quiet" onPress={onUndo}>
-      {label}
-    </Button>
+    <Row>
+      <Button look="quiet" onPress={onUndo}>
+        {label}
+      </Button>
+    </Row>
   );
 }
 
@@ -153,30 +153,25 @@ const ALL_CHECKS = [
 
 /** Any check can be made at any time; those that would raise dust wait for the lead test. */
 function OtherChecks({ zone, leadOpen, current, onPick }: OtherChecksProps) {
-  const [open, setOpen] = useState(false);
   const done = new Set(zone.observations?.map(({ check }) => check));
   const free = ALL_CHECKS.filter(
     ({ code, dusty }) => (!done.has(code) || code in NUMBER_CHECKS) && code !== current && !(leadOpen && dusty),
   );
   return (
-    <Column gap="$s" width={open ? '100%' : undefined}>
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open ? 'Close the list of checks' : 'Make another check'}
-      </Button>
-      {open ? (
+    <Disclosure label="Make another check">
+      {(close) => (
         <Column gap="$s">
-          <Strong>Other checks</Strong>
           {leadOpen ? <Small>Checks that raise dust are not offered before the lead test.</Small> : null}
           <Choices
             label="Other checks"
             options={free.map(({ code, title }) => ({ code, label: title }))}
             onPick={(code) => {
-              setOpen(false);
+              close();
               onPick(code);
             }}
           />
         </Column>
-      ) : null}
-    </Column>
+      )}
+    </Disclosure>
   );
 }

@@ -1,5 +1,4 @@
-import { useState } from 'react';
-import { Button, Choices, Column, Small, Strong } from '@/client/ui';
+import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { toZoneFacts } from '@/core/dossier';
 import { FINISH_FACTS, FINISHES, SUBSTRATE_FACTS, SUBSTRATES } from '@/core/knowledge';
 import type { ReadingParts } from './reading-words';
@@ -18,7 +17,6 @@ function capitalise(words: string): string {
 
 /** An owner who knows may say so. It counts for very much, but checks can still speak against it. */
 export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'change'>) {
-  const [open, setOpen] = useState(false);
   const stated = zone.stated ?? {};
   const state = (part: 'substrate' | 'finish', code: string): void => {
     const { [part]: _old, ...rest } = stated;
@@ -32,11 +30,8 @@ export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'chang
     stated.finish && FINISH_FACTS[stated.finish].label,
   ].filter(Boolean);
   return (
-    <Column gap="$s">
-      <Button look="quiet" onPress={() => setOpen(!open)}>
-        {open ? 'Close what you know' : said.length > 0 ? `You said: ${said.join(', ')}` : 'I know what this is'}
-      </Button>
-      {open ? (
+    <Disclosure label={said.length > 0 ? `You said: ${said.join(', ')}` : 'I know what this is'}>
+      {() => (
         <Column gap="$m">
           <Small>What you know counts for very much. Checks can still speak against it, and you will see it.</Small>
           <Strong>The material</Strong>
@@ -54,7 +49,7 @@ export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'chang
             onPick={(code) => state('finish', code)}
           />
         </Column>
-      ) : null}
-    </Column>
+      )}
+    </Disclosure>
   );
 }
