@@ -2,7 +2,7 @@ import { findAnswer, findCheck, FINISH_FACTS, SUBSTRATE_FACTS, type SubstrateCod
 import { resultOf, type Zone } from '../dossier';
 import { marginaliseStates, mostLikelyState, type Belief } from './belief';
 import type { Clue } from './clues';
-import { likelihoodTables } from './likelihood';
+import { likelihoodTables, type LikelihoodTable } from './likelihood';
 import { STATE_COUNT, STATES } from './states';
 
 export interface Contradiction {
@@ -135,10 +135,20 @@ function fitTogether(a: Float64Array, b: Float64Array): number {
   return topBoth / (topA * topB);
 }
 
-/** Likelihood of an answer in each state, undamped, with its small fact at its kindest. */
+const KIND = new Map<LikelihoodTable, Float64Array>();
+
+/** Likelihood of an answer in each state, undamped, with its small fact at its kindest. Worked out once for a table. */
 function explainKindly({ observation, doubt }: Clue): Float64Array {
-  const { width, values } = likelihoodTables(observation!.check, doubt).get(resultOf(observation!)!)!;
-  return Float64Array.from({ length: STATE_COUNT }, (_, s) => Math.max(...values.subarray(s * width, (s + 1) * width)));
+  const table = likelihoodTables(observation!.check, doubt).get(resultOf(observation!)!)!;
+  const known = KIND.get(table);
+  if (known) return known;
+  const kindest = new Float64Array(STATE_COUNT);
+  table.values.forEach((value, at) => {
+    const s = Math.floor(at / table.width);
+    kindest[s] = Math.max(kindest[s]!, value);
+  });
+  KIND.set(table, kindest);
+  return kindest;
 }
 
 /** Whether an answer is likelier on this substrate than on the average state. */

@@ -145,6 +145,9 @@ export function buildWeightTable(says: Says, weight = 1): LikelihoodTable {
   return { facet, width, values };
 }
 
+const STRENGTHS = new Map(
+  CHECKS.map(({ code, answers }) => [code, Math.max(...answers.map(({ says }) => measureStrength(says)))]),
+);
+
 /** Weight of the strongest thing any answer of a check says. */
-export const checkStrength = (check: Check): number =>
-  Math.max(...check.answers.map(({ says }) => measureStrength(says)));
+export const checkStrength = ({ code }: Check): number => STRENGTHS.get(code) ?? 1;

@@ -102,7 +102,9 @@ export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
 
 /** P(need) now. */
 export function needProbability(belief: Belief, need: SurfaceNeed): number {
-  return belief.joint.reduce((sum, p, s) => sum + p * expectInState(belief, need, s), 0);
+  let sum = 0;
+  for (let s = 0; s < STATES.length; s += 1) sum += belief.joint[s]! * expectInState(belief, need, s);
+  return sum;
 }
 
 /** P(need | state, evidence): the facet summed out. */

@@ -102,24 +102,30 @@ interface Forecast {
 }
 
 function prepare(belief: Belief, area: number, hideGrain: boolean): Forecast {
-  const states = [...belief.joint.keys()].filter((s) => belief.joint[s]! > NEGLIGIBLE);
+  const states: number[] = [];
+  belief.joint.forEach((p, s) => {
+    if (p > NEGLIGIBLE) states.push(s);
+  });
+  const pState = new Float64Array(states.length);
+  for (let i = 0; i < states.length; i += 1) pState[i] = belief.joint[states[i]!]!;
   const terms = SURFACE_NEEDS.flatMap((need): Term[] => {
     const missed = need.missedMinutes(area);
     if (missed === 0 || (need.onlyIfHidden && !hideGrain)) return [];
-    const byState = Float64Array.from(states, (s) => expectInState(belief, need, s));
-    const byValue = Float64Array.from(need.facet ? states.flatMap((s) => tabulateNeed(need)[s]!) : []);
-    const now = states.reduce((sum, s, i) => sum + belief.joint[s]! * byState[i]!, 0);
+    const chances = tabulateNeed(need);
+    const width = need.facet ? chances[0]!.length : 0;
+    const byState = new Float64Array(states.length);
+    const byValue = new Float64Array(states.length * width);
+    let now = 0;
+    for (let i = 0; i < states.length; i += 1) {
+      const s = states[i]!;
+      byState[i] = expectInState(belief, need, s);
+      now += pState[i]! * byState[i]!;
+      for (let x = 0; x < width; x += 1) byValue[i * width + x] = chances[s]![x]!;
+    }
     return [{ need, provide: need.provideMinutes(area), missed, now, byState, byValue }];
   });
-  const pState = Float64Array.from(states, (s) => belief.joint[s]!);
-  return {
-    belief,
-    states,
-    pState,
-    rows: belief.facets,
-    terms,
-    now: terms.reduce((sum, term) => sum + behave(term, term.now), 0),
-  };
+  const now = terms.reduce((sum, term) => sum + behave(term, term.now), 0);
+  return { belief, states, pState, rows: belief.facets, terms, now };
 }
 
 const behave = (term: Term, p: number): number => Math.min(term.provide, p * term.missed);
@@ -180,25 +186,27 @@ function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): N
 function foresee({ states, pState, rows, terms }: Forecast, table: LikelihoodTable): { p: number; needs: number[] } {
   const { facet, width, values } = table;
   const facetRows = facet ? rows[facet] : null;
-  const needs = new Array<number>(terms.length).fill(0);
+  const weights = new Float64Array(states.length);
   let pAnswer = 0;
   for (let i = 0; i < states.length; i += 1) {
     const at = states[i]! * width;
     let here = 0;
     for (let x = 0; x < width; x += 1) here += (facetRows ? facetRows[at + x]! : 1) * values[at + x]!;
-    const weight = pState[i]! * here;
-    pAnswer += weight;
-    for (let n = 0; n < terms.length; n += 1) {
-      const term = terms[n]!;
-      if (!facetRows || term.need.facet !== facet) {
-        needs[n] = needs[n]! + weight * term.byState[i]!;
-        continue;
-      }
-      let inFacet = 0;
-      for (let x = 0; x < width; x += 1) inFacet += facetRows[at + x]! * values[at + x]! * term.byValue[i * width + x]!;
-      needs[n] = needs[n]! + pState[i]! * inFacet;
-    }
+    weights[i] = pState[i]! * here;
+    pAnswer += weights[i]!;
   }
-  for (let n = 0; n < terms.length; n += 1) needs[n] = needs[n]! / pAnswer;
+  const needs = terms.map(({ need, byState, byValue }) => {
+    let sum = 0;
+    if (!facetRows || need.facet !== facet) {
+      for (let i = 0; i < weights.length; i += 1) sum += weights[i]! * byState[i]!;
+      return sum / pAnswer;
+    }
+    for (let i = 0; i < weights.length; i += 1) {
+      const at = states[i]! * width;
+      for (let x = 0; x < width; x += 1)
+        sum += pState[i]! * facetRows[at + x]! * values[at + x]! * byValue[i * width + x]!;
+    }
+    return sum / pAnswer;
+  });
   return { p: pAnswer, needs };
 }

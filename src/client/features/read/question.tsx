@@ -18,6 +18,7 @@ import type { Observation, Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
 import { CheckCard } from './check-card';
+import { Clash } from './evidence';
 import { MoistureCard } from './moisture-card';
 import type { ReadingParts } from './reading-words';
 import { BeliefLine } from './verdict';
@@ -61,6 +62,9 @@ export function Question({ zone, diagnosis, dossier, change, onNextZone, more }:
           {hazard.why}
         </Notice>
       ))}
+      {diagnosis.contradictions.map((contradiction) => (
+        <Clash key={contradiction.check} zone={zone} contradiction={contradiction} change={change} />
+      ))}
       {check && !stopped ? (
         <CheckCard
           key={check.code}
@@ -75,7 +79,9 @@ export function Question({ zone, diagnosis, dossier, change, onNextZone, more }:
       {code === 'moisture_meter' && !stopped ? (
         <MoistureCard dossier={dossier} change={change} onRead={(value) => record({ value })} />
       ) : null}
-      {code === undefined && !stopped ? <Settled zone={zone} more={more} onNextZone={onNextZone} /> : null}
+      {code === undefined && !stopped ? (
+        <Settled zone={zone} clash={diagnosis.contradictions.length > 0} more={more} onNextZone={onNextZone} />
+      ) : null}
       <UndoLast zone={zone} change={change} />
       {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
     </Column>
@@ -117,18 +123,21 @@ function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
 
 interface SettledProps {
   zone: Zone;
+  clash: boolean;
   more: boolean;
   onNextZone: () => void;
 }
 
-function Settled({ zone, more, onNextZone }: SettledProps) {
+function Settled({ zone, clash, more, onNextZone }: SettledProps) {
   return (
     <Card gap="$m">
       <Heading>Nothing left to ask would change the plan</Heading>
       <Body>
-        {zone.observations?.length || zone.like
-          ? `The ${zoneName(zone).toLowerCase()} is read.`
-          : 'What is known of the piece says enough about this zone.'}
+        {clash
+          ? 'But answers clash: settle that first, or the plan rests on a slip.'
+          : zone.observations?.length || zone.like
+            ? `The ${zoneName(zone).toLowerCase()} is read.`
+            : 'What is known of the piece says enough about this zone.'}
       </Body>
       {more ? (
         <Button look="main" onPress={onNextZone}>

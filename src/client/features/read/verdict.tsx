@@ -3,12 +3,12 @@ import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
 import { formatChance } from '@/core/shared';
 import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
-import { Clash, Evidence } from './evidence';
+import { Evidence } from './evidence';
 import type { ReadingParts } from './reading-words';
 
 /** What the surface is taken for, how sure that is, what follows, and why. */
 export function Verdict({ zone, diagnosis, change }: ReadingParts) {
-  const { belief, needs, contradictions } = diagnosis;
+  const { belief, needs } = diagnosis;
   const section = buildSection(belief);
   const likely = needs.filter(({ code, p }) => p >= 0.25 && code !== 'degloss_liquid_ok');
   return (
@@ -28,9 +28,6 @@ export function Verdict({ zone, diagnosis, change }: ReadingParts) {
           <BeliefBar key={code} p={p} label={code === 'rest' ? 'Something else' : SUBSTRATE_FACTS[code].label} />
         ))}
       </Column>
-      {contradictions.map((contradiction) => (
-        <Clash key={contradiction.check} zone={zone} contradiction={contradiction} change={change} />
-      ))}
       {diagnosis.moisture ? (
         <Small>{`Moisture ${diagnosis.moisture.measuredPct} %, the room settles at ${diagnosis.moisture.equilibriumPct.toFixed(1)} %: ${diagnosis.moisture.state === 'damp' ? 'too damp to paint' : 'dry enough'}.`}</Small>
       ) : null}

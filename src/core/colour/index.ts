@@ -1,0 +1,9 @@
+export {
+  computeLuminance,
+  convertHexToLinearRgb,
+  convertLinearRgbToHex,
+  convertLinearRgbToLab,
+  type Lab,
+  type LinearRgb,
+} from './convert';
+export { computeDeltaE00 } from './difference';

@@ -1,0 +1,12 @@
+export {
+  compareTints,
+  COVERED_DELTA_E,
+  forecastCover,
+  MOST_COATS,
+  PRIMER_TINTS,
+  type Coat,
+  type CoverForecast,
+  type PrimerTint,
+  type TintForecast,
+} from './cover';
+export { computeContrastRatio, computeReflectanceOver, convertReflectanceToKS, findScatter } from './kubelka-munk';
