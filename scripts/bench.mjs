@@ -10,7 +10,7 @@ import { build, install, loadTypeScript, root } from './lib.mjs';
 install();
 build();
 const asJson = process.argv.includes('--json');
-const { measureCore, measureReading } = await loadTypeScript('scripts/bench-core.ts');
+const { measureCore, measureReading } = loadTypeScript('scripts/bench-core.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value) => Number(value.toPrecision(3));

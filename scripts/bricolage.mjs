@@ -1,4 +1,4 @@
-/* The command line: bundled on each start (tens of milliseconds), so it is never stale. */
+/* The command line: bundled again whenever its sources have changed, so it is never stale. */
 import { loadTypeScript } from './lib.mjs';
 
-await loadTypeScript('src/cli/main.ts');
+loadTypeScript('src/cli/main.ts', ['src/cli', 'src/core', 'src/contract', 'package-lock.json']);

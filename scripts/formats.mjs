@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { loadTypeScript, root } from './lib.mjs';
 
-const { makeDossierJsonSchema } = await loadTypeScript('src/core/dossier/json-schema.ts');
+const { makeDossierJsonSchema } = loadTypeScript('src/core/dossier/json-schema.ts');
 writeFileSync(
   path.join(root, 'docs/formats/dossier-1.schema.json'),
   `${JSON.stringify(makeDossierJsonSchema(), null, 2)}\n`,

@@ -102,18 +102,24 @@ export function findChromium() {
   return '/usr/bin/chromium';
 }
 
-/** Bundles a TypeScript file of the project and loads it. Needs installed packages, unlike the rest of this file. */
-export async function loadTypeScript(entry) {
-  const { buildSync } = await import('esbuild');
-  const outfile = path.join(root, '.cache', `${path.basename(entry, '.ts')}.cjs`);
-  buildSync({
-    entryPoints: [path.join(root, entry)],
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'cjs',
-    outfile,
-    logLevel: 'error',
+/**
+ * Bundles a TypeScript file of the project, if its sources have changed since, and loads it. Needs installed packages,
+ * unlike the rest of this file.
+ */
+export function loadTypeScript(entry, sources = ['src', 'scripts', 'package-lock.json']) {
+  const name = path.basename(entry, '.ts');
+  const outfile = `.cache/${name}.cjs`;
+  const require = createRequire(import.meta.url);
+  onlyIfChanged(`bundle-${name}`, sources, outfile, () => {
+    require('esbuild').buildSync({
+      entryPoints: [path.join(root, entry)],
+      bundle: true,
+      platform: 'node',
+      target: 'node20',
+      format: 'cjs',
+      outfile: path.join(root, outfile),
+      logLevel: 'error',
+    });
   });
-  return createRequire(import.meta.url)(outfile);
+  return require(path.join(root, outfile));
 }

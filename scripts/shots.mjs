@@ -12,6 +12,7 @@ const SHOTS = [
   { name: 'pieces', path: '/', ...PHONE },
   { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
   { name: 'read', path: '/piece/demo-issue-desk/read?zone=pedestal', ...PHONE },
+  { name: 'zones', path: '/piece/demo-issue-desk/meet', ...PHONE, press: [['button', 'Change Drawer fronts']] },
   { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
   { name: 'choose-dark', path: '/piece/demo-sewing-cabinet/choose', ...PHONE, colorScheme: 'dark' },

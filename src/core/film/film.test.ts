@@ -55,10 +55,12 @@ describe('coats to cover', () => {
   const MAHOGANY = '#5E2F22';
 
   it('takes fewer coats over a pale ground than over a dark one, and none less than one', () => {
-    const pale = forecastCover('#E2C58F', [], white).coats;
-    const dark = forecastCover(MAHOGANY, [], white).coats;
+    const weak = { ...white, contrastRatio: 0.85 };
+    const pale = forecastCover('#E2C58F', [], weak).coats;
+    const dark = forecastCover(MAHOGANY, [], weak).coats;
     expect(pale).toBeGreaterThanOrEqual(1);
     expect(dark).toBeGreaterThan(pale);
+    expect(forecastCover(MAHOGANY, [], white).coats).toBeLessThan(dark);
   });
 
   it('comes nearer to the wished colour with every coat', () => {
