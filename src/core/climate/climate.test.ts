@@ -1,6 +1,13 @@
 import psychrolib from 'psychrolib';
 import { EQUILIBRIUM_AT_21_1_C } from '../../../oracles/equilibrium-moisture';
-import { computeDewPointC, computeEquilibriumMoisturePct, judgeMoisture } from './index';
+import {
+  computeDewPointC,
+  computeDryingFactor,
+  computeEquilibriumMoisturePct,
+  computeSaturationHpa,
+  findStop,
+  judgeMoisture,
+} from './index';
 
 describe('the equilibrium moisture of wood', () => {
   it.each(EQUILIBRIUM_AT_21_1_C)('at 21.1 °C and %d %% is %d %% (Wood Handbook table)', (humidity, moisture) => {
@@ -44,5 +51,48 @@ describe('the dew point', () => {
       }
     }
     expect(tried).toBeGreaterThan(50);
+  });
+});
+
+describe('drying in another climate than the label’s', () => {
+  const air = (temperature_c: number, humidity_pct: number) => ({ temperature_c, humidity_pct });
+
+  it('takes a curing film twice as long ten degrees colder (Q10 = 2, common practice)', () => {
+    expect(computeDryingFactor('cures', air(11, 50))).toBeCloseTo(2, 9);
+    expect(computeDryingFactor('cures', air(1, 50))).toBeCloseTo(4, 9);
+  });
+
+  it('takes a waterborne film as much longer as the air takes up less', () => {
+    expect(computeDryingFactor('evaporates_water', air(21, 75))).toBeCloseTo(2, 9);
+    expect(computeDryingFactor('evaporates_water', air(10, 95))).toBe(4);
+  });
+
+  it('never cuts a wait below the label’s', () => {
+    for (const drying of ['cures', 'evaporates_water', 'flashes_off'] as const)
+      for (const [t, h] of [
+        [35, 20],
+        [28, 40],
+        [21, 50],
+      ] as const)
+        expect(computeDryingFactor(drying, air(t, h))).toBe(1);
+  });
+
+  it('rests on the vapour pressure a psychrometric library gives, within half a percent', () => {
+    psychrolib.SetUnitSystem(psychrolib.SI);
+    for (let t = 1; t <= 35; t += 2)
+      expect(Math.abs(computeSaturationHpa(t) / (psychrolib.GetSatVapPres(t) / 100) - 1)).toBeLessThan(0.005);
+  });
+
+  it.each([
+    [true, 20, 60, null],
+    [true, 9, 60, 'cold'],
+    [false, 9, 60, null],
+    [false, 4, 60, 'cold'],
+    [true, 20, 86, 'damp'],
+    // 20 °C and 84 %: dew point 17.2 °C, 2.8 °C below the surface.
+    [true, 20, 84, 'dew'],
+    [true, 33, 40, 'hot'],
+  ] as const)('stops waterborne %s work at %d °C and %d %%: %s', (waterborne, t, h, reason) => {
+    expect(findStop(waterborne, air(t, h))).toBe(reason);
   });
 });

@@ -1,5 +1,13 @@
 export { computeDewPointC } from './dew-point';
 export {
+  computeDryingFactor,
+  computeSaturationHpa,
+  DEW_MARGIN_C,
+  findStop,
+  type Drying,
+  type StopReason,
+} from './drying';
+export {
   computeEquilibriumMoisturePct,
   judgeMoisture,
   LABEL_CLIMATE,

@@ -62,3 +62,15 @@ export const FINISH_FACTS: Record<FinishCode, FinishFact> = {
   powder_coat: { label: 'powder coat', opaque: true, softens: false, slickness: 2, basis: 'practice' },
   unknown: { label: 'a coating not in the list', opaque: false, softens: false, slickness: 1, basis: 'estimate' },
 };
+
+/** Typical colour of each material under a clear coat, for forecasting how many coats hide it (estimates). */
+// prettier-ignore
+export const GROUND_COLOURS: Record<SubstrateCode, string> = {
+  knotty_softwood: '#D9B06C', clear_softwood: '#E2C58F', open_grain_hardwood: '#B5874E', closed_grain_hardwood: '#D2AE7C',
+  tannin_rich_wood: '#5E2F22', oily_tropical_wood: '#7A4F2C', wood_veneer: '#8A5A36', hpl_laminate: '#8F7352',
+  melamine_board: '#D8D4CC', thermofoil: '#E6E3DC', paper_foil: '#A88258', mdf: '#A98A63', particleboard: '#B59A6D',
+  plywood: '#D6B988', hardboard: '#6B4A2E', metal_ferrous: '#5F6468', metal_nonferrous: '#B8B4A8', plastic: '#BFC2C2',
+  glass_ceramic: '#C9D2D0',
+};
+/** An old paint of unknown colour is taken for a middle grey-brown. */
+export const OLD_PAINT_COLOUR = '#A79F92';

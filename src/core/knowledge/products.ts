@@ -1,3 +1,5 @@
+import type { Drying } from '../climate';
+import { computeLuminance, convertHexToLinearRgb, convertLinearRgbToLab } from '../colour';
 import type { Basis, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
 
 export type Rating = 'none' | 'poor' | 'fair' | 'good' | 'very_good' | 'best';
@@ -12,6 +14,8 @@ export interface PrimerFact {
   odour: boolean;
   overWaterborneFiller: 'best' | 'good' | 'rewets';
   clear: boolean;
+  /** Contrast ratio of one coat over black and white, 0–1: how well it hides (estimate). */
+  hiding: number;
   carrier: Carrier;
   note: string;
   basis: Basis;
@@ -20,18 +24,18 @@ export interface PrimerFact {
 /** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
 // prettier-ignore
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
-  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, carrier: 'alcohol', note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
-  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, carrier: 'alcohol', note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
-  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'Solvent odour; slow.', basis: 'practice' },
-  stainblock_primer_wb: { label: 'Waterborne stain-block primer', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
-  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
-  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
-  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, carrier: 'two_part', note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
-  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
-  stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, carrier: 'water', note: 'Only under dark colours.', basis: 'practice' },
-  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
-  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, carrier: 'solvent', note: 'For metal only.', basis: 'practice' },
-  mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, carrier: 'water', note: 'For raw MDF faces and edges.', basis: 'practice' },
+  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
+  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
+  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', note: 'Solvent odour; slow.', basis: 'practice' },
+  stainblock_primer_wb: { label: 'Waterborne stain-block primer', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
+  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
+  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
+  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
+  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
+  stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', note: 'Only under dark colours.', basis: 'practice' },
+  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
+  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', note: 'For metal only.', basis: 'practice' },
+  mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', note: 'For raw MDF faces and edges.', basis: 'practice' },
 };
 
 export interface FilmFact {
@@ -119,4 +123,29 @@ export const hasStrongFumes = (carrier: Carrier): boolean =>
 export function computeCoatMl(areaM2: number, film: Pick<FilmFact, 'dryFilmUm' | 'solidsPct'>): number {
   const squareMetresPerLitre = (10 * film.solidsPct) / film.dryFilmUm;
   return (areaM2 / squareMetresPerLitre) * 1000 * 1.1;
+}
+
+/** How a class dries: it decides how cold and damp air stretches its waits. */
+export function findDrying(code: keyof typeof FILM_FACTS): Drying {
+  const carrier = findCarrier(code);
+  if (carrier === 'alcohol') return 'flashes_off';
+  return carrier === 'water' ? 'evaporates_water' : 'cures';
+}
+
+export function findCarrier(code: keyof typeof FILM_FACTS): Carrier {
+  if (code in PRIMER_FACTS) return PRIMER_FACTS[code as PrimerCode].carrier;
+  return code in PAINT_FACTS ? PAINT_FACTS[code as PaintCode].carrier : TOPCOAT_FACTS[code as TopcoatCode].carrier;
+}
+
+/**
+ * How well one coat of a paint hides, from its colour: white and pale enamel about 0.94, dark colours 0.99, strong
+ * yellows, oranges and reds much less (common practice in round numbers; the owner's own draw-down is to replace it).
+ */
+export function estimateContrastRatio(hex: string): number {
+  const rgb = convertHexToLinearRgb(hex);
+  const { a, b } = convertLinearRgbToLab(rgb);
+  const chroma = Math.hypot(a, b);
+  const warm = a > 0 || b > 0;
+  if (warm && chroma > 45) return 0.85;
+  return computeLuminance(rgb) < 0.15 ? 0.99 : 0.94;
 }

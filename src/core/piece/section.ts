@@ -9,10 +9,11 @@ import {
   type SubstrateCode,
 } from '../knowledge';
 import type { Dossier, Treatment, Zone } from '../dossier';
+import { PRIMER_TINTS, type PrimerTint } from '../film';
 import { PREP_LABELS } from '../proof';
 import { formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
-import { computeLightness, DEFAULT_COLOUR, DEFAULT_PAINT, type ZonePlan } from '../systems';
+import { DEFAULT_COLOUR, DEFAULT_PAINT, type ZonePlan } from '../systems';
 
 /** One layer of a cut through a zone, from the substrate up. Drawn by the client; pure data here. */
 export type SectionLayer =
@@ -34,14 +35,19 @@ export interface Section {
   summary: string;
 }
 
-const GREY_PRIMER = '#B9C2BF';
-const WHITE_PRIMER = '#EDEFEA';
 const CLEAR = '#FFFFFF';
 
 /** What is to be put on, from the bottom up. */
 type Work =
   | { op: 'dull'; label: string; note: string }
-  | { op: 'coat'; layer: 'primer' | 'paint' | 'clear'; code: keyof typeof FILM_FACTS; coats: number; note: string };
+  | {
+      op: 'coat';
+      layer: 'primer' | 'paint' | 'clear';
+      code: keyof typeof FILM_FACTS;
+      coats: number;
+      note: string;
+      tint?: PrimerTint;
+    };
 
 /** The cut through a zone as believed now and, with a plan, as it is to become. */
 export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['goal']): Section {
@@ -85,19 +91,26 @@ function planWork(plan: ZonePlan): Work[] {
     const code = step.class as keyof typeof FILM_FACTS;
     const layer = step.op === 'prime' ? 'primer' : step.op === 'paint' ? 'paint' : 'clear';
     const coats = step.coats ?? 1;
-    const wait = `${FILM_FACTS[code].recoatH} h`;
+    const wait = `${step.recoatH ?? FILM_FACTS[code].recoatH} h`;
     return [
-      { op: 'coat', layer, code, coats, note: `${step.ml ?? 0} ml, ${coats > 1 ? `${wait} between` : `dry ${wait}`}` },
+      {
+        op: 'coat',
+        layer,
+        code,
+        coats,
+        note: `${step.ml ?? 0} ml, ${coats > 1 ? `${wait} between` : `dry ${wait}`}`,
+        ...(step.tint ? { tint: step.tint } : {}),
+      },
     ];
   });
 }
 
 function drawWork(work: Work, paintColour: string): SectionLayer[] {
   if (work.op === 'dull') return [{ kind: 'tooth', label: work.label, note: work.note }];
-  const { layer, code, coats, note } = work;
-  const primerColour = computeLightness(paintColour) > 0.35 ? WHITE_PRIMER : GREY_PRIMER;
+  const { layer, code, coats, note, tint = 'white' } = work;
+  const primerColour = PRIMER_TINTS[tint];
   const colour = layer === 'primer' ? primerColour : layer === 'paint' ? paintColour : CLEAR;
-  const label = `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`;
+  const label = `${labelProduct(code)}${tint === 'white' ? '' : `, ${tint}`}${coats > 1 ? ` ×${coats}` : ''}`;
   return Array.from({ length: coats }, () => ({
     kind: 'coat',
     layer,

@@ -1,4 +1,5 @@
 import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
+import { forecastCoats, type Cover } from './cover';
 import { DEFAULT_PAINT, type Ground } from './ground';
 
 export interface PrimerCoats {
@@ -12,6 +13,7 @@ export interface Candidate {
   primers: readonly PrimerCoats[];
   paint: PaintCode | null;
   paintCoats: number;
+  cover: Cover | null;
   topcoat: TopcoatCode;
   topcoats: number;
 }
@@ -41,13 +43,16 @@ export const PRIMER_CHOICES: readonly (readonly PrimerCoats[])[] = [
 
 export function listCandidates(ground: Ground): Candidate[] {
   if (ground.look === 'leave') {
-    return [{ prep: 'none', primers: [], paint: null, paintCoats: 0, topcoat: 'none', topcoats: 0 }];
+    return [{ prep: 'none', primers: [], paint: null, paintCoats: 0, cover: null, topcoat: 'none', topcoats: 0 }];
   }
   if (ground.look === 'clear' || ground.look === 'stain') return listClearCandidates(ground);
   const paint = ground.goal.paint ?? DEFAULT_PAINT;
   const { topcoat, topcoats } = chooseTopcoat(ground, paint);
   return PREP_CHOICES.flatMap((prep) =>
-    PRIMER_CHOICES.map((primers) => ({ prep, primers, paint, paintCoats: 2, topcoat, topcoats })),
+    PRIMER_CHOICES.map((primers) => {
+      const cover = forecastCoats(ground, prep, primers);
+      return { prep, primers, paint, paintCoats: cover.coats, cover, topcoat, topcoats };
+    }),
   );
 }
 
@@ -67,6 +72,7 @@ function listClearCandidates(ground: Ground): Candidate[] {
       primers: [],
       paint: null,
       paintCoats: 0,
+      cover: null,
       topcoat,
       topcoats: 2,
     })),

@@ -1,4 +1,6 @@
 import { FINISH_FACTS, type FinishCode, type PaintCode, type PrepCode, type SubstrateCode } from '../knowledge';
+import { LABEL_CLIMATE, type Climate } from '../climate';
+import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import type { Dossier, Goal, Test, Treatment, Zone } from '../dossier';
 import { judgeTest } from '../proof';
 import { CREDIBLE, DEFAULT_AREA_M2, diagnoseZone, STATES, type State, type ZoneDiagnosis } from '../survey';
@@ -19,6 +21,8 @@ export interface Ground {
   pFailing: number;
   pMarginal: number;
   needs: ReadonlyMap<string, number>;
+  climate: Climate;
+  shelf: NonNullable<Dossier['shelf']>;
   failedTests: { test: Test; treatment: Treatment; why: string }[];
 }
 
@@ -48,6 +52,8 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     pFailing: soundness.get('failing') ?? 0,
     pMarginal: soundness.get('marginal') ?? 0,
     needs: new Map(diagnosis.needs.map((need) => [need.code, need.p])),
+    climate: dossier.climate ?? LABEL_CLIMATE,
+    shelf: dossier.shelf ?? [],
     failedTests: findFailedTests(dossier, zone),
   };
 }
@@ -76,14 +82,8 @@ export const hasFinish =
   (state: State): boolean =>
     codes.includes(state.finish);
 
-/** Relative luminance of an sRGB colour, 0 black to 1 white (IEC 61966-2-1 transfer, ITU-R BT.709 weights). */
-export function computeLightness(hex: string): number {
-  const channel = (at: number): number => {
-    const value = parseInt(hex.slice(at, at + 2), 16) / 255;
-    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-  };
-  return 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
-}
+/** Relative luminance of a colour, 0 black to 1 white. */
+export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));
 
 export const isScuff = (prep: PrepCode): boolean =>
   prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';

@@ -5,3 +5,4 @@ export { reportPlan } from './report';
 export { computeRisk, type FailureMode, type Risk } from './risk';
 export { computeLightness, DEFAULT_COLOUR, DEFAULT_PAINT } from './ground';
 export type { Step } from './steps';
+export type { Supply } from './supplies';

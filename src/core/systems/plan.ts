@@ -1,3 +1,4 @@
+import { findStop, type StopReason } from '../climate';
 import { FILM_FACTS, hasStrongFumes, type ProductClass } from '../knowledge';
 import type { Dossier, Treatment } from '../dossier';
 import { CREDIBLE, labelState } from '../survey';
@@ -8,6 +9,7 @@ import { HARD_RULES, listCarriers } from './hard-rules';
 import { computeRisk, listWarnings, withOverall, type FailureMode, type Risk, type Warning } from './risk';
 import { listRejections, type JudgedZone, type Rejection } from './rejections';
 import { listSteps, type Step } from './steps';
+import { listSupplies, type ShelfItem, type Supply } from './supplies';
 
 export interface ZonePlan {
   id: string;
@@ -18,7 +20,10 @@ export interface ZonePlan {
   risk: Risk;
   minutes: number;
   waitH: number;
+  /** Money for this zone alone, coats by the millilitre. */
   materialsCost: number;
+  /** Of it, cleaners, filler, paper and rags. */
+  smallThingsCost: number;
   /** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
   redoCost: number;
   strongFumes: boolean;
@@ -33,7 +38,9 @@ export interface CoatingSystem {
   risk: Risk;
   handsOnMin: number;
   elapsedH: number;
+  /** Money for tins to buy and small things; what the shelf has is paid. */
   materialsCost: number;
+  supplies: Supply[];
   expectedCost: number;
   fumes: 'low' | 'solvent' | 'two_part';
   assumes: string[];
@@ -49,10 +56,10 @@ export interface Plan {
 
 /** Money for an hour of the owner's time, and for cleaning up after one more product: used only to rank. Estimates. */
 const HOUR_PRICE = 15;
-const EXTRA_TIN_PRICE = 6;
+const CLEAN_UP_PRICE = 2.5;
 const ELAPSED_HOUR_PRICE = 0.1;
-/** A failure also loses the week and the buyer. */
-const LOST_WEEK_PRICE = 40;
+/** A failure also loses the week and the margin of the piece (estimate). */
+const LOST_WEEK_PRICE = 150;
 /** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
 const RISK_MARGIN = 0.2;
 const MAX_ALTERNATIVES = 5;
@@ -91,7 +98,8 @@ function planZone(candidate: Candidate, ground: Ground): ZonePlan {
   const treatment: Treatment = { prep: candidate.prep, primer: primer?.code ?? 'none', coats: primer?.coats ?? 0 };
   const steps = listSteps(candidate, ground);
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
-  const materialsCost = steps.reduce((sum, step) => sum + priceStep(step), CONSUMABLES_PRICE);
+  const smallThingsCost = steps.reduce((sum, step) => sum + (step.ml ? 0 : priceSplash(step)), CONSUMABLES_PRICE);
+  const materialsCost = steps.reduce((sum, step) => sum + priceCoats(step, ground.shelf), smallThingsCost);
   return {
     id: ground.zone.id,
     name: ground.name,
@@ -102,7 +110,8 @@ function planZone(candidate: Candidate, ground: Ground): ZonePlan {
     minutes,
     waitH: steps.reduce((sum, step) => sum + step.waitH, 0),
     materialsCost,
-    redoCost: ((45 + 120 * ground.area + minutes) / 60) * HOUR_PRICE + materialsCost,
+    smallThingsCost,
+    redoCost: ((60 + 200 * ground.area + minutes) / 60) * HOUR_PRICE + materialsCost,
     strongFumes: listCarriers(candidate).some(hasStrongFumes),
   };
 }
@@ -111,8 +120,11 @@ function planZone(candidate: Candidate, ground: Ground): ZonePlan {
 const CONSUMABLES_PRICE = 0.4;
 const SPLASH_PRICE = 0.8;
 
-function priceStep(step: Step): number {
-  if (step.ml === undefined || !step.class || !(step.class in FILM_FACTS)) return step.class ? SPLASH_PRICE : 0;
+const priceSplash = (step: Step): number => (step.class ? SPLASH_PRICE : 0);
+
+/** Coats by the millilitre; what is on the shelf is paid. */
+function priceCoats(step: Step, shelf: readonly ShelfItem[]): number {
+  if (!step.ml || !step.class || shelf.some(({ id }) => id === step.product)) return 0;
   return (step.ml / 1000) * FILM_FACTS[step.class as keyof typeof FILM_FACTS].pricePerLitre;
 }
 
@@ -146,7 +158,7 @@ function chooseSystems(judged: readonly PlannedZone[], blocked: Plan['blocked'],
   }
   const systems = [...combinations.values()].map((zones) => ({
     system: assemble(zones, judged, blocked),
-    score: scoreAll(zones, priority),
+    score: scoreAll(zones, judged[0]?.ground.shelf ?? [], priority),
   }));
   const recommended = systems.reduce((best, other) => (other.score < best.score ? other : best)).system;
   const bearable = systems.filter(({ system }) => system.risk.overall <= recommended.risk.overall + RISK_MARGIN);
@@ -190,13 +202,25 @@ function pickForZone(zone: PlannedZone, primers: string, aim: string | undefined
   return pool.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
 }
 
-function scoreAll(zones: readonly ZonePlan[], priority: string | undefined): number {
-  const sum = zones.reduce((total, zone) => total + scoreZone(zone, priority), 0);
-  return sum + EXTRA_TIN_PRICE * listTins(zones).size;
+/** Score of zones together: tins are bought whole and once, and each product is one more to clean up after. */
+function scoreAll(zones: readonly ZonePlan[], shelf: readonly ShelfItem[], priority: string | undefined): number {
+  const alone = zones.reduce((total, zone) => total + scoreZone(zone, priority), 0);
+  const supplies = listSupplies(listUse(zones), shelf);
+  const saved = priceMaterials(zones, supplies) - zones.reduce((sum, { materialsCost }) => sum + materialsCost, 0);
+  return alone + saved * (priority === 'cheapest' ? 4 : 1) + CLEAN_UP_PRICE * supplies.length;
 }
 
-function listTins(zones: readonly ZonePlan[]): Set<ProductClass> {
-  return new Set(zones.flatMap((zone) => zone.steps.flatMap((step) => (step.ml && step.class ? [step.class] : []))));
+/** Millilitres of each product over all zones. */
+function listUse(zones: readonly ZonePlan[]): Map<ProductClass, number> {
+  const used = new Map<ProductClass, number>();
+  for (const step of zones.flatMap(({ steps }) => steps))
+    if (step.ml && step.class) used.set(step.class, (used.get(step.class) ?? 0) + step.ml);
+  return used;
+}
+
+function priceMaterials(zones: readonly ZonePlan[], supplies: readonly Supply[]): number {
+  const small = zones.reduce((sum, zone) => sum + zone.smallThingsCost, 0);
+  return small + supplies.reduce((sum, { buy }) => sum + buy.price, 0);
 }
 
 function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Plan['blocked']): CoatingSystem {
@@ -207,8 +231,9 @@ function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Pl
       modes.map((mode) => [mode, 1 - zones.reduce((held, zone) => held * (1 - zone.risk[mode]), 1)]),
     ) as Omit<Risk, 'overall'>,
   );
-  const handsOnMin = zones.reduce((sum, zone) => sum + zone.minutes, 0) + 10 * listTins(zones).size;
-  const materialsCost = zones.reduce((sum, zone) => sum + zone.materialsCost, 0);
+  const supplies = listSupplies(listUse(zones), judged[0]?.ground.shelf ?? []);
+  const handsOnMin = zones.reduce((sum, zone) => sum + zone.minutes, 0) + 10 * supplies.length;
+  const materialsCost = priceMaterials(zones, supplies);
   const redo = zones.reduce((sum, zone) => sum + zone.risk.overall * zone.redoCost, 0);
   const carriers = zones.flatMap((zone) => listCarriers(zone.candidate));
   const warnings = zones.flatMap((zone) => listWarnings(zone.candidate, grounds.get(zone.id)!));
@@ -220,6 +245,7 @@ function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Pl
     handsOnMin,
     elapsedH: Math.round(Math.max(...zones.map(({ waitH }) => waitH)) + handsOnMin / 60),
     materialsCost,
+    supplies,
     expectedCost: materialsCost + redo,
     fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
     assumes: judged.flatMap(({ ground }) => describeAssumption(ground)),
@@ -237,6 +263,13 @@ function describeAssumption(ground: Ground): string[] {
   return [`${ground.name} is ${names}; the plan serves all of them.`];
 }
 
+const STOP_WORDS: Record<StopReason, string> = {
+  cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',
+  hot: 'Too hot: coats skin over above 32 °C.',
+  damp: 'Too damp: no coat above 85 % humidity.',
+  dew: 'Too near the dew point: the surface must stay 3 °C above it.',
+};
+
 function listBlocked(grounds: readonly Ground[], judged: readonly PlannedZone[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { zone, name, diagnosis, look } of grounds) {
@@ -245,6 +278,13 @@ function listBlocked(grounds: readonly Ground[], judged: readonly PlannedZone[])
       if (hazard.gate) blocked.push({ gate: hazard.gate, zone: zone.id, text: `${name}: ${hazard.why}` });
     }
   }
+  const climate = grounds[0]?.climate;
+  const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
+  if (climate && stop && grounds.some(({ look }) => look !== 'leave'))
+    blocked.push({
+      gate: 'climate',
+      text: `${STOP_WORDS[stop]} Now: ${climate.temperature_c} °C, ${climate.humidity_pct} %.`,
+    });
   for (const { ground, allowed, cut } of judged) {
     if (allowed.length > 0) continue;
     const rules = [...new Set(cut.map(({ rule }) => rule.id))].join(', ');

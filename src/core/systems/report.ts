@@ -17,6 +17,13 @@ export function reportPlan(dossier: Dossier) {
       materials_cost: toMoney(system.materialsCost),
       expected_cost: toMoney(system.expectedCost),
       fumes: system.fumes,
+      supplies: system.supplies.map(({ class: code, neededMl, fromShelf, buy }) => ({
+        class: code,
+        needed_ml: neededMl,
+        from_shelf: fromShelf,
+        buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
+        price: toMoney(buy.price),
+      })),
       assumes: system.assumes,
       gates: system.gates,
       warnings: system.warnings,
@@ -28,6 +35,20 @@ export function reportPlan(dossier: Dossier) {
 
 const toMoney = (value: number): number => Math.round(value * 100) / 100;
 
-function reportStep({ op, class: productClass, grit, tests, coats, ml, recoatH, minutes, waitH, why }: Step) {
-  return { op, class: productClass, grit, tests, coats, recoat_h: recoatH, minutes, wait_h: waitH, ml, why };
+function reportStep(step: Step) {
+  const { op, class: productClass, product, tint, grit, tests, coats, ml, recoatH, minutes, waitH, why } = step;
+  return {
+    op,
+    class: productClass,
+    product,
+    tint,
+    grit,
+    tests,
+    coats,
+    recoat_h: recoatH,
+    minutes,
+    wait_h: waitH,
+    ml,
+    why,
+  };
 }

@@ -17,6 +17,7 @@ const candidate = (prep: PrepCode, primer: PrimerCode | null, coats = 1, more: P
   primers: primer ? [{ code: primer, coats }] : [],
   paint: 'wb_alkyd_enamel',
   paintCoats: 2,
+  cover: null,
   topcoat: 'none',
   topcoats: 0,
   ...more,

@@ -3,13 +3,17 @@ import {
   DEFECT_FACTS,
   FILM_FACTS,
   labelProduct,
+  findDrying,
   PRIMER_FACTS,
   type OperationCode,
   type ProductClass,
 } from '../knowledge';
+import { computeDryingFactor } from '../climate';
+import type { PrimerTint } from '../film';
 import type { Candidate } from './candidates';
 import { isCredible, hasSubstrate, type Ground } from './ground';
 import { computeRisk } from './risk';
+import { findFilm } from './supplies';
 
 export interface Step {
   op: OperationCode;
@@ -19,6 +23,9 @@ export interface Step {
   tests?: string[];
   coats?: number;
   ml?: number;
+  /** The owner's tin it is taken from. */
+  product?: string;
+  tint?: PrimerTint;
   recoatH?: number;
   minutes: number;
   waitH: number;
@@ -202,7 +209,7 @@ function proofSteps(candidate: Candidate, ground: Ground): Step[] {
 function coatSteps(candidate: Candidate, ground: Ground): Step[] {
   const { area } = ground;
   const steps: Step[] = candidate.primers.map(({ code, coats }) =>
-    coat('prime', code, coats, MINUTES.prime, area, whyPrimer(candidate, code, ground)),
+    coat('prime', code, coats, MINUTES.prime, ground, whyPrimer(candidate, code, ground), candidate.cover?.tint),
   );
   if (candidate.primers.length > 0) {
     steps.push(
@@ -211,12 +218,11 @@ function coatSteps(candidate: Candidate, ground: Ground): Step[] {
   }
   if (ground.look === 'stain') steps.push(step('stain', 'Stain', 8 * area, 24, 'The look you asked for.'));
   if (candidate.paint) {
-    const why = 'Thin coats, the second after the recoat time on the label.';
-    steps.push(coat('paint', candidate.paint, candidate.paintCoats, MINUTES.paint, area, why));
+    steps.push(coat('paint', candidate.paint, candidate.paintCoats, MINUTES.paint, ground, whyCoats(candidate)));
   }
   if (candidate.topcoat === 'none') return steps;
   const why = candidate.paint ? 'This paint needs sealing here.' : 'Protects the wood and lets it show.';
-  return [...steps, coat('topcoat', candidate.topcoat, candidate.topcoats, MINUTES.clear, area, why)];
+  return [...steps, coat('topcoat', candidate.topcoat, candidate.topcoats, MINUTES.clear, ground, why)];
 }
 
 function coat(
@@ -224,23 +230,38 @@ function coat(
   code: keyof typeof FILM_FACTS,
   coats: number,
   minutesPerM2: number,
-  area: number,
+  { area, climate, shelf }: Ground,
   why: string,
+  tint: PrimerTint | null = null,
 ): Step {
-  const film = FILM_FACTS[code];
+  const film = findFilm(code, shelf);
+  const factor = computeDryingFactor(findDrying(code), climate);
+  const recoatH = Math.round(film.recoatH * factor * 2) / 2;
+  const slower =
+    factor > 1.05 ? ` The label says ${film.recoatH} h between coats; in this air about ${recoatH} h.` : '';
+  const product = shelf.find((item) => item.class === code && (item.volume_ml ?? 0) > 0)?.id;
   return step(
     op,
-    `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`,
+    `${labelProduct(code)}${tint && tint !== 'white' ? `, tinted ${tint}` : ''}${coats > 1 ? ` ×${coats}` : ''}`,
     minutesPerM2 * area * coats,
-    film.recoatH * coats,
-    why,
+    recoatH * coats,
+    why + slower,
     {
       class: code,
       coats,
-      recoatH: film.recoatH,
+      recoatH,
       ml: Math.round((computeCoatMl(area, film) * coats) / 5) * 5,
+      ...(product === undefined ? {} : { product }),
+      ...(tint ? { tint } : {}),
     },
   );
+}
+
+function whyCoats({ cover, paintCoats }: Candidate): string {
+  if (cover?.shows) return `Even ${paintCoats} coats may let the ground show through this colour: try a patch first.`;
+  if (cover?.whiteCoats !== undefined)
+    return `${paintCoats} coats hide the ground over ${cover.tint ?? ''} primer; over white it would take ${cover.whiteCoats} (an estimate from film optics).`;
+  return `${paintCoats} thin coats hide the ground (an estimate from film optics), each after the recoat time of the last.`;
 }
 
 function whyPrimer(candidate: Candidate, code: keyof typeof PRIMER_FACTS, ground: Ground): string {

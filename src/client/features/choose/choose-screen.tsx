@@ -89,6 +89,7 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
   lead_test: 'Lead test first',
   certified_practice: 'Stop: lead was found',
   no_system: 'No system is left',
+  climate: 'No coat in this air',
 };
 
 function isTaken(dossier: Dossier, system: CoatingSystem): boolean {

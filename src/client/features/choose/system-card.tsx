@@ -1,9 +1,9 @@
 import { View } from '@tamagui/core';
-import { useState } from 'react';
 import {
   Body,
   Button,
   Column,
+  Disclosure,
   Figure,
   Heading,
   LabelledSection,
@@ -20,6 +20,7 @@ import { buildSection, zoneName } from '@/core/piece';
 import { formatChance } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem, ZonePlan } from '@/core/systems';
+import { ToBuy } from './to-buy';
 import { FUME_WORDS, mainFailure, sayDays, sayHours } from './words';
 
 interface SystemCardProps {
@@ -66,6 +67,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       </Row>
       <Rule />
       {zonePlan ? <Reasons plan={zonePlan} /> : null}
+      <ToBuy supplies={system.supplies} />
       {system.assumes.map((text) => (
         <Small key={text}>{text}</Small>
       ))}
@@ -102,13 +104,9 @@ function Number({ figure, words }: { figure: string; words: string }) {
 
 /** Every step with its reason. */
 function Reasons({ plan }: { plan: ZonePlan }) {
-  const [open, setOpen] = useState(false);
   return (
-    <Column gap="$s">
-      <Button onPress={() => setOpen(!open)}>
-        {open ? 'Close the steps' : `Why these ${plan.steps.length} steps?`}
-      </Button>
-      {open ? (
+    <Disclosure label={`Why these ${plan.steps.length} steps?`}>
+      {() => (
         <Column role="list" gap="$m">
           {plan.steps.map((step, i) => (
             <Column key={i} role="listitem">
@@ -118,7 +116,7 @@ function Reasons({ plan }: { plan: ZonePlan }) {
             </Column>
           ))}
         </Column>
-      ) : null}
-    </Column>
+      )}
+    </Disclosure>
   );
 }

@@ -1,0 +1,40 @@
+import type { Supply } from '@/core/systems';
+import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
+
+const supply = (more: Partial<Supply> = {}): Supply => ({
+  class: 'wb_alkyd_enamel',
+  label: 'Cabinet enamel',
+  neededMl: 940,
+  fromShelf: [],
+  buy: {
+    tins: [
+      { volumeMl: 750, count: 1 },
+      { volumeMl: 250, count: 1 },
+    ],
+    price: 44.2,
+    leftMl: 60,
+  },
+  ...more,
+});
+const none = { tins: [], price: 0, leftMl: 0 };
+
+describe('the list of what to buy', () => {
+  it('names tins, and what the shelf gives', () => {
+    expect(sayTins(supply())).toBe('1 × 750 ml and 1 × 250 ml, about 44');
+    expect(sayTins(supply({ fromShelf: [{ id: 'a', ml: 1200 }], buy: none }))).toBe(
+      '1.2 L from the shelf: nothing to buy',
+    );
+    expect(listToBuyText([supply({ fromShelf: [{ id: 'a', ml: 200 }] })])).toBe(
+      'Cabinet enamel: 200 ml from the shelf, and 1 × 750 ml and 1 × 250 ml, about 44',
+    );
+  });
+
+  it('is a table by RFC 4180', () => {
+    const csv = listToBuyCsv([supply({ label: 'Enamel, "hard"' })]);
+    expect(csv.split('\r\n')).toEqual([
+      'class,product,needed_ml,from_shelf_ml,tins_to_buy_ml,price',
+      'wb_alkyd_enamel,"Enamel, ""hard""",940,0,1 x 750 + 1 x 250,44.20',
+      '',
+    ]);
+  });
+});

@@ -1,0 +1,26 @@
+import type { Supply } from '@/core/systems';
+
+const sayVolume = (ml: number): string => (ml >= 1000 ? `${ml / 1000} L` : `${ml} ml`);
+
+/** "1 × 750 ml and 1 × 250 ml, about 44", or that the shelf has it. */
+export function sayTins({ fromShelf, buy }: Supply): string {
+  const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
+  const fromIt = shelf > 0 ? `${sayVolume(Math.round(shelf))} from the shelf` : '';
+  if (buy.tins.length === 0) return `${fromIt}: nothing to buy`;
+  const tins = buy.tins.map(({ volumeMl, count }) => `${count} × ${sayVolume(volumeMl)}`).join(' and ');
+  return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${buy.price.toFixed(0)}`;
+}
+
+export const listToBuyText = (supplies: readonly Supply[]): string =>
+  supplies.map((supply) => `${supply.label}: ${sayTins(supply)}`).join('\n');
+
+/** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
+export function listToBuyCsv(supplies: readonly Supply[]): string {
+  const quote = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
+  const rows = supplies.flatMap(({ class: code, label, neededMl, fromShelf, buy }) => {
+    const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
+    const tins = buy.tins.map(({ volumeMl, count }) => `${count} x ${volumeMl}`).join(' + ');
+    return [[code, quote(label), neededMl, Math.round(shelf), quote(tins), buy.price.toFixed(2)].join(',')];
+  });
+  return ['class,product,needed_ml,from_shelf_ml,tins_to_buy_ml,price', ...rows, ''].join('\r\n');
+}

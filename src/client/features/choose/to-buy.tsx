@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { Body, Button, Column, Disclosure, Row, Small, Strong } from '@/client/ui';
+import type { Supply } from '@/core/systems';
+import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
+
+/** What to buy by tin sizes, with what the shelf has taken off; to copy or to save as a table. */
+export function ToBuy({ supplies }: { supplies: readonly Supply[] }) {
+  const [copied, setCopied] = useState<string | null>(null);
+  const price = supplies.reduce((sum, { buy }) => sum + buy.price, 0);
+  const copy = (): void => {
+    navigator.clipboard
+      .writeText(listToBuyText(supplies))
+      .then(() => setCopied('Copied.'))
+      .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
+  };
+  return (
+    <Disclosure label={`To buy: about ${price.toFixed(0)}`}>
+      {() => (
+        <Column gap="$m">
+          <Column role="list" gap="$s">
+            {supplies.map((supply) => (
+              <Column key={supply.class} role="listitem">
+                <Strong>{supply.label}</Strong>
+                <Body>{sayTins(supply)}</Body>
+                <Small>{`${supply.neededMl} ml for all zones, tray and roller included`}</Small>
+              </Column>
+            ))}
+          </Column>
+          <Small>Prices of classes are estimates until your own tins stand on the shelf.</Small>
+          <Row gap="$s" flexWrap="wrap">
+            <Button onPress={copy}>Copy the list</Button>
+            <a
+              href={`data:text/csv;charset=utf-8,${encodeURIComponent(listToBuyCsv(supplies))}`}
+              download="to-buy.csv"
+              style={{ color: 'inherit', display: 'inline-block', padding: '14px 4px' }}
+            >
+              Save as a table (CSV)
+            </a>
+          </Row>
+          {copied ? <Small role="status">{copied}</Small> : null}
+        </Column>
+      )}
+    </Disclosure>
+  );
+}

@@ -1,0 +1,62 @@
+import { makeRandom } from '../shared';
+import { chooseTins, describeThinning, listUsualTins, type TinSize } from './index';
+
+/** Every set of up to thirteen tins of each size, the slow way. */
+function cheapest(needed: number, sizes: readonly TinSize[]): number {
+  let best = Infinity;
+  const visit = (i: number, volume: number, price: number): void => {
+    if (volume >= needed) best = Math.min(best, price);
+    if (i === sizes.length || price >= best) return;
+    for (let n = 0; n <= 13; n += 1) visit(i + 1, volume + n * sizes[i]!.volumeMl, price + n * sizes[i]!.price);
+  };
+  visit(0, 0, 0);
+  return best;
+}
+
+describe('tins to buy', () => {
+  it('are the cheapest set that holds enough, as trying every set finds', () => {
+    const random = makeRandom(9);
+    for (let i = 0; i < 60; i += 1) {
+      const sizes = [250, 500, 1000].map((volumeMl) => ({ volumeMl, price: Math.round(5 + random() * 40) }));
+      const needed = Math.round(random() * 3000);
+      const bought = chooseTins(needed, sizes);
+      expect(bought.price).toBe(cheapest(needed, sizes));
+      const volume = bought.tins.reduce((sum, { volumeMl, count }) => sum + volumeMl * count, 0);
+      expect(volume - needed).toBe(bought.leftMl);
+      expect(bought.leftMl).toBeGreaterThanOrEqual(0);
+    }
+  });
+
+  it('are one small and one middle tin for 900 ml', () => {
+    expect(
+      chooseTins(900, [
+        { volumeMl: 250, price: 9 },
+        { volumeMl: 750, price: 20 },
+      ]),
+    ).toEqual({
+      tins: [
+        { volumeMl: 750, count: 1 },
+        { volumeMl: 250, count: 1 },
+      ],
+      price: 29,
+      leftMl: 100,
+    });
+  });
+
+  it('are none when nothing is needed, and never cost less for more', () => {
+    const sizes = listUsualTins(34);
+    expect(chooseTins(0, sizes)).toEqual({ tins: [], price: 0, leftMl: 0 });
+    let last = 0;
+    for (let needed = 50; needed < 6000; needed += 50) {
+      const { price } = chooseTins(needed, sizes);
+      expect(price).toBeGreaterThanOrEqual(last);
+      last = price;
+    }
+  });
+});
+
+describe('thinning', () => {
+  it('of four parts paint to one of water is 20 % of the mix and 25 % of the paint', () => {
+    expect(describeThinning(4, 1)).toEqual({ ofMixPct: 20, ofPaintPct: 25 });
+  });
+});
