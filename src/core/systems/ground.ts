@@ -3,6 +3,7 @@ import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import type { Dossier, Goal, Test, Treatment, Zone } from '../dossier';
 import { judgeTest } from '../proof';
+import { collectTestEvidence, type TestEvidence } from './test-evidence';
 import { CREDIBLE, DEFAULT_AREA_M2, diagnoseZone, STATES, type State, type ZoneDiagnosis } from '../survey';
 
 /** What the planner needs to know of one zone: the diagnosis, the wishes and the shop's tests, in plain numbers. */
@@ -23,6 +24,8 @@ export interface Ground {
   needs: ReadonlyMap<string, number>;
   climate: Climate;
   shelf: NonNullable<Dossier['shelf']>;
+  /** The shop's own readings that bear on this zone. */
+  evidence: TestEvidence[];
   failedTests: { test: Test; treatment: Treatment; why: string }[];
 }
 
@@ -54,6 +57,7 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     needs: new Map(diagnosis.needs.map((need) => [need.code, need.p])),
     climate: dossier.climate ?? LABEL_CLIMATE,
     shelf: dossier.shelf ?? [],
+    evidence: collectTestEvidence(dossier, zone),
     failedTests: findFailedTests(dossier, zone),
   };
 }

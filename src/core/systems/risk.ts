@@ -10,6 +10,7 @@ import {
 import { describeChance } from '../shared';
 import type { Candidate } from './candidates';
 import { hasSubstrate, sumWhere, type Ground } from './ground';
+import { updateByTests } from './test-evidence';
 
 export interface Risk {
   adhesion: number;
@@ -57,9 +58,10 @@ const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
 export function computeRisk(candidate: Candidate, ground: Ground): Risk {
   if (ground.look === 'leave')
     return withOverall({ adhesion: 0, bleed: 0, grain_show: 0, haze_or_yellow: 0, blocking: 0 });
+  const treatment = { prep: candidate.prep, primer: candidate.primers[0]?.code ?? ('none' as const) };
   return withOverall({
-    adhesion: adhesionRisk(candidate, ground),
-    bleed: bleedRisk(candidate, ground),
+    adhesion: updateByTests(adhesionRisk(candidate, ground), 'adhesion', treatment, ground.evidence),
+    bleed: updateByTests(bleedRisk(candidate, ground), 'bleed', treatment, ground.evidence),
     grain_show: grainRisk(candidate, ground),
     haze_or_yellow: hazeRisk(candidate, ground),
     blocking: blockingRisk(candidate, ground),
