@@ -190,3 +190,26 @@ describe('colour and report', () => {
     expect(paint.recoat_h).toBeGreaterThan(0);
   });
 });
+
+describe('what a plan takes for granted', () => {
+  it('names every credible material, what knowing would save, and the check that tells', () => {
+    const doubtful = make({ observations: [{ check: 'edge_line', result: 'plastic_strip' }] });
+    const { assumes } = first(doubtful);
+    expect(assumes).toHaveLength(1);
+    expect(assumes[0]).toMatch(/^Top: .+ \(about .+\) or .+\. The plan serves all of them\./);
+  });
+
+  it('says what knowing would save, by planning the zone as if it were known', () => {
+    const mixed = make({ role: 'front', area_m2: 2, observations: [] }, { goal: { grain: 'hide' } });
+    const text = first({ ...mixed, piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } } })
+      .assumes[0];
+    expect(text).toMatch(/Knowing that it is .+ would save \d+ (h of waiting|min of your hands)/);
+    expect(text).toMatch(/To find out: /);
+  });
+
+  it('is nothing where the material is known', () => {
+    expect(
+      first(make({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' }, observations: LAMINATE })).assumes,
+    ).toEqual([]);
+  });
+});

@@ -1,5 +1,5 @@
 import { findStop, type StopReason } from '../climate';
-import { FILM_FACTS, hasStrongFumes, type ProductClass } from '../knowledge';
+import { FILM_FACTS, findCheck, hasStrongFumes, type ProductClass } from '../knowledge';
 import type { Dossier, Treatment } from '../dossier';
 import { CREDIBLE, labelState } from '../survey';
 import { describeChance } from '../shared';
@@ -177,7 +177,11 @@ function chooseSystems(judged: readonly PlannedZone[], blocked: Plan['blocked'],
     if (chosen.length >= 3) break;
     if (!chosen.some((other) => leadPrimer(other) === leadPrimer(system))) chosen.push(system);
   }
-  return chosen.slice(0, MAX_ALTERNATIVES).map((system, i) => ({ ...system, id: `s${i + 1}` }));
+  return chosen.slice(0, MAX_ALTERNATIVES).map((system, i) => ({
+    ...system,
+    id: `s${i + 1}`,
+    assumes: describeAssumptions(system, judged, dossier),
+  }));
 }
 
 /** The best of those with less fumes than the recommended one; itself if there are none. */
@@ -198,8 +202,7 @@ const leadPrimer = (system: CoatingSystem): string =>
 /** The best allowed plan of a zone with this primer; if the rules cut it there, the best with any. */
 function pickForZone(zone: PlannedZone, primers: string, aim: string | undefined): ZonePlan {
   const same = zone.allowed.filter((plan) => describePrimers(plan.candidate.primers) === primers);
-  const pool = same.length > 0 ? same : zone.allowed;
-  return pool.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
+  return pickBest({ ...zone, allowed: same.length > 0 ? same : zone.allowed }, aim)!;
 }
 
 /** Score of zones together: tins are bought whole and once, and each product is one more to clean up after. */
@@ -248,20 +251,46 @@ function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Pl
     supplies,
     expectedCost: materialsCost + redo,
     fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
-    assumes: judged.flatMap(({ ground }) => describeAssumption(ground)),
+    assumes: [],
     gates: [...new Set(blocked.map(({ gate }) => gate))],
     warnings: warnings.filter((warning, i) => warnings.findIndex((other) => other.text === warning.text) === i),
   };
 }
 
-/** What the plan takes for granted about a zone that is not certain, and the check that would tell. */
-function describeAssumption(ground: Ground): string[] {
-  if (ground.look === 'leave') return [];
-  const credible = ground.diagnosis.belief.substrate.filter(({ p }) => p >= CREDIBLE);
-  if (credible.length < 2) return [];
-  const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
-  return [`${ground.name} is ${names}; the plan serves all of them.`];
+/**
+ * What a system takes for granted about each zone that is not certain, and what knowing it would save: the zone is
+ * planned again as if each credible material were known.
+ */
+function describeAssumptions(system: CoatingSystem, judged: readonly PlannedZone[], dossier: Dossier): string[] {
+  return judged.flatMap(({ ground }) => {
+    const current = system.zones.find(({ id }) => id === ground.zone.id);
+    const credible = ground.diagnosis.belief.substrate.filter(({ p }) => p >= CREDIBLE);
+    if (!current || ground.look === 'leave' || credible.length < 2) return [];
+    const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
+    const savings = credible.flatMap(({ code }) => {
+      const known = { ...ground.zone, stated: { ...ground.zone.stated, substrate: code } };
+      const best = pickBest(judgeZone(readGround(dossier, known)), dossier.goal?.priority);
+      const [hours, minutes] = best ? [current.waitH - best.waitH, current.minutes - best.minutes] : [0, 0];
+      return hours >= 4 || minutes >= 15 ? [{ code, hours, minutes }] : [];
+    });
+    const most = savings.reduce<(typeof savings)[number] | null>((a, b) => (a && a.hours >= b.hours ? a : b), null);
+    const next = ground.diagnosis.nextChecks[0];
+    const check = next ? ` To find out: ${findCheck(next.check)?.title.toLowerCase() ?? next.check}.` : '';
+    const saving = most ? ` Knowing that it is ${labelState(most.code)} would save ${saySaving(most)}.${check}` : '';
+    return [`${ground.name}: ${names}. The plan serves all of them.${saving}`];
+  });
 }
+
+function saySaving({ hours, minutes }: { hours: number; minutes: number }): string {
+  const waits = hours >= 1 ? `${Math.round(hours)} h of waiting` : '';
+  const hands = minutes >= 1 ? `${Math.round(minutes)} min of your hands` : '';
+  return [waits, hands].filter(Boolean).join(' and ');
+}
+
+const pickBest = ({ allowed }: PlannedZone, aim: string | undefined): ZonePlan | undefined =>
+  allowed.length === 0
+    ? undefined
+    : allowed.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
 
 const STOP_WORDS: Record<StopReason, string> = {
   cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',
