@@ -29,7 +29,9 @@ export function Disclosure({ label, children }: DisclosureProps) {
   return (
     <Column gap="$m">
       <Bar aria-expanded={open} aria-label={label} onPress={() => setOpen(!open)} {...{ type: 'button' }}>
-        <Strong flexShrink={1}>{label}</Strong>
+        <Strong flexShrink={1} textAlign="left">
+          {label}
+        </Strong>
         <Chevron size={18} color={tones.ink} aria-hidden />
       </Bar>
       {open ? children(() => setOpen(false)) : null}

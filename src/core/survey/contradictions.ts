@@ -1,7 +1,8 @@
-import { findAnswer, findCheck, FINISH_FACTS, SUBSTRATE_FACTS, type SubstrateCode } from '../knowledge';
+import { findAnswer, findCheck, type SubstrateCode } from '../knowledge';
 import { resultOf, type Zone } from '../dossier';
 import { marginaliseStates, mostLikelyState, type Belief } from './belief';
 import type { Clue } from './clues';
+import { labelState } from './labels';
 import { likelihoodTables, type LikelihoodTable } from './likelihood';
 import { STATE_COUNT, STATES } from './states';
 
@@ -112,7 +113,7 @@ function word(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Con
   return {
     check,
     result: answer,
-    why: `“${label}” hardly fits. ${against} ${SUBSTRATE_FACTS[rest.code].label.toLowerCase()}. ${cure}`,
+    why: `“${label}” hardly fits. ${against} ${labelState(rest.code)}. ${cure}`,
     ...(id === undefined ? {} : { observationId: id }),
     against: others.map(({ observation }) => observation!.check),
   };
@@ -173,13 +174,8 @@ function doubtStatedFact(belief: Belief, zone: Zone): Contradiction[] {
   const chance = (list: readonly { code: string; p: number }[], code: string): number =>
     list.find((entry) => entry.code === code)?.p ?? 1;
   if (substrate && chance(belief.substrate, substrate) < 0.5) {
-    doubt(
-      substrate,
-      SUBSTRATE_FACTS[substrate].label.toLowerCase(),
-      SUBSTRATE_FACTS[belief.substrate[0]!.code].label.toLowerCase(),
-    );
+    doubt(substrate, labelState(substrate), labelState(belief.substrate[0]!.code));
   }
-  if (finish && chance(belief.finish, finish) < 0.5)
-    doubt(finish, FINISH_FACTS[finish].label, FINISH_FACTS[state.finish].label);
+  if (finish && chance(belief.finish, finish) < 0.5) doubt(finish, labelState(finish), labelState(state.finish));
   return doubts;
 }

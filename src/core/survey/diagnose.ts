@@ -1,8 +1,9 @@
-import { FINISH_FACTS, findAnswer, SUBSTRATE_FACTS, type Basis, type Strength } from '../knowledge';
+import { findAnswer, type Basis, type Strength } from '../knowledge';
 import { resolveAlike, resultOf, type Dossier, type Zone } from '../dossier';
 import { computeBelief, type Belief } from './belief';
 import { findContradictions, type Contradiction } from './contradictions';
 import { deriveHazards, type Hazard } from './hazards';
+import { labelState } from './labels';
 import { deriveNeeds, readMoisture, type Need } from './needs';
 import { rankNextChecks, type NextCheck } from './next-check';
 import type { MoistureVerdict } from '../climate';
@@ -90,17 +91,4 @@ function collectEvidence(zone: Zone, own: ReadonlySet<object>): EvidenceItem[] {
       },
     ];
   });
-}
-
-// prettier-ignore
-const OTHER_LABELS: Readonly<Record<string, string>> = {
-  sound: 'a sound old coat', marginal: 'a doubtful old coat', failing: 'a failing old coat', bleed: 'a stain that will bleed',
-  grease: 'grease', wax_polish: 'wax polish', silicone: 'silicone polish', odour: 'a smell that comes back',
-  open: 'open grain', medium: 'fine, open pores', closed: 'closed grain',
-};
-
-export function labelState(code: string): string {
-  if (code in SUBSTRATE_FACTS) return SUBSTRATE_FACTS[code as keyof typeof SUBSTRATE_FACTS].label.toLowerCase();
-  if (code in FINISH_FACTS) return FINISH_FACTS[code as keyof typeof FINISH_FACTS].label;
-  return OTHER_LABELS[code] ?? code;
 }

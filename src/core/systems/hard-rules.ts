@@ -133,6 +133,16 @@ export const HARD_RULES: readonly HardRule[] = [
     text: () => 'You follow the school that primes everything: unprimed paint chips, and bleeds where wood is bare.',
   },
   {
+    id: 'school_of_paper', basis: 'practice',
+    cuts: (c, g) => c.prep === 'liquid_degloss' && g.goal.schools?.dulling === 'scuff',
+    text: () => 'You follow the school of paper: scuffing also levels brush marks and finds loose coating.',
+  },
+  {
+    id: 'school_of_deglosser', basis: 'practice',
+    cuts: (c, g) => c.prep.startsWith('scuff') && g.goal.schools?.dulling === 'liquid' && !film(g) && sumWhere(g.states, (state) => FINISH_FACTS[state.finish].softens) >= 0.5,
+    text: () => 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
+  },
+  {
     id: 'failed_own_test', basis: 'practice',
     cuts: (c, g) => g.failedTests.some(({ treatment }) => matchesTreatment(c, treatment)),
     text: (c, g) => `It failed your own test on ${g.name}: ${g.failedTests.find(({ treatment }) => matchesTreatment(c, treatment))?.why ?? ''}`,

@@ -213,3 +213,20 @@ describe('what a plan takes for granted', () => {
     ).toEqual([]);
   });
 });
+
+describe('the school of dulling', () => {
+  const varnish = { stated: { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' } } as const;
+  const preps = (dulling: 'scuff' | 'liquid'): (string | undefined)[] =>
+    planPiece(make(varnish, { goal: { schools: { dulling } } })).systems.map(({ zones }) => zones[0]!.treatment.prep);
+
+  it('takes paper or deglosser out of every system', () => {
+    expect(preps('scuff').length).toBeGreaterThan(0);
+    for (const prep of preps('scuff')) expect(prep).not.toBe('liquid_degloss');
+    for (const prep of preps('liquid')) expect(prep).not.toMatch(/^scuff/);
+  });
+
+  it('does not put deglosser on a factory film, whatever the school', () => {
+    const film = make({ observations: LAMINATE }, { goal: { schools: { dulling: 'liquid' } } });
+    for (const { zones } of planPiece(film).systems) expect(zones[0]!.treatment.prep).toMatch(/^scuff/);
+  });
+});

@@ -7,6 +7,7 @@ import type { Dossier } from '@/core/dossier';
 import { judgeGates, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { planPiece, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
@@ -80,6 +81,7 @@ function Choosing({ dossier, change }: PieceParts) {
       </View>
       <Rule />
       <Wishes goal={dossier.goal ?? {}} onChange={(goal) => change({ type: 'goal_set', goal })} />
+      <SchoolSwitches dossier={dossier} onChange={(goal) => change({ type: 'goal_set', goal })} />
       <Rejected rejected={plan.rejected} dossier={dossier} />
     </Column>
   );

@@ -1,5 +1,6 @@
 import { View } from '@tamagui/core';
-import { Choices, Column, Heading, Strong, type ChoiceOption } from '@/client/ui';
+import { useState } from 'react';
+import { Choices, Column, Field, Heading, Strong, type ChoiceOption } from '@/client/ui';
 import type { Goal } from '@/core/dossier';
 import { DEFAULT_COLOUR } from '@/core/systems';
 
@@ -51,6 +52,7 @@ export function Wishes({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) 
         value={COLOURS.find(({ code }) => code === (goal.colour ?? DEFAULT_COLOUR))?.code}
         onPick={(colour) => set({ colour })}
       />
+      <OwnColour key={goal.colour ?? ''} goal={goal} onChange={onChange} />
       <Strong>Fresh air where you paint</Strong>
       <Choices
         label="Ventilation"
@@ -68,5 +70,24 @@ export function Wishes({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) 
       <Strong>Wood grain</Strong>
       <Choices label="Wood grain" options={GRAIN} value={goal.grain ?? 'show'} onPick={(grain) => set({ grain })} />
     </Column>
+  );
+}
+
+/** Any other colour, as the six digits a paint shop or a screen gives. */
+function OwnColour({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) => void }) {
+  const [text, setText] = useState(goal.colour ?? DEFAULT_COLOUR);
+  const right = /^#[0-9a-fA-F]{6}$/.test(text.trim());
+  const keep = (): void => {
+    if (right && text.trim().toUpperCase() !== (goal.colour ?? DEFAULT_COLOUR).toUpperCase())
+      onChange({ ...goal, colour: text.trim().toUpperCase() });
+  };
+  return (
+    <Field
+      label="Or another colour"
+      value={text}
+      onChange={setText}
+      onBlur={keep}
+      error={right ? undefined : 'Six digits after a #, such as #F3EFE6.'}
+    />
   );
 }
