@@ -1,14 +1,7 @@
 import { differenceCiede2000, lab65, parse } from 'culori';
 import { CIEDE2000_PAIRS } from '../../../oracles/ciede2000-pairs';
 import { makeRandom } from '../shared';
-import {
-  computeDeltaE00,
-  computeLuminance,
-  convertHexToLinearRgb,
-  convertLinearRgbToHex,
-  convertLinearRgbToLab,
-  type Lab,
-} from './index';
+import { computeDeltaE00, computeLuminance, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from './index';
 
 const toLab = ([l, a, b]: readonly [number, number, number]): Lab => ({ l, a, b });
 const random = makeRandom(42);
@@ -55,9 +48,7 @@ describe('colour conversion', () => {
     }
   });
 
-  it('comes back to the same colour, and calls white white', () => {
-    for (const hex of ['#F3EFE6', '#2B3A42', '#000000', '#FFFFFF'])
-      expect(convertLinearRgbToHex(convertHexToLinearRgb(hex))).toBe(hex);
+  it('calls white white and middle grey about a fifth of the light', () => {
     expect(computeLuminance([1, 1, 1])).toBeCloseTo(1, 12);
     expect(convertHexToLinearRgb('#808080')[0]).toBeCloseTo(0.2159, 4);
   });

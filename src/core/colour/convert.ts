@@ -16,18 +16,6 @@ export function convertHexToLinearRgb(hex: string): LinearRgb {
   return [channel(1), channel(3), channel(5)];
 }
 
-/** The other way, clamped to what a screen can show. */
-export function convertLinearRgbToHex(rgb: LinearRgb): string {
-  const channel = (linear: number): string => {
-    const clamped = Math.min(1, Math.max(0, linear));
-    const value = clamped <= 0.0031308 ? clamped * 12.92 : 1.055 * clamped ** (1 / 2.4) - 0.055;
-    return Math.round(value * 255)
-      .toString(16)
-      .padStart(2, '0');
-  };
-  return `#${rgb.map(channel).join('')}`.toUpperCase();
-}
-
 /** Relative luminance, 0 black to 1 white (ITU-R BT.709 weights). */
 export const computeLuminance = ([red, green, blue]: LinearRgb): number =>
   0.2126 * red + 0.7152 * green + 0.0722 * blue;

@@ -1,9 +1,2 @@
-export {
-  computeLuminance,
-  convertHexToLinearRgb,
-  convertLinearRgbToHex,
-  convertLinearRgbToLab,
-  type Lab,
-  type LinearRgb,
-} from './convert';
+export { computeLuminance, convertHexToLinearRgb, convertLinearRgbToLab, type Lab, type LinearRgb } from './convert';
 export { computeDeltaE00 } from './difference';

@@ -1,1 +1,1 @@
-export { chooseTins, describeThinning, listUsualTins, type Purchase, type TinSize } from './tins';
+export { chooseTins, listUsualTins, type Purchase, type TinSize } from './tins';

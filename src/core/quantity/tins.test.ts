@@ -1,5 +1,5 @@
 import { makeRandom } from '../shared';
-import { chooseTins, describeThinning, listUsualTins, type TinSize } from './index';
+import { chooseTins, listUsualTins, type TinSize } from './index';
 
 /** Every set of up to thirteen tins of each size, the slow way. */
 function cheapest(needed: number, sizes: readonly TinSize[]): number {
@@ -52,11 +52,5 @@ describe('tins to buy', () => {
       expect(price).toBeGreaterThanOrEqual(last);
       last = price;
     }
-  });
-});
-
-describe('thinning', () => {
-  it('of four parts paint to one of water is 20 % of the mix and 25 % of the paint', () => {
-    expect(describeThinning(4, 1)).toEqual({ ofMixPct: 20, ofPaintPct: 25 });
   });
 });

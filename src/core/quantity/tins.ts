@@ -65,11 +65,3 @@ const USUAL = [
   { volumeMl: 750, factor: 1.2 },
   { volumeMl: 2500, factor: 0.9 },
 ];
-
-/** Thinning said both ways, since people mean either: 4 parts paint to 1 part water is 20 % of the mix, 25 % of the paint. */
-export function describeThinning(partsPaint: number, partsThinner: number): { ofMixPct: number; ofPaintPct: number } {
-  return {
-    ofMixPct: (100 * partsThinner) / (partsPaint + partsThinner),
-    ofPaintPct: (100 * partsThinner) / partsPaint,
-  };
-}
