@@ -46,6 +46,8 @@ const browser = await chromium.launch({
 for (const { name, path: address, press = [], ...options } of SHOTS) {
   const page = await browser.newPage({ ...options, reducedMotion: 'reduce' });
   await page.goto(base + address, { waitUntil: 'networkidle' });
+  // The network can be quiet before the screen's own chunk has drawn anything.
+  await page.getByRole('heading').first().waitFor();
   for (const [role, label] of press)
     await page
       .getByRole(role, { name: label, exact: typeof label === 'string' })
