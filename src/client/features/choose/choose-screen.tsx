@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
-import { Body, Button, Choices, Column, Heading, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
+import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { judgeGates, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
@@ -136,7 +136,6 @@ function Assumptions({ dossier }: { dossier: Dossier }) {
 }
 
 function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossier: Dossier }) {
-  const [open, setOpen] = useState(false);
   const groups = new Map<string, Rejection[]>();
   for (const rejection of rejected) {
     const key = `${rejection.code}/${rejection.rule}`;
@@ -145,22 +144,16 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
   if (groups.size === 0) return null;
   const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
   return (
-    <Column gap="$m">
-      <Button onPress={() => setOpen(!open)}>
-        {open ? 'Close what was ruled out' : `Not these: ${groups.size} ruled out, and why`}
-      </Button>
-      {open ? (
-        <>
-          <Heading>Not these</Heading>
-          {[...groups.values()].map((group) => (
-            <Column key={`${group[0]!.code}${group[0]!.rule}`} gap="$xs">
-              <Strong>{group[0]!.what.split(' on ')[0]}</Strong>
-              <Body>{group[0]!.text}</Body>
-              <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
-            </Column>
-          ))}
-        </>
-      ) : null}
-    </Column>
+    <Disclosure label={`Not these: ${groups.size} ruled out, and why`}>
+      {() =>
+        [...groups.values()].map((group) => (
+          <Column key={`${group[0]!.code}${group[0]!.rule}`} gap="$xs">
+            <Strong>{group[0]!.what.split(' on ')[0]}</Strong>
+            <Body>{group[0]!.text}</Body>
+            <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
+          </Column>
+        ))
+      }
+    </Disclosure>
   );
 }
