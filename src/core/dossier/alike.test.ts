@@ -36,6 +36,12 @@ describe('a zone that is like another', () => {
     expect(checks(read(right, positive))).toContain('lead_test');
   });
 
+  it('is stopped by a positive test elsewhere even where its own was negative', () => {
+    const positive: Zone = { ...left, observations: [{ check: 'lead_test', result: 'positive' }] };
+    const own: Zone = { ...right, observations: [{ check: 'lead_test', result: 'negative' }] };
+    expect(read(own, positive).observations).toContainEqual({ check: 'lead_test', result: 'positive' });
+  });
+
   it('stands alone when the other is gone or is itself', () => {
     expect(resolveAlike({ zones: [right] }, right)).toBe(right);
     expect(read({ ...right, like: 'right' })).toMatchObject({ like: 'right' });

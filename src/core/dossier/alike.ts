@@ -10,7 +10,7 @@ export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone 
   const own = zone.observations ?? [];
   const answered = new Set(own.map(({ check }) => check));
   const lent = (leader.observations ?? []).filter(
-    (observation) => !answered.has(observation.check) && isLent(observation),
+    (observation) => foundLead(observation) || (!answered.has(observation.check) && isTrueElsewhere(observation)),
   );
   const skipped = [...new Set([...(zone.skipped_checks ?? []), ...(leader.skipped_checks ?? [])])];
   const stated = zone.stated ?? leader.stated;
@@ -23,4 +23,9 @@ export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone 
   };
 }
 
-const isLent = ({ check, result }: Observation): boolean => check !== 'lead_test' || result === 'positive';
+/** A positive lead test stands above any other answer, wherever zones are linked, split or joined. */
+export const foundLead = ({ check, result }: Observation): boolean => check === 'lead_test' && result === 'positive';
+
+/** Whether an answer may count on another zone of the same stuff: all but a lead test that found none. */
+export const isTrueElsewhere = (observation: Observation): boolean =>
+  observation.check !== 'lead_test' || foundLead(observation);

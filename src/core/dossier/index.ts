@@ -2,4 +2,4 @@ export * from './change';
 export { formatPath, parseDossier, readDossier, readWith } from './read';
 export { ASTM_A_CLASSES, ASTM_B_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export * from './schema';
-export { resolveAlike } from './alike';
+export { foundLead, isTrueElsewhere, resolveAlike } from './alike';

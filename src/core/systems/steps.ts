@@ -13,7 +13,7 @@ import type { PrimerTint } from '../film';
 import type { Candidate } from './candidates';
 import { isCredible, hasSubstrate, type Ground } from './ground';
 import { computeRisk } from './risk';
-import { findFilm } from './supplies';
+import { findFilm, findTin } from './supplies';
 
 export interface Step {
   op: OperationCode;
@@ -239,7 +239,7 @@ function coat(
   const recoatH = Math.round(film.recoatH * factor * 2) / 2;
   const slower =
     factor > 1.05 ? ` The label says ${film.recoatH} h between coats; in this air about ${recoatH} h.` : '';
-  const product = shelf.find((item) => item.class === code && (item.volume_ml ?? 0) > 0)?.id;
+  const product = findTin(code, shelf)?.id;
   return step(
     op,
     `${labelProduct(code)}${tint && tint !== 'white' ? `, tinted ${tint}` : ''}${coats > 1 ? ` ×${coats}` : ''}`,

@@ -17,9 +17,13 @@ export interface Supply {
 /** Left in tray, roller and stirring stick, ml for each product (common practice: 30–50). */
 const STIR_LOSS_ML = 40;
 
+/** The owner's tin of a class, unless it is known to be empty. */
+export const findTin = (code: CoatClass, shelf: readonly ShelfItem[]): ShelfItem | undefined =>
+  shelf.find((item) => item.class === code && item.volume_ml !== 0);
+
 /** Label data of the owner's tin of a class where there is one, class data otherwise. */
 export function findFilm(code: CoatClass, shelf: readonly ShelfItem[]): FilmFact {
-  const tin = shelf.find((item) => item.class === code && (item.volume_ml ?? 1) > 0);
+  const tin = findTin(code, shelf);
   const film = FILM_FACTS[code];
   if (!tin) return film;
   const solidsPct = tin.solids_pct ?? film.solidsPct;

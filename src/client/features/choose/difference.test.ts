@@ -7,7 +7,7 @@ const system = (handsOnMin: number, elapsedH: number, materialsCost: number, ove
 describe('what another choice would change', () => {
   it('is said as less and more', () => {
     expect(sayDifference(system(120, 60, 50, 0.1), system(95, 48, 53, 0.125))).toBe(
-      '25 min less, 12 h of days less, 3 of money more, 1 in 40 more go wrong',
+      '25 min less, 12 h of waiting less, materials 3 more, 1 in 40 more go wrong',
     );
   });
 

@@ -7,8 +7,8 @@ export function sayDifference(now: CoatingSystem | undefined, other: CoatingSyst
   if (!now) return 'gives a system';
   const parts = [
     say(other.handsOnMin - now.handsOnMin, 5, (n) => `${Math.round(n)} min`),
-    say(other.elapsedH - now.elapsedH, 2, (n) => `${Math.round(n)} h of days`),
-    say(other.materialsCost - now.materialsCost, 1, (n) => `${n.toFixed(0)} of money`),
+    say(other.elapsedH - now.elapsedH, 2, (n) => `${Math.round(n)} h of waiting`),
+    say(other.materialsCost - now.materialsCost, 1, (n) => `materials ${n.toFixed(0)}`),
     sayRisk(other.risk.overall - now.risk.overall),
   ].filter((part) => part !== '');
   return parts.length > 0 ? parts.join(', ') : 'no difference here';

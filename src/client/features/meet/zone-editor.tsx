@@ -1,8 +1,21 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { makeId } from '@/client/store';
-import { Button, Card, Choices, Column, Field, Heading, PieceDrawing, Row, Small, Strong, Toggle } from '@/client/ui';
-import { toZoneFacts, type PieceChange, type Zone } from '@/core/dossier';
+import {
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Heading,
+  PieceDrawing,
+  Row,
+  Small,
+  Strong,
+  Toggle,
+} from '@/client/ui';
+import { foundLead, isTrueElsewhere, toZoneFacts, type Observation, type PieceChange, type Zone } from '@/core/dossier';
 import { ROLES, type RoleCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
 import { assignShapes, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
@@ -134,19 +147,24 @@ function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneC
   const keep = (): void => {
     if (!wrong.name && !wrong.area) set({ ...zone, name: name.trim(), area_m2: area });
   };
+  const copyReadings = (readings: readonly Observation[], zoneId: string): void => {
+    for (const observation of readings)
+      change({ type: 'observation_recorded', zoneId, observation: { ...observation, id: makeId() } });
+  };
   const split = (): void => {
     const cut = splitZone(shapes, zones, zone.id, [...picked], { id: makeId(), name: `${zoneName(zone)}, apart` });
     if (!cut) return;
     set(cut.kept);
     set(cut.split);
     // What was read of the whole was true of the part that is now on its own.
-    for (const observation of zone.observations ?? [])
-      change({ type: 'observation_recorded', zoneId: cut.split.id, observation: { ...observation, id: makeId() } });
+    copyReadings((zone.observations ?? []).filter(isTrueElsewhere), cut.split.id);
     onDone();
   };
   const merge = (fromId: string): void => {
     const joined = mergeZones(shapes, zones, zone.id, fromId);
     if (!joined) return;
+    // What is read of one zone alone goes with it, but lead that was found is never put away.
+    copyReadings((zones.find(({ id }) => id === fromId)?.observations ?? []).filter(foundLead), zone.id);
     change({ type: 'zone_removed', zoneId: fromId });
     set(joined);
     onDone();
@@ -216,20 +234,18 @@ function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneC
 }
 
 function AddZone({ onAdd }: { onAdd: (role: RoleCode) => void }) {
-  const [open, setOpen] = useState(false);
   return (
-    <Column gap="$s">
-      <Button onPress={() => setOpen(!open)}>{open ? 'Close' : 'Add a zone'}</Button>
-      {open ? (
+    <Disclosure label="Add a zone">
+      {(close) => (
         <Choices
           label="What is the new zone?"
           options={ROLES.map((code) => ({ code, label: ROLE_LABELS[code] }))}
           onPick={(role) => {
             onAdd(role);
-            setOpen(false);
+            close();
           }}
         />
-      ) : null}
-    </Column>
+      )}
+    </Disclosure>
   );
 }

@@ -1,6 +1,6 @@
 import { launchImageLibraryAsync } from 'expo-image-picker';
 import Camera from 'lucide-react-native/icons/camera';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { makeId, rememberPiece, type AppDispatch } from '@/client/store';
 import { Button, Column, Small, useTones } from '@/client/ui';
@@ -28,6 +28,11 @@ export function PhotoButton({ dossier, zone, label, onStored }: PhotoButtonProps
   const [problem, setProblem] = useState<string | null>(null);
   const [waiting, setWaiting] = useState<Waiting | null>(null);
   const pieceId = dossier.piece.id ?? '';
+  // Sending takes a while: what is told afterwards must know of what changed meanwhile.
+  const tell = useRef(onStored);
+  useEffect(() => {
+    tell.current = onStored;
+  });
 
   const send = async (picture: Blob, photoId: string): Promise<void> => {
     setBusy(true);
@@ -37,7 +42,7 @@ export function PhotoButton({ dossier, zone, label, onStored }: PhotoButtonProps
     setWaiting(!result.ok && result.retry ? { picture, photoId, message: result.message } : null);
     if (result.ok) {
       await rememberPiece(dispatch, pieceId, result.dossier);
-      onStored?.(photoId);
+      tell.current?.(photoId);
     } else if (!result.retry) setProblem(result.message);
   };
   const pick = async (): Promise<void> => {

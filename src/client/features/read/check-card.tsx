@@ -21,7 +21,7 @@ interface CheckCardProps {
   check: Check;
   worth: NextCheck | undefined;
   canSkip: boolean;
-  onAnswer: (result: string, more?: Pick<Observation, 'kit'>) => void;
+  onAnswer: (result: string, test?: Pick<Observation, 'kit'>) => void;
   onSkip: () => void;
   /** Given for solvent checks: there is no fresh air here. */
   onNoAir?: () => void;

@@ -71,7 +71,7 @@ export function Question({ zone, diagnosis, dossier, change, onNextZone, more }:
           check={check}
           worth={diagnosis.nextChecks.find((next) => next.check === code)}
           canSkip={check.code !== 'lead_test'}
-          onAnswer={(result, more) => record({ result, ...more })}
+          onAnswer={(result, test) => record({ result, ...test })}
           onSkip={skip}
           {...(check.care === 'solvent' ? { onNoAir: noAir } : {})}
         />
