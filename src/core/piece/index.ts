@@ -1,4 +1,4 @@
 export { judgeGates, reportGates } from './gates';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export { buildSection, buildTreatedSection, groupLayers, zoneName, type Section, type SectionLayer } from './section';
-export { judgeReadingState, READING_STATES, type ReadingState } from './reading-state';
+export { judgeReadingState, type ReadingState } from './reading-state';

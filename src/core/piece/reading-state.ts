@@ -1,9 +1,9 @@
 import type { ZoneDiagnosis } from '../survey';
 
-/** How far a zone is read, for drawings and lists. Worst first: a stop is never hidden behind a tick. */
-export const READING_STATES = ['stopped', 'conflict', 'settled', 'part', 'open'] as const;
-export type ReadingState = (typeof READING_STATES)[number];
+/** How far a zone is read, for drawings and lists. */
+export type ReadingState = 'stopped' | 'conflict' | 'settled' | 'part' | 'open';
 
+/** The worst that holds: a stop or a clash is never hidden behind a tick. */
 export function judgeReadingState(diagnosis: ZoneDiagnosis): ReadingState {
   if (diagnosis.hazards.some(({ gate }) => gate === 'certified_practice')) return 'stopped';
   if (diagnosis.contradictions.length > 0) return 'conflict';
