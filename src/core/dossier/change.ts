@@ -77,7 +77,7 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
     case 'photo_withdrawn':
       return { ...dossier, photos: dossier.photos?.filter((photo) => photo.id !== change.photoId) };
     case 'choice_taken':
-      return { ...dossier, chosen: change.choice };
+      return takeChoice(dossier, change.choice);
     case 'test_logged':
       return { ...dossier, tests: put(dossier.tests, change.test) };
     case 'test_withdrawn':
@@ -87,6 +87,15 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
     default:
       return assertNever(change);
   }
+}
+
+const MOST_EARLIER = 100;
+
+/** The system taken before stays in the file as it was. */
+function takeChoice(dossier: Dossier, choice: Choice): Dossier {
+  const { chosen: before, earlier_choices: earlier = [] } = dossier;
+  if (!before || before.at === choice.at) return { ...dossier, chosen: choice };
+  return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-MOST_EARLIER) };
 }
 
 /** A zone that was read like one that is gone stands on its own answers. */

@@ -161,6 +161,12 @@ export const goalSchema = z.looseObject({
     .looseObject({
       dulling: z.enum(['mix', 'scuff', 'liquid']).optional(),
       priming: z.enum(['always', 'when_needed']).optional(),
+      fill: z.enum(['obvious_first_then_after_prime', 'before', 'after_prime']).optional(),
+      grain: z.enum(['spackle_brush', 'spackle_knife', 'grain_filler', 'leave']).optional(),
+      stain_block: z.enum(['whole_zone', 'spots_only', 'wait_and_see']).optional(),
+      doors: z.enum(['off', 'on']).optional(),
+      topcoat: z.enum(['when_needed', 'always']).optional(),
+      between: z.enum(['denib_every', 'only_if_rough']).optional(),
     })
     .optional(),
 });
@@ -221,11 +227,34 @@ export const overrideSchema = z.looseObject({
   at: instant.optional(),
 });
 
-/** The system the owner took, as the treatment of each zone: what the gate asks tests about. */
+/** The layers of a system on one zone, from the prepared ground up. */
+export const stackSchema = z.looseObject({
+  prep: z.enum(PREPS),
+  primers: z.array(z.looseObject({ code: z.enum(PRIMERS), coats: z.number().int().min(1).max(10) })).max(4),
+  paint: z.enum(PAINTS).nullable(),
+  paint_coats: z.number().int().min(0).max(10),
+  topcoat: z.enum(TOPCOATS),
+});
+
+/**
+ * The system the owner took, as it was then: the treatment of each zone (what the gate asks tests about), its layers,
+ * its figures and what it took for granted. Never changed afterwards; another taken later is a version of its own.
+ */
 export const choiceSchema = z.looseObject({
   system: z.string().max(64).optional(),
   at: instant.optional(),
-  zones: z.array(z.looseObject({ id: idSchema, treatment: treatmentSchema })).max(60),
+  zones: z.array(z.looseObject({ id: idSchema, treatment: treatmentSchema, stack: stackSchema.optional() })).max(60),
+  figures: z
+    .looseObject({
+      risk: share,
+      hands_on_min: z.number().min(0),
+      elapsed_h: z.number().min(0),
+      materials_cost: z.number().min(0),
+      expected_cost: z.number().min(0),
+      fumes: z.enum(['low', 'solvent', 'two_part']),
+    })
+    .optional(),
+  assumes: z.array(z.string().max(500)).max(100).optional(),
 });
 
 export const climateSchema = z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent });
@@ -241,6 +270,8 @@ export const dossierSchema = z
     climate: climateSchema.optional(),
     shelf: z.array(shelfItemSchema).max(500).optional(),
     chosen: choiceSchema.optional(),
+    /** Systems taken before, oldest first. */
+    earlier_choices: z.array(choiceSchema).max(100).optional(),
     tests: z.array(testSchema).max(1000).optional(),
     log: z.array(logEntrySchema).max(5000).optional(),
     overrides: z.array(overrideSchema).max(200).optional(),
@@ -288,3 +319,5 @@ export type Override = z.infer<typeof overrideSchema>;
 export type Climate = z.infer<typeof climateSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Choice = z.infer<typeof choiceSchema>;
+export type Stack = z.infer<typeof stackSchema>;
+export type ShelfItem = z.infer<typeof shelfItemSchema>;

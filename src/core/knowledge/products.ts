@@ -17,6 +17,8 @@ export interface PrimerFact {
   /** Contrast ratio of one coat over black and white, 0–1: how well it hides (estimate). */
   hiding: number;
   carrier: Carrier;
+  /** Numbers of coats in use. */
+  coats: readonly number[];
   note: string;
   basis: Basis;
 }
@@ -24,18 +26,18 @@ export interface PrimerFact {
 /** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
 // prettier-ignore
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
-  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
-  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
-  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', note: 'Solvent odour; slow.', basis: 'practice' },
-  stainblock_primer_wb: { label: 'Waterborne stain-block primer', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
-  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
-  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
-  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
-  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
-  stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', note: 'Only under dark colours.', basis: 'practice' },
-  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
-  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', note: 'For metal only.', basis: 'practice' },
-  mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', note: 'For raw MDF faces and edges.', basis: 'practice' },
+  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
+  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
+  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
+  stainblock_primer_wb: { label: 'Waterborne stain-block primer', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
+  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
+  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
+  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
+  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
+  stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
+  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
+  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1], note: 'For metal only.', basis: 'practice' },
+  mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', coats: [1, 2], note: 'For raw MDF faces and edges.', basis: 'practice' },
 };
 
 export interface FilmFact {
@@ -82,16 +84,29 @@ export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'n
   wax: { touchH: 0.5, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40 },
 };
 
+export type Sheen = 'matt' | 'eggshell' | 'satin' | 'semi_gloss' | 'gloss';
+
+export interface PaintFact {
+  label: string;
+  /** Sheens it is made in. */
+  sheens: readonly Sheen[];
+  /** Where it must be sealed: everywhere, where it is worn hard, or nowhere (wear decides; common practice). */
+  seal: 'always' | 'hard_worn' | 'never';
+  carrier: Carrier;
+  /** Stays soft for good and sticks to itself. */
+  stickySoft?: boolean;
+}
+
 // prettier-ignore
-export const PAINT_FACTS: Record<PaintCode, { label: string; sheen: string; mustSeal: boolean; carrier: Carrier; softForDrawers?: boolean; washable: boolean }> = {
-  chalk_paint: { label: 'Chalk-type paint', sheen: 'matt', mustSeal: true, carrier: 'water', washable: false },
-  mineral_paint: { label: 'Mineral paint', sheen: 'matt to eggshell', mustSeal: false, carrier: 'water', washable: true },
-  milk_paint_acrylic: { label: 'Acrylic milk paint', sheen: 'low', mustSeal: false, carrier: 'water', washable: true },
-  latex_wall_paint: { label: 'Wall paint', sheen: 'any', mustSeal: false, carrier: 'water', softForDrawers: true, washable: false },
-  wb_alkyd_enamel: { label: 'Cabinet enamel', sheen: 'satin', mustSeal: false, carrier: 'water', washable: true },
-  oil_enamel: { label: 'Oil enamel', sheen: 'gloss', mustSeal: false, carrier: 'solvent', washable: true },
-  aerosol_enamel: { label: 'Aerosol enamel', sheen: 'any', mustSeal: false, carrier: 'solvent', washable: true },
-  cabinet_paint_2k: { label: 'Two-part cabinet paint', sheen: 'satin', mustSeal: false, carrier: 'two_part', washable: true },
+export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
+  chalk_paint: { label: 'Chalk-type paint', sheens: ['matt'], seal: 'always', carrier: 'water' },
+  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water' },
+  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water' },
+  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true },
+  wb_alkyd_enamel: { label: 'Cabinet enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water' },
+  oil_enamel: { label: 'Oil enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent' },
+  aerosol_enamel: { label: 'Aerosol enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent' },
+  cabinet_paint_2k: { label: 'Two-part cabinet paint', sheens: ['satin'], seal: 'never', carrier: 'two_part' },
 };
 
 export const TOPCOAT_FACTS: Record<TopcoatCode, { label: string; carrier: Carrier }> = {
@@ -117,12 +132,12 @@ export const hasStrongFumes = (carrier: Carrier): boolean =>
   carrier === 'alcohol' || carrier === 'solvent' || carrier === 'two_part';
 
 /**
- * Wet paint for one coat: m² × dry film µm ÷ (10 × solids %) litres, with 10 % lost in brush and roller.
- * Spreading rate m²/L = 10 × solids % / film µm follows from unit geometry. 1 m² at 40 µm, 40 % → 110 ml.
+ * Wet paint for one coat, ml: m² × dry film µm ÷ (10 × solids %) litres, and a share lost on the way. Spreading rate
+ * m²/L = 10 × solids % / film µm follows from unit geometry. 1 m² at 40 µm, 40 %, a tenth lost → 110 ml.
  */
-export function computeCoatMl(areaM2: number, film: Pick<FilmFact, 'dryFilmUm' | 'solidsPct'>): number {
+export function computeCoatMl(areaM2: number, film: Pick<FilmFact, 'dryFilmUm' | 'solidsPct'>, loss = 0.1): number {
   const squareMetresPerLitre = (10 * film.solidsPct) / film.dryFilmUm;
-  return (areaM2 / squareMetresPerLitre) * 1000 * 1.1;
+  return (areaM2 / squareMetresPerLitre) * 1000 * (1 + loss);
 }
 
 /** How a class dries: it decides how cold and damp air stretches its waits. */

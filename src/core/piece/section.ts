@@ -13,7 +13,7 @@ import { PRIMER_TINTS, type PrimerTint } from '../film';
 import { PREP_LABELS } from '../proof';
 import { formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
-import { DEFAULT_COLOUR, DEFAULT_PAINT, type ZonePlan } from '../systems';
+import { DEFAULT_COLOUR, type ZonePlan } from '../systems';
 
 /** One layer of a cut through a zone, from the substrate up. Drawn by the client; pure data here. */
 export type SectionLayer =
@@ -51,7 +51,7 @@ type Work =
 
 /** The cut through a zone as believed now and, with a plan, as it is to become. */
 export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['goal']): Section {
-  return draw(belief, plan ? planWork(plan) : [], plan?.candidate.prep, goal);
+  return draw(belief, plan ? planWork(plan) : [], plan?.stack.prep, goal);
 }
 
 /** As `buildSection`, from the treatment that was taken: what a list of pieces shows. */
@@ -61,7 +61,13 @@ export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?:
   if (prep !== 'none') work.push({ op: 'dull', label: PREP_LABELS[prep] ?? prep, note: '' });
   if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: '' });
   if (work.length > 0)
-    work.push({ op: 'coat', layer: 'paint', code: goal?.paint ?? DEFAULT_PAINT, coats: 2, note: '' });
+    work.push({
+      op: 'coat',
+      layer: 'paint',
+      code: treatment.paint ?? goal?.paint ?? 'wb_alkyd_enamel',
+      coats: treatment.paint_coats ?? 2,
+      note: '',
+    });
   return draw(belief, work, prep, goal);
 }
 

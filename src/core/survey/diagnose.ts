@@ -36,11 +36,18 @@ export interface ZoneDiagnosis {
   settled: boolean;
 }
 
-/** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. */
-export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
+/** What a plan needs of a zone: belief, needs and hazards, without ranking further checks. */
+export function assessZone(dossier: Dossier, zone: Zone): Pick<ZoneDiagnosis, 'belief' | 'needs' | 'hazards'> {
   const read = resolveAlike(dossier, zone);
   const belief = computeBelief(dossier, read);
   const hazards = deriveHazards(belief, dossier, read);
+  return { belief, hazards, needs: deriveNeeds(belief, dossier, read, hazards) };
+}
+
+/** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. */
+export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
+  const read = resolveAlike(dossier, zone);
+  const { belief, hazards, needs } = assessZone(dossier, zone);
   const nextChecks = rankNextChecks(belief, read, {
     leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
     ventilation: dossier.goal?.ventilation ?? 'good',
@@ -50,7 +57,7 @@ export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
   return {
     id: zone.id,
     belief,
-    needs: deriveNeeds(belief, dossier, read, hazards),
+    needs,
     hazards,
     nextChecks,
     contradictions: findContradictions(belief, read),

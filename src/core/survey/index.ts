@@ -1,6 +1,6 @@
 export { computeBelief, CREDIBLE, mostLikelyState, type Belief, type Ranked } from './belief';
 export { labelState } from './labels';
-export { diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDiagnosis } from './diagnose';
+export { assessZone, diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDiagnosis } from './diagnose';
 export { DEFAULT_AREA_M2, type NextCheck } from './next-check';
 export type { Contradiction } from './contradictions';
 export type { Hazard } from './hazards';

@@ -7,8 +7,8 @@ import {
   type PrepCode,
 } from '../knowledge';
 import { compareTints, forecastCover, MOST_COATS, type PrimerTint } from '../film';
-import type { PrimerCoats } from './candidates';
-import { DEFAULT_COLOUR, type Ground } from './ground';
+import type { Ground } from './ground';
+import type { PrimerCoats } from './surface-state';
 
 export interface Cover {
   /** Coats of paint: enough to hide the ground, and at least two for the film to wear. */
@@ -26,7 +26,7 @@ const CACHE = new Map<string, Cover>();
 
 /** How many coats of paint this ground, prep and primer ask for, and the primer tint that makes it fewest. An estimate. */
 export function forecastCoats(ground: Ground, prep: PrepCode, primers: readonly PrimerCoats[]): Cover {
-  const paint = ground.goal.colour ?? DEFAULT_COLOUR;
+  const paint = ground.colour;
   const under = findGroundColour(ground, prep);
   const pigmented = primers.filter(({ code }) => !PRIMER_FACTS[code].clear);
   const key = [paint, under, ...pigmented.map(({ code, coats }) => `${code}${coats}`)].join('|');

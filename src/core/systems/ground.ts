@@ -1,65 +1,126 @@
-import { FINISH_FACTS, type FinishCode, type PaintCode, type PrepCode, type SubstrateCode } from '../knowledge';
+import {
+  FACED_BOARDS,
+  FINISH_FACTS,
+  type FinishCode,
+  type PrepCode,
+  type RoleCode,
+  type SubstrateCode,
+} from '../knowledge';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import type { Dossier, Goal, Test, Treatment, Zone } from '../dossier';
 import { judgeTest } from '../proof';
+import { assessZone, CREDIBLE, DEFAULT_AREA_M2, STATES, type Belief, type Hazard, type State } from '../survey';
 import { collectTestEvidence, type TestEvidence } from './test-evidence';
-import { CREDIBLE, DEFAULT_AREA_M2, diagnoseZone, STATES, type State, type ZoneDiagnosis } from '../survey';
+
+type SchoolName = 'dulling' | 'priming' | 'fill' | 'grain' | 'stain_block' | 'doors' | 'topcoat' | 'between';
+type Schools = { [Name in SchoolName]: NonNullable<NonNullable<Goal['schools']>[Name]> };
 
 /** What the planner needs to know of one zone: the diagnosis, the wishes and the shop's tests, in plain numbers. */
 export interface Ground {
   zone: Zone;
   name: string;
-  diagnosis: ZoneDiagnosis;
+  belief: Belief;
+  hazards: Hazard[];
   area: number;
   goal: Goal;
   look: 'opaque' | 'stain' | 'clear' | 'leave';
+  colour: string;
   /** Pale paint shows bleed; dark paint hides most of it. */
   pale: boolean;
+  application: NonNullable<Goal['application']>;
+  ventilation: NonNullable<Goal['ventilation']>;
+  schools: Schools;
+  /** Worn hard: a top in daily use, a kitchen or bathroom front. */
+  hardWorn: boolean;
+  /** A door or drawer, which touches itself or its frame. */
+  moves: boolean;
   states: (State & { p: number })[];
+  /** Chances that the face is porous, coated, or slick and closed. */
+  slickness: readonly [number, number, number];
   pBleed: number;
-  pSlick: number;
+  /** Only knots and single stains are to be blocked. */
+  bleedsInSpots: boolean;
   pFailing: number;
   pMarginal: number;
+  pFilm: number;
+  pFoil: number;
+  pSoftens: number;
+  pRaw: number;
   needs: ReadonlyMap<string, number>;
+  reasons: ReadonlyMap<string, string>;
   climate: Climate;
-  shelf: NonNullable<Dossier['shelf']>;
   /** The shop's own readings that bear on this zone. */
   evidence: TestEvidence[];
   failedTests: { test: Test; treatment: Treatment; why: string }[];
 }
 
 export const DEFAULT_COLOUR = '#F3EFE6';
-/** The class of paint a plan uses unless the owner says otherwise: hard-wearing, washable, needs no topcoat. */
-export const DEFAULT_PAINT: PaintCode = 'wb_alkyd_enamel';
+
+/** The schools followed unless the owner says otherwise. */
+export const DEFAULT_SCHOOLS = {
+  dulling: 'mix',
+  priming: 'always',
+  fill: 'obvious_first_then_after_prime',
+  grain: 'spackle_brush',
+  stain_block: 'whole_zone',
+  doors: 'off',
+  topcoat: 'when_needed',
+  between: 'denib_every',
+} as const satisfies Schools;
 
 export function readGround(dossier: Dossier, zone: Zone): Ground {
-  const diagnosis = diagnoseZone(dossier, zone);
-  const { belief } = diagnosis;
+  const { belief, hazards, needs } = assessZone(dossier, zone);
   const goal = dossier.goal ?? {};
   const states = [...belief.joint].map((p, s) => ({ ...STATES[s]!, p })).filter((state) => state.p > 0.001);
   const soundness = new Map(belief.soundness.map(({ code, p }) => [code, p]));
+  const colour = goal.colour ?? DEFAULT_COLOUR;
+  const slick = (level: number): number => sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === level);
+  const stain = needs.find(({ code }) => code === 'stain_block');
   return {
     zone,
     name: zone.name ?? zone.id,
-    diagnosis,
+    belief,
+    hazards,
     area: zone.area_m2 ?? DEFAULT_AREA_M2,
     goal,
-    look:
-      goal.zones?.[zone.id]?.look ??
-      (zone.role === 'hardware' || zone.role === 'back' ? 'leave' : (goal.look ?? 'opaque')),
-    pale: computeLightness(goal.colour ?? DEFAULT_COLOUR) > 0.35,
+    look: goal.zones?.[zone.id]?.look ?? (isSeldomPainted(zone.role) ? 'leave' : (goal.look ?? 'opaque')),
+    colour,
+    pale: computeLightness(colour) > 0.35,
+    application: goal.application ?? 'brush_roll',
+    ventilation: goal.ventilation ?? 'good',
+    schools: { ...DEFAULT_SCHOOLS, ...goal.schools },
+    hardWorn: isHardWorn(dossier, zone),
+    moves: zone.role === 'door' || zone.role === 'drawer_front' || zone.role === 'drawer_side',
     states,
+    slickness: [slick(0), slick(1), slick(2)],
     pBleed: belief.present.bleed,
-    pSlick: sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === 2),
+    bleedsInSpots: stain?.extent === 'spot',
     pFailing: soundness.get('failing') ?? 0,
     pMarginal: soundness.get('marginal') ?? 0,
-    needs: new Map(diagnosis.needs.map((need) => [need.code, need.p])),
+    pFilm: sumWhere(states, hasFinish('factory_film')),
+    pFoil: sumWhere(states, hasSubstrate('paper_foil', 'thermofoil')),
+    pSoftens: sumWhere(states, (state) => FINISH_FACTS[state.finish].softens),
+    pRaw: sumWhere(
+      states,
+      (state) => state.finish === 'bare' && !(FACED_BOARDS as readonly string[]).includes(state.substrate),
+    ),
+    needs: new Map(needs.map((need) => [need.code, need.p])),
+    reasons: new Map(needs.map((need) => [need.code, need.why])),
     climate: dossier.climate ?? LABEL_CLIMATE,
-    shelf: dossier.shelf ?? [],
     evidence: collectTestEvidence(dossier, zone),
     failedTests: findFailedTests(dossier, zone),
   };
+}
+
+const isSeldomPainted = (role: RoleCode): boolean => role === 'hardware' || role === 'back';
+
+/** Wear decides what paint will do: tops in daily use, kitchen and bathroom fronts (common practice). */
+function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {
+  if (wear !== undefined) return wear === 'high';
+  if (role === 'top') return true;
+  const wetRoom = dossier.piece.history?.room === 'kitchen' || dossier.piece.history?.room === 'bathroom';
+  return wetRoom && (role === 'door' || role === 'drawer_front' || role === 'front');
 }
 
 function findFailedTests(dossier: Dossier, zone: Zone): Ground['failedTests'] {
@@ -91,3 +152,8 @@ export const computeLightness = (hex: string): number => computeLuminance(conver
 
 export const isScuff = (prep: PrepCode): boolean =>
   prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';
+
+/** Bleed this likely must be blocked under pale paint. */
+export const BLEED_LIMIT = 0.15;
+/** An old coat this likely to be failing must come off. */
+export const FAILING_LIMIT = 0.3;

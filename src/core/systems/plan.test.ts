@@ -1,5 +1,9 @@
 import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
 import { PRIMER_FACTS, PRIMERS } from '../knowledge';
+import { listConsidered } from './considered';
+import { freezeSystem } from './freeze';
+import { mergeJobs } from './jobs';
+import { listTurningPoints } from './turning-points';
 import { computeLightness } from './ground';
 import { HARD_RULES } from './hard-rules';
 import { planPiece } from './plan';
@@ -192,25 +196,135 @@ describe('colour and report', () => {
 });
 
 describe('what a plan takes for granted', () => {
-  it('names every credible material, what knowing would save, and the check that tells', () => {
+  it('names every credible material', () => {
     const doubtful = make({ observations: [{ check: 'edge_line', result: 'plastic_strip' }] });
     const { assumes } = first(doubtful);
     expect(assumes).toHaveLength(1);
     expect(assumes[0]).toMatch(/^Top: .+ \(about .+\) or .+\. The plan serves all of them\./);
   });
 
-  it('says what knowing would save, by planning the zone as if it were known', () => {
-    const mixed = make({ role: 'front', area_m2: 2, observations: [] }, { goal: { grain: 'hide' } });
-    const text = first({ ...mixed, piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } } })
-      .assumes[0];
-    expect(text).toMatch(/Knowing that it is .+ would save \d+ (h of waiting|min of your hands)/);
-    expect(text).toMatch(/To find out: /);
-  });
-
   it('is nothing where the material is known', () => {
     expect(
       first(make({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' }, observations: LAMINATE })).assumes,
     ).toEqual([]);
+  });
+});
+
+describe('what would change a plan', () => {
+  const open = make({ role: 'front', area_m2: 2, observations: [] }, { goal: { grain: 'hide' } });
+  const points = listTurningPoints({
+    ...open,
+    piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } },
+  });
+
+  it('is at most three facts, those that weigh most by their chance first, each with what would then be best', () => {
+    expect(points.length).toBeGreaterThan(0);
+    expect(points.length).toBeLessThanOrEqual(3);
+    for (const { fact, p, then, saves, check } of points) {
+      expect(fact).toMatch(/^If /);
+      expect(p > 0 && p < 1).toBe(true);
+      expect(then).toMatch(/primer|shellac/i);
+      expect(Math.abs(saves.money)).toBeGreaterThan(1);
+      expect(check).toBeTruthy();
+    }
+    const weights = points.map(({ p, saves }) => p * Math.abs(saves.money));
+    expect(weights).toEqual([...weights].sort((a, b) => b - a));
+  });
+
+  it('is nothing on ground that is known through and through', () => {
+    const known = make({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' }, observations: LAMINATE });
+    expect(listTurningPoints(known).filter(({ fact }) => fact.startsWith('If it is'))).toEqual([]);
+  });
+});
+
+describe('what else was considered for a layer', () => {
+  it('names every other primer with the rule that cut it or what it would differ by', () => {
+    const dossier = make({ observations: MAHOGANY });
+    const [zone] = first(dossier).zones;
+    const considered = listConsidered(dossier, zone!, 'prime');
+    const byCode = new Map(considered.map((entry) => [entry.code, entry]));
+    expect(byCode.has(zone!.treatment.primer!)).toBe(false);
+    expect(byCode.get('bonding_primer_wb')).toMatchObject({ verdict: 'ruled_out' });
+    expect(byCode.size).toBe(PRIMERS.length);
+    const dearer = considered.filter(({ verdict }) => verdict === 'dearer');
+    expect(dearer.length).toBeGreaterThan(0);
+    for (const { text } of dearer) expect(text).toMatch(/goes wrong/i);
+  });
+});
+
+describe('the order of work over all zones', () => {
+  it('does what is the same once, and waits for the slowest zone', () => {
+    const dossier = make({ observations: LAMINATE });
+    dossier.zones!.push({ id: 'side', role: 'side', area_m2: 0.5, observations: LAMINATE });
+    const { zones } = first(dossier);
+    const jobs = mergeJobs(zones);
+    expect(jobs.filter(({ op }) => op === 'degrease')).toHaveLength(1);
+    expect(jobs.find(({ op }) => op === 'paint')).toMatchObject({ zones: ['top', 'side'] });
+    const minutes = (list: readonly { minutes: number }[]): number => list.reduce((sum, own) => sum + own.minutes, 0);
+    expect(minutes(jobs)).toBe(minutes(zones.flatMap(({ steps }) => steps)));
+    const ops = jobs.map(({ op }) => op);
+    expect(ops.indexOf('scuff')).toBeLessThan(ops.indexOf('prime'));
+    expect(ops.indexOf('prime')).toBeLessThan(ops.indexOf('paint'));
+  });
+});
+
+describe('a system that was taken', () => {
+  const dossier = make({ observations: MAHOGANY });
+  const taken = (more: Partial<Dossier> = {}): Dossier => {
+    const system = first(dossier);
+    return { ...dossier, chosen: freezeSystem(system, '2026-05-01T10:00:00Z'), ...more };
+  };
+
+  it('comes to the same figures while nothing has changed', () => {
+    const now = planPiece(taken());
+    expect(now.taken?.broken).toEqual([]);
+    expect(now.taken?.system?.risk.overall).toBeCloseTo(now.systems[0]!.risk.overall, 9);
+    expect(now.taken?.system?.totalCost).toBeCloseTo(now.systems[0]!.totalCost, 6);
+  });
+
+  it('is judged by what is known later, and never replaced', () => {
+    const { treatment } = first(dossier).zones[0]!;
+    const failed = taken({ tests: [{ zone: 'top', kind: 'nail', treatment, age_h: 48, reading: { score: 4 } }] });
+    const now = planPiece(failed);
+    expect(now.taken).toMatchObject({ system: null, broken: [{ zone: 'top', rule: 'failed_own_test' }] });
+    expect(now.systems[0]!.zones[0]!.treatment).not.toEqual(treatment);
+    expect(failed.chosen!.zones[0]!.treatment).toEqual(treatment);
+  });
+});
+
+describe('wishes', () => {
+  const known = { stated: { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' } } as const;
+  const paints = (goal: Dossier['goal']): unknown[] =>
+    planPiece(make(known, { goal })).systems.map(({ zones }) => [zones[0]!.stack.paint, zones[0]!.stack.topcoat]);
+
+  it('of a sheen leave the paints made in it, or a clear coat over the others', () => {
+    for (const [paint, topcoat] of paints({ sheen: 'gloss' }) as [string, string][])
+      expect(paint === 'oil_enamel' || topcoat !== 'none').toBe(true);
+    expect(paints({ sheen: 'gloss' }).length).toBeGreaterThan(0);
+  });
+
+  it('of a paint are kept to', () => {
+    for (const [paint, topcoat] of paints({ paint: 'chalk_paint' }) as [string, string][]) {
+      expect(paint).toBe('chalk_paint');
+      expect(topcoat).not.toBe('none');
+    }
+  });
+
+  it('of spray cans take aerosol paint only', () => {
+    expect(new Set((paints({ application: 'aerosol' }) as [string, string][]).map(([paint]) => paint))).toEqual(
+      new Set(['aerosol_enamel']),
+    );
+  });
+
+  it('to stain foil are refused with the reason', () => {
+    const foil: Observation[] = [
+      { check: 'edge_line', result: 'wraps_no_line' },
+      { check: 'corner_lift', result: 'paper_tears' },
+    ];
+    const plan = planPiece(make({ observations: foil }, { goal: { look: 'stain' } }));
+    expect(plan.systems).toEqual([]);
+    expect(plan.rejected[0]).toMatchObject({ code: 'stain' });
+    expect(plan.rejected[0]!.text).toMatch(/wood/);
   });
 });
 

@@ -1,296 +1,232 @@
-import { findStop, type StopReason } from '../climate';
-import { FILM_FACTS, findCheck, hasStrongFumes, type ProductClass } from '../knowledge';
-import type { Dossier, Treatment } from '../dossier';
-import { CREDIBLE, labelState } from '../survey';
+import { findStop, LABEL_CLIMATE, type StopReason } from '../climate';
+import { PAINTS, type PaintCode, type PrimerCode } from '../knowledge';
+import type { Dossier } from '../dossier';
 import { describeChance } from '../shared';
-import { describePrimers, listCandidates, PRIMER_CHOICES, type Candidate } from './candidates';
+import { CREDIBLE, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
-import { HARD_RULES, listCarriers } from './hard-rules';
-import { computeRisk, listWarnings, withOverall, type FailureMode, type Risk, type Warning } from './risk';
-import { listRejections, type JudgedZone, type Rejection } from './rejections';
-import { listSteps, type Step } from './steps';
-import { listSupplies, type ShelfItem, type Supply } from './supplies';
-
-export interface ZonePlan {
-  id: string;
-  name: string;
-  candidate: Candidate;
-  treatment: Treatment;
-  steps: Step[];
-  risk: Risk;
-  minutes: number;
-  waitH: number;
-  /** Money for this zone alone, coats by the millilitre. */
-  materialsCost: number;
-  /** Of it, cleaners, filler, paper and rags. */
-  smallThingsCost: number;
-  /** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
-  redoCost: number;
-  strongFumes: boolean;
-}
-
-export type Label = 'recommended' | 'surest' | 'soonest' | 'cheapest' | 'least_fumes';
-
-export interface CoatingSystem {
-  id: string;
-  labels: Label[];
-  zones: ZonePlan[];
-  risk: Risk;
-  handsOnMin: number;
-  elapsedH: number;
-  /** Money for tins to buy and small things; what the shelf has is paid. */
-  materialsCost: number;
-  supplies: Supply[];
-  expectedCost: number;
-  fumes: 'low' | 'solvent' | 'two_part';
-  assumes: string[];
-  gates: string[];
-  warnings: Warning[];
-}
+import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from './joint';
+import { AIMS, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import { listProducts, type Product } from './product';
+import { listRejections, type Rejection } from './rejections';
+import { addUnlessBeaten, searchZone, type Label, type ZoneSearch } from './search';
+import { judgeTaken, type TakenSystem } from './taken';
+import { assembleSystem, type CoatingSystem, type SystemLabel } from './system';
 
 export interface Plan {
   systems: CoatingSystem[];
   rejected: Rejection[];
   blocked: { gate: string; zone?: string; text: string }[];
+  /** The system the owner took, judged by what is known now; none when nothing was taken. */
+  taken: TakenSystem | null;
+  /** What the search took. */
+  effort: { states: number; labels: number; joint: number };
 }
 
-/** Money for an hour of the owner's time, and for cleaning up after one more product: used only to rank. Estimates. */
-const HOUR_PRICE = 15;
-const CLEAN_UP_PRICE = 2.5;
-const ELAPSED_HOUR_PRICE = 0.1;
-/** A failure also loses the week and the margin of the piece (estimate). */
-const LOST_WEEK_PRICE = 150;
 /** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
 const RISK_MARGIN = 0.2;
-const MAX_ALTERNATIVES = 5;
+const LEAST_ALTERNATIVES = 3;
 
 /**
- * Coating systems for all zones of a piece together: every prep × primer choice is judged by the hard rules, given its
- * chances of failure, time and money, and joined over the zones so that one primer serves where that costs little.
+ * Coating systems for all zones of a piece together. Each zone's systems are searched over the stages of the work
+ * (`searchZone`); then one is taken for each zone so that the piece as a whole costs least, with tins, cleaning up and
+ * waits counted once (`chooseJointly`): on balance, and by each priority.
  */
 export function planPiece(dossier: Dossier): Plan {
-  const grounds = (dossier.zones ?? []).map((zone) => readGround(dossier, zone));
-  const judged = grounds.map(judgeZone);
-  const blocked = listBlocked(grounds, judged);
-  const rejected = judged.flatMap((zone) => listRejections(zone));
+  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products));
+  const aim = dossier.goal?.priority ?? 'balance';
+  const taken = dossier.chosen ? judgeTaken(dossier, searches, products, aim) : null;
+  const blocked = listBlocked(searches);
+  const rejected = searches.flatMap((search) => listRejections(search));
+  const effort = {
+    states: searches.reduce((sum, { states }) => sum + states, 0),
+    labels: searches.reduce((sum, { labels }) => sum + labels, 0),
+    joint: 0,
+  };
   const stopped = blocked.some(({ gate }) => gate === 'certified_practice' || gate === 'no_system');
-  if (stopped || grounds.length === 0) return { systems: [], rejected, blocked };
-  return { systems: chooseSystems(judged, blocked, dossier), rejected, blocked };
-}
-
-interface PlannedZone extends JudgedZone {
-  allowed: ZonePlan[];
-}
-
-function judgeZone(ground: Ground): PlannedZone {
-  const allowed: ZonePlan[] = [];
-  const cut: PlannedZone['cut'] = [];
-  for (const candidate of listCandidates(ground)) {
-    const rule = ground.look === 'leave' ? undefined : HARD_RULES.find((hard) => hard.cuts(candidate, ground));
-    if (rule) cut.push({ candidate, rule });
-    else allowed.push(planZone(candidate, ground));
-  }
-  return { ground, allowed, cut };
-}
-
-function planZone(candidate: Candidate, ground: Ground): ZonePlan {
-  const primer = candidate.primers[0];
-  const treatment: Treatment = { prep: candidate.prep, primer: primer?.code ?? 'none', coats: primer?.coats ?? 0 };
-  const steps = listSteps(candidate, ground);
-  const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
-  const smallThingsCost = steps.reduce((sum, step) => sum + (step.ml ? 0 : priceSplash(step)), CONSUMABLES_PRICE);
-  const materialsCost = steps.reduce((sum, step) => sum + priceCoats(step, ground.shelf), smallThingsCost);
+  if (stopped || searches.length === 0) return { systems: [], rejected, blocked, taken, effort };
+  const { systems, joint } = chooseSystems(searches, products, aim);
+  const gates = [...new Set(blocked.map(({ gate }) => gate))];
   return {
-    id: ground.zone.id,
-    name: ground.name,
-    candidate,
-    treatment,
-    steps,
-    risk: computeRisk(candidate, ground),
-    minutes,
-    waitH: steps.reduce((sum, step) => sum + step.waitH, 0),
-    materialsCost,
-    smallThingsCost,
-    redoCost: ((60 + 200 * ground.area + minutes) / 60) * HOUR_PRICE + materialsCost,
-    strongFumes: listCarriers(candidate).some(hasStrongFumes),
+    systems: systems.map((system) => ({ ...system, gates, assumes: describeAssumptions(searches) })),
+    rejected,
+    blocked,
+    taken,
+    effort: { ...effort, joint },
   };
 }
 
-/** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
-const CONSUMABLES_PRICE = 0.4;
-const SPLASH_PRICE = 0.8;
-
-const priceSplash = (step: Step): number => (step.class ? SPLASH_PRICE : 0);
-
-/** Coats by the millilitre; what is on the shelf is paid. */
-function priceCoats(step: Step, shelf: readonly ShelfItem[]): number {
-  if (!step.ml || !step.class || shelf.some(({ id }) => id === step.product)) return 0;
-  return (step.ml / 1000) * FILM_FACTS[step.class as keyof typeof FILM_FACTS].pricePerLitre;
+/** A choice over all zones, with what it costs by the aim it was made for. */
+interface Found {
+  labels: Label[];
+  cost: number;
 }
 
-/** Money-like score of one zone's plan, before what zones share. Lower is better. */
-function scoreZone(zone: ZonePlan, priority: string | undefined): number {
-  const redo = zone.risk.overall * (zone.redoCost + LOST_WEEK_PRICE);
-  const base = zone.materialsCost + redo + (zone.minutes / 60) * HOUR_PRICE + zone.waitH * ELAPSED_HOUR_PRICE;
-  const fumes = zone.strongFumes ? 1 : 0;
-  switch (priority) {
-    case 'surest':
-      return base + 4 * redo;
-    case 'soonest':
-      return base + zone.waitH;
-    case 'cheapest':
-      return base + 3 * zone.materialsCost;
-    case 'least_fumes':
-      return base + fumes * 60;
-    default:
-      return base + fumes * 2;
+class JointSearch {
+  expanded = 0;
+  private readonly byPaint: Label[][][];
+  private readonly priced = Object.fromEntries(AIMS.map((aim) => [aim, [] as number[][]])) as Record<Aim, number[][]>;
+
+  constructor(
+    private readonly searches: readonly ZoneSearch[],
+    private readonly products: readonly Product[],
+  ) {
+    this.byPaint = listPaints(searches).map((paint) => searches.map((search) => listContenders(search, paint)));
   }
-}
 
-function chooseSystems(judged: readonly PlannedZone[], blocked: Plan['blocked'], dossier: Dossier): CoatingSystem[] {
-  const priority = dossier.goal?.priority;
-  const combinations = new Map<string, ZonePlan[]>();
-  for (const aim of [undefined, 'surest', 'soonest', 'cheapest', 'least_fumes']) {
-    for (const lead of PRIMER_CHOICES) {
-      const zones = judged.map((zone) => pickForZone(zone, describePrimers(lead), aim ?? priority));
-      combinations.set(zones.map((zone) => JSON.stringify(zone.candidate)).join('|'), zones);
+  /** The best choice by an aim; without the systems that use a class, where other ways are left. */
+  find(aim: Aim, without?: PrimerCode): Found | null {
+    const rivals = [...this.byPaint].map((zones) => {
+      const allowed = zones.map((labels) => {
+        const others = labels.filter(({ state }) => !state.primers.some(({ code }) => code === without));
+        return others.length > 0 ? others : labels;
+      });
+      const candidates = allowed.map((labels, z) => labels.map((label) => this.toCandidate(label, z, aim)));
+      return { allowed, candidates, hope: sumLeast(candidates) };
+    });
+    // The paint that promises most goes first, so that the others are soon seen to be dearer.
+    rivals.sort((a, b) => a.hope - b.hope);
+    let best: Found | null = null;
+    for (const { allowed, candidates } of rivals) {
+      const choice = chooseJointly({ zones: candidates, ...this.prices(aim) }, best?.cost);
+      if (!choice) continue;
+      this.expanded += choice.expanded;
+      best = { labels: choice.picks.map((pick, z) => allowed[z]![pick]!), cost: choice.cost };
     }
+    return best;
   }
-  const systems = [...combinations.values()].map((zones) => ({
-    system: assemble(zones, judged, blocked),
-    score: scoreAll(zones, judged[0]?.ground.shelf ?? [], priority),
-  }));
-  const recommended = systems.reduce((best, other) => (other.score < best.score ? other : best)).system;
-  const bearable = systems.filter(({ system }) => system.risk.overall <= recommended.risk.overall + RISK_MARGIN);
+
+  private prices(aim: Aim): Omit<JointProblem, 'zones'> {
+    return {
+      price: (product, ml) => {
+        const known = (this.priced[aim][product] ??= []);
+        const steps = Math.ceil(ml / ML_STEP);
+        return (known[steps] ??= priceProduct(this.products[product]!, steps * ML_STEP, aim));
+      },
+      stock: (product) => this.products[product]!.stockMl,
+      hourPrice: priceElapsedHour(aim),
+    };
+  }
+
+  private toCandidate(label: Label, zone: number, aim: Aim): JointCandidate {
+    return {
+      cost: priceZone(label, this.searches[zone]!.ground, aim),
+      waitH: label.waitH,
+      uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
+    };
+  }
+}
+
+const sumLeast = (zones: readonly (readonly JointCandidate[])[]): number =>
+  zones.reduce((sum, candidates) => sum + Math.min(...candidates.map(({ cost }) => cost)), 0);
+
+/** Paints that serve every painted zone: a piece gets one paint. `null` where nothing is painted. */
+function listPaints(searches: readonly ZoneSearch[]): (Product | null)[] {
+  const painted = searches.filter(({ ground }) => ground.look === 'opaque');
+  if (painted.length === 0) return [null];
+  const [first, ...others] = painted.map(({ goals }) => new Set(goals.map(findPaint)));
+  return [...first!].filter((paint) => others.every((set) => set.has(paint)));
+}
+
+const isPaint = (code: string): code is PaintCode => (PAINTS as readonly string[]).includes(code);
+const findPaint = ({ uses }: Label): Product | null =>
+  uses.find(({ product }) => isPaint(product.class))?.product ?? null;
+
+/** The ways of a zone with a paint that no other way with it beats. */
+function listContenders({ ground, goals }: ZoneSearch, paint: Product | null): Label[] {
+  const contenders: Label[] = [];
+  for (const goal of goals)
+    if (ground.look !== 'opaque' || findPaint(goal) === paint) addUnlessBeaten(contenders, goal);
+  return contenders;
+}
+
+function chooseSystems(
+  searches: readonly ZoneSearch[],
+  products: readonly Product[],
+  priority: Aim,
+): { systems: CoatingSystem[]; joint: number } {
+  const joint = new JointSearch(searches, products);
+  const grounds = searches.map(({ ground }) => ground);
+  const pool = new Map<string, { system: CoatingSystem; labels: readonly Label[] }>();
+  const add = (found: Found | null): void => {
+    if (!found) return;
+    const key = found.labels.map((label) => describeUse(label)).join('|');
+    if (pool.has(key)) return;
+    const system = assembleSystem(found.labels, grounds, found.cost);
+    pool.set(key, { system: { ...system, id: '', labels: [], assumes: [], gates: [] }, labels: found.labels });
+  };
+  add(joint.find(priority));
+  const recommended = [...pool.values()][0];
+  if (!recommended) return { systems: [], joint: joint.expanded };
+  for (const aim of AIMS) if (aim !== priority) add(joint.find(aim));
+  const main = leadPrimer(recommended.labels, grounds);
+  if (main) add(joint.find(priority, main));
+  const systems = [...pool.values()].map(({ system }) => system);
+  return { systems: labelSystems(systems, recommended.system), joint: joint.expanded };
+}
+
+const describeUse = ({ state, minutes, loss }: Label): string =>
+  JSON.stringify([state.prep, state.primers, state.paint, state.topcoat, minutes, loss]);
+
+/** The primer on the largest primed zone. */
+function leadPrimer(labels: readonly Label[], grounds: readonly Ground[]): PrimerCode | undefined {
+  const primed = labels
+    .map((label, i) => ({ label, area: grounds[i]!.area }))
+    .filter(({ label }) => label.state.primers.length > 0);
+  return primed.sort((a, b) => b.area - a.area)[0]?.label.state.primers[0]?.code;
+}
+
+/** Names what each system is best at; drops those that another beats in every figure or that fail far oftener. */
+function labelSystems(systems: readonly CoatingSystem[], recommended: CoatingSystem): CoatingSystem[] {
+  const bearable = systems.filter(
+    (system) =>
+      system === recommended ||
+      (system.risk.overall <= recommended.risk.overall + RISK_MARGIN &&
+        !systems.some((other) => outdoes(other, system))),
+  );
   const best = (value: (system: CoatingSystem) => number): CoatingSystem =>
-    bearable.map(({ system }) => system).reduce((top, other) => (value(other) < value(top) ? other : top), recommended);
-  const labelled: [Label, CoatingSystem][] = [
+    bearable.reduce((top, other) => (value(other) < value(top) - 1e-9 ? other : top), recommended);
+  const labelled: [SystemLabel, CoatingSystem][] = [
     ['recommended', recommended],
-    ['surest', best((system) => system.risk.overall)],
-    ['soonest', best((system) => system.elapsedH)],
-    ['cheapest', best((system) => system.materialsCost)],
-    ['least_fumes', calmest(bearable, recommended)],
+    ['surest', best(({ risk }) => risk.overall)],
+    ['soonest', best(({ elapsedH }) => elapsedH)],
+    ['cheapest', best(({ materialsCost }) => materialsCost)],
+    [
+      'least_fumes',
+      best(({ fumes, risk }) => FUMES_ORDER.indexOf(fumes) + (fumes === recommended.fumes ? 0 : risk.overall / 10)),
+    ],
   ];
   for (const [label, system] of labelled) system.labels.push(label);
-  const chosen = [...new Set(labelled.map(([, system]) => system))];
-  for (const { system } of [...bearable].sort((a, b) => a.score - b.score)) {
-    if (chosen.length >= 3) break;
-    if (!chosen.some((other) => leadPrimer(other) === leadPrimer(system))) chosen.push(system);
-  }
-  return chosen.slice(0, MAX_ALTERNATIVES).map((system, i) => ({
-    ...system,
-    id: `s${i + 1}`,
-    assumes: describeAssumptions(system, judged, dossier),
-  }));
-}
-
-/** The best of those with less fumes than the recommended one; itself if there are none. */
-function calmest(
-  systems: readonly { system: CoatingSystem; score: number }[],
-  recommended: CoatingSystem,
-): CoatingSystem {
-  const fumes = (system: CoatingSystem): number => FUMES_ORDER.indexOf(system.fumes);
-  const calmer = systems.filter(({ system }) => fumes(system) < fumes(recommended));
-  const order = [...calmer].sort((a, b) => fumes(a.system) - fumes(b.system) || a.score - b.score);
-  return order[0]?.system ?? recommended;
+  const named = bearable.filter(({ labels }) => labels.length > 0);
+  const others = bearable.filter(({ labels }) => labels.length === 0);
+  const shown = [...named, ...others.slice(0, Math.max(0, LEAST_ALTERNATIVES - named.length))];
+  return shown.map((system, i) => ({ ...system, id: `s${i + 1}` }));
 }
 
 const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;
-const leadPrimer = (system: CoatingSystem): string =>
-  system.zones.map((zone) => describePrimers(zone.candidate.primers)).join('|');
+const figures = (system: CoatingSystem): number[] => [
+  system.risk.overall,
+  system.elapsedH,
+  system.handsOnMin,
+  system.materialsCost,
+  FUMES_ORDER.indexOf(system.fumes),
+];
 
-/** The best allowed plan of a zone with this primer; if the rules cut it there, the best with any. */
-function pickForZone(zone: PlannedZone, primers: string, aim: string | undefined): ZonePlan {
-  const same = zone.allowed.filter((plan) => describePrimers(plan.candidate.primers) === primers);
-  return pickBest({ ...zone, allowed: same.length > 0 ? same : zone.allowed }, aim)!;
+/** As good in every figure and better in one. */
+function outdoes(a: CoatingSystem, b: CoatingSystem): boolean {
+  const [own, other] = [figures(a), figures(b)];
+  return own.every((value, i) => value <= other[i]! + 1e-9) && own.some((value, i) => value < other[i]! - 1e-9);
 }
 
-/** Score of zones together: tins are bought whole and once, and each product is one more to clean up after. */
-function scoreAll(zones: readonly ZonePlan[], shelf: readonly ShelfItem[], priority: string | undefined): number {
-  const alone = zones.reduce((total, zone) => total + scoreZone(zone, priority), 0);
-  const supplies = listSupplies(listUse(zones), shelf);
-  const saved = priceMaterials(zones, supplies) - zones.reduce((sum, { materialsCost }) => sum + materialsCost, 0);
-  return alone + saved * (priority === 'cheapest' ? 4 : 1) + CLEAN_UP_PRICE * supplies.length;
-}
-
-/** Millilitres of each product over all zones. */
-function listUse(zones: readonly ZonePlan[]): Map<ProductClass, number> {
-  const used = new Map<ProductClass, number>();
-  for (const step of zones.flatMap(({ steps }) => steps))
-    if (step.ml && step.class) used.set(step.class, (used.get(step.class) ?? 0) + step.ml);
-  return used;
-}
-
-function priceMaterials(zones: readonly ZonePlan[], supplies: readonly Supply[]): number {
-  const small = zones.reduce((sum, zone) => sum + zone.smallThingsCost, 0);
-  return small + supplies.reduce((sum, { buy }) => sum + buy.price, 0);
-}
-
-function assemble(zones: ZonePlan[], judged: readonly PlannedZone[], blocked: Plan['blocked']): CoatingSystem {
-  const grounds = new Map(judged.map(({ ground }) => [ground.zone.id, ground]));
-  const modes = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const satisfies FailureMode[];
-  const risk = withOverall(
-    Object.fromEntries(
-      modes.map((mode) => [mode, 1 - zones.reduce((held, zone) => held * (1 - zone.risk[mode]), 1)]),
-    ) as Omit<Risk, 'overall'>,
-  );
-  const supplies = listSupplies(listUse(zones), judged[0]?.ground.shelf ?? []);
-  const handsOnMin = zones.reduce((sum, zone) => sum + zone.minutes, 0) + 10 * supplies.length;
-  const materialsCost = priceMaterials(zones, supplies);
-  const redo = zones.reduce((sum, zone) => sum + zone.risk.overall * zone.redoCost, 0);
-  const carriers = zones.flatMap((zone) => listCarriers(zone.candidate));
-  const warnings = zones.flatMap((zone) => listWarnings(zone.candidate, grounds.get(zone.id)!));
-  return {
-    id: '',
-    labels: [],
-    zones,
-    risk,
-    handsOnMin,
-    elapsedH: Math.round(Math.max(...zones.map(({ waitH }) => waitH)) + handsOnMin / 60),
-    materialsCost,
-    supplies,
-    expectedCost: materialsCost + redo,
-    fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
-    assumes: [],
-    gates: [...new Set(blocked.map(({ gate }) => gate))],
-    warnings: warnings.filter((warning, i) => warnings.findIndex((other) => other.text === warning.text) === i),
-  };
-}
-
-/**
- * What a system takes for granted about each zone that is not certain, and what knowing it would save: the zone is
- * planned again as if each credible material were known.
- */
-function describeAssumptions(system: CoatingSystem, judged: readonly PlannedZone[], dossier: Dossier): string[] {
-  return judged.flatMap(({ ground }) => {
-    const current = system.zones.find(({ id }) => id === ground.zone.id);
-    const credible = ground.diagnosis.belief.substrate.filter(({ p }) => p >= CREDIBLE);
-    if (!current || ground.look === 'leave' || credible.length < 2) return [];
+/** What every system takes for granted: all that a zone may credibly be is served. */
+function describeAssumptions(searches: readonly ZoneSearch[]): string[] {
+  return searches.flatMap(({ ground }) => {
+    const credible = ground.belief.substrate.filter(({ p }) => p >= CREDIBLE);
+    if (ground.look === 'leave' || credible.length < 2) return [];
     const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
-    const savings = credible.flatMap(({ code }) => {
-      const known = { ...ground.zone, stated: { ...ground.zone.stated, substrate: code } };
-      const best = pickBest(judgeZone(readGround(dossier, known)), dossier.goal?.priority);
-      const [hours, minutes] = best ? [current.waitH - best.waitH, current.minutes - best.minutes] : [0, 0];
-      return hours >= 4 || minutes >= 15 ? [{ code, hours, minutes }] : [];
-    });
-    const most = savings.reduce<(typeof savings)[number] | null>((a, b) => (a && a.hours >= b.hours ? a : b), null);
-    const next = ground.diagnosis.nextChecks[0];
-    const check = next ? ` To find out: ${findCheck(next.check)?.title.toLowerCase() ?? next.check}.` : '';
-    const saving = most ? ` Knowing that it is ${labelState(most.code)} would save ${saySaving(most)}.${check}` : '';
-    return [`${ground.name}: ${names}. The plan serves all of them.${saving}`];
+    return [`${ground.name}: ${names}. The plan serves all of them.`];
   });
 }
-
-function saySaving({ hours, minutes }: { hours: number; minutes: number }): string {
-  const waits = hours >= 1 ? `${Math.round(hours)} h of waiting` : '';
-  const hands = minutes >= 1 ? `${Math.round(minutes)} min of your hands` : '';
-  return [waits, hands].filter(Boolean).join(' and ');
-}
-
-const pickBest = ({ allowed }: PlannedZone, aim: string | undefined): ZonePlan | undefined =>
-  allowed.length === 0
-    ? undefined
-    : allowed.reduce((best, other) => (scoreZone(other, aim) < scoreZone(best, aim) ? other : best));
 
 const STOP_WORDS: Record<StopReason, string> = {
   cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',
@@ -299,29 +235,40 @@ const STOP_WORDS: Record<StopReason, string> = {
   dew: 'Too near the dew point: the surface must stay 3 °C above it.',
 };
 
-function listBlocked(grounds: readonly Ground[], judged: readonly PlannedZone[]): Plan['blocked'] {
+function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
-  for (const { zone, name, diagnosis, look } of grounds) {
-    if (look === 'leave') continue;
-    for (const hazard of diagnosis.hazards) {
-      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: zone.id, text: `${name}: ${hazard.why}` });
-    }
+  for (const { ground } of searches) {
+    if (ground.look === 'leave') continue;
+    for (const hazard of ground.hazards)
+      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, text: `${ground.name}: ${hazard.why}` });
   }
-  const climate = grounds[0]?.climate;
+  const climate = searches[0]?.ground.climate;
   const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
-  if (climate && stop && grounds.some(({ look }) => look !== 'leave'))
+  if (climate && stop && searches.some(({ ground }) => ground.look !== 'leave'))
     blocked.push({
       gate: 'climate',
       text: `${STOP_WORDS[stop]} Now: ${climate.temperature_c} °C, ${climate.humidity_pct} %.`,
     });
-  for (const { ground, allowed, cut } of judged) {
-    if (allowed.length > 0) continue;
-    const rules = [...new Set(cut.map(({ rule }) => rule.id))].join(', ');
-    blocked.push({
+  blocked.push(...listDeadEnds(searches));
+  return blocked;
+}
+
+/** Zones for which the rules leave nothing, or no paint that would do for all of them. */
+function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
+  const dead = searches.filter(({ goals }) => goals.length === 0);
+  if (dead.length === 0 && listPaints(searches).length === 0)
+    return [
+      {
+        gate: 'no_system',
+        text: 'No paint does for all the zones to be painted. Another sheen, or leaving one of them, would.',
+      },
+    ];
+  return dead.map(({ ground, cuts }) => {
+    const rules = [...new Set(cuts.map(({ rule }) => rule.id))].join(', ');
+    return {
       gate: 'no_system',
       zone: ground.zone.id,
       text: `${ground.name}: the rules leave nothing (${rules}). More ventilation, another look or leaving this zone would.`,
-    });
-  }
-  return blocked;
+    };
+  });
 }

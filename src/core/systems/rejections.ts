@@ -1,7 +1,8 @@
-import { labelProduct } from '../knowledge';
-import { describePrimers, PREP_CHOICES, PRIMER_CHOICES, type Candidate } from './candidates';
-import type { Ground } from './ground';
+import { labelProduct, PAINTS, PRIMERS } from '../knowledge';
 import type { HardRule } from './hard-rules';
+import type { Cut, ZoneSearch } from './search';
+import { PAINT_PREPS } from './stages-ground';
+import type { SurfaceState } from './surface-state';
 
 export interface Rejection {
   zone: string;
@@ -12,33 +13,6 @@ export interface Rejection {
   text: string;
 }
 
-/** A zone whose candidates have gone through the hard rules. */
-export interface JudgedZone {
-  ground: Ground;
-  allowed: readonly { candidate: Candidate }[];
-  cut: { candidate: Candidate; rule: HardRule }[];
-}
-
-/** Every primer and every prep that no allowed candidate of the zone has, with the rule that cut it. */
-export function listRejections({ ground, allowed, cut }: JudgedZone): Rejection[] {
-  if (ground.look !== 'opaque') return [];
-  const rejections: Rejection[] = [];
-  for (const primers of PRIMER_CHOICES) {
-    const name = describePrimers(primers);
-    const match = (candidate: Candidate): boolean => describePrimers(candidate.primers) === name;
-    if (allowed.some((plan) => match(plan.candidate)) || rejections.some((rejection) => rejection.code === name))
-      continue;
-    const words = primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer at all';
-    rejections.push(...reject(ground, cut, match, name, words));
-  }
-  for (const prep of PREP_CHOICES) {
-    const match = (candidate: Candidate): boolean => candidate.prep === prep;
-    if (allowed.some((plan) => match(plan.candidate))) continue;
-    rejections.push(...reject(ground, cut, match, prep, PREP_WORDS[prep] ?? prep));
-  }
-  return rejections;
-}
-
 const PREP_WORDS: Readonly<Record<string, string>> = {
   none: 'No dulling at all',
   scuff_150: 'Scuffing with 150',
@@ -47,20 +21,53 @@ const PREP_WORDS: Readonly<Record<string, string>> = {
   strip: 'Stripping',
 };
 
-/** The rule to name is the one that cuts the most of what is rejected. */
-function reject(
-  ground: Ground,
-  cut: JudgedZone['cut'],
-  match: (candidate: Candidate) => boolean,
-  code: string,
-  words: string,
-): Rejection[] {
-  const matching = cut.filter(({ candidate }) => match(candidate));
+/** Every primer as the only one, every prep and every paint that no way left over has, with the rule that cut it. */
+export function listRejections(search: ZoneSearch): Rejection[] {
+  const { ground, goals } = search;
+  if (ground.look === 'stain' && goals.length === 0) return reject(search, 'stain', 'Stain', () => true);
+  if (ground.look !== 'opaque') return [];
+  const left = goals.map(({ state }) => state);
+  const only = (state: SurfaceState, code: string): boolean =>
+    code === 'none' ? state.primers.length === 0 : state.primers.length === 1 && state.primers[0]!.code === code;
+  return [
+    ...['none', ...PRIMERS].flatMap((code) => {
+      if (left.some((state) => only(state, code))) return [];
+      const combined = left.some(({ primers }) => primers.some((primer) => primer.code === code));
+      const name = code === 'none' ? 'No primer at all' : labelProduct(code as (typeof PRIMERS)[number]);
+      // What is cut before the paint is cut as a primer; what is cut there, by what lies under it.
+      return reject(search, code, combined ? `${name} as the only primer` : name, ({ choice, before }) =>
+        choice.op === 'prime'
+          ? before.primers.length === 0 && choice.product?.class === code
+          : choice.closesGround === true && only(before, code),
+      );
+    }),
+    ...PAINT_PREPS.flatMap((code) =>
+      left.some(({ prep }) => prep === code)
+        ? []
+        : reject(search, code === 'none' ? 'no_dulling' : code, PREP_WORDS[code] ?? code, ({ choice, before }) =>
+            choice.prep ? choice.prep === code : before.prep === code && choice.skips === undefined,
+          ),
+    ),
+    ...PAINTS.flatMap((code) =>
+      left.some(({ paint }) => paint === code)
+        ? []
+        : reject(search, code, labelProduct(code), ({ choice, before }) =>
+            choice.op === 'paint' ? choice.product?.class === code : before.paint === code,
+          ),
+    ),
+  ];
+}
+
+/** The rule to name is the last that stood in the way; of several there, the one that cuts most. */
+function reject({ ground, cuts }: ZoneSearch, code: string, what: string, match: (cut: Cut) => boolean): Rejection[] {
+  const all = cuts.filter(match);
+  const last = Math.max(...all.map(({ stage }) => stage));
+  const matching = all.filter(({ stage }) => stage === last);
   const counts = new Map<HardRule, number>();
   for (const { rule } of matching) counts.set(rule, (counts.get(rule) ?? 0) + 1);
   const main = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
   const example = matching.find(({ rule }) => rule === main);
   if (!main || !example) return [];
-  const text = main.text(example.candidate, ground);
-  return [{ zone: ground.zone.id, code, what: `${words} on ${ground.name}`, rule: main.id, text }];
+  const text = main.text(example.choice, example.before, ground);
+  return [{ zone: ground.zone.id, code, what: `${what} on ${ground.name}`, rule: main.id, text }];
 }

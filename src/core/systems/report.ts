@@ -1,6 +1,6 @@
 import type { Dossier } from '../dossier';
 import { planPiece } from './plan';
-import type { Step } from './steps';
+import type { Step } from './choice';
 
 /** `bricolage.plan/1`: the plan as an open format. */
 export function reportPlan(dossier: Dossier) {
@@ -16,6 +16,7 @@ export function reportPlan(dossier: Dossier) {
       elapsed_h: system.elapsedH,
       materials_cost: toMoney(system.materialsCost),
       expected_cost: toMoney(system.expectedCost),
+      total_cost: toMoney(system.totalCost),
       fumes: system.fumes,
       supplies: system.supplies.map(({ class: code, neededMl, fromShelf, buy }) => ({
         class: code,
@@ -26,7 +27,7 @@ export function reportPlan(dossier: Dossier) {
       })),
       assumes: system.assumes,
       gates: system.gates,
-      warnings: system.warnings,
+      warnings: system.warnings.map(({ rule, zone, text }) => ({ rule, zone, text })),
     })),
     rejected: plan.rejected,
     blocked: plan.blocked,

@@ -1,38 +1,56 @@
+import { LABEL_CLIMATE } from '../climate';
 import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
-import type { PrepCode, PrimerCode } from '../knowledge';
+import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
 import { readGround, type Ground } from './ground';
-import { computeRisk, listWarnings, type Risk } from './risk';
-import { listSteps } from './steps';
-import type { Candidate } from './candidates';
+import { listProducts } from './product';
+import { estimateAdhesion, estimateBleed } from './risk';
+import { UNTOUCHED } from './surface-state';
+import { describeZone, type ZonePlan } from './system';
+import { searchStack } from './taken';
 
 function ground(stated: NonNullable<Zone['stated']>, zone: Partial<Zone> = {}, goal: Dossier['goal'] = {}): Ground {
-  const own: Zone = { id: 'z', name: 'Top', role: 'top', area_m2: 1, stated, ...zone };
+  const own: Zone = { id: 'z', name: 'Top', role: 'side', area_m2: 1, stated, ...zone };
   return readGround(
     { format: DOSSIER_FORMAT, piece: { kind: 'table', history: { era: 'since_2000' } }, zones: [own], goal },
     own,
   );
 }
-const candidate = (prep: PrepCode, primer: PrimerCode | null, coats = 1, more: Partial<Candidate> = {}): Candidate => ({
-  prep,
-  primers: primer ? [{ code: primer, coats }] : [],
-  paint: 'wb_alkyd_enamel',
-  paintCoats: 2,
-  cover: null,
-  topcoat: 'none',
-  topcoats: 0,
-  ...more,
-});
+
+interface Layers {
+  prep?: PrepCode;
+  primer: PrimerCode;
+  coats?: number;
+  paint?: PaintCode;
+  topcoat?: TopcoatCode;
+}
+
+/** The plan of a zone kept to some layers. */
+function plan(own: Ground, { prep = 'scuff_220', primer, coats = 1, paint, topcoat = 'none' }: Layers): ZonePlan {
+  const stack = {
+    prep,
+    primers: [{ code: primer, coats }],
+    paint: paint ?? 'wb_alkyd_enamel',
+    paint_coats: 2,
+    topcoat,
+  };
+  const { goals, cuts } = searchStack(own, listProducts([], LABEL_CLIMATE), stack);
+  if (!goals[0]) throw new Error(`no way: ${cuts.at(-1)?.rule.id}`);
+  return describeZone(goals[0], own);
+}
+
 const LAMINATE = ground({ substrate: 'hpl_laminate', finish: 'factory_film' });
 const MAHOGANY = ground({ substrate: 'tannin_rich_wood', finish: 'varnish_oil' });
-const risk = (own: Ground, prep: PrepCode, primer: PrimerCode | null, coats = 1): Risk =>
-  computeRisk(candidate(prep, primer, coats), own);
+const adhesion = (own: Ground, prep: PrepCode, primer: PrimerCode | null): number =>
+  estimateAdhesion(prep, primer, own);
+const bleed = (own: Ground, prep: PrepCode, primer: PrimerCode, coats = 1): number =>
+  estimateBleed({ ...UNTOUCHED, prep, primers: [{ code: primer, coats }] }, own);
 
 describe('the chance of letting go', () => {
   it('on laminate, falls more by a scuff than by a primer, and most by both (common practice)', () => {
-    const nothing = risk(LAMINATE, 'none', null).adhesion;
-    const scuffed = risk(LAMINATE, 'scuff_150', null).adhesion;
-    const primed = risk(LAMINATE, 'none', 'bonding_primer_wb').adhesion;
-    const both = risk(LAMINATE, 'scuff_150', 'bonding_primer_wb').adhesion;
+    const nothing = adhesion(LAMINATE, 'none', null);
+    const scuffed = adhesion(LAMINATE, 'scuff_150', null);
+    const primed = adhesion(LAMINATE, 'none', 'bonding_primer_wb');
+    const both = adhesion(LAMINATE, 'scuff_150', 'bonding_primer_wb');
     expect(nothing).toBeGreaterThan(primed);
     expect(primed).toBeGreaterThan(scuffed);
     expect(scuffed).toBeGreaterThan(both);
@@ -47,26 +65,26 @@ describe('the chance of letting go', () => {
         'stainblock_primer_wb',
         'allpurpose_primer_wb',
       ] as const
-    ).map((primer) => risk(LAMINATE, 'scuff_150', primer).adhesion);
+    ).map((primer) => adhesion(LAMINATE, 'scuff_150', primer));
     expect([...order].sort((a, b) => a - b)).toEqual(order);
   });
 
   it('is not helped by deglosser on a factory film, but is on varnish', () => {
-    expect(risk(LAMINATE, 'liquid_degloss', 'bonding_primer_wb').adhesion).toBeGreaterThan(
-      0.9 * risk(LAMINATE, 'none', 'bonding_primer_wb').adhesion,
+    expect(adhesion(LAMINATE, 'liquid_degloss', 'bonding_primer_wb')).toBeGreaterThan(
+      0.9 * adhesion(LAMINATE, 'none', 'bonding_primer_wb'),
     );
-    expect(risk(MAHOGANY, 'liquid_degloss', 'shellac_primer').adhesion).toBeLessThan(
-      0.6 * risk(MAHOGANY, 'none', 'shellac_primer').adhesion,
+    expect(adhesion(MAHOGANY, 'liquid_degloss', 'shellac_primer')).toBeLessThan(
+      0.6 * adhesion(MAHOGANY, 'none', 'shellac_primer'),
     );
   });
 });
 
 describe('the chance of bleeding through', () => {
   it('falls with a better block and with a second coat', () => {
-    const { bleed: none } = risk(MAHOGANY, 'scuff_180', 'bonding_primer_wb');
-    const { bleed: wb } = risk(MAHOGANY, 'scuff_180', 'stainblock_primer_wb', 2);
-    const { bleed: one } = risk(MAHOGANY, 'scuff_180', 'shellac_primer', 1);
-    const { bleed: two } = risk(MAHOGANY, 'scuff_180', 'shellac_primer', 2);
+    const none = bleed(MAHOGANY, 'scuff_180', 'bonding_primer_wb');
+    const wb = bleed(MAHOGANY, 'scuff_180', 'stainblock_primer_wb', 2);
+    const one = bleed(MAHOGANY, 'scuff_180', 'shellac_primer', 1);
+    const two = bleed(MAHOGANY, 'scuff_180', 'shellac_primer', 2);
     expect(none).toBeGreaterThan(0.7);
     expect(wb).toBeLessThan(none);
     expect(one).toBeLessThan(wb);
@@ -75,8 +93,8 @@ describe('the chance of bleeding through', () => {
 
   it('is a tenth under dark paint', () => {
     const dark = ground({ substrate: 'tannin_rich_wood', finish: 'varnish_oil' }, {}, { colour: '#2B3A42' });
-    expect(risk(dark, 'scuff_180', 'bonding_primer_wb').bleed).toBeCloseTo(
-      risk(MAHOGANY, 'scuff_180', 'bonding_primer_wb').bleed / 10,
+    expect(bleed(dark, 'scuff_180', 'bonding_primer_wb')).toBeCloseTo(
+      bleed(MAHOGANY, 'scuff_180', 'bonding_primer_wb') / 10,
       3,
     );
   });
@@ -84,45 +102,44 @@ describe('the chance of bleeding through', () => {
 
 describe('other failures', () => {
   const oak = ground({ substrate: 'open_grain_hardwood', finish: 'bare' }, {}, { grain: 'hide' });
+  const warnings = (own: Ground, layers: Layers): string[] => plan(own, layers).warnings.map(({ rule }) => rule);
 
   it('let the grain show more under a primer that wets the filler again', () => {
-    expect(risk(oak, 'scuff_180', 'stainblock_primer_wb').grain_show).toBeGreaterThan(
-      3 * risk(oak, 'scuff_180', 'shellac_primer').grain_show,
+    expect(plan(oak, { primer: 'stainblock_primer_wb', coats: 2 }).risk.grain_show).toBeGreaterThan(
+      3 * plan(oak, { primer: 'shellac_primer' }).risk.grain_show,
     );
-    expect(listWarnings(candidate('scuff_180', 'stainblock_primer_wb'), oak).map(({ rule }) => rule)).toContain(
-      'waterborne_over_filler',
-    );
+    expect(warnings(oak, { primer: 'stainblock_primer_wb', coats: 2 })).toContain('waterborne_over_filler');
+    expect(warnings(oak, { primer: 'shellac_primer' })).not.toContain('waterborne_over_filler');
   });
 
   it('haze a waterborne clear over dark, and yellow an oil clear over pale', () => {
-    const dark = ground({ substrate: 'mdf' }, {}, { colour: '#2B3A42' });
-    const clear = (own: Ground, topcoat: Candidate['topcoat']): number =>
-      computeRisk(candidate('scuff_180', 'shellac_primer', 1, { topcoat, topcoats: 1 }), own).haze_or_yellow;
-    expect(clear(dark, 'wb_clear')).toBeGreaterThan(clear(MAHOGANY, 'wb_clear'));
-    expect(clear(MAHOGANY, 'oil_polyurethane')).toBeGreaterThan(clear(dark, 'oil_polyurethane'));
+    const wishes = { schools: { topcoat: 'always' as const } };
+    const pale = ground({ substrate: 'mdf' }, {}, wishes);
+    const dark = ground({ substrate: 'mdf' }, {}, { ...wishes, colour: '#2B3A42' });
+    const clear = (own: Ground, topcoat: TopcoatCode): number =>
+      plan(own, { primer: 'shellac_primer', topcoat }).risk.haze_or_yellow;
+    expect(clear(dark, 'wb_clear')).toBeGreaterThan(clear(pale, 'wb_clear'));
+    expect(clear(pale, 'oil_polyurethane')).toBeGreaterThan(clear(dark, 'oil_polyurethane'));
   });
 
   it('stick wall paint to itself on doors', () => {
     const door = ground({ substrate: 'mdf' }, { role: 'door' });
-    expect(
-      computeRisk(candidate('scuff_180', 'shellac_primer', 1, { paint: 'latex_wall_paint' }), door).blocking,
-    ).toBeGreaterThan(0.1);
-    expect(computeRisk(candidate('scuff_180', 'shellac_primer'), door).blocking).toBeLessThan(0.05);
+    const { risk } = plan(door, { primer: 'shellac_primer', paint: 'latex_wall_paint' });
+    expect(risk.blocking).toBeGreaterThan(0.1);
+    expect(plan(door, { primer: 'shellac_primer' }).risk.blocking).toBeLessThan(0.05);
   });
 
   it('are warned of where they can be smelled', () => {
-    expect(listWarnings(candidate('scuff_180', 'shellac_primer'), MAHOGANY).map(({ rule }) => rule)).toContain(
-      'strong_fumes',
-    );
-    expect(listWarnings(candidate('scuff_180', 'bonding_primer_2k'), MAHOGANY).map(({ rule }) => rule)).toContain(
-      'two_part_needs_mask',
-    );
+    expect(warnings(MAHOGANY, { primer: 'shellac_primer' })).toContain('strong_fumes');
+    expect(warnings(LAMINATE, { primer: 'bonding_primer_2k' })).toContain('two_part_needs_mask');
+    expect(warnings(LAMINATE, { primer: 'bonding_primer_wb' })).not.toContain('strong_fumes');
   });
 });
 
 describe('the steps of a zone', () => {
-  const ops = (own: Ground, prep: PrepCode = 'scuff_180'): string[] =>
-    listSteps(candidate(prep, 'shellac_primer', 2), own).map(({ op }) => op);
+  const ops = (own: Ground, prep: PrepCode = 'scuff_220'): string[] =>
+    plan(own, { prep, primer: 'shellac_primer' }).steps.map(({ op }) => op);
+  const steps = (own: Ground) => plan(own, { primer: 'shellac_primer' }).steps;
 
   it('take off wax, dry out, glue and fill what was found, before dulling', () => {
     const own = ground(
@@ -141,26 +158,53 @@ describe('the steps of a zone', () => {
       expect(order.indexOf(op)).toBeLessThan(order.indexOf('scuff'));
     }
     // Six holes at two minutes each.
-    expect(listSteps(candidate('scuff_180', 'shellac_primer'), own).find(({ op }) => op === 'fill')?.minutes).toBe(12);
+    expect(steps(own).find(({ op }) => op === 'fill')?.minutes).toBe(12);
+  });
+
+  it('fill after the primer, and prime the fills again, where the owner follows that school', () => {
+    const own = ground(
+      { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' },
+      { defects: [{ code: 'old_holes', count: 6 }] },
+      { schools: { fill: 'after_prime' } },
+    );
+    const order = ops(own);
+    expect(order.indexOf('fill')).toBeGreaterThan(order.indexOf('prime'));
+    expect(steps(own).map(({ label }) => label)).toContain('Spot-prime the fills');
   });
 
   it('seal raw edges with shellac, or with a sealer where there is no air', () => {
     const raw = { defects: [{ code: 'raw_mdf_edge' as const }] };
-    const seal = (own: Ground) =>
-      listSteps(candidate('scuff_180', 'shellac_primer'), own).find(({ op }) => op === 'edge_seal')?.class;
-    expect(seal(ground({ substrate: 'mdf' }, raw))).toBe('shellac_primer');
-    expect(seal(ground({ substrate: 'mdf' }, raw, { ventilation: 'none' }))).toBe('mdf_sealer');
+    const sealers = (ventilation: 'good' | 'none'): unknown[] => {
+      const own = ground({ substrate: 'mdf' }, raw, { ventilation });
+      const stack = {
+        prep: 'scuff_220' as const,
+        primers: [{ code: 'stainblock_primer_wb' as const, coats: 2 }],
+        paint: 'wb_alkyd_enamel' as const,
+        paint_coats: 2,
+        topcoat: 'none' as const,
+      };
+      const { goals } = searchStack(own, listProducts([], LABEL_CLIMATE), stack);
+      return goals.map((goal) => describeZone(goal, own).steps.find(({ op }) => op === 'edge_seal')?.class).sort();
+    };
+    expect(sealers('good')).toEqual(['mdf_sealer', 'shellac_primer']);
+    expect(sealers('none')).toEqual(['mdf_sealer']);
   });
 
-  it('take twice as long to dull on mouldings', () => {
-    const minutes = (moulded: boolean): number =>
-      listSteps(
-        candidate('scuff_180', 'shellac_primer'),
-        ground({ substrate: 'closed_grain_hardwood' }, { moulded }),
-      ).find(({ op }) => op === 'scuff')!.minutes;
-    // 8 min/m² on one square metre (common practice).
-    expect(minutes(false)).toBe(8);
-    expect(minutes(true)).toBe(16);
+  it('take twice as long to dull on mouldings with paper, and less with deglosser in them', () => {
+    const moulded = (dulling: 'scuff' | 'mix'): number[] => {
+      const own = ground(
+        { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' },
+        { moulded: true },
+        { schools: { dulling } },
+      );
+      return steps(own)
+        .filter(({ op }) => op === 'scuff' || op === 'liquid_degloss')
+        .map(({ minutes }) => minutes);
+    };
+    // 8 min/m² on one square metre, twice in mouldings; deglosser 5 (common practice).
+    expect(moulded('scuff')).toEqual([16]);
+    expect([[16], [5, 8]]).toContainEqual(moulded('mix'));
+    expect(steps(ground({ substrate: 'closed_grain_hardwood' })).find(({ op }) => op === 'scuff')!.minutes).toBe(8);
   });
 
   it('fill the grain only where it is to be hidden', () => {
@@ -169,6 +213,32 @@ describe('the steps of a zone', () => {
   });
 
   it('strip before anything is put on a coat that comes off', () => {
-    expect(ops(MAHOGANY, 'strip').slice(0, 4)).toEqual(expect.arrayContaining(['degrease', 'strip', 'sand']));
+    const flaking = ground(
+      { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' },
+      { defects: [{ code: 'flaking' }] },
+    );
+    expect(ops(flaking, 'strip').slice(0, 4)).toEqual(expect.arrayContaining(['degrease', 'strip', 'sand']));
+    expect(() => plan(flaking, { primer: 'shellac_primer' })).toThrow('failing_coat_stays');
+  });
+
+  it('prove it on a patch, unless that treatment has already held there', () => {
+    expect(ops(LAMINATE)).toContain('proof');
+    const zone: Zone = {
+      id: 'z',
+      role: 'side',
+      area_m2: 1,
+      stated: { substrate: 'hpl_laminate', finish: 'factory_film' },
+    };
+    const treatment = { prep: 'scuff_220' as const, primer: 'shellac_primer' as const, coats: 1 };
+    const held = readGround(
+      {
+        format: DOSSIER_FORMAT,
+        piece: { kind: 'table', history: { era: 'since_2000' } },
+        zones: [zone],
+        tests: [{ zone: 'z', kind: 'nail', treatment, age_h: 48, reading: { score: 0 } }],
+      },
+      zone,
+    );
+    expect(ops(held)).not.toContain('proof');
   });
 });

@@ -1,26 +1,13 @@
-import {
-  FINISH_FACTS,
-  labelProduct,
-  PAINT_FACTS,
-  PRIMER_FACTS,
-  TOPCOAT_FACTS,
-  type PrepCode,
-  type Rating,
-} from '../knowledge';
-import { describeChance } from '../shared';
-import type { Candidate } from './candidates';
-import { hasSubstrate, sumWhere, type Ground } from './ground';
+import { PRIMER_FACTS, type PrepCode, type PrimerCode, type Rating } from '../knowledge';
+import type { Choice } from './choice';
+import type { Ground } from './ground';
+import type { PrimerCoats, SurfaceState } from './surface-state';
 import { updateByTests } from './test-evidence';
 
-export interface Risk {
-  adhesion: number;
-  bleed: number;
-  grain_show: number;
-  haze_or_yellow: number;
-  blocking: number;
-  overall: number;
-}
-export type FailureMode = Exclude<keyof Risk, 'overall'>;
+export const FAILURE_MODES = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const;
+export type FailureMode = (typeof FAILURE_MODES)[number];
+export type Risk = Record<FailureMode, number> & { overall: number };
+export type Chances = Partial<Record<FailureMode, number>>;
 
 /*
  * Chances of failure by ground, prep and primer. All figures are estimates in the order of what common practice
@@ -54,129 +41,64 @@ const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
   very_good: [0.1, 0.04],
   best: [0.06, 0.02],
 };
+/** Knots sealed by themselves first leak half as much under a whole coat (estimate). */
+const SPOT_SEALED = 0.5;
 
-export function computeRisk(candidate: Candidate, ground: Ground): Risk {
-  if (ground.look === 'leave')
-    return withOverall({ adhesion: 0, bleed: 0, grain_show: 0, haze_or_yellow: 0, blocking: 0 });
-  const treatment = { prep: candidate.prep, primer: candidate.primers[0]?.code ?? ('none' as const) };
-  return withOverall({
-    adhesion: updateByTests(adhesionRisk(candidate, ground), 'adhesion', treatment, ground.evidence),
-    bleed: updateByTests(bleedRisk(candidate, ground), 'bleed', treatment, ground.evidence),
-    grain_show: grainRisk(candidate, ground),
-    haze_or_yellow: hazeRisk(candidate, ground),
-    blocking: blockingRisk(candidate, ground),
-  });
+/** Chances of failure that a coat brings, from what it lies on. Other ways bring only what they say themselves. */
+export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground): Chances {
+  const first = before.primers.length === 0 && before.paint === null;
+  const chances: Chances = {};
+  if (first && (choice.op === 'prime' || choice.op === 'paint' || choice.op === 'topcoat')) {
+    chances.adhesion = estimateAdhesion(before.prep, choice.sets.primers?.[0]?.code ?? null, ground);
+  }
+  if (choice.closesGround) {
+    chances.bleed = estimateBleed(before, ground);
+    if (ground.goal.grain === 'hide' && before.grainFilled) {
+      const rewets = before.primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets');
+      chances.grain_show = (ground.needs.get('grain_fill') ?? 0) * (rewets ? 0.3 : 0.06);
+    }
+  }
+  return chances;
 }
 
-export function withOverall(modes: Omit<Risk, 'overall'>): Risk {
-  return { ...modes, overall: 1 - Object.values(modes).reduce((held, p) => held * (1 - p), 1) };
+/** Chance that the first coat lets go of a ground prepared like this, after the shop's own tests. */
+export function estimateAdhesion(prep: PrepCode, primer: PrimerCode | null, ground: Ground): number {
+  const rating = primer ? PRIMER_FACTS[primer].slick : 'none';
+  const loss = ground.slickness.reduce(
+    (sum, p, level) => sum + p * LOSS_UNPREPARED[level]! * AFTER_PREP[prep][level]! * AFTER_PRIMER[rating][level]!,
+    0,
+  );
+  const oldCoat = prep === 'strip' || prep === 'sand_bare' ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
+  return updateByTests(1 - (1 - loss) * (1 - oldCoat), 'adhesion', { prep, primer: primer ?? 'none' }, ground.evidence);
 }
 
-function adhesionRisk(candidate: Candidate, ground: Ground): number {
-  const rating = candidate.primers[0] ? PRIMER_FACTS[candidate.primers[0].code].slick : 'none';
-  const loss = ground.states.reduce((sum, state) => {
-    const slickness = FINISH_FACTS[state.finish].slickness;
-    const here = LOSS_UNPREPARED[slickness] * AFTER_PREP[candidate.prep][slickness] * AFTER_PRIMER[rating][slickness];
-    return sum + state.p * here;
-  }, 0);
-  const oldCoat = candidate.prep === 'strip' ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
-  return 1 - (1 - loss) * (1 - oldCoat);
+/** Chance that colour comes through the paint, over what has been put on so far. */
+export function estimateBleed(state: SurfaceState, ground: Ground): number {
+  const estimate = ground.pBleed * computeLeak(state, ground) * (ground.pale ? 1 : 0.1);
+  const treatment = { prep: state.prep, primer: state.primers[0]?.code ?? ('none' as const) };
+  return updateByTests(estimate, 'bleed', treatment, ground.evidence);
 }
 
-function bleedRisk(candidate: Candidate, ground: Ground): number {
-  if (!candidate.paint) return 0;
-  const leaks = candidate.primers.map(({ code, coats }) => BLEED_LEAK[PRIMER_FACTS[code].block][coats > 1 ? 1 : 0]);
-  const leak = Math.min(BLEED_LEAK.none[0], ...leaks);
-  return ground.pBleed * leak * (ground.pale ? 1 : 0.1);
+/** Share of what bleeds that comes through the primers and spot seals. */
+export function computeLeak({ primers, spotSeal }: Pick<SurfaceState, 'primers' | 'spotSeal'>, ground: Ground): number {
+  const whole = leakThrough(primers);
+  if (!spotSeal) return whole;
+  const spots = BLEED_LEAK[PRIMER_FACTS[spotSeal].block][0];
+  return ground.bleedsInSpots ? Math.min(whole, spots) : whole * SPOT_SEALED;
 }
 
-function grainRisk(candidate: Candidate, ground: Ground): number {
-  if (ground.goal.grain !== 'hide' || !candidate.paint) return 0;
-  const open = sumWhere(ground.states, hasSubstrate('open_grain_hardwood'));
-  const rewets = candidate.primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets');
-  return open * (rewets ? 0.3 : 0.06);
-}
+export const leakThrough = (primers: readonly PrimerCoats[]): number =>
+  Math.min(
+    BLEED_LEAK.none[0],
+    ...primers.map(({ code, coats }) => BLEED_LEAK[PRIMER_FACTS[code].block][coats > 1 ? 1 : 0]),
+  );
 
-function hazeRisk(candidate: Candidate, ground: Ground): number {
-  if (candidate.topcoat === 'none') return 0;
-  const solvent = TOPCOAT_FACTS[candidate.topcoat].carrier === 'solvent';
-  if (candidate.paint && ground.pale && solvent) return 0.35;
-  return !ground.pale && !solvent ? 0.15 : 0.01;
-}
+/** A primer that counts as a stain block. */
+export const blocksStain = (code: PrimerCode): boolean => {
+  const { block } = PRIMER_FACTS[code];
+  return block === 'good' || block === 'very_good' || block === 'best';
+};
 
-function blockingRisk(candidate: Candidate, ground: Ground): number {
-  const moves =
-    ground.zone.role === 'door' || ground.zone.role === 'drawer_front' || ground.zone.role === 'drawer_side';
-  if (!candidate.paint || !moves) return 0;
-  return PAINT_FACTS[candidate.paint].softForDrawers ? 0.25 : 0.01;
-}
-
-export interface Warning {
-  rule: string;
-  zone: string;
-  text: string;
-}
-
-interface SoftRule {
-  id: string;
-  text: (candidate: Candidate, ground: Ground) => string | null;
-}
-
-/** Rules that warn. What they cost in risk is already in `computeRisk` where it can be put in a number. */
-const SOFT_RULES: readonly SoftRule[] = [
-  {
-    id: 'strong_fumes',
-    text: ({ primers }) =>
-      primers.some(({ code }) => PRIMER_FACTS[code].carrier === 'alcohol' || PRIMER_FACTS[code].carrier === 'solvent')
-        ? 'Flammable vapour: doors open, no flames or pilot lights, organic-vapour mask, gloves. Follow the label.'
-        : null,
-  },
-  {
-    id: 'two_part_needs_mask',
-    text: ({ primers, paint }) =>
-      primers.some(({ code }) => code === 'bonding_primer_2k') || paint === 'cabinet_paint_2k'
-        ? 'Two-part products can sensitise: only with the protection on the label. Mind the pot life.'
-        : null,
-  },
-  {
-    id: 'latex_on_moving_parts',
-    text: ({ paint }, { zone }) =>
-      paint === 'latex_wall_paint' && (zone.role === 'door' || zone.role === 'drawer_front')
-        ? 'Wall paint stays soft and sticks to itself on doors and drawers.'
-        : null,
-  },
-  {
-    id: 'waterborne_over_filler',
-    text: ({ primers }, { goal, needs }) =>
-      goal.grain === 'hide' &&
-      (needs.get('grain_fill') ?? 0) > 0.3 &&
-      primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets')
-        ? 'Waterborne primer wets the grain filler again: it sinks and the pores show.'
-        : null,
-  },
-  {
-    id: 'foil_stays_flexible',
-    text: ({ primers }, ground) =>
-      primers.some(({ code }) => code === 'shellac_primer') &&
-      sumWhere(ground.states, hasSubstrate('thermofoil')) >= 0.1
-        ? 'Shellac is brittle and vinyl foil moves. No heat gun near it, in any case.'
-        : null,
-  },
-  {
-    id: 'residual_bleed',
-    text: (candidate, ground) => {
-      const risk = bleedRisk(candidate, ground);
-      const first = candidate.primers[0];
-      return risk > 0.05 && first
-        ? `${labelProduct(first.code)} still lets colour through ${describeChance(risk)} times: watch a patch for two days.`
-        : null;
-    },
-  },
-];
-
-export function listWarnings(candidate: Candidate, ground: Ground): Warning[] {
-  return SOFT_RULES.flatMap((rule) => {
-    const text = rule.text(candidate, ground);
-    return text ? [{ rule: rule.id, zone: ground.zone.id, text }] : [];
-  });
+export function withOverall(modes: Record<FailureMode, number>): Risk {
+  return { ...modes, overall: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - modes[mode]), 1) };
 }

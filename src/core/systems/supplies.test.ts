@@ -1,6 +1,8 @@
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { listSupplies } from './supplies';
+import { LABEL_CLIMATE } from '../climate';
 import { planPiece } from './plan';
+import { listProducts } from './product';
 
 const piece = (more: Partial<Dossier> = {}): Dossier => ({
   format: DOSSIER_FORMAT,
@@ -12,7 +14,7 @@ const piece = (more: Partial<Dossier> = {}): Dossier => ({
   ...more,
 });
 const cheapest = (dossier: Dossier): number =>
-  Math.min(...planPiece(dossier).systems.map(({ materialsCost }) => materialsCost));
+  planPiece({ ...dossier, goal: { ...dossier.goal, priority: 'cheapest' } }).systems[0]!.totalCost;
 const tin = (code: string, volume_ml: number, more: object = {}) => ({
   id: `tin-${code}`,
   class: code,
@@ -22,7 +24,9 @@ const tin = (code: string, volume_ml: number, more: object = {}) => ({
 
 describe('what a system uses', () => {
   it('is taken from the shelf first, and the rest bought in whole tins', () => {
-    const [supply] = listSupplies(new Map([['wb_alkyd_enamel', 700]]), [tin('wb_alkyd_enamel', 300)]);
+    const shelf = [tin('wb_alkyd_enamel', 300)];
+    const enamel = listProducts(shelf, LABEL_CLIMATE).find(({ class: code }) => code === 'wb_alkyd_enamel')!;
+    const [supply] = listSupplies(new Map([[enamel, 700]]));
     // 700 ml and 40 ml that stay in tray and roller.
     expect(supply).toMatchObject({ neededMl: 740, fromShelf: [{ id: 'tin-wb_alkyd_enamel', ml: 300 }] });
     const bought = supply!.buy.tins.reduce((sum, { volumeMl, count }) => sum + volumeMl * count, 0);
@@ -53,7 +57,7 @@ describe('what a system uses', () => {
 });
 
 describe('coats and primer tint', () => {
-  const painted = (colour: string) => planPiece(piece({ goal: { colour } })).systems[0]!.zones[0]!.candidate;
+  const painted = (colour: string) => planPiece(piece({ goal: { colour } })).systems[0]!.zones[0]!.stack;
 
   it('are at least two, and more where a colour hides badly', () => {
     expect(painted('#2B3A42').paintCoats).toBe(2);
@@ -63,8 +67,7 @@ describe('coats and primer tint', () => {
 
   it('tint the primer where that saves a coat, and say so', () => {
     const plan = planPiece(piece({ goal: { colour: '#C03020' } })).systems[0]!.zones[0]!;
-    expect(plan.candidate.cover?.tint).not.toBe('white');
-    expect(plan.candidate.cover!.whiteCoats).toBeGreaterThan(plan.candidate.paintCoats);
+    expect(plan.stack.tint).not.toBe('white');
     expect(plan.steps.find(({ op }) => op === 'prime')?.label).toMatch(/tinted (grey|dark)/);
     expect(plan.steps.find(({ op }) => op === 'paint')?.why).toMatch(/over white it would take \d/);
   });

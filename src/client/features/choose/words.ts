@@ -1,7 +1,7 @@
 import { labelProduct } from '@/core/knowledge';
-import type { CoatingSystem, FailureMode, Label } from '@/core/systems';
+import type { CoatingSystem, FailureMode, SystemLabel } from '@/core/systems';
 
-const LABELS: Record<Label, string> = {
+const LABELS: Record<SystemLabel, string> = {
   recommended: 'Best on balance',
   surest: 'Surest',
   soonest: 'Soonest',
@@ -21,7 +21,7 @@ export function systemTitle(system: CoatingSystem): string {
 }
 
 export function mainPrimer(system: CoatingSystem): string {
-  const code = system.zones.flatMap(({ candidate }) => candidate.primers.map((primer) => primer.code))[0];
+  const code = system.zones.flatMap(({ stack }) => stack.primers.map((primer) => primer.code))[0];
   return code ? labelProduct(code) : 'no primer';
 }
 

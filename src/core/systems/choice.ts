@@ -1,0 +1,107 @@
+import type { OperationCode, PrepCode, ProductClass } from '../knowledge';
+import { computeCoatMl } from '../knowledge';
+import type { PrimerTint } from '../film';
+import type { Ground } from './ground';
+import type { Chances } from './risk';
+import type { Product } from './product';
+import type { SurfaceState } from './surface-state';
+
+/** One thing to do on a zone, as the owner reads it. */
+export interface Step {
+  op: OperationCode;
+  label: string;
+  class?: ProductClass;
+  grit?: number;
+  tests?: string[];
+  coats?: number;
+  ml?: number;
+  /** The owner's tin it is taken from. */
+  product?: string;
+  tint?: PrimerTint;
+  recoatH?: number;
+  minutes: number;
+  waitH: number;
+  why: string;
+  /** Where it stands in the order of work: the same for all zones. */
+  stage?: number;
+}
+
+/** One way to go on from a state: an edge of the graph. */
+export interface Choice {
+  op: OperationCode | null;
+  /** What it changes in the state. */
+  sets: Partial<SurfaceState>;
+  /** Nothing more comes under the paint: what bleeds and what shows is decided here. */
+  closesGround?: boolean;
+  minutes: number;
+  waitH: number;
+  /** Splashes of cleaner or filler, each a small sum. */
+  splashes: number;
+  /** What a coat is taken from, how many coats, and how much. */
+  product?: Product;
+  coats?: number;
+  ml?: number;
+  prep?: PrepCode;
+  /** The need that is left unserved on this way. */
+  skips?: string;
+  /** Chances of failure that this way adds by itself. */
+  chances?: Chances;
+  /** The steps in words, made only for the ways that are taken. */
+  steps: () => Step[];
+}
+
+/** A way without any product. */
+export function take(
+  op: OperationCode,
+  sets: Partial<SurfaceState>,
+  steps: Step[],
+  more: Partial<Choice> = {},
+): Choice {
+  return {
+    op,
+    sets,
+    minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    waitH: steps.reduce((sum, { waitH }) => sum + waitH, 0),
+    splashes: steps.filter((own) => own.class !== undefined).length,
+    steps: () => steps,
+    ...more,
+  };
+}
+
+/** Nothing is done at this stage. */
+export const pass = (more: Partial<Choice> = {}): Choice => ({
+  op: null,
+  sets: {},
+  minutes: 0,
+  waitH: 0,
+  splashes: 0,
+  steps: () => [],
+  ...more,
+});
+
+export function step(
+  op: OperationCode,
+  label: string,
+  minutes: number,
+  waitH: number,
+  why: string,
+  more: Partial<Step> = {},
+): Step {
+  return { op, label, minutes: roundMinutes(minutes), waitH, why, ...more };
+}
+
+export const roundMinutes = (minutes: number): number => Math.max(1, Math.round(minutes));
+
+/** Loss of wet paint by how it is put on, as a share of what stays (common practice). */
+const LOSS = { brush_roll: 0.1, spray: 0.35, aerosol: 0.45 } as const;
+/** The first coat on raw wood or board soaks in (common practice: 20–30 % more). */
+const RAW_GROUND = 1.25;
+
+/** Millilitres of wet paint for some coats, to the next 5. */
+export function measureCoats(ground: Ground, { film }: Product, coats: number, first: boolean): number {
+  const one = computeCoatMl(ground.area, film, LOSS[ground.application]);
+  return Math.round((one * (coats + (first ? (RAW_GROUND - 1) * ground.pRaw : 0))) / 5) * 5;
+}
+
+export const needed = (ground: Ground, code: string): number => ground.needs.get(code) ?? 0;
+export const whyNeed = (ground: Ground, code: string): string => ground.reasons.get(code) ?? '';

@@ -1,0 +1,34 @@
+import type { Step } from './choice';
+import type { ZonePlan } from './system';
+
+/** A step of several zones done in one go. */
+export interface Job {
+  op: Step['op'];
+  label: string;
+  zones: string[];
+  minutes: number;
+  /** Until the slowest zone of the job is ready. */
+  waitH: number;
+  ml: number;
+  why: string;
+}
+
+/** One ordered list for the piece: what is the same in several zones is done once, at its place in the order of work. */
+export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
+  const jobs = new Map<string, { place: number; job: Job }>();
+  for (const zone of zones) {
+    for (const [i, step] of zone.steps.entries()) {
+      const { op, label, class: code, product, grit, stage = 0 } = step;
+      const key = [stage, op, code, product, grit, label].join('/');
+      const known = jobs.get(key);
+      const place = stage + i / 1000;
+      const job: Job = known?.job ?? { op, label, zones: [], minutes: 0, waitH: 0, ml: 0, why: step.why };
+      job.zones = [...new Set([...job.zones, zone.id])];
+      job.minutes += step.minutes;
+      job.waitH = Math.max(job.waitH, step.waitH);
+      job.ml += step.ml ?? 0;
+      jobs.set(key, { place: Math.max(place, known?.place ?? 0), job });
+    }
+  }
+  return [...jobs.values()].sort((a, b) => a.place - b.place).map(({ job }) => job);
+}

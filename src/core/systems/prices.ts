@@ -1,0 +1,76 @@
+import { FILM_FACTS, hasStrongFumes } from '../knowledge';
+import type { Dossier } from '../dossier';
+import type { Ground } from './ground';
+import type { Product } from './product';
+import type { Label } from './search';
+import { pricePurchase } from './supplies';
+
+/** What a plan is made for: how the owner weighs money, hands, waiting, failing and fumes. */
+export type Aim = NonNullable<NonNullable<Dossier['goal']>['priority']> | 'balance';
+
+interface Weights {
+  materials: number;
+  elapsedHour: number;
+  redo: number;
+  fumes: number;
+}
+
+/** Money for an hour of hands and of waiting, and for one more product with strong vapour: used only to rank (estimates). */
+const HOUR_PRICE = 15;
+const BALANCE: Weights = { materials: 1, elapsedHour: 0.1, redo: 1, fumes: 6 };
+const WEIGHTS: Record<Aim, Weights> = {
+  balance: BALANCE,
+  surest: { ...BALANCE, redo: 5 },
+  soonest: { ...BALANCE, elapsedHour: 1.1 },
+  cheapest: { ...BALANCE, materials: 4 },
+  least_fumes: { ...BALANCE, fumes: 60 },
+};
+export const AIMS = Object.keys(WEIGHTS) as Aim[];
+
+/** A failure also loses the week and the margin of the piece (estimate). */
+const LOST_WEEK_PRICE = 150;
+/** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
+const CONSUMABLES_PRICE = 0.4;
+const SPLASH_PRICE = 0.8;
+/** Cleaning brush, roller and tray after a product (common practice). */
+const CLEAN_UP_MIN = { water: 10, solvent: 15 };
+
+/** A two-part product asks for more than open doors: it counts as this many of the others (estimate). */
+const TWO_PART_FACTOR = 4;
+
+export const priceSmallThings = ({ splashes }: Label): number => CONSUMABLES_PRICE + splashes * SPLASH_PRICE;
+
+/** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
+export function priceRedo(label: Label, ground: Ground): number {
+  const hours = (60 + 200 * ground.area + label.minutes) / 60;
+  const coats = label.uses.reduce(
+    (sum, { product, ml }) => sum + (ml / 1000) * FILM_FACTS[product.class].pricePerLitre,
+    0,
+  );
+  return hours * HOUR_PRICE + priceSmallThings(label) + coats;
+}
+
+/** What a zone's way costs whatever the other zones do, all in money. Lower is better. */
+export function priceZone(label: Label, ground: Ground, aim: Aim): number {
+  const { materials, redo } = WEIGHTS[aim];
+  const failing = -Math.expm1(-label.loss) * (priceRedo(label, ground) + LOST_WEEK_PRICE);
+  return priceSmallThings(label) * materials + (label.minutes / 60) * HOUR_PRICE + failing * redo;
+}
+
+/** Using a product at all: tins to buy, cleaning up after it, its vapour. */
+export function priceProduct(product: Product, ml: number, aim: Aim): number {
+  const { materials, fumes } = WEIGHTS[aim];
+  const vapour = product.carrier === 'two_part' ? TWO_PART_FACTOR * fumes : hasStrongFumes(product.carrier) ? fumes : 0;
+  return pricePurchase(product, ml) * materials + (measureCleanUp(product) / 60) * HOUR_PRICE + vapour;
+}
+
+export const measureCleanUp = ({ carrier }: Product): number =>
+  carrier === 'water' || carrier === 'none' ? CLEAN_UP_MIN.water : CLEAN_UP_MIN.solvent;
+
+export const priceElapsedHour = (aim: Aim): number => WEIGHTS[aim].elapsedHour;
+
+/** One zone's way as if it were alone: what it would cost with all its products. */
+export const priceAlone = (label: Label, ground: Ground, aim: Aim): number =>
+  priceZone(label, ground, aim) +
+  label.uses.reduce((sum, { product, ml }) => sum + priceProduct(product, ml, aim), 0) +
+  label.waitH * priceElapsedHour(aim);

@@ -1,0 +1,222 @@
+import {
+  REFITTING,
+  PAINTING,
+  PRIMING,
+  PRIMING_AGAIN,
+  SMOOTHING,
+  SPOT_SEALING,
+  STAINING,
+  TOPCOATING,
+} from './stages-coats';
+import {
+  CLEANING,
+  DESILICONING,
+  DEWAXING,
+  DULLING,
+  EDGE_SEALING,
+  GRAIN_FILLING,
+  REPAIRING,
+  type Stage,
+} from './stages-ground';
+import type { Choice } from './choice';
+import type { Ground } from './ground';
+import { HARD_RULES, type HardRule } from './hard-rules';
+import type { Product } from './product';
+import { assessCoat, FAILURE_MODES, type FailureMode } from './risk';
+import { SOFT_RULES, type SoftRule } from './soft-rules';
+import { keyOf, UNTOUCHED, type SurfaceState } from './surface-state';
+
+/** The order of work: an acyclic graph, so that labels are set stage by stage. */
+export const STAGES: readonly Stage[] = [
+  CLEANING,
+  DEWAXING,
+  DESILICONING,
+  REPAIRING,
+  DULLING,
+  GRAIN_FILLING,
+  EDGE_SEALING,
+  SPOT_SEALING,
+  PRIMING,
+  PRIMING_AGAIN,
+  SMOOTHING,
+  STAINING,
+  PAINTING,
+  TOPCOATING,
+  REFITTING,
+];
+
+/** What one way through the graph costs so far. All figures add up along the way; chances are kept as −ln(1 − p). */
+export interface Label {
+  state: SurfaceState;
+  minutes: number;
+  waitH: number;
+  splashes: number;
+  losses: readonly number[];
+  loss: number;
+  /** Millilitres by product, sorted by the product's index. */
+  uses: readonly Use[];
+  parent: Label | null;
+  choice: Choice | null;
+}
+
+export interface Use {
+  product: Product;
+  ml: number;
+}
+
+/** A way that a rule cut, from the state it started at. */
+export interface Cut {
+  /** Place in the order of work. */
+  stage: number;
+  rule: HardRule;
+  choice: Choice;
+  before: SurfaceState;
+}
+
+export interface ZoneSearch {
+  ground: Ground;
+  /** Every complete way that is not beaten by another through the same last state. */
+  goals: readonly Label[];
+  cuts: readonly Cut[];
+  /** States met and labels made: what the search took. */
+  states: number;
+  labels: number;
+}
+
+/**
+ * Every coating system of a zone that the hard rules allow and that none like it beats in hands, waiting, risk and
+ * materials at once: label setting with dominance over the stages of the work. Exact: no bound is loosened. Only ways
+ * that `follows` allows are looked at.
+ */
+export function searchZone(
+  ground: Ground,
+  products: readonly Product[],
+  follows: (choice: Choice, before: SurfaceState) => boolean = () => true,
+): ZoneSearch {
+  const cuts: Cut[] = [];
+  let front = new Map<string, Label[]>([[keyOf(UNTOUCHED), [START]]]);
+  let states = 1;
+  let made = 1;
+  for (const [place, stage] of (ground.look === 'leave' ? [CLEANING] : STAGES).entries()) {
+    const next = new Map<string, Label[]>();
+    for (const labels of front.values()) {
+      const { state } = labels[0]!;
+      for (const choice of stage.choices(state, ground, products)) {
+        if (!follows(choice, state)) continue;
+        const rule = HARD_RULES.find((hard) => hard.cuts(choice, state, ground));
+        if (rule) {
+          cuts.push({ stage: place, rule, choice, before: state });
+          continue;
+        }
+        const losses = assessLosses(choice, state, ground);
+        const key = (stage.keyAfter ?? keyOf)({ ...state, ...choice.sets }, ground);
+        const there = next.get(key) ?? [];
+        next.set(key, there);
+        made += labels.length;
+        for (const label of labels) addUnlessBeaten(there, extend(label, choice, losses));
+      }
+    }
+    states += next.size;
+    front = next;
+  }
+  return { ground, goals: [...front.values()].flat(), cuts, states, labels: made };
+}
+
+const START: Label = {
+  state: UNTOUCHED,
+  minutes: 0,
+  waitH: 0,
+  splashes: 0,
+  losses: FAILURE_MODES.map(() => 0),
+  loss: 0,
+  uses: [],
+  parent: null,
+  choice: null,
+};
+
+/** −ln(1 − p) by failure mode: from what the coat lies on, from soft rules, and from what was left undone. */
+function assessLosses(choice: Choice, before: SurfaceState, ground: Ground): readonly number[] | null {
+  const coat = assessCoat(choice, before, ground);
+  const soft = listSoft(choice, before, ground);
+  if (!choice.chances && soft.length === 0 && Object.keys(coat).length === 0) return null;
+  return FAILURE_MODES.map((mode) => {
+    const chances = [
+      coat[mode],
+      choice.chances?.[mode],
+      ...soft.filter(({ rule }) => rule.mode === mode).map(({ p }) => p),
+    ];
+    return chances.reduce<number>((sum, p) => sum - Math.log1p(-Math.min(0.999, p ?? 0)), 0);
+  });
+}
+
+export function listSoft(choice: Choice, before: SurfaceState, ground: Ground): { rule: SoftRule; p: number }[] {
+  if (!choice.product) return [];
+  return SOFT_RULES.flatMap((rule) => {
+    const p = rule.chance(choice, before, ground);
+    return p === null ? [] : [{ rule, p }];
+  });
+}
+
+function extend(label: Label, choice: Choice, losses: readonly number[] | null): Label {
+  const added = losses ? losses.reduce((sum, loss) => sum + loss, 0) : 0;
+  return {
+    state: { ...label.state, ...choice.sets },
+    minutes: label.minutes + choice.minutes,
+    waitH: label.waitH + choice.waitH,
+    splashes: label.splashes + choice.splashes,
+    losses: losses ? label.losses.map((loss, i) => loss + losses[i]!) : label.losses,
+    loss: label.loss + added,
+    uses: choice.product && choice.ml ? addUse(label.uses, choice.product, choice.ml) : label.uses,
+    parent: label,
+    choice,
+  };
+}
+
+function addUse(uses: readonly Use[], product: Product, ml: number): Use[] {
+  const at = uses.findIndex((use) => use.product.index >= product.index);
+  if (at < 0) return [...uses, { product, ml }];
+  if (uses[at]!.product === product) return uses.map((use, i) => (i === at ? { product, ml: use.ml + ml } : use));
+  return [...uses.slice(0, at), { product, ml }, ...uses.slice(at)];
+}
+
+/** Keeps a label unless one that is there is as good in every respect; drops those it beats. */
+export function addUnlessBeaten(labels: Label[], label: Label): void {
+  for (const other of labels) if (beats(other, label)) return;
+  let kept = 0;
+  for (const other of labels) if (!beats(label, other)) labels[kept++] = other;
+  labels.length = kept;
+  labels.push(label);
+}
+
+const NEGLIGIBLE = 1e-9;
+
+/** At least as good in hands, waiting, risk and small things, with no product more and no millilitre more. */
+export function beats(a: Label, b: Label): boolean {
+  return (
+    a.minutes <= b.minutes &&
+    a.waitH <= b.waitH &&
+    a.loss <= b.loss + NEGLIGIBLE &&
+    a.splashes <= b.splashes &&
+    usesNoMore(a.uses, b.uses)
+  );
+}
+
+function usesNoMore(a: readonly Use[], b: readonly Use[]): boolean {
+  let at = 0;
+  for (const { product, ml } of a) {
+    while (at < b.length && b[at]!.product.index < product.index) at += 1;
+    if (at >= b.length || b[at]!.product !== product || b[at]!.ml < ml) return false;
+  }
+  return true;
+}
+
+export const chanceOf = (label: Label, mode: FailureMode): number =>
+  -Math.expm1(-label.losses[FAILURE_MODES.indexOf(mode)]!);
+
+/** The choices of a label from the first stage to the last, each with the state before it. */
+export function traceLabel(label: Label): { choice: Choice; before: SurfaceState }[] {
+  const way: { choice: Choice; before: SurfaceState }[] = [];
+  for (let at: Label | null = label; at?.choice && at.parent; at = at.parent)
+    way.unshift({ choice: at.choice, before: at.parent.state });
+  return way;
+}

@@ -1,0 +1,333 @@
+import {
+  labelProduct,
+  PAINT_FACTS,
+  PAINTS,
+  PRIMER_FACTS,
+  PRIMERS,
+  TOPCOATS,
+  type PaintCode,
+  type PrimerCode,
+  type TopcoatCode,
+} from '../knowledge';
+import type { PrimerTint } from '../film';
+import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
+import { forecastCoats, type Cover } from './cover';
+import { BLEED_LIMIT, type Ground } from './ground';
+import type { Product } from './product';
+import { estimateAdhesion, leakThrough } from './risk';
+import { fillSteps, type Stage } from './stages-ground';
+import type { PrimerCoats, SurfaceState } from './surface-state';
+
+/** Hands-on minutes per m² and coat, by hand or with a gun (common practice). */
+const RATE = { prime: { hand: 7, gun: 3 }, paint: { hand: 8, gun: 3 }, clear: 6, wax: 8, denib: 4, stain: 8 };
+
+const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
+  (codes as readonly string[]).includes(product.class);
+const offer = <T extends string>(products: readonly Product[], codes: readonly T[]): Product[] =>
+  products.filter((product) => isCode(codes, product));
+
+/** Knots and single stains get a seal of their own before the whole-face primer, where there are any. */
+export const SPOT_SEALING: Stage = {
+  id: 'spot_sealing',
+  choices: (_state, ground, products) => {
+    const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
+    if (ground.look !== 'opaque' || ground.pBleed < BLEED_LIMIT || !(ground.bleedsInSpots || knots)) return [pass()];
+    const spots = knots?.count ?? 5;
+    const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
+    return [
+      pass(),
+      ...offer(products, seals).map((product) => {
+        const ml = 5 * Math.max(2, spots);
+        const own = step(
+          'spot_seal',
+          `Seal ${knots ? 'knots' : 'stains'} with ${labelProduct(product.class).toLowerCase()}`,
+          spots,
+          product.recoatH,
+          whyNeed(ground, 'stain_block'),
+          {
+            class: product.class,
+            coats: 1,
+            recoatH: product.recoatH,
+            ml,
+            ...tinOf(product),
+          },
+        );
+        return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, ml, splashes: 0 });
+      }),
+    ];
+  },
+};
+
+export const PRIMING: Stage = {
+  id: 'priming',
+  choices: (state, ground, products) =>
+    ground.look !== 'opaque' ? [pass()] : [pass(), ...primeWith(offer(products, PRIMERS), state, ground)],
+};
+
+/** A second primer of another class, where it does something the first does not. */
+export const PRIMING_AGAIN: Stage = {
+  id: 'priming_again',
+  choices: (state, ground, products) => {
+    const [first] = state.primers;
+    if (!first || first.coats > 1) return [pass()];
+    const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
+    const smells = needed(ground, 'odour_seal') > 0.1;
+    const adds = ({ code, coats }: PrimerCoats): boolean =>
+      (bleeds && leakThrough([{ code, coats }]) < leakThrough([first])) ||
+      (smells && PRIMER_FACTS[code].odour && !PRIMER_FACTS[first.code].odour);
+    const second = primeWith(
+      offer(products, PRIMERS).filter((product) => product.class !== first.code),
+      state,
+      ground,
+    );
+    return [pass(), ...second.filter(({ sets }) => adds(sets.primers![1]!))];
+  },
+};
+
+function primeWith(products: readonly Product[], state: SurfaceState, ground: Ground): Choice[] {
+  return products.flatMap((product) => {
+    const code = product.class as PrimerCode;
+    return PRIMER_FACTS[code].coats.map((coats) => {
+      const primers = [...state.primers, { code, coats }];
+      const first = state.primers.length === 0;
+      const ml = measureCoats(ground, product, coats, first);
+      const minutes = roundMinutes(rateOf('prime', ground) * ground.area * coats);
+      const proof = first ? planProof(state, code, ground, product) : null;
+      const waitH = product.recoatH * coats;
+      return {
+        op: 'prime' as const,
+        sets: { primers },
+        minutes: minutes + (proof?.minutes ?? 0),
+        waitH: waitH + (proof?.waitH ?? 0),
+        splashes: 0,
+        product,
+        coats,
+        ml,
+        steps: () => [
+          ...(proof ? [proofStep(proof)] : []),
+          coatStep('prime', product, coats, minutes, ml, whyPrimer(first, code, ground), ground),
+        ],
+      };
+    });
+  });
+}
+
+const rateOf = (kind: 'prime' | 'paint', ground: Ground): number =>
+  ground.application === 'brush_roll' ? RATE[kind].hand : RATE[kind].gun;
+
+interface Proof {
+  minutes: number;
+  waitH: number;
+  bleeds: boolean;
+}
+
+/** A patch before the piece, on anything but trivial ground, unless this treatment has already held there. */
+function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Ground, { film }: Product): Proof | null {
+  const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
+  if (estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
+  const held = (mode: 'adhesion' | 'bleed'): boolean =>
+    ground.evidence.some(
+      (entry) =>
+        entry.mode === mode &&
+        entry.held &&
+        entry.weight === 1 &&
+        entry.treatment.prep === state.prep &&
+        (entry.treatment.primer ?? 'none') === (primer ?? 'none'),
+    );
+  if (held('adhesion') && (!bleeds || held('bleed'))) return null;
+  return { minutes: 8, waitH: bleeds ? 48 : film.testFromH, bleeds };
+}
+
+function proofStep({ minutes, waitH, bleeds }: Proof): Step {
+  const tests = ['nail', 'cross_cut', ...(bleeds ? ['bleed_watch'] : [])];
+  const why = bleeds
+    ? 'Coat a patch and paint over it, watch it for 48 h, then scratch it. Go on only if nothing comes through and it holds.'
+    : `Coat a patch, wait ${waitH} h, scratch and cut it. Go on only if it holds.`;
+  return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests });
+}
+
+/** Sanding between primer and paint, and the filling that waits for the primer. */
+export const SMOOTHING: Stage = {
+  id: 'smoothing',
+  keyAfter: (state, ground) => {
+    if (state.primers.length === 0) return state.prep;
+    const { coats, tint } = forecastCoats(ground, state.prep, state.primers);
+    return `primed,${coats},${tint ?? ''}`;
+  },
+  choices: (state, ground) => {
+    if (ground.look !== 'opaque') return [pass()];
+    const steps: Step[] = [];
+    const primed = state.primers.length > 0;
+    if (primed)
+      steps.push(
+        step('denib', 'Sand smooth, 220', RATE.denib * ground.area, 0, 'Paint shows every nib of primer.', {
+          grit: 220,
+        }),
+      );
+    const late = ground.schools.fill === 'after_prime' ? fillSteps(ground) : [];
+    steps.push(...late);
+    if (primed && ground.schools.fill !== 'before')
+      steps.push(
+        step('fill', 'Look along a low lamp, fill what shows', 2, 0, 'One colour shows flaws that wood hides.', {
+          class: 'wood_filler_wb',
+        }),
+      );
+    if (primed && late.length > 0)
+      steps.push(step('dust', 'Spot-prime the fills', 3, 1, 'Bare filler drinks paint and shows as a dull patch.'));
+    return [steps.length > 0 ? take('denib', {}, steps, { closesGround: true }) : pass({ closesGround: true })];
+  },
+};
+
+export const STAINING: Stage = {
+  id: 'staining',
+  choices: (_state, ground) => {
+    if (ground.look !== 'stain') return [pass()];
+    const own = step('stain', 'Stain', RATE.stain * ground.area, 24, 'The look you asked for.');
+    return [take('stain', {}, [own])];
+  },
+};
+
+export const PAINTING: Stage = {
+  id: 'painting',
+  keyAfter: ({ paint, paintCoats, tint }) => `${paint ?? ''},${paintCoats},${tint ?? ''}`,
+  choices: (state, ground, products) => {
+    if (ground.look !== 'opaque') return [pass()];
+    const wished = ground.goal.paint ? [ground.goal.paint] : PAINTS;
+    const cover = forecastCoats(ground, state.prep, state.primers);
+    return offer(products, wished).map((product) => paintWith(product, state, ground, cover));
+  },
+};
+
+function paintWith(product: Product, state: SurfaceState, ground: Ground, cover: Cover): Choice {
+  const coats = cover.coats;
+  const first = state.primers.length === 0;
+  const ml = measureCoats(ground, product, coats, first);
+  const sanding = RATE.denib * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
+  const minutes = roundMinutes((rateOf('paint', ground) * coats + sanding) * ground.area);
+  const proof = first ? planProof(state, null, ground, product) : null;
+  return {
+    op: 'paint',
+    sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint },
+    minutes: minutes + (proof?.minutes ?? 0),
+    waitH: product.recoatH * coats + (proof?.waitH ?? 0),
+    splashes: 0,
+    product,
+    coats,
+    ml,
+    steps: () => [
+      ...(proof ? [proofStep(proof)] : []),
+      coatStep('paint', product, coats, minutes, ml, whyCoats(cover), ground),
+    ],
+  };
+}
+
+/** Coats of clear: one where a paint only wants help, two where it must carry the wear. */
+export const TOPCOATING: Stage = {
+  id: 'topcoating',
+  choices: (state, ground, products) => {
+    const bare = pass({ skips: 'topcoat' });
+    if (state.paint && !wantsClear(state.paint, ground)) return [bare];
+    const clears = TOPCOATS.filter((code) => code !== 'none' && (code !== 'wipe_on_oil' || !state.paint));
+    const coats = state.paint && state.paint !== 'chalk_paint' && !ground.hardWorn ? 1 : 2;
+    return [bare, ...offer(products, clears).map((product) => clearWith(product, coats, state, ground))];
+  },
+};
+
+/** Elsewhere a clear coat would only cost: wear, sheen or the owner's school ask for it. */
+function wantsClear(paint: PaintCode, { hardWorn, goal, schools }: Ground): boolean {
+  const { seal, sheens } = PAINT_FACTS[paint];
+  const otherSheen = goal.sheen !== undefined && !sheens.includes(goal.sheen);
+  return seal === 'always' || (seal === 'hard_worn' && hardWorn) || otherSheen || schools.topcoat === 'always';
+}
+
+function clearWith(product: Product, coats: number, state: SurfaceState, ground: Ground): Choice {
+  const ml = measureCoats(ground, product, coats, false);
+  const minutes = roundMinutes((product.class === 'wax' ? RATE.wax : RATE.clear) * ground.area * coats);
+  const why = state.paint ? 'This paint needs sealing here.' : 'Protects the wood and lets it show.';
+  return {
+    op: 'topcoat',
+    sets: { topcoat: product.class as TopcoatCode, topcoats: coats },
+    minutes,
+    waitH: product.recoatH * coats,
+    splashes: 0,
+    product,
+    coats,
+    ml,
+    steps: () => [coatStep('topcoat', product, coats, minutes, ml, why, ground)],
+  };
+}
+
+export const REFITTING: Stage = {
+  id: 'refitting',
+  choices: (_state, ground) => {
+    if (!ground.moves) return [pass()];
+    const why = 'After a day at least, a week is safer. Sand stray paint off runners and edges first.';
+    return [take('refit', {}, [step('refit', 'Refit and check that it closes', 4, 0, why)])];
+  },
+};
+
+const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
+
+function coatStep(
+  op: 'prime' | 'paint' | 'topcoat',
+  product: Product,
+  coats: number,
+  minutes: number,
+  ml: number,
+  why: string,
+  ground: Ground,
+): Step {
+  const { class: code, film, recoatH } = product;
+  const slower =
+    recoatH > film.recoatH ? ` The label says ${film.recoatH} h between coats; in this air about ${recoatH} h.` : '';
+  return step(
+    op,
+    `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`,
+    minutes,
+    recoatH * coats,
+    why + slower + sayApplication(op, product, ground),
+    {
+      class: code,
+      coats,
+      recoatH,
+      ml,
+      ...tinOf(product),
+    },
+  );
+}
+
+function sayApplication(op: string, { class: code }: Product, ground: Ground): string {
+  if (ground.application !== 'spray') return '';
+  if (code === 'bonding_primer_wb') return ' Never thin it.';
+  if (op === 'prime' && ground.pRaw > 0.3) return ' Brush the first coat into the pores, spray the rest.';
+  return ' Spray thin coats; thin only as far as the label allows.';
+}
+
+/** Tells the primer steps of a chain what tint the paint over them asks for. */
+export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): Step[] {
+  if (!tint) return [...steps];
+  return steps.map((own) => {
+    if (own.op !== 'prime' || PRIMER_FACTS[own.class as PrimerCode].clear) return own;
+    return { ...own, tint, label: tint === 'white' ? own.label : own.label.replace(/( ×|$)/, `, tinted ${tint}$1`) };
+  });
+}
+
+function whyCoats(cover: Cover): string {
+  const { coats } = cover;
+  if (cover.shows) return `Even ${coats} coats may let the ground show through this colour: try a patch first.`;
+  if (cover.whiteCoats !== undefined)
+    return `${coats} coats hide the ground over ${cover.tint ?? ''} primer; over white it would take ${cover.whiteCoats} (an estimate from film optics).`;
+  return `${coats} thin coats hide the ground (an estimate from film optics), each after the recoat time of the last.`;
+}
+
+function whyPrimer(first: boolean, code: PrimerCode, ground: Ground): string {
+  const fact = PRIMER_FACTS[code];
+  const reasons: string[] = [];
+  if (first && ground.slickness[2] >= 0.1) reasons.push(`grip on a slick face: ${say(fact.slick)}`);
+  if (ground.pale && ground.pBleed >= BLEED_LIMIT) reasons.push(`holds colour back: ${say(fact.block)}`);
+  if (needed(ground, 'odour_seal') > 0.5) reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
+  const why = reasons.join('; ') || 'an even ground that paint sticks to';
+  return `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${fact.note}`;
+}
+
+const say = (rating: string): string => rating.replace('_', ' ');

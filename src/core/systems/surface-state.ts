@@ -1,0 +1,57 @@
+import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
+import type { PrimerTint } from '../film';
+
+export interface PrimerCoats {
+  code: PrimerCode;
+  coats: number;
+}
+
+/** What has been put on a zone, from the dulled ground up. */
+export interface CoatStack {
+  prep: PrepCode;
+  primers: readonly PrimerCoats[];
+  tint: PrimerTint | null;
+  paint: PaintCode | null;
+  paintCoats: number;
+  topcoat: TopcoatCode;
+  topcoats: number;
+}
+
+/** Where a zone stands while a system is being built up on it: the stack so far, and what later layers depend on. */
+export interface SurfaceState extends CoatStack {
+  /** Silicone polish was met and washed: it still wants a barrier coat. */
+  siliconeWashed: boolean;
+  grainFilled: boolean;
+  /** What knots and single stains were sealed with. */
+  spotSeal: PrimerCode | null;
+}
+
+export const UNTOUCHED: SurfaceState = {
+  prep: 'none',
+  primers: [],
+  tint: null,
+  paint: null,
+  paintCoats: 0,
+  topcoat: 'none',
+  topcoats: 0,
+  siliconeWashed: false,
+  grainFilled: false,
+  spotSeal: null,
+};
+
+/** States that are the same for everything that may still come have the same key. */
+export const keyOf = (state: SurfaceState): string =>
+  [
+    state.prep,
+    state.siliconeWashed,
+    state.grainFilled,
+    state.spotSeal,
+    describePrimers(state.primers),
+    state.paint,
+    state.paintCoats,
+    state.topcoat,
+    state.topcoats,
+  ].join();
+
+export const describePrimers = (primers: readonly PrimerCoats[]): string =>
+  primers.map(({ code, coats }) => `${code}×${coats}`).join('+') || 'none';

@@ -1,0 +1,134 @@
+import { hasStrongFumes } from '../knowledge';
+import type { Treatment } from '../dossier';
+import type { Step } from './choice';
+import type { Ground } from './ground';
+import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
+import type { Product } from './product';
+import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
+import { chanceOf, listSoft, traceLabel, type Label } from './search';
+import { tintPrimers } from './stages-coats';
+import { listSupplies, type Supply } from './supplies';
+import type { CoatStack } from './surface-state';
+
+export interface Warning {
+  rule: string;
+  title: string;
+  zone: string;
+  text: string;
+}
+
+export interface ZonePlan {
+  id: string;
+  name: string;
+  stack: CoatStack;
+  treatment: Treatment;
+  steps: Step[];
+  risk: Risk;
+  minutes: number;
+  waitH: number;
+  /** Money lost if the zone fails. */
+  redoCost: number;
+  warnings: Warning[];
+}
+
+export type SystemLabel = 'recommended' | 'surest' | 'soonest' | 'cheapest' | 'least_fumes';
+
+export interface CoatingSystem {
+  id: string;
+  labels: SystemLabel[];
+  zones: ZonePlan[];
+  risk: Risk;
+  handsOnMin: number;
+  elapsedH: number;
+  /** Money for tins to buy and small things; what the shelf has is paid. */
+  materialsCost: number;
+  supplies: Supply[];
+  /** Materials and what a failure would cost by its chance. */
+  expectedCost: number;
+  /** What the plan was ranked by: materials, hands, waiting, cleaning up, vapour and redoing, all in money. */
+  totalCost: number;
+  fumes: 'low' | 'solvent' | 'two_part';
+  assumes: string[];
+  gates: string[];
+  warnings: Warning[];
+}
+
+/** Setting up and cleaning a gun, once for a piece (common practice). */
+const SPRAY_SET_UP_MIN = 40;
+
+export function describeZone(label: Label, ground: Ground): ZonePlan {
+  const { state } = label;
+  const way = traceLabel(label);
+  const primer = state.primers[0];
+  const risk = withOverall(
+    Object.fromEntries(FAILURE_MODES.map((mode) => [mode, chanceOf(label, mode)])) as Record<FailureMode, number>,
+  );
+  return {
+    id: ground.zone.id,
+    name: ground.name,
+    stack: state,
+    treatment: {
+      prep: state.prep,
+      primer: primer?.code ?? 'none',
+      coats: primer?.coats ?? 0,
+      ...(state.paint ? { paint: state.paint, paint_coats: state.paintCoats } : {}),
+      ...(state.topcoat === 'none' ? {} : { clear: state.topcoat }),
+    },
+    steps: tintPrimers(
+      way.flatMap(({ choice }, stage) => choice.steps().map((own) => ({ ...own, stage }))),
+      state.tint,
+    ),
+    risk,
+    minutes: label.minutes,
+    waitH: label.waitH,
+    redoCost: priceRedo(label, ground),
+    warnings: way.flatMap(({ choice, before }) =>
+      listSoft(choice, before, ground).map(({ rule }) => ({
+        rule: rule.id,
+        title: rule.title,
+        zone: ground.zone.id,
+        text: rule.text(choice, before, ground),
+      })),
+    ),
+  };
+}
+
+/** A complete system from the way taken on each zone. */
+export function assembleSystem(
+  labels: readonly Label[],
+  grounds: readonly Ground[],
+  totalCost: number,
+): Omit<CoatingSystem, 'id' | 'labels' | 'assumes' | 'gates'> {
+  const zones = labels.map((label, i) => describeZone(label, grounds[i]!));
+  const used = new Map<Product, number>();
+  for (const { product, ml } of labels.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
+  const products = [...used.keys()];
+  const supplies = listSupplies(used);
+  const sprayed = products.length > 0 && grounds[0]?.application === 'spray' ? SPRAY_SET_UP_MIN : 0;
+  const handsOnMin =
+    labels.reduce((sum, { minutes }) => sum + minutes, sprayed) +
+    products.reduce((sum, product) => sum + measureCleanUp(product), 0);
+  const materialsCost =
+    labels.reduce((sum, label) => sum + priceSmallThings(label), 0) +
+    supplies.reduce((sum, { buy }) => sum + buy.price, 0);
+  const modes = FAILURE_MODES.map((mode) => [mode, 1 - zones.reduce((held, zone) => held * (1 - zone.risk[mode]), 1)]);
+  const carriers = products.map(({ carrier }) => carrier);
+  return {
+    zones,
+    risk: withOverall(Object.fromEntries(modes) as Record<FailureMode, number>),
+    handsOnMin,
+    elapsedH: Math.round(Math.max(0, ...labels.map(({ waitH }) => waitH)) + handsOnMin / 60),
+    materialsCost,
+    supplies,
+    expectedCost: materialsCost + zones.reduce((sum, { risk, redoCost }) => sum + risk.overall * redoCost, 0),
+    totalCost,
+    fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
+    warnings: mergeWarnings(zones),
+  };
+}
+
+/** The same words are said once, for the zones they are true of. */
+const mergeWarnings = (zones: readonly ZonePlan[]): Warning[] => {
+  const all = zones.flatMap(({ warnings }) => warnings);
+  return all.filter((warning, i) => all.findIndex((other) => other.text === warning.text) === i);
+};

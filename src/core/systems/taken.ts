@@ -1,0 +1,87 @@
+import type { Dossier, Stack } from '../dossier';
+import type { Choice } from './choice';
+import type { Ground } from './ground';
+import { priceJointly } from './joint';
+import { priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import type { Product } from './product';
+import { searchZone, type Label, type ZoneSearch } from './search';
+import type { SurfaceState } from './surface-state';
+import { assembleSystem, type CoatingSystem } from './system';
+
+/** The system the owner took, judged by what is known now. */
+export interface TakenSystem {
+  /** Its figures now; none when a rule now forbids it. */
+  system: CoatingSystem | null;
+  /** Zones where a rule now cuts it, in words. */
+  broken: { zone: string; rule: string; text: string }[];
+}
+
+/** The same layers searched again with what is known now. `null` when nothing was taken or it was kept without layers. */
+export function judgeTaken(
+  dossier: Dossier,
+  searches: readonly ZoneSearch[],
+  products: readonly Product[],
+  aim: Aim,
+): TakenSystem | null {
+  const stacks = new Map(dossier.chosen?.zones.map(({ id, stack }) => [id, stack]));
+  const broken: TakenSystem['broken'] = [];
+  const labels: Label[] = [];
+  for (const { ground } of searches) {
+    const stack = stacks.get(ground.zone.id);
+    if (!stack) return null;
+    const { goals, cuts } = searchStack(ground, products, stack);
+    const best = pickLeast(goals, (label) => priceZone(label, ground, aim));
+    if (best) labels.push(best);
+    else {
+      const cut = cuts.at(-1);
+      const text = cut ? cut.rule.text(cut.choice, cut.before, ground) : 'Your wishes for this zone have changed.';
+      broken.push({ zone: ground.zone.id, rule: cut?.rule.id ?? 'wishes_changed', text });
+    }
+  }
+  if (broken.length > 0 || labels.length === 0) return { system: null, broken };
+  const problem = {
+    zones: labels.map((label, z) => [
+      {
+        cost: priceZone(label, searches[z]!.ground, aim),
+        waitH: label.waitH,
+        uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
+      },
+    ]),
+    price: (product: number, ml: number) => priceProduct(products[product]!, ml, aim),
+    stock: (product: number) => products[product]!.stockMl,
+    hourPrice: priceElapsedHour(aim),
+  };
+  const cost = priceJointly(
+    problem,
+    labels.map(() => 0),
+  );
+  const grounds = searches.map(({ ground }) => ground);
+  const system = { ...assembleSystem(labels, grounds, cost), id: 'taken', labels: [], assumes: [], gates: [] };
+  return { system, broken };
+}
+
+/** The search of a zone kept to given layers: what else must be done for them, and the rule that cuts them if any. */
+export const searchStack = (ground: Ground, products: readonly Product[], stack: Stack): ZoneSearch =>
+  searchZone(ground, products, (choice, before) => keepsTo(stack, choice, before));
+
+/** Whether a way stays within the layers taken. */
+function keepsTo(stack: Stack, choice: Choice, before: SurfaceState): boolean {
+  if (choice.prep !== undefined) return choice.prep === stack.prep;
+  if (choice.op === 'prime') {
+    const [own, wanted] = [choice.sets.primers?.at(-1), stack.primers[before.primers.length]];
+    return own?.code === wanted?.code && own?.coats === wanted?.coats;
+  }
+  if (choice.closesGround) return before.primers.length === stack.primers.length;
+  if (choice.op === 'paint') return choice.product?.class === stack.paint;
+  if (choice.op === 'topcoat') return choice.product?.class === stack.topcoat;
+  return choice.skips !== 'topcoat' || stack.topcoat === 'none';
+}
+
+export function pickLeast<T>(list: readonly T[], value: (entry: T) => number): T | undefined {
+  let [best, least]: [T | undefined, number] = [undefined, Infinity];
+  for (const entry of list) {
+    const here = value(entry);
+    if (here < least) [best, least] = [entry, here];
+  }
+  return best;
+}

@@ -1,0 +1,142 @@
+import { findCheck, labelProduct } from '../knowledge';
+import { LABEL_CLIMATE } from '../climate';
+import type { Dossier, Zone } from '../dossier';
+import { CREDIBLE, diagnoseZone, labelState } from '../survey';
+import { readGround, type Ground } from './ground';
+import { priceAlone, type Aim } from './prices';
+import { listProducts, type Product } from './product';
+import { searchZone, type Label } from './search';
+import { describePrimers } from './surface-state';
+import { pickLeast } from './taken';
+
+/** A fact that is not certain and that would change what is best on a zone. */
+export interface TurningPoint {
+  zone: string;
+  /** "If it does not bleed". */
+  fact: string;
+  /** Chance that it is so. */
+  p: number;
+  /** What would then be best, in words. */
+  then: string;
+  /** What would then be saved (or, below nought, lost) against the best way now. */
+  saves: { hours: number; minutes: number; money: number };
+  /** The check that tells most, in words. */
+  check?: string;
+}
+
+interface Supposition {
+  fact: string;
+  p: number;
+  ground: () => Ground;
+}
+
+const MOST = 3;
+/** Certain enough that supposing otherwise is idle. */
+const SURE = 0.03;
+/** A difference of less money than this changes nobody's mind. */
+const LEAST_MONEY = 2;
+
+/**
+ * The facts a plan hangs on most: each zone searched again with an open question answered either way, and compared with
+ * the best way as things stand. At most three, those that weigh most by their chance first.
+ */
+export function listTurningPoints(dossier: Dossier): TurningPoint[] {
+  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const aim: Aim = dossier.goal?.priority ?? 'balance';
+  const weighed = (dossier.zones ?? []).flatMap((zone) => {
+    const ground = readGround(dossier, zone);
+    if (ground.look === 'leave') return [];
+    const now = findBest(ground, products, aim);
+    if (!now) return [];
+    return suppose(dossier, zone, ground).flatMap(({ fact, p, ground: make }) => {
+      const other = make();
+      const best = findBest(other, products, aim);
+      if (!best || sameStack(best.label, now.label)) return [];
+      const gain = now.price - best.price;
+      if (Math.abs(gain) < LEAST_MONEY) return [];
+      const point: TurningPoint = {
+        zone: zone.id,
+        fact,
+        p,
+        then: describeBest(best.label),
+        saves: {
+          hours: now.label.waitH - best.label.waitH,
+          minutes: now.label.minutes - best.label.minutes,
+          money: gain,
+        },
+      };
+      return [{ point, zone, weight: p * Math.abs(gain) }];
+    });
+  });
+  return weighed
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, MOST)
+    .map(({ point, zone }) => {
+      const next = diagnoseZone(dossier, zone).nextChecks[0];
+      const check = next && findCheck(next.check)?.title;
+      return check ? { ...point, check } : point;
+    });
+}
+
+function findBest(ground: Ground, products: readonly Product[], aim: Aim): { label: Label; price: number } | null {
+  const { goals } = searchZone(ground, products);
+  const label = pickLeast(goals, (goal) => priceAlone(goal, ground, aim));
+  return label ? { label, price: priceAlone(label, ground, aim) } : null;
+}
+
+/** Every open question of a zone, answered. */
+function suppose(dossier: Dossier, zone: Zone, ground: Ground): Supposition[] {
+  const { substrate } = ground.belief;
+  const credible = substrate.filter(({ p }) => p >= CREDIBLE);
+  const materials = (credible.length > 1 ? credible : []).map(({ code, p }) => ({
+    fact: `If it is ${labelState(code)}`,
+    p,
+    ground: () => readGround(dossier, { ...zone, stated: { ...zone.stated, substrate: code } }),
+  }));
+  const either = (p: number, yes: string, no: string, withChance: (p: number) => Ground): Supposition[] =>
+    p < SURE || p > 1 - SURE
+      ? []
+      : [
+          { fact: yes, p, ground: () => withChance(1) },
+          { fact: no, p: 1 - p, ground: () => withChance(0) },
+        ];
+  const withNeed = (code: string) => (p: number) => ({ ...ground, needs: new Map(ground.needs).set(code, p) });
+  return [
+    ...materials,
+    ...either(ground.pBleed, 'If it bleeds', 'If it does not bleed', (p) => ({ ...ground, pBleed: p })),
+    ...either(ground.pFailing, 'If the old coat fails', 'If the old coat holds', (p) => ({
+      ...withNeed('strip')(p),
+      pFailing: p,
+      pMarginal: 0,
+    })),
+    ...either(ground.needs.get('dewax') ?? 0, 'If there is wax', 'If there is no wax', withNeed('dewax')),
+    ...either(
+      ground.needs.get('desilicone') ?? 0,
+      'If there is silicone polish',
+      'If there is no silicone polish',
+      withNeed('desilicone'),
+    ),
+  ];
+}
+
+const sameStack = (a: Label, b: Label): boolean =>
+  a.state.prep === b.state.prep &&
+  describePrimers(a.state.primers) === describePrimers(b.state.primers) &&
+  a.state.paint === b.state.paint &&
+  a.state.paintCoats === b.state.paintCoats;
+
+function describeBest({ state }: Label): string {
+  const primers = state.primers.map(
+    ({ code, coats }) => `${labelProduct(code).toLowerCase()}${coats > 1 ? ` ×${coats}` : ''}`,
+  );
+  const under = primers.length > 0 ? primers.join(' and ') : 'no primer';
+  return `${PREP_WORDS[state.prep] ?? 'dulled'}, ${under}`;
+}
+const PREP_WORDS: Readonly<Record<string, string>> = {
+  none: 'not dulled',
+  liquid_degloss: 'deglossed',
+  strip: 'stripped',
+  sand_bare: 'sanded bare',
+  scuff_150: 'scuffed with 150',
+  scuff_220: 'scuffed with 220',
+};
