@@ -1,50 +1,24 @@
 import fc from 'fast-check';
-import { DOSSIER_FORMAT, readDossier, type Dossier, type Observation, type Zone } from '@/core/dossier';
-import { CHECKS, DEFECTS, ERAS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
+import { readDossier, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';
 import { computeBelief, diagnoseZone } from '@/core/survey';
 import { planPiece } from '@/core/systems';
+import { anyDossier, SEED } from './random-dossiers';
 
-const SEED = 20_260_521;
-
-const observation: fc.Arbitrary<Observation> = fc
-  .constantFrom(...CHECKS.filter(({ code }) => code !== 'lead_test'))
-  .chain((check) => fc.constantFrom(...check.answers).map((answer) => ({ check: check.code, result: answer.code })));
-const zone = (id: string): fc.Arbitrary<Zone> =>
-  fc.record({
-    id: fc.constant(id),
-    role: fc.constantFrom(...ROLES),
-    area_m2: fc.double({ min: 0.01, max: 20, noNaN: true }),
-    observations: fc.uniqueArray(observation, { maxLength: 8, selector: ({ check }) => check }),
-    defects: fc.array(fc.record({ code: fc.constantFrom(...DEFECTS) }), { maxLength: 3 }),
-  });
-const dossier: fc.Arbitrary<Dossier> = fc.record({
-  format: fc.constant(DOSSIER_FORMAT),
-  piece: fc.record({
-    kind: fc.constantFrom(...PIECE_KINDS),
-    history: fc.record({ era: fc.constantFrom(...ERAS), room: fc.constantFrom(...ROOMS) }),
-  }),
-  zones: fc.tuple(zone('a'), zone('b')).map((zones) => [...zones]),
-  goal: fc.record({
-    colour: fc.constantFrom('#F3EFE6', '#2B3A42'),
-    ventilation: fc.constantFrom('good' as const, 'limited' as const, 'none' as const),
-    grain: fc.constantFrom('hide' as const, 'show' as const),
-  }),
-});
 const always = (property: fc.IProperty<[Dossier]>, numRuns: number): void =>
   fc.assert(property, { seed: SEED, numRuns });
 
 describe('for any piece', () => {
   it('the reader takes what the vocabulary allows', () => {
     always(
-      fc.property(dossier, (piece) => readDossier(piece).ok),
+      fc.property(anyDossier, (piece) => readDossier(piece).ok),
       200,
     );
   });
 
   it('beliefs are probabilities, whatever contradicts what', () => {
     always(
-      fc.property(dossier, (piece) => {
+      fc.property(anyDossier, (piece) => {
         for (const entry of piece.zones!) {
           const belief = computeBelief(piece, entry);
           const total = belief.joint.reduce((sum, p) => sum + p, 0);
@@ -59,7 +33,7 @@ describe('for any piece', () => {
 
   it('an extra answer that is taken back leaves the diagnosis as it was', () => {
     always(
-      fc.property(dossier, (piece) => {
+      fc.property(anyDossier, (piece) => {
         const [first] = piece.zones!;
         const before = diagnoseZone(piece, first!);
         diagnoseZone(piece, {
@@ -75,7 +49,7 @@ describe('for any piece', () => {
   it('a plan keeps to the hard rules it names and to chances between nought and one', () => {
     let systems = 0;
     always(
-      fc.property(dossier, (piece) => {
+      fc.property(anyDossier, (piece) => {
         const plan = planPiece(piece);
         expect(plan.systems.length > 0 || plan.blocked.length > 0).toBe(true);
         for (const system of plan.systems) {
@@ -93,7 +67,7 @@ describe('for any piece', () => {
 
   it('no gate opens without a test', () => {
     always(
-      fc.property(dossier, (piece) => {
+      fc.property(anyDossier, (piece) => {
         for (const gate of judgeGates(piece)) expect(['waiting', 'not_needed']).toContain(gate.state);
       }),
       60,

@@ -1,1 +1,1 @@
-export { chooseTins, listUsualTins, type Purchase, type TinSize } from './tins';
+export { chooseTins, tabulateTins, type TinTable, listUsualTins, type Purchase, type TinSize } from './tins';

@@ -17,37 +17,48 @@ export interface Purchase {
  * least cost of at least v is found for every v in steps of the sizes' common measure (10 ml). Nothing needed, nothing
  * bought. Sizes must be multiples of 10 ml. Example: 900 ml from 250 ml at 9 and 750 ml at 20 → one of each, 29.
  */
-export function chooseTins(neededMl: number, sizes: readonly TinSize[]): Purchase {
-  const steps = Math.ceil(Math.max(0, neededMl) / STEP_ML);
-  interface Best {
-    price: number;
-    count: number;
-    pick: number;
-  }
-  const best: Best[] = [{ price: 0, count: 0, pick: -1 }];
-  for (let v = 1; v <= steps; v += 1) {
-    best[v] = sizes.reduce<Best>(
-      (top, { volumeMl, price }, pick) => {
+export const chooseTins = (neededMl: number, sizes: readonly TinSize[]): Purchase =>
+  tabulateTins(sizes).choose(neededMl);
+
+export interface TinTable {
+  choose: (neededMl: number) => Purchase;
+  price: (neededMl: number) => number;
+}
+
+/** `chooseTins` for one set of sizes, asked many times: the table of least costs grows as more is asked for. */
+export function tabulateTins(sizes: readonly TinSize[]): TinTable {
+  const best: { price: number; count: number; pick: number }[] = [{ price: 0, count: 0, pick: -1 }];
+  const look = (neededMl: number): number => {
+    const steps = Math.ceil(Math.max(0, neededMl) / STEP_ML);
+    for (let v = best.length; v <= steps; v += 1) {
+      let top = { price: Infinity, count: Infinity, pick: -1 };
+      sizes.forEach(({ volumeMl, price }, pick) => {
         const rest = best[Math.max(0, v - volumeMl / STEP_ML)]!;
         const here = { price: rest.price + price, count: rest.count + 1, pick };
-        const better = here.price < top.price - 1e-9 || (here.price < top.price + 1e-9 && here.count < top.count);
-        return better ? here : top;
-      },
-      { price: Infinity, count: Infinity, pick: -1 },
-    );
-  }
-  const counts = sizes.map(() => 0);
-  for (let v = steps; v > 0;) {
-    const { pick } = best[v]!;
-    counts[pick] = counts[pick]! + 1;
-    v = Math.max(0, v - sizes[pick]!.volumeMl / STEP_ML);
-  }
-  const bought = sizes.map(({ volumeMl }, i) => ({ volumeMl, count: counts[i]! })).filter(({ count }) => count > 0);
-  const volume = bought.reduce((sum, { volumeMl, count }) => sum + volumeMl * count, 0);
+        if (here.price < top.price - 1e-9 || (here.price < top.price + 1e-9 && here.count < top.count)) top = here;
+      });
+      best.push(top);
+    }
+    return steps;
+  };
   return {
-    tins: bought.sort((a, b) => b.volumeMl - a.volumeMl),
-    price: best[steps]!.price,
-    leftMl: Math.round(volume - Math.max(0, neededMl)),
+    price: (neededMl) => best[look(neededMl)]!.price,
+    choose: (neededMl) => {
+      const steps = look(neededMl);
+      const counts = sizes.map(() => 0);
+      for (let v = steps; v > 0;) {
+        const { pick } = best[v]!;
+        counts[pick] = counts[pick]! + 1;
+        v = Math.max(0, v - sizes[pick]!.volumeMl / STEP_ML);
+      }
+      const bought = sizes.map(({ volumeMl }, i) => ({ volumeMl, count: counts[i]! })).filter(({ count }) => count > 0);
+      const volume = bought.reduce((sum, { volumeMl, count }) => sum + volumeMl * count, 0);
+      return {
+        tins: bought.sort((a, b) => b.volumeMl - a.volumeMl),
+        price: best[steps]!.price,
+        leftMl: Math.round(volume - Math.max(0, neededMl)),
+      };
+    },
   };
 }
 

@@ -76,8 +76,7 @@ function dropHopeless(candidates: readonly JointCandidate[], { price, stock, hou
       let most = other.cost + Math.max(0, other.waitH - own.waitH) * hourPrice;
       for (const [product, ml] of other.uses) {
         if (most > own.cost) return false;
-        const same = own.uses.find(([used]) => used === product);
-        const more = ml - (same?.[1] ?? 0);
+        const more = ml - amountOf(own, product);
         if (more > 0) most += price(product, more + stock(product));
       }
       return most <= own.cost;
@@ -85,6 +84,11 @@ function dropHopeless(candidates: readonly JointCandidate[], { price, stock, hou
     if (!hopeless) kept.push(number);
   }
   return kept;
+}
+
+function amountOf({ uses }: JointCandidate, product: number): number {
+  for (const [used, ml] of uses) if (used === product) return ml;
+  return 0;
 }
 
 const listProducts = (zones: JointProblem['zones']): number[] => [
@@ -151,14 +155,13 @@ interface Floor {
 }
 
 const FLOOR_RATES = 4;
+const FLOOR_AMOUNTS = 60;
 
 /** The floor of each product's price that is highest at the amount the start uses. */
 function findFloors({ zones, price }: JointProblem, start: readonly number[]): Map<number, Floor> {
   const floors = new Map<number, Floor>();
   for (const product of listProducts(zones)) {
-    const amounts = zones.map((candidates) =>
-      candidates.map(({ uses }) => uses.find(([used]) => used === product)?.[1] ?? 0),
-    );
+    const amounts = zones.map((candidates) => candidates.map((candidate) => amountOf(candidate, product)));
     const most = amounts.reduce((sum, own) => sum + Math.max(...own), 0);
     const sure = amounts.reduce((sum, own) => sum + Math.min(...own), 0);
     const smallest = Math.min(...amounts.flat().filter((ml) => ml > 0));
@@ -168,11 +171,13 @@ function findFloors({ zones, price }: JointProblem, start: readonly number[]): M
       start.reduce((sum, pick, z) => sum + amounts[z]![pick]!, 0),
     );
     let best: Floor = { base: price(product, least), rate: 0 };
+    // Between two amounts looked at, the price is at least that of the lower one.
+    const stride = Math.max(ML_STEP, (most - least) / FLOOR_AMOUNTS);
     const prices: number[] = [];
-    for (let ml = least; ml <= most; ml += ML_STEP) prices.push(price(product, ml));
+    for (let ml = least; ml <= most; ml += stride) prices.push(price(product, ml));
     for (let share = 1; share <= FLOOR_RATES; share += 1) {
       const rate = ((price(product, most) / most) * share) / FLOOR_RATES;
-      const base = prices.reduce((low, own, i) => Math.min(low, own - rate * (least + i * ML_STEP)), Infinity);
+      const base = prices.reduce((low, own, i) => Math.min(low, own - rate * (least + (i + 1) * stride)), Infinity);
       if (base >= 0 && base + rate * usual > best.base + best.rate * usual) best = { base, rate };
     }
     floors.set(product, best);

@@ -87,7 +87,7 @@ export function computeLeak({ primers, spotSeal }: Pick<SurfaceState, 'primers' 
   return ground.bleedsInSpots ? Math.min(whole, spots) : whole * SPOT_SEALED;
 }
 
-export const leakThrough = (primers: readonly PrimerCoats[]): number =>
+const leakThrough = (primers: readonly PrimerCoats[]): number =>
   Math.min(
     BLEED_LEAK.none[0],
     ...primers.map(({ code, coats }) => BLEED_LEAK[PRIMER_FACTS[code].block][coats > 1 ? 1 : 0]),

@@ -14,9 +14,9 @@ import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Cho
 import { forecastCoats, type Cover } from './cover';
 import { BLEED_LIMIT, type Ground } from './ground';
 import type { Product } from './product';
-import { estimateAdhesion, leakThrough } from './risk';
+import { blocksStain, estimateAdhesion } from './risk';
 import { fillSteps, type Stage } from './stages-ground';
-import type { PrimerCoats, SurfaceState } from './surface-state';
+import type { SurfaceState } from './surface-state';
 
 /** Hands-on minutes per m² and coat, by hand or with a gun (common practice). */
 const RATE = { prime: { hand: 7, gun: 3 }, paint: { hand: 8, gun: 3 }, clear: 6, wax: 8, denib: 4, stain: 8 };
@@ -72,15 +72,11 @@ export const PRIMING_AGAIN: Stage = {
     if (!first || first.coats > 1) return [pass()];
     const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
     const smells = needed(ground, 'odour_seal') > 0.1;
-    const adds = ({ code, coats }: PrimerCoats): boolean =>
-      (bleeds && leakThrough([{ code, coats }]) < leakThrough([first])) ||
+    const adds = (code: PrimerCode): boolean =>
+      (bleeds && blocksStain(code) && !blocksStain(first.code)) ||
       (smells && PRIMER_FACTS[code].odour && !PRIMER_FACTS[first.code].odour);
-    const second = primeWith(
-      offer(products, PRIMERS).filter((product) => product.class !== first.code),
-      state,
-      ground,
-    );
-    return [pass(), ...second.filter(({ sets }) => adds(sets.primers![1]!))];
+    const others = offer(products, PRIMERS).filter((product) => adds(product.class as PrimerCode));
+    return [pass(), ...primeWith(others, state, ground)];
   },
 };
 

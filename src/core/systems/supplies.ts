@@ -1,5 +1,5 @@
 import { FILM_FACTS, labelProduct, type ProductClass } from '../knowledge';
-import { chooseTins, listUsualTins, type Purchase } from '../quantity';
+import { listUsualTins, tabulateTins, type Purchase, type TinTable } from '../quantity';
 import type { CoatClass, Product } from './product';
 
 /** One product a system uses: what it takes, what the shelf gives, what is to be bought. */
@@ -26,21 +26,25 @@ export function listSupplies(used: ReadonlyMap<Product, number>): Supply[] {
       fromShelf.push({ id: item.id, ml: take });
       open -= take;
     }
-    return { class: product.class, label: labelProduct(product.class), neededMl, fromShelf, buy: buy(product, open) };
+    return {
+      class: product.class,
+      label: labelProduct(product.class),
+      neededMl,
+      fromShelf,
+      buy: tableOf(product).choose(open),
+    };
   });
 }
 
-const PURCHASES = new Map<CoatClass, Map<number, Purchase>>();
+const TABLES = new Map<CoatClass, TinTable>();
 
-/** Prices hang on the class and the volume alone, so each is worked out once. */
-function buy({ class: code }: Product, ml: number): Purchase {
-  const known = PURCHASES.get(code) ?? new Map<number, Purchase>();
-  PURCHASES.set(code, known);
-  const purchase = known.get(ml) ?? chooseTins(ml, listUsualTins(FILM_FACTS[code].pricePerLitre));
-  known.set(ml, purchase);
-  return purchase;
+/** Prices hang on the class alone, so each class has one table. */
+function tableOf({ class: code }: Product): TinTable {
+  const table = TABLES.get(code) ?? tabulateTins(listUsualTins(FILM_FACTS[code].pricePerLitre));
+  TABLES.set(code, table);
+  return table;
 }
 
 /** Money for what has to be bought so that `ml` of a product can be used. Never falls as `ml` grows. */
 export const pricePurchase = (product: Product, ml: number): number =>
-  buy(product, Math.max(0, Math.round(ml + STIR_LOSS_ML) - product.stockMl)).price;
+  tableOf(product).price(Math.round(ml + STIR_LOSS_ML) - product.stockMl);

@@ -1,0 +1,107 @@
+import { LABEL_CLIMATE } from '../climate';
+import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
+import { readGround, type Ground } from './ground';
+import { HARD_RULES } from './hard-rules';
+import { listProducts, type Product } from './product';
+import { assessCoat, FAILURE_MODES } from './risk';
+import { beats, listSoft, searchZone, STAGES, type Label } from './search';
+import { UNTOUCHED } from './surface-state';
+
+const CLASSES = [
+  'shellac_primer',
+  'bonding_primer_wb',
+  'stainblock_primer_wb',
+  'wb_alkyd_enamel',
+  'chalk_paint',
+  'wb_clear',
+];
+
+function read(zone: Partial<Zone>, goal: Dossier['goal'] = {}): Ground {
+  const own: Zone = { id: 'z', role: 'side', area_m2: 1, ...zone };
+  return readGround({ format: DOSSIER_FORMAT, piece: { kind: 'sideboard' }, zones: [own], goal }, own);
+}
+const few = (): Product[] => listProducts([], LABEL_CLIMATE).filter((product) => CLASSES.includes(product.class));
+
+/** Every way through the stages, one by one, with nothing thrown away: what the search must agree with. */
+function walkAll(ground: Ground, products: readonly Product[]): Label[] {
+  let ways: Label[] = [
+    { state: UNTOUCHED, minutes: 0, waitH: 0, splashes: 0, losses: [], loss: 0, uses: [], parent: null, choice: null },
+  ];
+  for (const stage of STAGES) {
+    ways = ways.flatMap((way) =>
+      stage.choices(way.state, ground, products).flatMap((choice): Label[] => {
+        if (HARD_RULES.some((rule) => rule.cuts(choice, way.state, ground))) return [];
+        const coat = assessCoat(choice, way.state, ground);
+        const soft = listSoft(choice, way.state, ground);
+        const loss = FAILURE_MODES.flatMap((mode) => [
+          coat[mode] ?? 0,
+          choice.chances?.[mode] ?? 0,
+          ...soft.filter(({ rule }) => rule.mode === mode).map(({ p }) => p),
+        ]).reduce((sum, p) => sum - Math.log(1 - p), 0);
+        const used = new Map(way.uses.map(({ product, ml }) => [product, ml]));
+        if (choice.product && choice.ml) used.set(choice.product, (used.get(choice.product) ?? 0) + choice.ml);
+        const uses = [...used].map(([product, ml]) => ({ product, ml }));
+        return [
+          {
+            ...way,
+            state: { ...way.state, ...choice.sets },
+            minutes: way.minutes + choice.minutes,
+            waitH: way.waitH + choice.waitH,
+            splashes: way.splashes + choice.splashes,
+            loss: way.loss + loss,
+            uses: uses.sort((a, b) => a.product.index - b.product.index),
+          },
+        ];
+      }),
+    );
+  }
+  return ways;
+}
+
+const figures = ({ minutes, waitH, splashes, loss, uses, state }: Label): string =>
+  JSON.stringify([
+    state.paint,
+    minutes,
+    waitH,
+    splashes,
+    loss.toFixed(9),
+    uses.map(({ product, ml }) => [product.key, ml]),
+  ]);
+const unbeaten = (ways: readonly Label[]): Set<string> =>
+  new Set(
+    ways.filter((way) => !ways.some((other) => other !== way && beats(other, way) && !beats(way, other))).map(figures),
+  );
+
+describe('the search of a zone', () => {
+  it.each<[string, Partial<Zone>, Dossier['goal']]>([
+    [
+      'knotty pine in white',
+      { stated: { substrate: 'knotty_softwood', finish: 'varnish_oil' }, defects: [{ code: 'knot', count: 4 }] },
+      {},
+    ],
+    ['laminate', { stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }, {}],
+    ['oak with its grain hidden', { stated: { substrate: 'open_grain_hardwood', finish: 'oil' } }, { grain: 'hide' }],
+    ['raw board', { stated: { substrate: 'mdf', finish: 'bare' }, defects: [{ code: 'raw_mdf_edge' }] }, {}],
+    ['nothing known, mouldings', { moulded: true, role: 'door' }, { schools: { priming: 'when_needed' } }],
+  ])('finds every unbeaten way of the exhaustive walk, and no other: %s', (_name, zone, goal) => {
+    const ground = read(zone, goal);
+    const all = walkAll(ground, few());
+    const { goals, labels } = searchZone(ground, few());
+    expect(all.length).toBeGreaterThan(10);
+    // The search drops beaten ways as it goes; what it keeps at the end still holds all that none beats.
+    expect(unbeaten(goals)).toEqual(unbeaten(all));
+    expect(labels).toBeGreaterThan(0);
+  });
+
+  it('names for every cut the rule, and cuts nothing without one', () => {
+    const { cuts } = searchZone(read({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }), few());
+    expect(cuts.length).toBeGreaterThan(5);
+    for (const { rule } of cuts) expect(HARD_RULES).toContain(rule);
+  });
+
+  it('goes through a zone that is left with cleaning only', () => {
+    const { goals } = searchZone(read({}, { zones: { z: { look: 'leave' } } }), few());
+    expect(goals).toHaveLength(1);
+    expect(goals[0]).toMatchObject({ loss: 0, uses: [], waitH: 1 });
+  });
+});

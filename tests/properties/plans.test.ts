@@ -1,0 +1,118 @@
+import fc from 'fast-check';
+import { computeLuminance, convertHexToLinearRgb } from '@/core/colour';
+import type { Dossier } from '@/core/dossier';
+import { assessZone } from '@/core/survey';
+import { planPiece, reportPlan } from '@/core/systems';
+import { anyTin, anyWishes, SEED } from './random-dossiers';
+import { findBreaches, type Circumstances } from './rule-walker';
+
+const always = (property: fc.IProperty<[Dossier]>, numRuns: number): void =>
+  fc.assert(property, { seed: SEED, numRuns });
+
+function surround(piece: Dossier, { belief, needs }: ReturnType<typeof assessZone>, z: number): Circumstances {
+  const zone = piece.zones![z]!;
+  const goal = piece.goal ?? {};
+  const room = piece.piece.history?.room;
+  const left = zone.role === 'hardware' || zone.role === 'back';
+  const wet = room === 'kitchen' || room === 'bathroom';
+  return {
+    diagnosis: { ...belief, bleed_p: belief.present.bleed, needs },
+    pale: computeLuminance(convertHexToLinearRgb(goal.colour ?? '#F3EFE6')) > 0.35,
+    look: left ? 'leave' : (goal.look ?? 'opaque'),
+    spotsOnly: goal.schools?.stain_block === 'spots_only',
+    primesAlways: goal.schools?.priming !== 'when_needed',
+    ventilated: goal.ventilation !== 'none',
+    area: zone.area_m2!,
+    wornHard: zone.role === 'top' || (wet && ['door', 'drawer_front', 'front'].includes(zone.role)),
+    tins: piece.shelf ?? [],
+  };
+}
+
+describe('plans for a thousand pieces', () => {
+  it('break no hard rule, by a walker that knows nothing of the search', () => {
+    let [walked, painted] = [0, 0];
+    always(
+      fc.property(anyWishes, (piece) => {
+        const { systems } = reportPlan(piece);
+        const diagnoses = systems.length > 0 ? piece.zones!.map((zone) => assessZone(piece, zone)) : [];
+        for (const system of systems) {
+          system.zones.forEach((zone, z) => {
+            walked += 1;
+            if (zone.steps.some(({ op }) => op === 'paint')) painted += 1;
+            expect(findBreaches(JSON.parse(JSON.stringify(zone.steps)), surround(piece, diagnoses[z]!, z))).toEqual([]);
+          });
+        }
+      }),
+      1000,
+    );
+    expect(walked).toBeGreaterThan(2000);
+    expect(painted).toBeGreaterThan(1000);
+  });
+
+  it('give systems none of which beats another in every figure', () => {
+    const fumes = ['low', 'solvent', 'two_part'];
+    let pairs = 0;
+    always(
+      fc.property(anyWishes, (piece) => {
+        const figures = planPiece(piece).systems.map((system) => [
+          system.risk.overall,
+          system.elapsedH,
+          system.handsOnMin,
+          system.materialsCost,
+          fumes.indexOf(system.fumes),
+        ]);
+        for (const [i, a] of figures.entries())
+          for (const [j, b] of figures.entries()) {
+            // The recommended one weighs all figures together; the others must be worth a look beside it and each other.
+            if (i === j || j === 0) continue;
+            pairs += 1;
+            const beaten = a.every((own, k) => own <= b[k]! + 1e-9) && a.some((own, k) => own < b[k]! - 1e-6);
+            expect(beaten).toBe(false);
+          }
+      }),
+      100,
+    );
+    expect(pairs).toBeGreaterThan(60);
+  });
+
+  it('cost no less under one more constraint', () => {
+    const cost = (piece: Dossier, goal: Dossier['goal']): number =>
+      planPiece({ ...piece, goal: { ...piece.goal, ...goal } }).systems[0]?.totalCost ?? Infinity;
+    let compared = 0;
+    always(
+      fc.property(anyWishes, (piece) => {
+        const schools = piece.goal?.schools;
+        const free = cost(piece, { schools: { ...schools, priming: 'when_needed' } });
+        if (!Number.isFinite(free)) return;
+        for (const goal of [
+          { schools: { ...schools, priming: 'always' as const } },
+          { schools: { ...schools, priming: 'when_needed' as const, topcoat: 'always' as const } },
+          { schools: { ...schools, priming: 'when_needed' as const }, ventilation: 'none' as const },
+          { schools: { ...schools, priming: 'when_needed' as const }, paint: 'chalk_paint' as const },
+        ]) {
+          if ('paint' in goal && piece.goal?.paint) continue;
+          if (goal.schools.topcoat === 'always' && schools?.topcoat === 'always') continue;
+          compared += 1;
+          expect(cost(piece, goal)).toBeGreaterThanOrEqual(free - 1e-6);
+        }
+      }),
+      100,
+    );
+    expect(compared).toBeGreaterThan(80);
+  });
+
+  it('cost no more for one tin more on the shelf', () => {
+    let cheaper = 0;
+    fc.assert(
+      fc.property(anyWishes, anyTin('more'), (piece, tin) => {
+        const before = planPiece(piece).systems[0]?.totalCost;
+        const after = planPiece({ ...piece, shelf: [...piece.shelf!, tin] }).systems[0]?.totalCost;
+        if (before === undefined) return;
+        expect(after).toBeLessThanOrEqual(before + 1e-6);
+        if (after! < before - 1e-6) cheaper += 1;
+      }),
+      { seed: SEED, numRuns: 150 },
+    );
+    expect(cheaper).toBeGreaterThan(4);
+  });
+});

@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '@/core/dossier';
+import { CHECKS, DEFECTS, ERAS, PAINTS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
+
+export const SEED = 20_260_521;
+
+const observation: fc.Arbitrary<Observation> = fc
+  .constantFrom(...CHECKS.filter(({ code }) => code !== 'lead_test'))
+  .chain((check) => fc.constantFrom(...check.answers).map((answer) => ({ check: check.code, result: answer.code })));
+
+const zone = (id: string): fc.Arbitrary<Zone> =>
+  fc.record({
+    id: fc.constant(id),
+    role: fc.constantFrom(...ROLES),
+    area_m2: fc.double({ min: 0.01, max: 20, noNaN: true }),
+    observations: fc.uniqueArray(observation, { maxLength: 8, selector: ({ check }) => check }),
+    defects: fc.array(fc.record({ code: fc.constantFrom(...DEFECTS) }), { maxLength: 3 }),
+  });
+
+/** Any piece of two zones that the vocabulary allows, however its answers contradict each other. */
+export const anyDossier: fc.Arbitrary<Dossier> = fc.record({
+  format: fc.constant(DOSSIER_FORMAT),
+  piece: fc.record({
+    kind: fc.constantFrom(...PIECE_KINDS),
+    history: fc.record({ era: fc.constantFrom(...ERAS), room: fc.constantFrom(...ROOMS) }),
+  }),
+  zones: fc.tuple(zone('a'), zone('b')).map((zones) => [...zones]),
+  goal: fc.record({
+    colour: fc.constantFrom('#F3EFE6', '#2B3A42'),
+    ventilation: fc.constantFrom('good' as const, 'limited' as const, 'none' as const),
+    grain: fc.constantFrom('hide' as const, 'show' as const),
+  }),
+});
+
+const goal: fc.Arbitrary<NonNullable<Dossier['goal']>> = fc.record(
+  {
+    look: fc.constantFrom('opaque', 'opaque', 'opaque', 'stain', 'clear'),
+    colour: fc.constantFrom('#F3EFE6', '#2B3A42', '#C03020'),
+    ventilation: fc.constantFrom('good', 'limited', 'none'),
+    grain: fc.constantFrom('hide', 'show'),
+    sheen: fc.constantFrom('matt', 'satin', 'gloss'),
+    application: fc.constantFrom('brush_roll', 'spray', 'aerosol'),
+    priority: fc.constantFrom('surest', 'soonest', 'cheapest', 'least_fumes'),
+    paint: fc.constantFrom(...PAINTS),
+    schools: fc.record(
+      {
+        dulling: fc.constantFrom('mix', 'scuff', 'liquid'),
+        priming: fc.constantFrom('always', 'when_needed'),
+        fill: fc.constantFrom('obvious_first_then_after_prime', 'before', 'after_prime'),
+        grain: fc.constantFrom('spackle_brush', 'spackle_knife', 'grain_filler', 'leave'),
+        stain_block: fc.constantFrom('whole_zone', 'spots_only'),
+        doors: fc.constantFrom('off', 'on'),
+        topcoat: fc.constantFrom('when_needed', 'always'),
+        between: fc.constantFrom('denib_every', 'only_if_rough'),
+      },
+      { requiredKeys: [] },
+    ),
+  },
+  { requiredKeys: [] },
+);
+
+// prettier-ignore
+const TINS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb', 'bonding_primer_wb', 'bonding_primer_2k', 'allpurpose_primer_wb', 'mdf_sealer', 'chalk_paint', 'mineral_paint', 'latex_wall_paint', 'wb_alkyd_enamel', 'wb_clear', 'wax'];
+
+export const anyTin = (id: string): fc.Arbitrary<NonNullable<Dossier['shelf']>[number]> =>
+  fc.record(
+    {
+      id: fc.constant(id),
+      class: fc.constantFrom(...TINS),
+      volume_ml: fc.integer({ min: 0, max: 2500 }),
+      recoat_h: fc.integer({ min: 0, max: 48 }),
+      coverage_m2_l: fc.integer({ min: 4, max: 16 }),
+    },
+    { requiredKeys: ['id', 'class', 'volume_ml'] },
+  );
+
+/** As `anyDossier`, with every wish and school, a room and a shelf. */
+export const anyWishes: fc.Arbitrary<Dossier> = fc
+  .record({
+    dossier: anyDossier,
+    goal,
+    climate: fc.record({
+      temperature_c: fc.integer({ min: 11, max: 30 }),
+      humidity_pct: fc.integer({ min: 30, max: 70 }),
+    }),
+    shelf: fc.tuple(anyTin('t1'), anyTin('t2'), anyTin('t3')),
+  })
+  .map(({ dossier, ...more }) => ({ ...dossier, ...more, shelf: [...more.shelf] }));

@@ -1,0 +1,165 @@
+/*
+ * The hard layer rules, walked over the steps of a written plan by someone who knows nothing of how it was found: only
+ * `bricolage.plan/1`, `bricolage.diagnosis/1` and the dossier. The tables are common practice, written out again here.
+ */
+
+interface Step {
+  op: string;
+  class?: string;
+  coats?: number;
+  recoat_h?: number;
+  product?: string;
+}
+interface Likely {
+  code: string;
+  p: number;
+}
+export interface ZoneReport {
+  substrate: Likely[];
+  finish: Likely[];
+  soundness: Likely[];
+  bleed_p: number;
+  needs: Likely[];
+}
+export interface Circumstances {
+  diagnosis: ZoneReport;
+  pale: boolean;
+  look: string;
+  spotsOnly: boolean;
+  primesAlways: boolean;
+  ventilated: boolean;
+  area: number;
+  wornHard: boolean;
+  tins: readonly { id: string; recoat_h?: number | undefined }[];
+}
+
+const GRIPS = [
+  'shellac_primer',
+  'shellac_clear',
+  'stainblock_primer_oil',
+  'bonding_primer_wb',
+  'bonding_primer_oil',
+  'bonding_primer_2k',
+  'metal_primer',
+];
+const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb'];
+const CLEARS = ['shellac_clear', 'stainblock_clear_wb'];
+const HOLDS_SMELL = [
+  'shellac_primer',
+  'shellac_clear',
+  'stainblock_primer_oil',
+  'bonding_primer_oil',
+  'aerosol_stainblock',
+];
+const STRONG = [
+  'shellac_primer',
+  'shellac_clear',
+  'stainblock_primer_oil',
+  'bonding_primer_oil',
+  'bonding_primer_2k',
+  'aerosol_stainblock',
+  'metal_primer',
+  'oil_enamel',
+  'aerosol_enamel',
+  'cabinet_paint_2k',
+  'oil_polyurethane',
+  'wipe_on_oil',
+];
+const WEARS = ['wb_alkyd_enamel', 'oil_enamel', 'aerosol_enamel', 'cabinet_paint_2k'];
+/** The least hours to the next coat that any label of the class names. */
+const RECOAT_H: Record<string, number> = {
+  shellac_primer: 0.75,
+  shellac_clear: 0.75,
+  stainblock_primer_oil: 2,
+  stainblock_primer_wb: 1,
+  bonding_primer_wb: 12,
+  bonding_primer_oil: 16,
+  bonding_primer_2k: 4,
+  allpurpose_primer_wb: 1,
+  aerosol_stainblock: 0.5,
+  chalk_paint: 1,
+  mineral_paint: 2,
+  milk_paint_acrylic: 2,
+  latex_wall_paint: 4,
+  wb_alkyd_enamel: 4,
+  oil_enamel: 24,
+  wb_clear: 2,
+  wb_polyurethane: 2,
+  oil_polyurethane: 12,
+  wipe_on_oil: 12,
+  wax: 24,
+};
+
+/** Every hard rule the steps of one zone break, in words; none is what a plan must give. */
+export function findBreaches(steps: readonly Step[], around: Circumstances): string[] {
+  const breaches: string[] = [];
+  const { diagnosis } = around;
+  const need = (code: string): number => diagnosis.needs.find((own) => own.code === code)?.p ?? 0;
+  const among = (list: readonly Likely[], ...codes: string[]): number =>
+    list.filter(({ code }) => codes.includes(code)).reduce((sum, { p }) => sum + p, 0);
+  const first = (...ops: string[]): number => steps.findIndex(({ op }) => ops.includes(op));
+  const before = (a: number, b: number): boolean => a >= 0 && a < b;
+  const coatAt = first('prime', 'paint', 'topcoat', 'stain');
+  const primers = steps.filter(({ op }) => op === 'prime').map((step) => step.class!);
+  const paint = steps.find(({ op }) => op === 'paint')?.class;
+  const clear = steps.find(({ op }) => op === 'topcoat')?.class;
+  const expectThat = (kept: boolean, rule: string): void => void (kept || breaches.push(rule));
+
+  if (around.look === 'leave') {
+    expectThat(coatAt < 0, 'a zone that is left gets no coat');
+    return breaches;
+  }
+  expectThat(coatAt >= 0, 'a zone that is not left gets a coat');
+  expectThat(before(first('degrease'), coatAt), 'clean before any coat');
+  for (const op of ['scuff', 'sand', 'strip', 'liquid_degloss'])
+    if (first(op) >= 0) expectThat(before(first('degrease'), first(op)), `clean before ${op}`);
+  if (need('dewax') >= 0.1) expectThat(before(first('dewax'), coatAt), 'nothing over wax');
+  if (need('desilicone') >= 0.1) expectThat(before(first('desilicone'), coatAt), 'nothing over silicone');
+  if (paint && need('desilicone') >= 0.3)
+    expectThat(primers[0]?.startsWith('shellac') ?? false, 'a shellac barrier over silicone');
+  if (need('edge_seal') >= 0.1) expectThat(before(first('edge_seal'), coatAt), 'raw edges sealed before any coat');
+  if (need('reglue_or_remove_face') >= 0.5) expectThat(before(first('reglue'), coatAt), 'a loose face is fixed first');
+  if (need('dry_out') >= 0.5) expectThat(before(first('dry_out'), coatAt), 'damp wood dries first');
+  if (paint && among(diagnosis.soundness, 'failing') >= 0.3)
+    expectThat(before(first('strip'), coatAt), 'a failing coat comes off');
+  if (among(diagnosis.finish, 'factory_film') >= 0.3) expectThat(first('strip') < 0, 'no stripping of a film');
+  const slick = among(diagnosis.finish, 'factory_film', 'catalysed_lacquer', 'powder_coat');
+  if (paint && slick >= 0.11)
+    expectThat(
+      first('scuff', 'sand', 'strip') >= 0 || GRIPS.includes(primers[0] ?? ''),
+      'a film is scuffed or gripped',
+    );
+  if (among(diagnosis.finish, 'factory_film') >= 0.11)
+    expectThat(first('liquid_degloss') < 0, 'no deglosser on a film');
+  if (paint && around.pale && diagnosis.bleed_p >= 0.16) {
+    const spots = around.spotsOnly && steps.some((step) => step.op === 'spot_seal');
+    expectThat(primers.some((code) => BLOCKS.includes(code)) || spots, 'bleed is blocked under pale paint');
+  }
+  if (around.pale && paint)
+    expectThat(!primers.some((code) => CLEARS.includes(code)), 'no clear blocker under pale paint');
+  if (paint && need('odour_seal') > 0.5)
+    expectThat(
+      primers.some((code) => HOLDS_SMELL.includes(code)),
+      'a smell is sealed in',
+    );
+  if (paint && around.primesAlways) expectThat(primers.length > 0, 'everything is primed');
+  if (paint === 'chalk_paint') expectThat(clear !== undefined, 'chalk paint is sealed');
+  if (paint && around.wornHard)
+    expectThat(WEARS.includes(paint) || clear !== undefined, 'worn hard: enamel or a sealed paint');
+  if (clear === 'wax') expectThat(!around.wornHard, 'no wax where it is worn hard');
+  if (!around.ventilated)
+    for (const step of steps) expectThat(!STRONG.includes(step.class ?? ''), `no ${step.class} without ventilation`);
+  if (around.area > 0.3) expectThat(!primers.includes('aerosol_stainblock'), 'no aerosol over an area');
+  for (const step of steps) {
+    if (step.recoat_h === undefined || !step.class) continue;
+    const label = around.tins.find(({ id }) => id === step.product)?.recoat_h ?? RECOAT_H[step.class] ?? 0;
+    expectThat(step.recoat_h >= label - 1e-9, `${step.class} not recoated before its label says`);
+  }
+  const layers = steps.map(({ op }) => op).filter((op) => ['prime', 'paint', 'topcoat'].includes(op));
+  const rank = layers.map((op) => ['prime', 'paint', 'topcoat'].indexOf(op));
+  expectThat(
+    rank.every((own, i) => i === 0 || own >= rank[i - 1]!),
+    'primer, paint, clear, in that order',
+  );
+  return breaches;
+}
