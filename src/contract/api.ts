@@ -9,10 +9,12 @@ import {
   observationSchema,
   overrideSchema,
   pieceFactsSchema,
+  shelfItemSchema,
   testSchema,
   zoneFactsSchema,
   zoneSchema,
   type PieceChange,
+  type ShelfChange,
 } from '@/core/dossier';
 import { assertNever } from '@/core/shared';
 
@@ -33,6 +35,7 @@ export const bodies = {
   choice: choiceSchema,
   test: testSchema,
   override: overrideSchema,
+  tin: shelfItemSchema,
 } as const;
 
 export const paramIdSchema = idSchema;
@@ -85,6 +88,12 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
       return assertNever(change);
   }
 }
+
+/** The request that stores a change of the shop's shelf. */
+export const toShelfRequest = (change: ShelfChange): ApiRequest =>
+  change.type === 'tin_set'
+    ? { method: 'PUT', path: `/api/shelf/${change.tin.id}`, body: change.tin }
+    : { method: 'DELETE', path: `/api/shelf/${change.tinId}` };
 
 /** Where a picture's bytes are sent, and where they are read by their hash. */
 export const photoUploadPath = (pieceId: string, photoId: string, zoneId?: string): string =>

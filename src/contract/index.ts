@@ -1,2 +1,11 @@
-export { bodies, paramIdSchema, photoPath, photoUploadPath, toRequest, type ApiRequest, type ErrorBody } from './api';
+export {
+  bodies,
+  paramIdSchema,
+  photoPath,
+  photoUploadPath,
+  toRequest,
+  toShelfRequest,
+  type ApiRequest,
+  type ErrorBody,
+} from './api';
 export { explainProblem } from './problem-text';

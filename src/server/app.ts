@@ -4,15 +4,17 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail } from '@/core/shared';
-import type { PieceStore } from './db';
+import type { PieceStore, ShelfStore } from './db';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, sendProblem } from './http/problems';
 import { sameOriginWrites, securityHeaders } from './http/security';
+import { makeShelfRouter } from './http/shelf';
 import type { PhotoFiles } from './photo-files';
 
 export interface AppParts {
   store: PieceStore;
+  shelf: ShelfStore;
   photos: PhotoFiles;
   /** Folder of the exported web application; left out when only the API is wanted. */
   webRoot?: string;
@@ -23,7 +25,7 @@ export interface AppParts {
 const BODY_LIMIT = '1mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, photos, webRoot, log, now }: AppParts): Express {
+export function makeApp({ store, shelf, photos, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -40,7 +42,8 @@ export function makeApp({ store, photos, webRoot, log, now }: AppParts): Express
   app.use('/api', makePhotoRouter(store, photos, now));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }));
   app.get('/api/health', (_request, response) => void response.json({ ok: true }));
-  app.use('/api/pieces', makePieceRouter(store, now));
+  app.use('/api/pieces', makePieceRouter(store, shelf, now));
+  app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
   if (webRoot) serveWeb(app, webRoot);
   app.use(makeErrorHandler(log));

@@ -1,11 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
-import { parseDossier } from '@/core/dossier';
+import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';
 import { makeApp } from './app';
-import { makePieceStore, openDatabase, type PieceStore } from './db';
+import { makePieceStore, makeShelfStore, openDatabase, type PieceStore, type ShelfStore } from './db';
 import { makePhotoFiles } from './photo-files';
 
 /*
@@ -19,10 +19,14 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2)
 const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite');
 const db = openDatabase(file, path.join(root, 'src/server/db/migrations'));
 const store = makePieceStore(db);
-if (process.env.BRICOLAGE_DEMO) loadDossiers(store, process.env.BRICOLAGE_DEMO);
+const shelf = makeShelfStore(db);
+if (process.env.BRICOLAGE_DEMO) {
+  loadDossiers(store, process.env.BRICOLAGE_DEMO);
+  loadShelf(shelf, path.join(process.env.BRICOLAGE_DEMO, '../shelf.json'));
+}
 
 const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
-const app = makeApp({ store, photos, webRoot: path.join(root, 'dist'), log, now });
+const app = makeApp({ store, shelf, photos, webRoot: path.join(root, 'dist'), log, now });
 listen(Number(process.env.PORT ?? 4173));
 
 function listen(port: number): void {
@@ -58,5 +62,15 @@ function loadDossiers(pieces: PieceStore, folder: string): void {
     if (!dossier.ok) throw new Error(`${file}: ${explainProblem(dossier.problem)}`);
     const id = dossier.value.piece.id ?? path.basename(file, '.json');
     pieces.apply(id, { type: 'piece_met', dossier: dossier.value }, now());
+  }
+}
+
+/** The demo's tins, unless the shop has some already. */
+function loadShelf(tins: ShelfStore, demo: string): void {
+  if (tins.list().length > 0 || !existsSync(demo)) return;
+  for (const entry of JSON.parse(readFileSync(demo, 'utf8')) as unknown[]) {
+    const tin = readWith(shelfItemSchema, entry);
+    if (!tin.ok) throw new Error(`${demo}: ${explainProblem(tin.problem)}`);
+    tins.apply({ type: 'tin_set', tin: tin.value }, now());
   }
 }

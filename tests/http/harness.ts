@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
-import { makePieceStore, openDatabase } from '@/server/db';
+import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
 import { makePhotoFiles } from '@/server/photo-files';
 
 export const MIGRATIONS = path.resolve('src/server/db/migrations');
@@ -30,6 +30,7 @@ export async function startServer(
   const now = (): string => new Date(Date.UTC(2026, 0, 1, 0, 0, (ticks += 1))).toISOString();
   const app = makeApp({
     store: makePieceStore(db),
+    shelf: makeShelfStore(db),
     photos: makePhotoFiles(path.join(path.dirname(file), 'photos')),
     log: pino({ level: 'silent' }),
     now,

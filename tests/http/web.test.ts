@@ -6,7 +6,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
-import { makePieceStore, openDatabase } from '@/server/db';
+import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
 import { makePhotoFiles } from '@/server/photo-files';
 import { MIGRATIONS } from './harness';
 
@@ -18,8 +18,10 @@ writeFileSync(path.join(webRoot, 'index.html'), '<!doctype html><title>Bricolage
 writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js'), SCRIPT);
 writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(SCRIPT));
 
+const db = openDatabase(':memory:', MIGRATIONS);
 const app = makeApp({
-  store: makePieceStore(openDatabase(':memory:', MIGRATIONS)),
+  store: makePieceStore(db),
+  shelf: makeShelfStore(db),
   photos: makePhotoFiles(webRoot),
   webRoot,
   log: pino({ level: 'silent' }),

@@ -1,12 +1,13 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { PieceChange } from '@/core/dossier';
+import type { PieceChange, ShelfChange } from '@/core/dossier';
 import { recall } from './keep';
 
 /** A change made here and not yet acknowledged by the server. */
 export interface PendingChange {
   id: string;
+  /** The piece it belongs to; empty for the shop's shelf. */
   pieceId: string;
-  change: PieceChange;
+  change: PieceChange | ShelfChange;
 }
 
 export interface OutboxState {

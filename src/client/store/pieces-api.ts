@@ -1,5 +1,5 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Dossier } from '@/core/dossier';
+import type { Dossier, ShelfItem } from '@/core/dossier';
 
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
@@ -11,8 +11,12 @@ export const piecesApi = createApi({
       query: () => '/pieces',
       transformResponse: (answer: { pieces: Dossier[] }) => answer.pieces,
     }),
+    listTins: build.query<ShelfItem[], void>({
+      query: () => '/shelf',
+      transformResponse: (answer: { tins: ShelfItem[] }) => answer.tins,
+    }),
     getPiece: build.query<Dossier, string>({ query: (id) => `/pieces/${id}` }),
   }),
 });
 
-export const { useListPiecesQuery, useGetPieceQuery } = piecesApi;
+export const { useListPiecesQuery, useGetPieceQuery, useListTinsQuery } = piecesApi;

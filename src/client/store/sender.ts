@@ -1,5 +1,5 @@
-import { toRequest, type ErrorBody } from '@/contract';
-import type { Dossier } from '@/core/dossier';
+import { toRequest, toShelfRequest, type ErrorBody } from '@/contract';
+import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import type { AppDispatch, AppGetState } from './store';
 import { changeRefused, changeStored, serverLost } from './outbox';
 import { piecesApi } from './pieces-api';
@@ -20,7 +20,8 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     if (timer) clearTimeout(timer);
     try {
       for (let next = getState().outbox.pending[0]; next; next = getState().outbox.pending[0]) {
-        const { method, path, body } = toRequest(next.pieceId, next.change);
+        const { change } = next;
+        const { method, path, body } = isShelfChange(change) ? toShelfRequest(change) : toRequest(next.pieceId, change);
         const answer = await fetcher(path, {
           method,
           ...(body === undefined
@@ -33,7 +34,8 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           return;
         }
         if (answer.ok) {
-          await rememberPiece(dispatch, next.pieceId, (await answer.json()) as Dossier);
+          if (isShelfChange(change)) await rememberTins(dispatch, (await answer.json()) as { tins: ShelfItem[] });
+          else await rememberPiece(dispatch, next.pieceId, (await answer.json()) as Dossier);
           dispatch(changeStored({ id: next.id }));
         } else {
           const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
@@ -61,4 +63,8 @@ export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: 
       ...pieces.filter((piece) => piece.piece.id !== id),
     ]),
   );
+}
+
+async function rememberTins(dispatch: AppDispatch, { tins }: { tins: ShelfItem[] }): Promise<void> {
+  await dispatch(piecesApi.util.upsertQueryData('listTins', undefined, tins));
 }

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { applyChange, type Dossier, type PieceChange } from '@/core/dossier';
+import { applyChange, isShelfChange, type Dossier, type PieceChange } from '@/core/dossier';
 import { changeMade, type PendingChange } from './outbox';
 import { useGetPieceQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
@@ -15,7 +15,10 @@ export function overlay(
 ): Dossier | undefined {
   return pending
     .filter((entry) => entry.pieceId === pieceId)
-    .reduce<Dossier | undefined>((dossier, { change }) => applyChange(dossier, change), stored);
+    .reduce<Dossier | undefined>(
+      (dossier, { change }) => (isShelfChange(change) ? dossier : applyChange(dossier, change)),
+      stored,
+    );
 }
 
 export interface PieceView {

@@ -92,7 +92,7 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
 const MOST_EARLIER = 100;
 
 /** The system taken before stays in the file as it was. */
-function takeChoice(dossier: Dossier, choice: Choice): Dossier {
+export function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>>(dossier: T, choice: Choice): T {
   const { chosen: before, earlier_choices: earlier = [] } = dossier;
   if (!before || before.at === choice.at) return { ...dossier, chosen: choice };
   return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-MOST_EARLIER) };

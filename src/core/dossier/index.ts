@@ -3,3 +3,4 @@ export { formatPath, parseDossier, readDossier, readWith } from './read';
 export { ASTM_A_CLASSES, ASTM_B_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
+export * from './shelf';

@@ -207,6 +207,11 @@ export const shelfItemSchema = z.looseObject({
   recoat_h: z.number().min(0).max(1000).optional(),
   solids_pct: percent.optional(),
   coverage_m2_l: positive(100).optional(),
+  /** Content of the full tin; what is left is `volume_ml`. */
+  size_ml: positive(1_000_000).optional(),
+  cure_days: z.number().min(0).max(365).optional(),
+  thinner: z.enum(['water', 'alcohol', 'white_spirit', 'none']).optional(),
+  opened_on: z.iso.date().optional(),
 });
 
 export const logEntrySchema = z.looseObject({

@@ -102,14 +102,14 @@ const leanOn = ({ zones, price }: JointProblem, lead: number | null): number[] =
 /** Changes a choice zone by zone for the better as long as one can be. */
 function improve({ zones, price, hourPrice }: JointProblem, picks: number[]): void {
   const used: number[] = [];
-  const use = (z: number, sign: 1 | -1): void => {
+  const count = (z: number, sign: 1 | -1): void => {
     for (const [product, ml] of zones[z]![picks[z]!]!.uses) used[product] = (used[product] ?? 0) + sign * ml;
   };
-  picks.forEach((_, z) => use(z, 1));
+  picks.forEach((_, z) => count(z, 1));
   for (let changed = true; changed;) {
     changed = false;
     for (let z = 0; z < zones.length; z += 1) {
-      use(z, -1);
+      count(z, -1);
       const otherWait = picks.reduce((most, pick, y) => (y === z ? most : Math.max(most, zones[y]![pick]!.waitH)), 0);
       const priceWith = ({ cost, uses, waitH }: JointCandidate): number => {
         let here = cost + Math.max(otherWait, waitH) * hourPrice;
@@ -124,7 +124,7 @@ function improve({ zones, price, hourPrice }: JointProblem, picks: number[]): vo
         const here = priceWith(candidate);
         if (here < least - TIE) [picks[z], least, changed] = [pick, here, true];
       });
-      use(z, 1);
+      count(z, 1);
     }
   }
 }

@@ -1,8 +1,7 @@
 import { FILM_FACTS, findCarrier, findDrying, type Carrier, type FilmFact } from '../knowledge';
 import { computeDryingFactor, type Climate } from '../climate';
-import type { Dossier } from '../dossier';
+import type { ShelfItem } from '../dossier';
 
-export type ShelfItem = NonNullable<Dossier['shelf']>[number];
 export type CoatClass = keyof typeof FILM_FACTS;
 
 /** Something a coat can be taken from: tins of the owner's with the same label, or a class bought new. */

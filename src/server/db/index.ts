@@ -1,2 +1,3 @@
 export { migrate, openDatabase, type Db } from './connection';
 export { makePieceStore, type PieceStore } from './pieces';
+export { makeShelfStore, type ShelfStore } from './shelf';

@@ -1,5 +1,7 @@
 import {
   DOSSIER_FORMAT,
+  takeChoice,
+  type Choice,
   type Dossier,
   type Observation,
   type Override,
@@ -121,6 +123,7 @@ function prepareStatements(db: Db) {
     setPiece: db.prepare('UPDATE piece SET kind = @kind, name = @name, body = @body WHERE id = @id'),
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),
+    setEarlier: db.prepare("UPDATE piece SET rest = json_set(rest, '$.earlier_choices', json(?)) WHERE id = ?"),
     setClimate: db.prepare("UPDATE piece SET rest = json_set(rest, '$.climate', json(?)) WHERE id = ?"),
     photos: db.prepare('SELECT body FROM photo WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position'),
     putPhoto: db.prepare(
@@ -262,7 +265,7 @@ function writeChange(
     case 'photo_withdrawn':
       return void sql.withdrawPhoto.run(now, piece, change.photoId);
     case 'choice_taken':
-      return void sql.setChosen.run(JSON.stringify(change.choice), piece);
+      return putChoice(sql, piece, change.choice);
     case 'test_logged':
       return putTest(sql, piece, change.test, change.test.id);
     case 'test_withdrawn':
@@ -272,6 +275,17 @@ function writeChange(
     default:
       return assertNever(change);
   }
+}
+
+function putChoice(sql: Statements, piece: string, choice: Choice): void {
+  const row = sql.piece.get(piece) as PieceRow;
+  const before = JSON.parse(row.rest) as Pick<Dossier, 'earlier_choices'>;
+  const { chosen, earlier_choices: earlier = [] } = takeChoice(
+    { ...before, ...(row.chosen ? { chosen: JSON.parse(row.chosen) as Choice } : {}) },
+    choice,
+  );
+  sql.setChosen.run(JSON.stringify(chosen), piece);
+  if (earlier.length > 0) sql.setEarlier.run(JSON.stringify(earlier), piece);
 }
 
 function putZone(sql: Statements, piece: string, id: string, facts: Omit<Zone, 'id'>): void {

@@ -1,9 +1,9 @@
 import { Router, type Request, type Response } from 'express';
 import type { z } from 'zod';
 import { bodies, paramIdSchema } from '@/contract';
-import { readDossier, readWith, type PieceChange } from '@/core/dossier';
+import { readDossier, readWith, withShelf, type PieceChange } from '@/core/dossier';
 import { fail, succeed, type Result } from '@/core/shared';
-import type { PieceStore } from '../db';
+import type { PieceStore, ShelfStore } from '../db';
 import { sendProblem } from './problems';
 
 type MakeChange = (request: Request, ids: Record<string, string>) => Result<PieceChange>;
@@ -66,7 +66,7 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
 ];
 
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */
-export function makePieceRouter(store: PieceStore, now: () => string): Router {
+export function makePieceRouter(store: PieceStore, shelf: ShelfStore, now: () => string): Router {
   const router = Router();
 
   router.get('/', (_request, response) => {
@@ -85,7 +85,7 @@ export function makePieceRouter(store: PieceStore, now: () => string): Router {
     response
       .attachment(`${request.params.id}.dossier.json`)
       .type('json')
-      .send(`${JSON.stringify(dossier, null, 2)}\n`);
+      .send(`${JSON.stringify(withShelf(dossier, shelf.list()), null, 2)}\n`);
   });
 
   const handle =

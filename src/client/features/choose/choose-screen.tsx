@@ -3,12 +3,17 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
-import type { Dossier } from '@/core/dossier';
+import { withShelf, type Dossier } from '@/core/dossier';
 import { judgeGates, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
-import { planPiece, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { useShelf } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
+import { isSame, TakenNotice } from './taken-notice';
+import { TurningPoints } from './turning-points';
+import { usePlanner } from './use-planner';
+import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
 
@@ -17,27 +22,42 @@ export function ChooseScreen() {
   return <PieceScreen stage="Choose">{(parts) => <Choosing {...parts} />}</PieceScreen>;
 }
 
-const usePlan = (dossier: Dossier): Plan => useMemo(() => planPiece(dossier), [dossier]);
-const SHOWN = 3;
+const SHOWN_WIDE = 3;
 
-function Choosing({ dossier, change }: PieceParts) {
+function Choosing(parts: PieceParts) {
+  const tins = useShelf();
+  const dossier = useMemo(() => withShelf(parts.dossier, tins), [parts.dossier, tins]);
+  const request = useMemo(() => ({ kind: 'plan' as const, dossier }), [dossier]);
+  const { answer: plan, fresh } = usePlanner(request);
+  if (!plan)
+    return (
+      <Notice tone="wait" live title="Searching">
+        Looking through every way that holds.
+      </Notice>
+    );
+  return <Chosen {...parts} dossier={dossier} plan={plan} fresh={fresh} />;
+}
+
+function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fresh: boolean }) {
   const wide = useIsWide();
-  const plan = usePlan(dossier);
-  const systems = plan.systems.slice(0, SHOWN);
+  const systems = wide ? plan.systems.slice(0, SHOWN_WIDE) : plan.systems;
   const [picked, setPicked] = useState('s1');
   const zones = (dossier.zones ?? []).filter((zone) => dossier.goal?.zones?.[zone.id]?.look !== 'leave');
   const [zonePicked, setZone] = useState('');
   const zoneId = zones.some(({ id }) => id === zonePicked) ? zonePicked : (zones[0]?.id ?? '');
   const current = systems.find(({ id }) => id === picked) ?? systems[0];
+  const swipe = useSwipe((step) => {
+    const at = systems.findIndex(({ id }) => id === current?.id);
+    const next = systems[at + step];
+    if (next) setPicked(next.id);
+  });
   const take = (system: CoatingSystem): void => {
-    const at = new Date().toISOString();
-    const treatments = system.zones.map(({ id, treatment }) => ({ id, treatment }));
-    change({ type: 'choice_taken', choice: { system: system.labels[0] ?? system.id, at, zones: treatments } });
+    change({ type: 'choice_taken', choice: freezeSystem(system, new Date().toISOString()) });
     router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
   };
   const shown = wide ? systems : current ? [current] : [];
   return (
-    <Column gap="$l">
+    <Column gap="$l" aria-busy={!fresh}>
       {plan.blocked.map((block) => (
         <Notice key={`${block.gate}${block.zone ?? ''}`} tone="stop" title={BLOCK_TITLES[block.gate] ?? 'Blocked'}>
           {block.text}
@@ -45,10 +65,11 @@ function Choosing({ dossier, change }: PieceParts) {
       ))}
       {systems.length === 0 && plan.blocked.length === 0 ? (
         <Notice tone="wait" title="Nothing to plan">
-          Every zone is left as it is. Open Meet to change that.
+          Every zone is left as it is. Change that under your wishes.
         </Notice>
       ) : null}
       <RuledOut dossier={dossier} />
+      <TakenNotice dossier={dossier} plan={plan} />
       <Assumptions dossier={dossier} />
       {zones.length > 1 && systems.length > 0 ? (
         <Choices
@@ -66,7 +87,12 @@ function Choosing({ dossier, change }: PieceParts) {
           onPick={setPicked}
         />
       ) : null}
-      <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xl' : '$l'} alignItems="stretch">
+      <View
+        flexDirection={wide ? 'row' : 'column'}
+        gap={wide ? '$xl' : '$l'}
+        alignItems="stretch"
+        {...(wide ? {} : swipe)}
+      >
         {shown.map((system) => (
           <SystemCard
             key={system.id}
@@ -80,8 +106,13 @@ function Choosing({ dossier, change }: PieceParts) {
         ))}
       </View>
       <Rule />
-      <Wishes goal={dossier.goal ?? {}} onChange={(goal) => change({ type: 'goal_set', goal })} />
-      <SchoolSwitches dossier={dossier} onChange={(goal) => change({ type: 'goal_set', goal })} />
+      {systems.length > 0 ? <TurningPoints dossier={dossier} /> : null}
+      <Wishes
+        goal={dossier.goal ?? {}}
+        zones={dossier.zones ?? []}
+        onChange={(goal) => change({ type: 'goal_set', goal })}
+      />
+      <SchoolSwitches dossier={dossier} now={plan.systems[0]} onChange={(goal) => change({ type: 'goal_set', goal })} />
       <Rejected rejected={plan.rejected} dossier={dossier} />
     </Column>
   );
@@ -95,14 +126,9 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
 };
 
 function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
+  const own = freezeSystem(system, '').zones;
   const chosen = dossier.chosen?.zones ?? [];
-  return (
-    chosen.length > 0 &&
-    system.zones.every(({ id, treatment }) => {
-      const own = chosen.find((zone) => zone.id === id)?.treatment;
-      return own?.prep === treatment.prep && own?.primer === treatment.primer && own?.coats === treatment.coats;
-    })
-  );
+  return chosen.length > 0 && own.every(({ id, stack }) => isSame(chosen.find((zone) => zone.id === id)?.stack, stack));
 }
 
 /** What failed the shop's own test on this piece and is not proposed again there. */

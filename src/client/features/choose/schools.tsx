@@ -1,73 +1,130 @@
-import { useMemo } from 'react';
 import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import type { Dossier, Goal } from '@/core/dossier';
-import { planPiece } from '@/core/systems';
+import { DEFAULT_SCHOOLS, type CoatingSystem } from '@/core/systems';
 import { sayDifference } from './difference';
+import { usePlanner } from './use-planner';
 
 type Schools = NonNullable<Goal['schools']>;
+type School = keyof typeof DEFAULT_SCHOOLS;
 
-const DULLING = [
-  { code: 'mix', label: 'Either, as it suits' },
-  { code: 'scuff', label: 'Paper' },
-  { code: 'liquid', label: 'Liquid deglosser' },
-] as const;
-const PRIMING = [
-  { code: 'always', label: 'Prime everything' },
-  { code: 'when_needed', label: 'Prime where it is needed' },
-] as const;
+/** Where the trade is of two minds. The first of each list is what most follow. */
+const SCHOOLS: readonly { school: School; title: string; ways: readonly { code: string; label: string }[] }[] = [
+  {
+    school: 'dulling',
+    title: 'Dulling the old coat',
+    ways: [
+      { code: 'mix', label: 'Either, as it suits' },
+      { code: 'scuff', label: 'Paper' },
+      { code: 'liquid', label: 'Liquid deglosser' },
+    ],
+  },
+  {
+    school: 'priming',
+    title: 'Priming',
+    ways: [
+      { code: 'always', label: 'Prime everything' },
+      { code: 'when_needed', label: 'Prime where it is needed' },
+    ],
+  },
+  {
+    school: 'stain_block',
+    title: 'Stain block',
+    ways: [
+      { code: 'whole_zone', label: 'The whole face' },
+      { code: 'spots_only', label: 'Knots and spots' },
+      { code: 'wait_and_see', label: 'Wait and see' },
+    ],
+  },
+  {
+    school: 'fill',
+    title: 'Filling',
+    ways: [
+      { code: 'obvious_first_then_after_prime', label: 'Obvious holes first' },
+      { code: 'before', label: 'All before primer' },
+      { code: 'after_prime', label: 'All after primer' },
+    ],
+  },
+  {
+    school: 'grain',
+    title: 'Hiding the grain',
+    ways: [
+      { code: 'spackle_brush', label: 'Spackle, brushed' },
+      { code: 'spackle_knife', label: 'Spackle, knifed' },
+      { code: 'grain_filler', label: 'Grain filler' },
+      { code: 'leave', label: 'Leave it' },
+    ],
+  },
+  {
+    school: 'between',
+    title: 'Between coats',
+    ways: [
+      { code: 'denib_every', label: 'Sand every coat' },
+      { code: 'only_if_rough', label: 'Only if rough' },
+    ],
+  },
+  {
+    school: 'doors',
+    title: 'Doors and drawers',
+    ways: [
+      { code: 'off', label: 'Take them off' },
+      { code: 'on', label: 'Leave them on' },
+    ],
+  },
+  {
+    school: 'topcoat',
+    title: 'Clear coat over paint',
+    ways: [
+      { code: 'when_needed', label: 'Where it is needed' },
+      { code: 'always', label: 'Always' },
+    ],
+  },
+];
 
 interface SchoolsProps {
   dossier: Dossier;
+  now: CoatingSystem | undefined;
   onChange: (goal: Goal) => void;
 }
 
-/** Where the trade is of two minds: the school followed, and what the other would have done and cost. */
-export function SchoolSwitches({ dossier, onChange }: SchoolsProps) {
+/** The schools followed, and what each other one would have done and cost. */
+export function SchoolSwitches(props: SchoolsProps) {
   return (
-    <Disclosure label="Schools: paper or deglosser, always primed or not">
-      {() => <OpenSchools dossier={dossier} onChange={onChange} />}
+    <Disclosure label="Schools: where the trade is of two minds">
+      {() => (
+        <Column gap="$l">
+          <Small>Under each switch stands what it would change in the best system.</Small>
+          {SCHOOLS.map((entry) => (
+            <SchoolSwitch key={entry.school} {...entry} {...props} />
+          ))}
+        </Column>
+      )}
     </Disclosure>
   );
 }
 
-function OpenSchools({ dossier, onChange }: SchoolsProps) {
+function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsProps & (typeof SCHOOLS)[number]) {
   const goal = dossier.goal ?? {};
-  const consequence = useMemo(() => {
-    const now = planPiece(dossier).systems[0];
-    return (part: Partial<Schools>): string => {
-      const other = { ...dossier, goal: { ...dossier.goal, schools: { ...dossier.goal?.schools, ...part } } };
-      return sayDifference(now, planPiece(other).systems[0]);
-    };
-  }, [dossier]);
-  const set = (part: Partial<Schools>): void => onChange({ ...goal, schools: { ...goal.schools, ...part } });
-  const dulling = goal.schools?.dulling ?? 'mix';
-  const priming = goal.schools?.priming ?? 'always';
+  const value: string = goal.schools?.[school] ?? DEFAULT_SCHOOLS[school];
+  const follow = (code: string): Goal => ({ ...goal, schools: { ...goal.schools, [school]: code } as Schools });
+  const others = ways.filter(({ code }) => code !== value);
+  const { answer, fresh } = usePlanner({
+    kind: 'alternatives',
+    dossiers: others.map(({ code }) => ({ ...dossier, goal: follow(code) })),
+  });
+  const hint = (code: string): string => {
+    if (code === value) return 'as now';
+    const at = others.findIndex((other) => other.code === code);
+    return answer && fresh ? sayDifference(now, answer[at] ?? undefined) : '…';
+  };
   return (
-    <Column gap="$m">
-      <Small>What each switch would change in the recommended system stands under it.</Small>
-      <Strong>Dulling the old coat</Strong>
+    <Column gap="$s">
+      <Strong>{title}</Strong>
       <Choices
-        label="School of dulling"
+        label={title}
         tileWidth={140}
-        options={DULLING.map(({ code, label }) => ({
-          code,
-          label,
-          hint: code === dulling ? 'as now' : consequence({ dulling: code }),
-        }))}
-        value={dulling}
-        onPick={(code) => set({ dulling: code })}
-      />
-      <Strong>Priming</Strong>
-      <Choices
-        label="School of priming"
-        tileWidth={140}
-        options={PRIMING.map(({ code, label }) => ({
-          code,
-          label,
-          hint: code === priming ? 'as now' : consequence({ priming: code }),
-        }))}
-        value={priming}
-        onPick={(code) => set({ priming: code })}
+        options={ways.map((way) => ({ ...way, hint: hint(way.code) }))}
+        value={value}
+        onPick={(code) => onChange(follow(code))}
       />
     </Column>
   );

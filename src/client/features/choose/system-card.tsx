@@ -1,6 +1,5 @@
 import { View } from '@tamagui/core';
 import {
-  Body,
   Button,
   Column,
   Disclosure,
@@ -12,16 +11,19 @@ import {
   Rule,
   Small,
   StateMark,
-  Strong,
   useIsWide,
 } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { buildSection, zoneName } from '@/core/piece';
 import { formatChance } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
-import type { CoatingSystem, ZonePlan } from '@/core/systems';
+import type { CoatingSystem } from '@/core/systems';
+import { useMeasures } from '@/client/store';
+import { JobList } from './job-list';
+import { Layers } from './layers';
+import { RiskParts } from './risk-parts';
 import { ToBuy } from './to-buy';
-import { FUME_WORDS, mainFailure, sayDays, sayHours } from './words';
+import { FUME_WORDS, mainFailure, sayDays, sayDue, sayHours } from './words';
 
 interface SystemCardProps {
   system: CoatingSystem;
@@ -35,6 +37,8 @@ interface SystemCardProps {
 /** One complete system: its section on the zone shown, four figures, its cautions, and its steps. */
 export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: SystemCardProps) {
   const wide = useIsWide();
+  const { sayMoney } = useMeasures();
+  const due = sayDue(dossier.goal?.due, system.elapsedH, new Date());
   const zonePlan = system.zones.find(({ id }) => id === zoneId);
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan, dossier.goal) : null;
@@ -61,18 +65,26 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <Row gap="$l">
         <Number figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
         <Number
-          figure={system.materialsCost.toFixed(0)}
+          figure={sayMoney(system.materialsCost)}
           words={`for materials; fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
         />
       </Row>
       <Rule />
-      {zonePlan ? <Reasons plan={zonePlan} /> : null}
+      <RiskParts risk={system.risk} />
+      {due ? <Small>{due}</Small> : null}
+      <Rule />
+      {zonePlan ? (
+        <Disclosure label={`${zoneName(zone!)}: ${zonePlan.steps.length} steps, and why`}>
+          {() => <Layers plan={zonePlan} dossier={dossier} />}
+        </Disclosure>
+      ) : null}
+      <JobList system={system} dossier={dossier} />
       <ToBuy supplies={system.supplies} />
       {system.assumes.map((text) => (
         <Small key={text}>{text}</Small>
       ))}
       {system.warnings.map((warning) => (
-        <Notice key={warning.text} tone="wait" title={WARNING_TITLES[warning.rule] ?? 'Mind this'}>
+        <Notice key={warning.text} tone="wait" title={warning.title}>
           {warning.text}
         </Notice>
       ))}
@@ -84,39 +96,11 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
   );
 }
 
-const WARNING_TITLES: Readonly<Record<string, string>> = {
-  strong_fumes: 'Fumes',
-  two_part_needs_mask: 'Two-part product',
-  latex_on_moving_parts: 'Soft paint',
-  waterborne_over_filler: 'Filler sinks',
-  foil_stays_flexible: 'Foil moves',
-  residual_bleed: 'Watch for bleed',
-};
-
 function Number({ figure, words }: { figure: string; words: string }) {
   return (
     <Column flex={1}>
       <Figure>{figure}</Figure>
       <Small>{words}</Small>
     </Column>
-  );
-}
-
-/** Every step with its reason. */
-function Reasons({ plan }: { plan: ZonePlan }) {
-  return (
-    <Disclosure label={`Why these ${plan.steps.length} steps?`}>
-      {() => (
-        <Column role="list" gap="$m">
-          {plan.steps.map((step, i) => (
-            <Column key={i} role="listitem">
-              <Strong>{`${i + 1}. ${step.label}`}</Strong>
-              <Small>{`${step.minutes} min${step.waitH > 0 ? `, then ${step.waitH} h` : ''}${step.ml ? `, ${step.ml} ml` : ''}`}</Small>
-              <Body>{step.why}</Body>
-            </Column>
-          ))}
-        </Column>
-      )}
-    </Disclosure>
   );
 }

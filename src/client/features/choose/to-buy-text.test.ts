@@ -1,4 +1,5 @@
 import type { Supply } from '@/core/systems';
+import { makeMeasures } from '@/client/store';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 
 const supply = (more: Partial<Supply> = {}): Supply => ({
@@ -16,17 +17,23 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
   },
   ...more,
 });
+const METRIC = makeMeasures('metric', '');
 const none = { tins: [], price: 0, leftMl: 0 };
 
 describe('the list of what to buy', () => {
   it('names tins, and what the shelf gives', () => {
-    expect(sayTins(supply())).toBe('1 × 750 ml and 1 × 250 ml, about 44');
-    expect(sayTins(supply({ fromShelf: [{ id: 'a', ml: 1200 }], buy: none }))).toBe(
+    expect(sayTins(supply(), METRIC)).toBe('1 × 750 ml and 1 × 250 ml, about 44');
+    expect(sayTins(supply({ fromShelf: [{ id: 'a', ml: 1200 }], buy: none }), METRIC)).toBe(
       '1.2 L from the shelf: nothing to buy',
     );
-    expect(listToBuyText([supply({ fromShelf: [{ id: 'a', ml: 200 }] })])).toBe(
+    expect(listToBuyText([supply({ fromShelf: [{ id: 'a', ml: 200 }] })], METRIC)).toBe(
       'Cabinet enamel: 200 ml from the shelf, and 1 × 750 ml and 1 × 250 ml, about 44',
     );
+  });
+
+  it('speaks the owner’s units and currency', () => {
+    expect(sayTins(supply(), makeMeasures('us', '$'))).toBe('1 × 25 fl oz and 1 × 8.45 fl oz, about $44');
+    expect(sayTins(supply(), makeMeasures('metric', 'kr'))).toMatch(/about kr\u00a044$/);
   });
 
   it('is a table by RFC 4180', () => {

@@ -1,18 +1,17 @@
+import type { Measures } from '@/client/store';
 import type { Supply } from '@/core/systems';
 
-const sayVolume = (ml: number): string => (ml >= 1000 ? `${ml / 1000} L` : `${ml} ml`);
-
 /** "1 × 750 ml and 1 × 250 ml, about 44", or that the shelf has it. */
-export function sayTins({ fromShelf, buy }: Supply): string {
+export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Measures): string {
   const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
-  const fromIt = shelf > 0 ? `${sayVolume(Math.round(shelf))} from the shelf` : '';
+  const fromIt = shelf > 0 ? `${sayVolume(shelf)} from the shelf` : '';
   if (buy.tins.length === 0) return `${fromIt}: nothing to buy`;
   const tins = buy.tins.map(({ volumeMl, count }) => `${count} × ${sayVolume(volumeMl)}`).join(' and ');
-  return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${buy.price.toFixed(0)}`;
+  return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${sayMoney(buy.price)}`;
 }
 
-export const listToBuyText = (supplies: readonly Supply[]): string =>
-  supplies.map((supply) => `${supply.label}: ${sayTins(supply)}`).join('\n');
+export const listToBuyText = (supplies: readonly Supply[], measures: Measures): string =>
+  supplies.map((supply) => `${supply.label}: ${sayTins(supply, measures)}`).join('\n');
 
 /** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
 export function listToBuyCsv(supplies: readonly Supply[]): string {

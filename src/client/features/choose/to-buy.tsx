@@ -1,34 +1,38 @@
 import { useState } from 'react';
 import { Body, Button, Column, Disclosure, Row, Small, Strong } from '@/client/ui';
+import { useMeasures } from '@/client/store';
+import { printText } from './print-text';
 import type { Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 
 /** What to buy by tin sizes, with what the shelf has taken off; to copy or to save as a table. */
 export function ToBuy({ supplies }: { supplies: readonly Supply[] }) {
+  const measures = useMeasures();
   const [copied, setCopied] = useState<string | null>(null);
   const price = supplies.reduce((sum, { buy }) => sum + buy.price, 0);
   const copy = (): void => {
     navigator.clipboard
-      .writeText(listToBuyText(supplies))
+      .writeText(listToBuyText(supplies, measures))
       .then(() => setCopied('Copied.'))
       .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
   };
   return (
-    <Disclosure label={`To buy: about ${price.toFixed(0)}`}>
+    <Disclosure label={`To buy: about ${measures.sayMoney(price)}`}>
       {() => (
         <Column gap="$m">
           <Column role="list" gap="$s">
             {supplies.map((supply) => (
-              <Column key={supply.class} role="listitem">
+              <Column key={`${supply.class}${supply.fromShelf[0]?.id ?? ''}`} role="listitem">
                 <Strong>{supply.label}</Strong>
-                <Body>{sayTins(supply)}</Body>
-                <Small>{`${supply.neededMl} ml for all zones, tray and roller included`}</Small>
+                <Body>{sayTins(supply, measures)}</Body>
+                <Small>{`${measures.sayVolume(supply.neededMl)} for all zones, tray and roller included`}</Small>
               </Column>
             ))}
           </Column>
           <Small>Prices of classes are estimates until your own tins stand on the shelf.</Small>
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={copy}>Copy the list</Button>
+            <Button onPress={() => printText('To buy', listToBuyText(supplies, measures))}>Print it</Button>
             <a
               href={`data:text/csv;charset=utf-8,${encodeURIComponent(listToBuyCsv(supplies))}`}
               download="to-buy.csv"

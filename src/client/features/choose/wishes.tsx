@@ -1,7 +1,9 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
-import { Choices, Column, Field, Heading, Strong, type ChoiceOption } from '@/client/ui';
-import type { Goal } from '@/core/dossier';
+import { Choices, Column, Disclosure, Field, Heading, Small, Strong, type ChoiceOption } from '@/client/ui';
+import type { Goal, Zone } from '@/core/dossier';
+import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
+import { zoneName } from '@/core/piece';
 import { DEFAULT_COLOUR } from '@/core/systems';
 
 const COLOURS = [
@@ -13,7 +15,8 @@ const COLOURS = [
   { code: '#7B2E26', label: 'Oxide' },
 ] as const;
 
-const AIR: readonly ChoiceOption<'good' | 'limited' | 'none'>[] = [
+type Wish<K extends keyof Goal> = readonly ChoiceOption<NonNullable<Goal[K]> & string>[];
+const AIR: Wish<'ventilation'> = [
   { code: 'good', label: 'Doors open' },
   { code: 'limited', label: 'A window' },
   { code: 'none', label: 'None' },
@@ -25,18 +28,47 @@ const PRIORITIES: readonly ChoiceOption<NonNullable<Goal['priority']> | 'balance
   { code: 'cheapest', label: 'Cheapest' },
   { code: 'least_fumes', label: 'Least fumes' },
 ];
-const GRAIN: readonly ChoiceOption<'hide' | 'show'>[] = [
+const GRAIN: Wish<'grain'> = [
   { code: 'show', label: 'May show' },
   { code: 'hide', label: 'Hide it' },
 ];
+const SHEENS: readonly ChoiceOption<NonNullable<Goal['sheen']> | 'any'>[] = [
+  { code: 'any', label: 'Any' },
+  { code: 'matt', label: 'Matt' },
+  { code: 'eggshell', label: 'Eggshell' },
+  { code: 'satin', label: 'Satin' },
+  { code: 'semi_gloss', label: 'Semi-gloss' },
+  { code: 'gloss', label: 'Gloss' },
+];
+const APPLICATION: Wish<'application'> = [
+  { code: 'brush_roll', label: 'Brush and roller' },
+  { code: 'spray', label: 'Spray gun' },
+  { code: 'aerosol', label: 'Spray cans' },
+];
+const LOOKS: readonly ChoiceOption<'opaque' | 'stain' | 'clear' | 'leave'>[] = [
+  { code: 'opaque', label: 'Paint' },
+  { code: 'stain', label: 'Stain' },
+  { code: 'clear', label: 'Clear' },
+  { code: 'leave', label: 'Leave' },
+];
+const PAINT_CHOICES: readonly ChoiceOption<PaintCode | 'any'>[] = [
+  { code: 'any', label: 'Whichever is best' },
+  ...PAINTS.map((code) => ({ code, label: PAINT_FACTS[code].label })),
+];
+
+interface WishesProps {
+  goal: Goal;
+  zones: readonly Zone[];
+  onChange: (goal: Goal) => void;
+}
 
 /** What the owner wants; the systems above follow at once. */
-export function Wishes({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) => void }) {
-  const set = (part: Partial<Goal>): void => onChange({ ...goal, ...part });
-  const withoutPriority = (): Goal => {
-    const { priority: _priority, ...rest } = goal;
-    return rest;
-  };
+export function Wishes({ goal, zones, onChange }: WishesProps) {
+  /** Sets a wish; `undefined` takes it back. */
+  const set = (part: { [K in keyof Goal]?: Goal[K] | undefined }): void =>
+    onChange(Object.fromEntries(Object.entries({ ...goal, ...part }).filter(([, value]) => value !== undefined)));
+  const unless = <C extends string, N extends string>(none: N, code: C | N): Exclude<C, N> | undefined =>
+    code === none ? undefined : (code as Exclude<C, N>);
   const colours = COLOURS.map(({ code, label }) => ({
     code,
     label,
@@ -45,41 +77,96 @@ export function Wishes({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) 
   return (
     <Column gap="$m">
       <Heading>Your wishes</Heading>
-      <Strong>Colour</Strong>
-      <Choices
-        label="Colour"
+      <Wished
+        title="What counts most"
+        options={PRIORITIES}
+        value={goal.priority ?? 'balance'}
+        onPick={(code) => set({ priority: unless('balance', code) })}
+      />
+      <Wished
+        title="Colour"
         options={colours}
         value={COLOURS.find(({ code }) => code === (goal.colour ?? DEFAULT_COLOUR))?.code}
         onPick={(colour) => set({ colour })}
       />
-      <OwnColour key={goal.colour ?? ''} goal={goal} onChange={onChange} />
-      <Strong>Fresh air where you paint</Strong>
-      <Choices
-        label="Ventilation"
+      <OwnColour key={goal.colour ?? ''} colour={goal.colour ?? DEFAULT_COLOUR} onPick={(colour) => set({ colour })} />
+      <Wished
+        title="Fresh air where you paint"
         options={AIR}
         value={goal.ventilation ?? 'good'}
         onPick={(ventilation) => set({ ventilation })}
       />
-      <Strong>What counts most</Strong>
-      <Choices
-        label="Priority"
-        options={PRIORITIES}
-        value={goal.priority ?? 'balance'}
-        onPick={(code) => (code === 'balance' ? onChange(withoutPriority()) : set({ priority: code }))}
-      />
-      <Strong>Wood grain</Strong>
-      <Choices label="Wood grain" options={GRAIN} value={goal.grain ?? 'show'} onPick={(grain) => set({ grain })} />
+      <Wished title="Wood grain" options={GRAIN} value={goal.grain ?? 'show'} onPick={(grain) => set({ grain })} />
+      <Disclosure label="More wishes: sheen, paint, brush or gun, each zone, a date">
+        {() => (
+          <Column gap="$m">
+            <Wished
+              title="Sheen"
+              options={SHEENS}
+              value={goal.sheen ?? 'any'}
+              onPick={(code) => set({ sheen: unless('any', code) })}
+            />
+            <Wished
+              title="Paint"
+              options={PAINT_CHOICES}
+              value={goal.paint ?? 'any'}
+              onPick={(code) => set({ paint: unless('any', code) })}
+            />
+            <Wished
+              title="How you put it on"
+              options={APPLICATION}
+              value={goal.application ?? 'brush_roll'}
+              onPick={(application) => set({ application })}
+            />
+            <Wished
+              title="Look of the piece"
+              options={LOOKS}
+              value={goal.look ?? 'opaque'}
+              onPick={(look) => set({ look })}
+            />
+            {zones.map((zone) => (
+              <Wished
+                key={zone.id}
+                title={`Look of the ${zoneName(zone).toLowerCase()}`}
+                options={[{ code: 'as_piece' as const, label: 'As the piece' }, ...LOOKS]}
+                value={goal.zones?.[zone.id]?.look ?? 'as_piece'}
+                onPick={(code) => {
+                  const { [zone.id]: _own, ...others } = goal.zones ?? {};
+                  set({ zones: code === 'as_piece' ? others : { ...others, [zone.id]: { look: code } } });
+                }}
+              />
+            ))}
+            <DueDate key={goal.due ?? ''} due={goal.due ?? ''} onPick={(due) => set({ due })} />
+          </Column>
+        )}
+      </Disclosure>
+    </Column>
+  );
+}
+
+interface WishedProps<C extends string> {
+  title: string;
+  options: readonly ChoiceOption<C>[];
+  value: C | undefined;
+  onPick: (code: C) => void;
+}
+
+function Wished<C extends string>({ title, options, value, onPick }: WishedProps<C>) {
+  return (
+    <Column gap="$s">
+      <Strong>{title}</Strong>
+      <Choices label={title} options={options} value={value} onPick={onPick} />
     </Column>
   );
 }
 
 /** Any other colour, as the six digits a paint shop or a screen gives. */
-function OwnColour({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) => void }) {
-  const [text, setText] = useState(goal.colour ?? DEFAULT_COLOUR);
+function OwnColour({ colour, onPick }: { colour: string; onPick: (colour: string) => void }) {
+  const [text, setText] = useState(colour);
   const right = /^#[0-9a-fA-F]{6}$/.test(text.trim());
   const keep = (): void => {
-    if (right && text.trim().toUpperCase() !== (goal.colour ?? DEFAULT_COLOUR).toUpperCase())
-      onChange({ ...goal, colour: text.trim().toUpperCase() });
+    const own = text.trim().toUpperCase();
+    if (right && own !== colour.toUpperCase()) onPick(own);
   };
   return (
     <Field
@@ -89,5 +176,27 @@ function OwnColour({ goal, onChange }: { goal: Goal; onChange: (goal: Goal) => v
       onBlur={keep}
       error={right ? undefined : 'Six digits after a #, such as #F3EFE6.'}
     />
+  );
+}
+
+/** The day it has to be ready: the plan says whether it can be. */
+function DueDate({ due, onPick }: { due: string; onPick: (due: string | undefined) => void }) {
+  const [text, setText] = useState(due);
+  const right = text.trim() === '' || (/^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && !Number.isNaN(Date.parse(text)));
+  const keep = (): void => {
+    if (right && text.trim() !== due) onPick(text.trim() || undefined);
+  };
+  return (
+    <Column gap="$xs">
+      <Field
+        label="To be ready by"
+        value={text}
+        onChange={setText}
+        onBlur={keep}
+        placeholder="2026-12-24"
+        error={right ? undefined : 'A day as year-month-day, such as 2026-12-24.'}
+      />
+      <Small>Leave it empty when there is no hurry.</Small>
+    </Column>
   );
 }

@@ -1,5 +1,5 @@
 import { labelProduct } from '@/core/knowledge';
-import type { CoatingSystem, FailureMode, SystemLabel } from '@/core/systems';
+import type { CoatingSystem, FailureMode, Risk, SystemLabel } from '@/core/systems';
 
 const LABELS: Record<SystemLabel, string> = {
   recommended: 'Best on balance',
@@ -25,19 +25,26 @@ export function mainPrimer(system: CoatingSystem): string {
   return code ? labelProduct(code) : 'no primer';
 }
 
-const MODES: Record<FailureMode, string> = {
+export const FAILURE_WORDS: Record<FailureMode, string> = {
   adhesion: 'letting go',
   bleed: 'bleeding through',
-  grain_show: 'grain showing',
+  grain_show: 'flaws showing',
   haze_or_yellow: 'haze or yellowing',
-  blocking: 'sticking doors',
+  blocking: 'sticking',
 };
+
+/** Ways of failing that are worth naming, likeliest first. */
+export function listFailures({ overall: _overall, ...modes }: Risk): { mode: FailureMode; p: number }[] {
+  return (Object.entries(modes) as [FailureMode, number][])
+    .map(([mode, p]) => ({ mode, p }))
+    .filter(({ p }) => p >= 0.0005)
+    .sort((a, b) => b.p - a.p);
+}
 
 /** The failure that makes up most of the risk. */
 export function mainFailure({ risk }: CoatingSystem): string {
-  const { overall: _overall, ...modes } = risk;
-  const [mode] = Object.entries(modes).sort(([, a], [, b]) => b - a)[0]!;
-  return MODES[mode as FailureMode];
+  const [main] = listFailures(risk);
+  return main ? FAILURE_WORDS[main.mode] : 'nothing in sight';
 }
 
 /** Minutes of work, to the next five above an hour: 104 → "1 h 45". */
@@ -53,3 +60,12 @@ export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {
   solvent: 'Strong',
   two_part: 'Two-part',
 };
+
+/** Whether a system started now can be ready by a day, as a sentence; nothing without a day. */
+export function sayDue(due: string | undefined, elapsedH: number, now: Date): string | null {
+  if (!due) return null;
+  const ready = new Date(now.getTime() + elapsedH * 3_600_000);
+  const spare = Math.floor((new Date(`${due}T23:59:59`).getTime() - ready.getTime()) / 86_400_000);
+  if (spare < 0) return `Too late for ${due} by ${-spare} ${spare === -1 ? 'day' : 'days'}, even with every hour used.`;
+  return `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare if you start now.`;
+}

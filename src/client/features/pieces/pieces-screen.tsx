@@ -124,6 +124,12 @@ function ShopHeader() {
         gap="$m"
       >
         <Title flex={1}>Pieces</Title>
+        <Link
+          href="/shelf"
+          style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
+        >
+          Shelf
+        </Link>
         <View
           render="button"
           aria-label={dark ? 'Use the light look' : 'Use the dark look'}

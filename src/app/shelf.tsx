@@ -1,0 +1,1 @@
+export { ShelfScreen as default } from '@/client/features/shelf';

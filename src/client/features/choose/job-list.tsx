@@ -1,0 +1,34 @@
+import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
+import { useMeasures } from '@/client/store';
+import { zoneName } from '@/core/piece';
+import type { Dossier } from '@/core/dossier';
+import { mergeJobs, type CoatingSystem } from '@/core/systems';
+
+/** The whole piece as one list: what is the same on several zones is done in one go. */
+export function JobList({ system, dossier }: { system: CoatingSystem; dossier: Dossier }) {
+  const { sayVolume } = useMeasures();
+  const jobs = mergeJobs(system.zones);
+  const all = system.zones.filter(({ stack }) => stack.paint ?? stack.topcoat !== 'none').length;
+  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  return (
+    <Disclosure label={`The work in order: ${jobs.length} jobs for the whole piece`}>
+      {() => (
+        <Column role="list" gap="$m">
+          {jobs.map((job, i) => (
+            <Column key={i} role="listitem">
+              <Strong>{`${i + 1}. ${job.label}`}</Strong>
+              <Small>
+                {[`${job.minutes} min`, job.ml > 0 ? sayVolume(job.ml) : '', job.waitH > 0 ? `then ${job.waitH} h` : '']
+                  .filter(Boolean)
+                  .join(' · ')}
+              </Small>
+              <Body>
+                {job.zones.length >= all && all > 1 ? 'Every zone that is painted' : job.zones.map(name).join(', ')}
+              </Body>
+            </Column>
+          ))}
+        </Column>
+      )}
+    </Disclosure>
+  );
+}

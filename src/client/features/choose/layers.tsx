@@ -1,0 +1,108 @@
+import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
+import { FILM_FACTS } from '@/core/knowledge';
+import type { Dossier } from '@/core/dossier';
+import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
+import { useMeasures } from '@/client/store';
+import { usePlanner } from './use-planner';
+
+const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
+  scuff: 'prep',
+  sand: 'prep',
+  strip: 'prep',
+  liquid_degloss: 'prep',
+  prime: 'prime',
+  paint: 'paint',
+  topcoat: 'topcoat',
+};
+
+interface LayersProps {
+  plan: ZonePlan;
+  dossier: Dossier;
+}
+
+/** Every step of a zone; each opens to what it is, how much, how long, why, and what else was considered. */
+export function Layers({ plan, dossier }: LayersProps) {
+  return (
+    <Column gap="$s">
+      {plan.steps.map((step, i) => (
+        <LayerEntry key={i} number={i + 1} step={step} plan={plan} dossier={dossier} />
+      ))}
+    </Column>
+  );
+}
+
+function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step; number: number }) {
+  const { sayVolume } = useMeasures();
+  const cure =
+    step.class && step.class in FILM_FACTS ? FILM_FACTS[step.class as keyof typeof FILM_FACTS].cureDays : null;
+  const amounts = [
+    `${step.minutes} min`,
+    step.ml ? sayVolume(step.ml) : '',
+    step.recoatH && step.coats && step.coats > 1 ? `${step.recoatH} h between coats` : '',
+    step.waitH > 0 ? `then ${step.waitH} h` : '',
+    cure && step.op !== 'edge_seal' ? `hard after ${cure} days` : '',
+  ].filter(Boolean);
+  const cautions = plan.warnings.filter((warning) => cautionBelongs(warning.rule, step));
+  return (
+    <Disclosure label={`${number}. ${step.label}`}>
+      {() => (
+        <Column gap="$s" paddingHorizontal="$m" paddingBottom="$m">
+          <Small>{amounts.join(' · ')}</Small>
+          <Body>{step.why}</Body>
+          {cautions.map(({ rule, text }) => (
+            <Body key={rule}>{text}</Body>
+          ))}
+          <ElseConsidered step={step} plan={plan} dossier={dossier} />
+        </Column>
+      )}
+    </Disclosure>
+  );
+}
+
+const CAUTIONS_OF: Partial<Record<Step['op'], readonly string[]>> = {
+  prime: [
+    'strong_fumes',
+    'two_part_needs_mask',
+    'waterborne_over_filler',
+    'brittle_on_flexing',
+    'raw_wood_left_raw',
+    'sprayed_over_pores',
+    'solvent_over_latex',
+  ],
+  paint: [
+    'latex_sticks',
+    'soft_film_handled',
+    'gloss_shows_flaws',
+    'oil_enamel_yellows',
+    'thin_aerosol_film',
+    'residual_bleed',
+    'rough_between_coats',
+  ],
+  topcoat: ['wb_clear_over_dark', 'oil_clear_over_pale'],
+};
+const cautionBelongs = (rule: string, { op }: Step): boolean => CAUTIONS_OF[op]?.includes(rule) ?? false;
+
+const VERDICTS: Record<Considered['verdict'], string> = {
+  ruled_out: 'Ruled out',
+  dearer: 'Would do, but weighs more',
+  beaten: 'Beaten',
+};
+
+function ElseConsidered({ step, plan, dossier }: LayersProps & { step: Step }) {
+  const layer = LAYER_OF[step.op];
+  const { answer } = usePlanner(layer ? { kind: 'considered', dossier, zone: plan, layer } : null);
+  if (!layer) return null;
+  if (!answer) return <Small role="status">Looking at what else there was …</Small>;
+  if (answer.length === 0) return null;
+  return (
+    <Column gap="$s" role="list" aria-label="What else was considered">
+      <Strong>What else was considered</Strong>
+      {answer.map(({ code, what, verdict, text }) => (
+        <Column key={code} role="listitem">
+          <Strong>{`${what}: ${VERDICTS[verdict].toLowerCase()}`}</Strong>
+          <Small>{text}</Small>
+        </Column>
+      ))}
+    </Column>
+  );
+}

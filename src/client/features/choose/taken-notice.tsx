@@ -1,0 +1,75 @@
+import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
+import type { Choice, Dossier, Stack } from '@/core/dossier';
+import { labelProduct } from '@/core/knowledge';
+import { zoneName } from '@/core/piece';
+import { describeChance } from '@/core/shared';
+import type { Plan } from '@/core/systems';
+import { sayDifference } from './difference';
+
+/** A better system is named only when it is worth this much more, in money. */
+const WORTH_NAMING = 3;
+
+export const isSame = (a: Stack | undefined, b: Stack | undefined): boolean =>
+  a !== undefined && JSON.stringify(a) === JSON.stringify(b);
+
+/** The system the owner took, with its date: still right, no longer allowed, or overtaken by what is known now. */
+export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan }) {
+  const { chosen, earlier_choices: earlier = [] } = dossier;
+  if (!chosen || !plan.taken) return null;
+  const { system, broken } = plan.taken;
+  const best = plan.systems[0];
+  const day = chosen.at?.slice(0, 10) ?? 'an earlier day';
+  const versions = `Version ${earlier.length + 1}, taken on ${day}`;
+  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  return (
+    <Column gap="$s">
+      {broken.length > 0 ? (
+        <Notice tone="stop" title={`${versions}: a rule now forbids it`}>
+          {broken.map(({ zone, text }) => `${name(zone)}: ${text}`).join(' ')}
+        </Notice>
+      ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
+        <Notice tone="wait" title={`${versions}: something better is known now`}>
+          {`Yours stays as it is. As things stand it goes wrong ${describeChance(system.risk.overall)}. Against it, the best below: ${sayDifference(system, best)}.`}
+        </Notice>
+      ) : (
+        <Notice tone="go" title={versions}>
+          Nothing that was learned since speaks against it.
+        </Notice>
+      )}
+      <Disclosure label={`What was assumed then${earlier.length > 0 ? `, and ${earlier.length} earlier` : ''}`}>
+        {() => (
+          <Column gap="$m">
+            {[chosen, ...earlier.toReversed()].map((choice, i) => (
+              <Version key={choice.at ?? i} choice={choice} name={name} />
+            ))}
+          </Column>
+        )}
+      </Disclosure>
+    </Column>
+  );
+}
+
+function Version({ choice, name }: { choice: Choice; name: (id: string) => string }) {
+  const { at, figures, zones, assumes = [] } = choice;
+  return (
+    <Column gap="$xs">
+      <Strong>{at ? `Taken on ${at.slice(0, 10)}` : 'Taken earlier'}</Strong>
+      {figures ? (
+        <Small>{`Then: goes wrong ${describeChance(figures.risk)}, ${figures.hands_on_min} min of hands, ${figures.elapsed_h} h in all, materials ${figures.materials_cost.toFixed(0)}`}</Small>
+      ) : null}
+      {zones.map(({ id, stack }) => (stack ? <Body key={id}>{`${name(id)}: ${sayStack(stack)}`}</Body> : null))}
+      {assumes.map((text) => (
+        <Small key={text}>{text}</Small>
+      ))}
+    </Column>
+  );
+}
+
+function sayStack({ primers, paint, topcoat }: Stack): string {
+  const layers = [
+    ...primers.map(({ code, coats }) => `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`),
+    ...(paint ? [labelProduct(paint)] : []),
+    ...(topcoat === 'none' ? [] : [labelProduct(topcoat)]),
+  ];
+  return layers.join(', ') || 'left as it is';
+}

@@ -1,0 +1,37 @@
+import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
+import { zoneName } from '@/core/piece';
+import { describeChance } from '@/core/shared';
+import type { Dossier } from '@/core/dossier';
+import type { TurningPoint } from '@/core/systems';
+import { usePlanner } from './use-planner';
+
+/** The two or three facts the plan hangs on most. */
+export function TurningPoints({ dossier }: { dossier: Dossier }) {
+  return <Disclosure label="What would change this?">{() => <OpenTurningPoints dossier={dossier} />}</Disclosure>;
+}
+
+function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
+  const { answer, fresh } = usePlanner({ kind: 'turning_points', dossier });
+  if (!answer || !fresh) return <Small role="status">Planning again with each open question answered …</Small>;
+  if (answer.length === 0) return <Body>Nothing that is still open would change it.</Body>;
+  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  return (
+    <Column role="list" gap="$m">
+      {answer.map((point) => (
+        <Column key={`${point.zone}${point.fact}`} role="listitem">
+          <Strong>{`${name(point.zone)}: ${point.fact.charAt(0).toLowerCase()}${point.fact.slice(1)} (${describeChance(point.p)})`}</Strong>
+          <Body>{`Best would then be: ${point.then}; ${saySaving(point)}.`}</Body>
+          {point.check ? <Small>{`To find out: ${point.check.toLowerCase()}`}</Small> : null}
+        </Column>
+      ))}
+    </Column>
+  );
+}
+
+export function saySaving({ saves: { hours, minutes, money } }: Pick<TurningPoint, 'saves'>): string {
+  const say = (amount: number, unit: string): string =>
+    Math.abs(amount) < 1 ? '' : `${Math.abs(Math.round(amount))} ${unit} ${amount > 0 ? 'less' : 'more'}`;
+  const parts = [say(hours, 'h of waiting'), say(minutes, 'min of hands')].filter(Boolean);
+  const worth = `worth about ${Math.abs(Math.round(money))} ${money > 0 ? 'saved' : 'more'} in all`;
+  return [...parts, worth].join(', ');
+}

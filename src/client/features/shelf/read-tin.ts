@@ -1,0 +1,39 @@
+import { shelfItemSchema, type ShelfItem } from '@/core/dossier';
+
+const NUMBERS = {
+  volume_ml: 'A number of millilitres, 0 or more.',
+  size_ml: 'A number of millilitres above 0.',
+  recoat_h: 'Hours, 0 to 1000.',
+  coverage_m2_l: 'Square metres a litre covers, above 0 and up to 100.',
+  solids_pct: 'A percentage, 0 to 100.',
+  cure_days: 'Days, 0 to 365.',
+  price: 'A sum of money, 0 or more.',
+} as const;
+type NumberField = keyof typeof NUMBERS;
+export type TinTexts = Record<NumberField | 'name' | 'opened_on', string>;
+
+/** The tin as typed, and what is wrong with it, field by field. An empty field takes the class's value again. */
+export function readTin(
+  tin: ShelfItem,
+  texts: TinTexts,
+): { tin: ShelfItem; errors: Partial<Record<keyof TinTexts, string>> } {
+  const errors: Partial<Record<keyof TinTexts, string>> = {};
+  const next: Record<string, unknown> = { ...tin };
+  for (const [field, text] of Object.entries(texts) as [keyof TinTexts, string][]) {
+    const typed = text.trim();
+    const value = field === 'name' || field === 'opened_on' ? typed : Number(typed.replace(',', '.'));
+    if (typed === '') {
+      delete next[field];
+      continue;
+    }
+    next[field] = value;
+    if (shelfItemSchema.shape[field].safeParse(value).success) continue;
+    errors[field] =
+      field === 'name'
+        ? 'At most 80 letters.'
+        : field === 'opened_on'
+          ? 'A day as year-month-day, such as 2026-11-23.'
+          : NUMBERS[field];
+  }
+  return { tin: next as ShelfItem, errors };
+}

@@ -1,0 +1,172 @@
+import { useState } from 'react';
+import { BackLink, Screen } from '@/client/features/piece-frame';
+import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  Title,
+} from '@/client/ui';
+import type { ShelfItem } from '@/core/dossier';
+import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
+import { isLow } from './low-stock';
+import { TinForm } from './tin-form';
+import { UnitChoices } from './unit-choices';
+
+/** The owner's tins: what a plan takes first. */
+export function ShelfScreen() {
+  const tins = useShelf();
+  const change = useShelfChange();
+  const [adding, setAdding] = useState(false);
+  const add = (code: ProductClass, sizeMl: number): void => {
+    change({ type: 'tin_set', tin: { id: makeId(), class: code, volume_ml: sizeMl, size_ml: sizeMl } });
+    setAdding(false);
+  };
+  return (
+    <Screen
+      title="Shelf"
+      header={<ShelfHeader />}
+      action={
+        adding ? undefined : (
+          <Button look="main" grow onPress={() => setAdding(true)}>
+            Add a tin
+          </Button>
+        )
+      }
+    >
+      {adding ? <NewTin onAdd={add} onLeave={() => setAdding(false)} /> : null}
+      {tins.length === 0 && !adding ? (
+        <Column gap="$s">
+          <Heading>Nothing on the shelf yet</Heading>
+          <Body>
+            Plans use what you have first, by its own label. Without tins they go by class and say what to buy.
+          </Body>
+        </Column>
+      ) : null}
+      <Column role="list" aria-label="Tins" gap="$m">
+        {tins.map((tin) => (
+          <Tin
+            key={tin.id}
+            tin={tin}
+            onSet={(next) => change({ type: 'tin_set', tin: next })}
+            onRemove={() => change({ type: 'tin_removed', tinId: tin.id })}
+          />
+        ))}
+      </Column>
+      <UnitChoices />
+    </Screen>
+  );
+}
+
+function ShelfHeader() {
+  return (
+    <Column render="header" borderBottomWidth={1} borderColor="$line">
+      <Row
+        width="100%"
+        maxWidth={1212}
+        alignSelf="center"
+        alignItems="center"
+        paddingHorizontal="$l"
+        minHeight={64}
+        gap="$m"
+      >
+        <BackLink />
+        <Title flex={1}>Shelf</Title>
+      </Row>
+    </Column>
+  );
+}
+
+const GROUPS = [
+  { code: 'primers', label: 'Primers', classes: PRIMERS },
+  { code: 'paints', label: 'Paints', classes: PAINTS },
+  { code: 'clears', label: 'Clear coats', classes: TOPCOATS.filter((code) => code !== 'none') },
+] as const;
+const SIZES = [250, 750, 1000, 2500];
+
+/** Class, then size: everything else is taken from the class until the label says otherwise. */
+function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number) => void; onLeave: () => void }) {
+  const [code, setCode] = useState<ProductClass | undefined>();
+  const { sayVolume } = useMeasures();
+  return (
+    <Card role="region" aria-label="New tin">
+      {code ? (
+        <>
+          <Heading>{labelProduct(code)}</Heading>
+          <Choices
+            label="How big is the full tin?"
+            tileWidth={72}
+            options={SIZES.map((ml) => ({ code: String(ml), label: sayVolume(ml) }))}
+            onPick={(ml) => onAdd(code, Number(ml))}
+          />
+        </>
+      ) : (
+        GROUPS.map((group) => (
+          <Column key={group.code} gap="$s">
+            <Strong>{group.label}</Strong>
+            <Choices
+              label={group.label}
+              options={group.classes.map((own) => ({ code: own as ProductClass & string, label: labelProduct(own) }))}
+              onPick={setCode}
+            />
+          </Column>
+        ))
+      )}
+      <Button look="quiet" onPress={onLeave}>
+        Leave it
+      </Button>
+    </Card>
+  );
+}
+
+interface TinProps {
+  tin: ShelfItem;
+  onSet: (tin: ShelfItem) => void;
+  onRemove: () => void;
+}
+
+function Tin({ tin, onSet, onRemove }: TinProps) {
+  const { sayVolume, sayMoney } = useMeasures();
+  const code = tin.class as ProductClass;
+  const name = tin.name ?? labelProduct(code);
+  const known = FILM_FACTS[code as keyof typeof FILM_FACTS] as (typeof FILM_FACTS)[keyof typeof FILM_FACTS] | undefined;
+  const facts = [
+    tin.name ? labelProduct(code) : '',
+    known ? `recoat ${tin.recoat_h ?? known.recoatH} h${tin.recoat_h === undefined ? ' (class)' : ''}` : '',
+    tin.coverage_m2_l ? `${tin.coverage_m2_l} m²/L` : '',
+    tin.price === undefined ? '' : sayMoney(tin.price),
+    tin.opened_on ? `opened ${tin.opened_on}` : '',
+  ].filter(Boolean);
+  return (
+    <Card role="listitem">
+      <Row gap="$m" alignItems="center">
+        <Column flex={1}>
+          <Strong>{name}</Strong>
+          <Small>{facts.join(' · ')}</Small>
+        </Column>
+        <Strong>{tin.volume_ml === undefined ? 'left: not known' : `${sayVolume(tin.volume_ml)} left`}</Strong>
+      </Row>
+      {isLow(tin) ? <StateMark tone="wait">{tin.volume_ml === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
+      <Disclosure label={`Correct ${name}`}>
+        {(close) => (
+          <TinForm
+            tin={tin}
+            onSave={(next) => {
+              onSet(next);
+              close();
+            }}
+            onRemove={onRemove}
+          />
+        )}
+      </Disclosure>
+    </Card>
+  );
+}

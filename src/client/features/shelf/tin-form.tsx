@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { Button, Choices, Column, Field, Row, Strong } from '@/client/ui';
+import { shelfItemSchema, type ShelfItem } from '@/core/dossier';
+import { readTin, type TinTexts } from './read-tin';
+
+const THINNERS = [
+  { code: 'water', label: 'Water' },
+  { code: 'alcohol', label: 'Alcohol' },
+  { code: 'white_spirit', label: 'White spirit' },
+  { code: 'none', label: 'Never thin' },
+] as const;
+
+const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string }[] = [
+  { name: 'name', label: 'Your name for it' },
+  { name: 'volume_ml', label: 'Left', unit: 'ml' },
+  { name: 'size_ml', label: 'Full tin', unit: 'ml' },
+  { name: 'recoat_h', label: 'Recoat after', unit: 'h' },
+  { name: 'coverage_m2_l', label: 'Covers', unit: 'm²/L' },
+  { name: 'solids_pct', label: 'Solids by volume', unit: '%' },
+  { name: 'cure_days', label: 'Hard after', unit: 'days' },
+  { name: 'price', label: 'Paid' },
+  { name: 'opened_on', label: 'Opened on' },
+];
+
+interface TinFormProps {
+  tin: ShelfItem;
+  onSave: (tin: ShelfItem) => void;
+  onRemove: () => void;
+}
+
+/** What the label says, as far as the owner cares to type it. */
+export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
+  const [texts, setTexts] = useState<TinTexts>(
+    () =>
+      Object.fromEntries(
+        FIELDS.map(({ name }) => [name, tin[name] === undefined ? '' : String(tin[name])]),
+      ) as TinTexts,
+  );
+  const [thinner, setThinner] = useState(tin.thinner);
+  const { tin: next, errors } = readTin({ ...tin, ...(thinner ? { thinner } : {}) }, texts);
+  const right = Object.keys(errors).length === 0 && shelfItemSchema.safeParse(next).success;
+  return (
+    <Column gap="$m">
+      {FIELDS.map(({ name, label, unit }) => (
+        <Field
+          key={name}
+          label={label}
+          {...(unit ? { unit } : {})}
+          numeric={unit !== undefined || name === 'price'}
+          value={texts[name]}
+          onChange={(text) => setTexts({ ...texts, [name]: text })}
+          error={errors[name]}
+        />
+      ))}
+      <Strong>Thinned with</Strong>
+      <Choices label="Thinned with" options={THINNERS} value={thinner} onPick={setThinner} />
+      <Row gap="$s" flexWrap="wrap">
+        <Button look="main" disabled={!right} onPress={() => onSave(next)}>
+          Keep it so
+        </Button>
+        <Button onPress={onRemove}>Take it off the shelf</Button>
+      </Row>
+    </Column>
+  );
+}

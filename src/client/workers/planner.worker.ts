@@ -1,0 +1,6 @@
+import { answerPlanner, type PlannerRequest } from '../features/choose/planner-answers';
+
+/* Plans are searched here, away from the interface's thread. */
+self.onmessage = ({ data }: MessageEvent<{ id: number; request: PlannerRequest }>) => {
+  self.postMessage({ id: data.id, answer: answerPlanner(data.request) });
+};

@@ -1,0 +1,19 @@
+import { formatArea, formatVolume } from './units';
+
+describe('measures in words', () => {
+  // NIST Handbook 44, appendix C: 1 US fluid ounce = 29.573 53 ml, 1 quart = 32 fluid ounces, 1 foot = 0.3048 m.
+  it.each([
+    [740, 'metric', '740 ml'],
+    [2500, 'metric', '2.5 L'],
+    [29.5735295625, 'us', '1 fl oz'],
+    [740, 'us', '25 fl oz'],
+    [946.352946, 'us', '1 qt'],
+    [2500, 'us', '2.64 qt'],
+  ] as const)('%d ml in %s units is %s', (ml, units, words) => expect(formatVolume(ml, units)).toBe(words));
+
+  it.each([
+    [0.8, 'metric', '0.8 m²'],
+    [0.8, 'us', '8.61 ft²'],
+    [10, 'us', '107.6 ft²'],
+  ] as const)('%d m² in %s units is %s', (m2, units, words) => expect(formatArea(m2, units)).toBe(words));
+});

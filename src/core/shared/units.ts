@@ -1,0 +1,21 @@
+export type Units = 'metric' | 'us';
+
+/** US customary measures in metric ones (NIST Handbook 44, appendix C; exact but for rounding in the foot). */
+export const ML_PER_US_FLUID_OUNCE = 29.5735295625;
+export const FLUID_OUNCES_PER_US_QUART = 32;
+const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2;
+
+/** A volume in words: 740 → "740 ml" or "25 fl oz"; larger ones in litres or quarts. */
+export function formatVolume(ml: number, units: Units): string {
+  if (units === 'metric') return ml >= 1000 ? `${trim(ml / 1000)} L` : `${Math.round(ml)} ml`;
+  const ounces = ml / ML_PER_US_FLUID_OUNCE;
+  if (ounces >= FLUID_OUNCES_PER_US_QUART) return `${trim(ounces / FLUID_OUNCES_PER_US_QUART)} qt`;
+  return `${ounces < 10 ? trim(ounces) : Math.round(ounces)} fl oz`;
+}
+
+/** An area in words: 0.8 → "0.8 m²" or "8.6 ft²". */
+export const formatArea = (m2: number, units: Units): string =>
+  units === 'metric' ? `${trim(m2)} m²` : `${trim(m2 * SQUARE_FEET_PER_M2)} ft²`;
+
+/** Two figures after the point at most, one from ten on. */
+const trim = (value: number): string => String(Number(value.toFixed(value >= 10 ? 1 : 2)));

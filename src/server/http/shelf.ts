@@ -1,0 +1,33 @@
+import { Router, type Request, type Response } from 'express';
+import { bodies, paramIdSchema } from '@/contract';
+import { readWith, type ShelfChange } from '@/core/dossier';
+import { succeed, type Result } from '@/core/shared';
+import type { ShelfStore } from '../db';
+import { sendProblem } from './problems';
+
+/** The shop's tins, each under an id its maker gave; a write answers with the whole shelf as it now is. */
+export function makeShelfRouter(store: ShelfStore, now: () => string): Router {
+  const router = Router();
+  const handle =
+    (read: (request: Request, id: string) => Result<ShelfChange>) =>
+    (request: Request, response: Response): void => {
+      const id = readWith(paramIdSchema, request.params.id);
+      if (!id.ok) return sendProblem(response, { ...id.problem, path: 'id' });
+      const change = read(request, id.value);
+      if (!change.ok) return sendProblem(response, change.problem);
+      response.json({ tins: store.apply(change.value, now()) });
+    };
+  router.get('/', (_request, response) => void response.json({ tins: store.list() }));
+  router.put(
+    '/:id',
+    handle((request, id) => {
+      const tin = readWith(bodies.tin, { ...(request.body as object), id });
+      return tin.ok ? succeed({ type: 'tin_set', tin: tin.value }) : tin;
+    }),
+  );
+  router.delete(
+    '/:id',
+    handle((_request, id) => succeed({ type: 'tin_removed', tinId: id })),
+  );
+  return router;
+}
