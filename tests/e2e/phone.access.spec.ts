@@ -6,6 +6,7 @@ test.use({ demo: true });
 const SCREENS = [
   '/',
   '/new',
+  '/shelf',
   '/piece/demo-issue-desk/meet',
   '/piece/demo-issue-desk/read',
   '/piece/demo-oak-hall-bench/read',

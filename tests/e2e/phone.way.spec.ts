@@ -74,7 +74,8 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   await expect(
     page.getByText('A factory film has none, so it stays as slick as before.', { exact: false }).first(),
   ).toBeVisible();
-  await page.getByRole('button', { name: /^Why these/ }).click();
+  await page.getByRole('button', { name: /steps, and why$/ }).click();
+  await page.getByRole('button', { name: /^\d+\. Scuff/ }).click();
   await expect(page.getByText('Everything shiny must go dull', { exact: false }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Take this one' }).click();
 

@@ -1,10 +1,10 @@
-import { labelProduct, PAINTS, PRIMERS, TOPCOATS } from '../knowledge';
+import { hasStrongFumes, labelProduct, PAINTS, PRIMERS, TOPCOATS } from '../knowledge';
 import type { Dossier } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
 import { describeChance } from '../shared';
 import { readGround } from './ground';
 import { priceAlone, type Aim } from './prices';
-import { listProducts } from './product';
+import { listProducts, type Product } from './product';
 import { listRejections } from './rejections';
 import { searchZone, type Label } from './search';
 import type { ZonePlan } from './system';
@@ -92,11 +92,13 @@ function sayAgainst(label: Label, taken: ZonePlan): string {
   const bought = label.uses
     .map(({ product }) => product)
     .filter((product) => !taken.steps.some((own) => own.class === product.class));
-  if (bought.length > 0)
-    parts.push(`takes ${bought.map(({ class: code }) => labelProduct(code).toLowerCase()).join(' and ')}`);
+  if (bought.length > 0) parts.push(`takes ${bought.map(sayProduct).join(' and ')}`);
   const text = parts.filter(Boolean).join(', ');
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }
+
+const sayProduct = ({ class: code, carrier }: Product): string =>
+  `${labelProduct(code).toLowerCase()}${hasStrongFumes(carrier) ? ', with strong vapour' : ''}`;
 
 const say = (difference: number, least: number, unit: string): string =>
   Math.abs(difference) < least ? '' : `${Math.round(Math.abs(difference))} ${unit} ${difference < 0 ? 'less' : 'more'}`;

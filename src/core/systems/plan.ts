@@ -165,8 +165,8 @@ function chooseSystems(
   return { systems: labelSystems(systems, recommended.system), joint: joint.expanded };
 }
 
-const describeUse = ({ state, minutes, loss }: Label): string =>
-  JSON.stringify([state.prep, state.primers, state.paint, state.topcoat, minutes, loss]);
+const describeUse = ({ state, minutes, loss, uses }: Label): string =>
+  JSON.stringify([state.prep, state.primers, minutes, loss, uses.map(({ product, ml }) => [product.key, ml])]);
 
 /** The primer on the largest primed zone. */
 function leadPrimer(labels: readonly Label[], grounds: readonly Ground[]): PrimerCode | undefined {

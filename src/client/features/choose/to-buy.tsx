@@ -17,7 +17,9 @@ export function ToBuy({ supplies }: { supplies: readonly Supply[] }) {
       .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
   };
   return (
-    <Disclosure label={`To buy: about ${measures.sayMoney(price)}`}>
+    <Disclosure
+      label={price > 0 ? `To buy: about ${measures.sayMoney(price)}` : 'To buy: nothing, the shelf has it all'}
+    >
       {() => (
         <Column gap="$m">
           <Column role="list" gap="$s">

@@ -103,7 +103,7 @@ function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number
           <Heading>{labelProduct(code)}</Heading>
           <Choices
             label="How big is the full tin?"
-            tileWidth={72}
+
             options={SIZES.map((ml) => ({ code: String(ml), label: sayVolume(ml) }))}
             onPick={(ml) => onAdd(code, Number(ml))}
           />
