@@ -11,6 +11,10 @@ import {
   measurePractice,
 } from '@/core/survey';
 import { planPiece } from '@/core/systems';
+import { readGround } from '@/core/systems/ground';
+import { listProducts } from '@/core/systems/product';
+import { searchZone } from '@/core/systems/search';
+import { walkAll } from '@/core/systems/walk-all';
 
 interface Figure {
   name: string;
@@ -36,15 +40,48 @@ function makePiece(): Dossier {
 }
 
 const REPEATS = 60;
+const PLAN_REPEATS = 15;
 
-function time(work: () => void): { median: number; spread: number } {
+// prettier-ignore
+const CLASSES = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb', 'bonding_primer_wb', 'bonding_primer_oil', 'bonding_primer_2k', 'allpurpose_primer_wb', 'aerosol_stainblock', 'metal_primer', 'mdf_sealer', 'chalk_paint', 'mineral_paint', 'milk_paint_acrylic', 'latex_wall_paint', 'wb_alkyd_enamel', 'oil_enamel', 'cabinet_paint_2k', 'wb_clear', 'wb_polyurethane', 'oil_polyurethane', 'wax', 'wb_alkyd_enamel', 'shellac_primer', 'stainblock_primer_wb'];
+/** Twenty-five tins, every third with a label of its own. */
+const TINS = CLASSES.map((code, i) => ({
+  id: `tin-${i}`,
+  class: code,
+  volume_ml: 200 + ((97 * i) % 900),
+  ...(i % 3 === 0 ? { recoat_h: 2 + i, coverage_m2_l: 8 + (i % 4) } : {}),
+}));
+
+/** The search of one zone beside trying every way, over few products so that trying them all ends. */
+function measureSmall(zone: Zone, piece: Dossier) {
+  const ground = readGround(piece, { ...zone, role: 'side' });
+  const few = [
+    'shellac_primer',
+    'bonding_primer_wb',
+    'stainblock_primer_wb',
+    'wb_alkyd_enamel',
+    'chalk_paint',
+    'wb_clear',
+  ];
+  const products = listProducts([], { temperature_c: 21, humidity_pct: 50 }).filter((own) => few.includes(own.class));
+  const { states, labels } = searchZone(ground, products);
+  return {
+    states,
+    labels,
+    ways: walkAll(ground, products).length,
+    search: time(() => void searchZone(ground, products)).median,
+    all: time(() => void walkAll(ground, products), PLAN_REPEATS).median,
+  };
+}
+
+function time(work: () => void, repeats = REPEATS): { median: number; spread: number } {
   for (let i = 0; i < 5; i += 1) work();
-  const runs = Array.from({ length: REPEATS }, () => {
+  const runs = Array.from({ length: repeats }, () => {
     const started = performance.now();
     work();
     return performance.now() - started;
   }).sort((a, b) => a - b);
-  const at = (share: number): number => runs[Math.floor(share * (REPEATS - 1))]!;
+  const at = (share: number): number => runs[Math.floor(share * (repeats - 1))]!;
   return { median: at(0.5), spread: (at(0.9) - at(0.1)) / at(0.5) };
 }
 
@@ -61,7 +98,11 @@ export function measureCore(): Figure[] {
   const belief = time(() => void computeBelief(piece, zone));
   const ranking = time(() => void diagnoseZone(piece, zone));
   const all = time(() => void diagnosePiece(piece));
-  const plan = time(() => void planPiece(piece));
+  const plan = time(() => void planPiece(piece), PLAN_REPEATS);
+  const stocked = { ...piece, shelf: TINS };
+  const withTins = time(() => void planPiece(stocked), PLAN_REPEATS);
+  const { effort } = planPiece(stocked);
+  const small = measureSmall(zone, piece);
   const figure = (name: string, value: number, unit: string, target: string, reference: string): Figure => ({
     name,
     value: Number(value.toPrecision(3)),
@@ -86,7 +127,21 @@ export function measureCore(): Figure[] {
       `ratio to the fixed work ${(ranking.median / fixed.median).toFixed(2)}`,
     ),
     figure('belief, needs and next checks of 12 zones', all.median, 'ms', '< 60', ''),
-    figure('plan of a 12-zone piece', plan.median, 'ms', '', ''),
+    figure('plan of a 12-zone piece', plan.median, 'ms', '< 300', 'in a worker'),
+    figure(
+      'plan of a 12-zone piece with 25 tins',
+      withTins.median,
+      'ms',
+      '< 300',
+      `${effort.states} states, ${effort.labels} labels, ${effort.joint} partial choices over the zones`,
+    ),
+    figure(
+      'small search: one zone, six products',
+      small.search,
+      'ms',
+      '',
+      `${small.labels} labels in ${small.states} states; trying all ${small.ways} ways takes ${(small.all / small.search).toFixed(1)} times as long`,
+    ),
   ];
 }
 

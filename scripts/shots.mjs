@@ -15,6 +15,17 @@ const SHOTS = [
   { name: 'zones', path: '/piece/demo-issue-desk/meet', ...PHONE, press: [['button', 'Change Drawer fronts']] },
   { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
+  {
+    name: 'choose-steps',
+    path: '/piece/demo-issue-desk/choose',
+    ...PHONE,
+    press: [
+      ['button', /steps, and why$/],
+      ['button', /^\d+\. .*primer/],
+    ],
+    show: /steps, and why$/,
+  },
+  { name: 'shelf', path: '/shelf', ...PHONE },
   { name: 'choose-dark', path: '/piece/demo-sewing-cabinet/choose', ...PHONE, colorScheme: 'dark' },
   { name: 'prove', path: '/piece/demo-sewing-cabinet/prove', ...PHONE, press: [['radio', /^Lid/]] },
   { name: 'prove-closed', path: '/piece/demo-media-cupboard/prove', ...PHONE },
@@ -43,17 +54,24 @@ const browser = await chromium.launch({
   executablePath: findChromium(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { name, path: address, press = [], ...options } of SHOTS) {
+for (const { name, path: address, press = [], show, ...options } of SHOTS) {
   const page = await browser.newPage({ ...options, reducedMotion: 'reduce' });
   await page.goto(base + address, { waitUntil: 'networkidle' });
   // The network can be quiet before the screen's own chunk has drawn anything.
   await page.getByRole('heading').first().waitFor();
+  // A plan is searched in a worker.
+  await page.getByText('Looking through every way that holds.').waitFor({ state: 'hidden' });
   for (const [role, label] of press)
     await page
       .getByRole(role, { name: label, exact: typeof label === 'string' })
       .first()
       .click();
-  await page.waitForTimeout(300);
+  if (show)
+    await page
+      .getByText(show)
+      .first()
+      .evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  await page.waitForTimeout(show ? 1500 : 300);
   await page.screenshot({ path: path.join(root, `docs/screenshots/${name}.png`) });
   say(`docs/screenshots/${name}.png`);
   await page.close();

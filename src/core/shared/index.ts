@@ -2,4 +2,4 @@ export { assertNever } from './assert-never';
 export { describeChance, formatChance } from './frequency';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';
-export { formatArea, formatVolume, ML_PER_US_FLUID_OUNCE, type Units } from './units';
+export { formatArea, formatVolume, type Units } from './units';

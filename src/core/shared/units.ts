@@ -1,8 +1,8 @@
 export type Units = 'metric' | 'us';
 
 /** US customary measures in metric ones (NIST Handbook 44, appendix C; exact but for rounding in the foot). */
-export const ML_PER_US_FLUID_OUNCE = 29.5735295625;
-export const FLUID_OUNCES_PER_US_QUART = 32;
+const ML_PER_US_FLUID_OUNCE = 29.5735295625;
+const FLUID_OUNCES_PER_US_QUART = 32;
 const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2;
 
 /** A volume in words: 740 → "740 ml" or "25 fl oz"; larger ones in litres or quarts. */

@@ -46,7 +46,8 @@ export function listConsidered(dossier: Dossier, taken: ZonePlan, layer: Layer):
   const zone = dossier.zones?.find(({ id }) => id === taken.id);
   if (!zone) return [];
   const ground = readGround(dossier, zone);
-  const search = searchZone(ground, listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE));
+  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const search = searchZone(ground, products);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const own = codeOf(layer, taken.stack);
   const rejections = listRejections(search);

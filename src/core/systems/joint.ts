@@ -28,7 +28,7 @@ export interface JointChoice {
 }
 
 /** Partial choices looked at before the best so far is taken as it is. */
-const MOST_EXPANDED = 2000;
+const MOST_EXPANDED = 1000;
 const TIE = 1e-9;
 export const ML_STEP = 5;
 
@@ -62,6 +62,8 @@ export function priceJointly({ zones, price, hourPrice }: JointProblem, picks: r
   return cost + waitH * hourPrice;
 }
 
+const RIVALS = 16;
+
 /**
  * The numbers of the candidates that may be in a best choice. One goes if another is cheaper by more than all its own
  * products bought new and its longer wait could ever add.
@@ -71,7 +73,8 @@ function dropHopeless(candidates: readonly JointCandidate[], { price, stock, hou
   const kept: number[] = [];
   for (const number of order) {
     const own = candidates[number]!;
-    const hopeless = kept.some((better) => {
+    // The cheapest few settle nearly all; a candidate kept too many costs time only.
+    const hopeless = kept.slice(0, RIVALS).some((better) => {
       const other = candidates[better]!;
       let most = other.cost + Math.max(0, other.waitH - own.waitH) * hourPrice;
       for (const [product, ml] of other.uses) {
@@ -129,9 +132,17 @@ function improve({ zones, price, hourPrice }: JointProblem, picks: number[]): vo
   }
 }
 
-/** The best of the starts that lean on one product each, or on none, each improved. */
+const MOST_STARTS = 6;
+
+/** The best of the starts that lean on one product each, those most zones could use first, or on none, each improved. */
 function findStart(problem: JointProblem): { picks: number[]; cost: number } {
-  const starts = [null, ...listProducts(problem.zones)].map((lead) => {
+  const couldUse = (product: number): number =>
+    problem.zones.filter((candidates) => candidates.some((candidate) => amountOf(candidate, product) > 0)).length;
+  const leads = listProducts(problem.zones)
+    .map((product) => ({ product, zones: couldUse(product) }))
+    .sort((a, b) => b.zones - a.zones)
+    .slice(0, MOST_STARTS);
+  const starts = [null, ...leads.map(({ product }) => product)].map((lead) => {
     const picks = leanOn(problem, lead);
     improve(problem, picks);
     return { picks, cost: priceJointly(problem, picks) };
@@ -155,7 +166,7 @@ interface Floor {
 }
 
 const FLOOR_RATES = 4;
-const FLOOR_AMOUNTS = 60;
+const FLOOR_AMOUNTS = 24;
 
 /** The floor of each product's price that is highest at the amount the start uses. */
 function findFloors({ zones, price }: JointProblem, start: readonly number[]): Map<number, Floor> {

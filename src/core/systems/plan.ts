@@ -8,8 +8,9 @@ import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from '
 import { AIMS, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
 import { listRejections, type Rejection } from './rejections';
-import { addUnlessBeaten, searchZone, type Label, type ZoneSearch } from './search';
+import { searchZone, type Label, type ZoneSearch } from './search';
 import { judgeTaken, type TakenSystem } from './taken';
+import { thinLabels } from './thin';
 import { assembleSystem, type CoatingSystem, type SystemLabel } from './system';
 
 export interface Plan {
@@ -33,7 +34,8 @@ const LEAST_ALTERNATIVES = 3;
  */
 export function planPiece(dossier: Dossier): Plan {
   const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
-  const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products));
+  const few = countFew(dossier.zones?.length ?? 0);
+  const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products, { few }));
   const aim = dossier.goal?.priority ?? 'balance';
   const taken = dossier.chosen ? judgeTaken(dossier, searches, products, aim) : null;
   const blocked = listBlocked(searches);
@@ -56,6 +58,9 @@ export function planPiece(dossier: Dossier): Plan {
   };
 }
 
+/** Ways of a zone that go on by each ranking: fewer where many zones are to be weighed against each other. */
+const countFew = (zones: number): number => Math.min(30, Math.max(5, Math.ceil(60 / zones)));
+
 /** A choice over all zones, with what it costs by the aim it was made for. */
 interface Found {
   labels: Label[];
@@ -64,31 +69,36 @@ interface Found {
 
 class JointSearch {
   expanded = 0;
-  private readonly byPaint: Label[][][];
+  private readonly byPaint: { paint: Product | null; zones: Label[][] }[];
   private readonly priced = Object.fromEntries(AIMS.map((aim) => [aim, [] as number[][]])) as Record<Aim, number[][]>;
 
   constructor(
     private readonly searches: readonly ZoneSearch[],
     private readonly products: readonly Product[],
   ) {
-    this.byPaint = listPaints(searches).map((paint) => searches.map((search) => listContenders(search, paint)));
+    this.byPaint = listPaints(searches).map((paint) => ({
+      paint,
+      zones: searches.map((search) => listContenders(search, paint, countFew(searches.length))),
+    }));
   }
 
   /** The best choice by an aim; without the systems that use a class, where other ways are left. */
   find(aim: Aim, without?: PrimerCode): Found | null {
-    const rivals = [...this.byPaint].map((zones) => {
+    const prices = this.prices(aim);
+    const rivals = this.byPaint.map(({ paint, zones }) => {
       const allowed = zones.map((labels) => {
         const others = labels.filter(({ state }) => !state.primers.some(({ code }) => code === without));
         return others.length > 0 ? others : labels;
       });
       const candidates = allowed.map((labels, z) => labels.map((label) => this.toCandidate(label, z, aim)));
-      return { allowed, candidates, hope: sumLeast(candidates) };
+      return { allowed, candidates, hope: boundLoosely(candidates, paint, prices) };
     });
-    // The paint that promises most goes first, so that the others are soon seen to be dearer.
+    // The paint that promises most goes first; when one can no longer be cheaper, none after it can.
     rivals.sort((a, b) => a.hope - b.hope);
     let best: Found | null = null;
-    for (const { allowed, candidates } of rivals) {
-      const choice = chooseJointly({ zones: candidates, ...this.prices(aim) }, best?.cost);
+    for (const { allowed, candidates, hope } of rivals) {
+      if (best && hope >= best.cost) break;
+      const choice = chooseJointly({ zones: candidates, ...prices }, best?.cost);
       if (!choice) continue;
       this.expanded += choice.expanded;
       best = { labels: choice.picks.map((pick, z) => allowed[z]![pick]!), cost: choice.cost };
@@ -117,8 +127,23 @@ class JointSearch {
   }
 }
 
-const sumLeast = (zones: readonly (readonly JointCandidate[])[]): number =>
-  zones.reduce((sum, candidates) => sum + Math.min(...candidates.map(({ cost }) => cost)), 0);
+/** What no choice with a paint goes below: each zone's least, the paint they all need, the wait nobody can avoid. */
+function boundLoosely(
+  zones: readonly (readonly JointCandidate[])[],
+  paint: Product | null,
+  { price, hourPrice }: Omit<JointProblem, 'zones'>,
+): number {
+  const least = (value: (candidate: JointCandidate) => number) => (candidates: readonly JointCandidate[]) =>
+    candidates.reduce((low, candidate) => Math.min(low, value(candidate)), Infinity);
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  const ofPaint = ({ uses }: JointCandidate): number => uses.find(([product]) => product === paint?.index)?.[1] ?? 0;
+  const painted = paint ? price(paint.index, sum(zones.map(least(ofPaint)))) : 0;
+  return (
+    sum(zones.map(least(({ cost }) => cost))) +
+    painted +
+    hourPrice * Math.max(0, ...zones.map(least(({ waitH }) => waitH)))
+  );
+}
 
 /** Paints that serve every painted zone: a piece gets one paint. `null` where nothing is painted. */
 function listPaints(searches: readonly ZoneSearch[]): (Product | null)[] {
@@ -132,13 +157,13 @@ const isPaint = (code: string): code is PaintCode => (PAINTS as readonly string[
 const findPaint = ({ uses }: Label): Product | null =>
   uses.find(({ product }) => isPaint(product.class))?.product ?? null;
 
-/** The ways of a zone with a paint that no other way with it beats. */
-function listContenders({ ground, goals }: ZoneSearch, paint: Product | null): Label[] {
-  const contenders: Label[] = [];
-  for (const goal of goals)
-    if (ground.look !== 'opaque' || findPaint(goal) === paint) addUnlessBeaten(contenders, goal);
-  return contenders;
-}
+/** The best few ways of a zone that go with a paint. */
+const listContenders = ({ ground, goals }: ZoneSearch, paint: Product | null, few: number): Label[] =>
+  thinLabels(
+    goals.filter((goal) => ground.look !== 'opaque' || findPaint(goal) === paint),
+    ground,
+    few,
+  );
 
 function chooseSystems(
   searches: readonly ZoneSearch[],

@@ -23,16 +23,15 @@ const PREP_WORDS: Readonly<Record<string, string>> = {
 
 /** Every primer as the only one, every prep and every paint that no way left over has, with the rule that cut it. */
 export function listRejections(search: ZoneSearch): Rejection[] {
-  const { ground, goals } = search;
+  const { ground, goals, reached } = search;
   if (ground.look === 'stain' && goals.length === 0) return reject(search, 'stain', 'Stain', () => true);
   if (ground.look !== 'opaque') return [];
-  const left = goals.map(({ state }) => state);
   const only = (state: SurfaceState, code: string): boolean =>
     code === 'none' ? state.primers.length === 0 : state.primers.length === 1 && state.primers[0]!.code === code;
   return [
     ...['none', ...PRIMERS].flatMap((code) => {
-      if (left.some((state) => only(state, code))) return [];
-      const combined = left.some(({ primers }) => primers.some((primer) => primer.code === code));
+      if (reached.some((state) => only(state, code))) return [];
+      const combined = reached.some(({ primers }) => primers.some((primer) => primer.code === code));
       const name = code === 'none' ? 'No primer at all' : labelProduct(code as (typeof PRIMERS)[number]);
       // What is cut before the paint is cut as a primer; what is cut there, by what lies under it.
       return reject(search, code, combined ? `${name} as the only primer` : name, ({ choice, before }) =>
@@ -42,14 +41,14 @@ export function listRejections(search: ZoneSearch): Rejection[] {
       );
     }),
     ...PAINT_PREPS.flatMap((code) =>
-      left.some(({ prep }) => prep === code)
+      reached.some(({ prep }) => prep === code)
         ? []
         : reject(search, code === 'none' ? 'no_dulling' : code, PREP_WORDS[code] ?? code, ({ choice, before }) =>
             choice.prep ? choice.prep === code : before.prep === code && choice.skips === undefined,
           ),
     ),
     ...PAINTS.flatMap((code) =>
-      left.some(({ paint }) => paint === code)
+      goals.some(({ state }) => state.paint === code)
         ? []
         : reject(search, code, labelProduct(code), ({ choice, before }) =>
             choice.op === 'paint' ? choice.product?.class === code : before.paint === code,

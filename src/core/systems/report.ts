@@ -1,4 +1,5 @@
 import type { Dossier } from '../dossier';
+import { mergeJobs } from './jobs';
 import { planPiece } from './plan';
 import type { Step } from './choice';
 
@@ -11,6 +12,14 @@ export function reportPlan(dossier: Dossier) {
       id: system.id,
       labels: system.labels,
       zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
+      jobs: mergeJobs(system.zones).map(({ op, label, zones, minutes, waitH, ml }) => ({
+        op,
+        label,
+        zones,
+        minutes,
+        wait_h: waitH,
+        ml: ml > 0 ? ml : undefined,
+      })),
       risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e4) / 1e4])),
       hands_on_min: system.handsOnMin,
       elapsed_h: system.elapsedH,

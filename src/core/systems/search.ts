@@ -24,6 +24,7 @@ import { HARD_RULES, type HardRule } from './hard-rules';
 import type { Product } from './product';
 import { assessCoat, FAILURE_MODES, type FailureMode } from './risk';
 import { SOFT_RULES, type SoftRule } from './soft-rules';
+import { thinLabels } from './thin';
 import { keyOf, UNTOUCHED, type SurfaceState } from './surface-state';
 
 /** The order of work: an acyclic graph, so that labels are set stage by stage. */
@@ -77,32 +78,44 @@ export interface ZoneSearch {
   ground: Ground;
   /** Every complete way that is not beaten by another through the same last state. */
   goals: readonly Label[];
+  /** Every preparation and primer stack that may be painted over. */
+  reached: readonly SurfaceState[];
   cuts: readonly Cut[];
   /** States met and labels made: what the search took. */
   states: number;
   labels: number;
 }
 
+export interface SearchOptions {
+  /** Only ways that this allows are looked at. */
+  follows?: (choice: Choice, before: SurfaceState) => boolean;
+  /** Once the ground is closed, go on with so many of the best only (by each ranking); left out, with all. */
+  few?: number;
+}
+
 /**
  * Every coating system of a zone that the hard rules allow and that none like it beats in hands, waiting, risk and
- * materials at once: label setting with dominance over the stages of the work. Exact: no bound is loosened. Only ways
- * that `follows` allows are looked at.
+ * materials at once: label setting with dominance over the stages of the work. With `few`, only the best go on
+ * once the ground is closed (`thinLabels`).
  */
 export function searchZone(
   ground: Ground,
   products: readonly Product[],
-  follows: (choice: Choice, before: SurfaceState) => boolean = () => true,
+  { follows, few }: SearchOptions = {},
 ): ZoneSearch {
   const cuts: Cut[] = [];
+  let reached: SurfaceState[] = [];
   let front = new Map<string, Label[]>([[keyOf(UNTOUCHED), [START]]]);
   let states = 1;
   let made = 1;
   for (const [place, stage] of (ground.look === 'leave' ? [CLEANING] : STAGES).entries()) {
     const next = new Map<string, Label[]>();
+    let closing = false;
     for (const labels of front.values()) {
       const { state } = labels[0]!;
       for (const choice of stage.choices(state, ground, products)) {
-        if (!follows(choice, state)) continue;
+        if (follows && !follows(choice, state)) continue;
+        if (choice.closesGround) closing = true;
         const rule = HARD_RULES.find((hard) => hard.cuts(choice, state, ground));
         if (rule) {
           cuts.push({ stage: place, rule, choice, before: state });
@@ -118,8 +131,11 @@ export function searchZone(
     }
     states += next.size;
     front = next;
+    if (!closing) continue;
+    reached = [...next.values()].flatMap((labels) => labels.map(({ state }) => state));
+    if (few) for (const [key, labels] of front) front.set(key, thinLabels(labels, ground, few));
   }
-  return { ground, goals: [...front.values()].flat(), cuts, states, labels: made };
+  return { ground, goals: [...front.values()].flat(), reached, cuts, states, labels: made };
 }
 
 const START: Label = {

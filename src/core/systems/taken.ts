@@ -62,7 +62,7 @@ export function judgeTaken(
 
 /** The search of a zone kept to given layers: what else must be done for them, and the rule that cuts them if any. */
 export const searchStack = (ground: Ground, products: readonly Product[], stack: Stack): ZoneSearch =>
-  searchZone(ground, products, (choice, before) => keepsTo(stack, choice, before));
+  searchZone(ground, products, { follows: (choice, before) => keepsTo(stack, choice, before) });
 
 /** Whether a way stays within the layers taken. */
 function keepsTo(stack: Stack, choice: Choice, before: SurfaceState): boolean {

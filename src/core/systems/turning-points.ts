@@ -79,7 +79,7 @@ export function listTurningPoints(dossier: Dossier): TurningPoint[] {
 }
 
 function findBest(ground: Ground, products: readonly Product[], aim: Aim): { label: Label; price: number } | null {
-  const { goals } = searchZone(ground, products);
+  const { goals } = searchZone(ground, products, { few: 3 });
   const label = pickLeast(goals, (goal) => priceAlone(goal, ground, aim));
   return label ? { label, price: priceAlone(label, ground, aim) } : null;
 }

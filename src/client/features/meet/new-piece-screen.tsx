@@ -5,7 +5,15 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
 import { BackLink, Screen } from '@/client/features/piece-frame';
-import { changeMade, draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
+import {
+  changeMade,
+  draftDone,
+  draftTyped,
+  makeId,
+  useMeasures,
+  type AppDispatch,
+  type RootState,
+} from '@/client/store';
 import {
   Button,
   Choices,
@@ -201,6 +209,7 @@ function makeDossier(
 }
 
 function Preview({ values }: { values: FormInput }) {
+  const { sayArea } = useMeasures();
   const wide = useIsWide();
   const measure = (text: string, usual: number): number => {
     const mm = Number(text.replace(',', '.')) * 10;
@@ -218,7 +227,7 @@ function Preview({ values }: { values: FormInput }) {
       <Small>
         {template.zones
           .filter(({ id }) => !template.left.includes(id))
-          .map((zone) => `${zone.name} ${zone.area_m2} m²`)
+          .map((zone) => `${zone.name} ${sayArea(zone.area_m2 ?? 0)}`)
           .join(' · ')}
       </Small>
     </Column>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
-import { makeId } from '@/client/store';
+import { makeId, useMeasures } from '@/client/store';
 import {
   Button,
   Card,
@@ -117,13 +117,14 @@ interface ZoneCardProps {
 
 function ZoneCard(props: ZoneCardProps) {
   const { zone, left, open, onOpen, onLeave } = props;
+  const { sayArea } = useMeasures();
   const name = zoneName(zone);
   return (
     <Card gap="$m">
       <Row gap="$s" alignItems="center">
         <Column flex={1} justifyContent="center" minHeight={48}>
           <Strong>{name}</Strong>
-          <Small>{`${zone.area_m2 ?? '?'} m²${left ? ', left as it is' : ''}`}</Small>
+          <Small>{`${zone.area_m2 === undefined ? 'area not known' : sayArea(zone.area_m2)}${left ? ', left as it is' : ''}`}</Small>
         </Column>
         <Button label={open ? `Close ${name}` : `Change ${name}`} onPress={onOpen}>
           {open ? 'Close' : 'Change'}
