@@ -1,1 +1,1 @@
-export { chooseTins, tabulateTins, type TinTable, listUsualTins, type Purchase, type TinSize } from './tins';
+export { tabulateTins, type TinTable, listUsualTins, type Purchase, type TinSize } from './tins';

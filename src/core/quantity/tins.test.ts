@@ -1,5 +1,5 @@
 import { makeRandom } from '../shared';
-import { chooseTins, listUsualTins, type TinSize } from './index';
+import { listUsualTins, tabulateTins, type TinSize } from './index';
 
 /** Every set of up to thirteen tins of each size, the slow way. */
 function cheapest(needed: number, sizes: readonly TinSize[]): number {
@@ -19,7 +19,7 @@ describe('tins to buy', () => {
     for (let i = 0; i < 60; i += 1) {
       const sizes = [250, 500, 1000].map((volumeMl) => ({ volumeMl, price: Math.round(5 + random() * 40) }));
       const needed = Math.round(random() * 3000);
-      const bought = chooseTins(needed, sizes);
+      const bought = tabulateTins(sizes).choose(needed);
       expect(bought.price).toBe(cheapest(needed, sizes));
       const volume = bought.tins.reduce((sum, { volumeMl, count }) => sum + volumeMl * count, 0);
       expect(volume - needed).toBe(bought.leftMl);
@@ -29,10 +29,10 @@ describe('tins to buy', () => {
 
   it('are one small and one middle tin for 900 ml', () => {
     expect(
-      chooseTins(900, [
+      tabulateTins([
         { volumeMl: 250, price: 9 },
         { volumeMl: 750, price: 20 },
-      ]),
+      ]).choose(900),
     ).toEqual({
       tins: [
         { volumeMl: 750, count: 1 },
@@ -45,11 +45,13 @@ describe('tins to buy', () => {
 
   it('are none when nothing is needed, and never cost less for more', () => {
     const sizes = listUsualTins(34);
-    expect(chooseTins(0, sizes)).toEqual({ tins: [], price: 0, leftMl: 0 });
+    expect(tabulateTins(sizes).choose(0)).toEqual({ tins: [], price: 0, leftMl: 0 });
+    const table = tabulateTins(sizes);
     let last = 0;
     for (let needed = 50; needed < 6000; needed += 50) {
-      const { price } = chooseTins(needed, sizes);
+      const { price } = table.choose(needed);
       expect(price).toBeGreaterThanOrEqual(last);
+      expect(table.price(needed)).toBe(price);
       last = price;
     }
   });

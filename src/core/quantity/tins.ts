@@ -12,20 +12,18 @@ export interface Purchase {
   leftMl: number;
 }
 
-/**
- * The cheapest set of tins that holds at least `neededMl`; of equally cheap ones, the one with fewest tins. Exact: the
- * least cost of at least v is found for every v in steps of the sizes' common measure (10 ml). Nothing needed, nothing
- * bought. Sizes must be multiples of 10 ml. Example: 900 ml from 250 ml at 9 and 750 ml at 20 → one of each, 29.
- */
-export const chooseTins = (neededMl: number, sizes: readonly TinSize[]): Purchase =>
-  tabulateTins(sizes).choose(neededMl);
-
 export interface TinTable {
+  /** The cheapest set of tins that holds at least so much; nothing needed, nothing bought. */
   choose: (neededMl: number) => Purchase;
+  /** Its price. */
   price: (neededMl: number) => number;
 }
 
-/** `chooseTins` for one set of sizes, asked many times: the table of least costs grows as more is asked for. */
+/**
+ * The cheapest sets of tins of some sizes; of equally cheap ones, the one with fewest tins. Exact: the least cost of at
+ * least v is found for every v in steps of the sizes' common measure (10 ml), and kept as more is asked for. Sizes must
+ * be multiples of 10 ml. Example: 900 ml from 250 ml at 9 and 750 ml at 20 → one of each, 29.
+ */
 export function tabulateTins(sizes: readonly TinSize[]): TinTable {
   const best: { price: number; count: number; pick: number }[] = [{ price: 0, count: 0, pick: -1 }];
   const look = (neededMl: number): number => {

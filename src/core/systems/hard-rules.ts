@@ -242,4 +242,4 @@ function findFailed(c: Choice, s: SurfaceState, g: Ground): Ground['failedTests'
   );
 }
 
-export const sayCode = (code: string): string => code.replaceAll('_', ' ');
+const sayCode = (code: string): string => code.replaceAll('_', ' ');

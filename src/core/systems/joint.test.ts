@@ -1,5 +1,5 @@
 import { solve, type Constraint } from 'yalps';
-import { chooseTins, listUsualTins } from '../quantity';
+import { listUsualTins, tabulateTins } from '../quantity';
 import { makeRandom } from '../shared';
 import { chooseJointly, priceJointly, type JointCandidate, type JointProblem } from './joint';
 
@@ -31,14 +31,9 @@ function draw(seed: number, zoneCount: number, most: number): Drawn {
     };
   };
   const zones = Array.from({ length: zoneCount }, () => Array.from({ length: 2 + pick(most - 1) }, candidate));
-  const known = new Map<string, number>();
-  const price = (product: number, ml: number): number => {
-    const key = `${product} ${ml}`;
-    const open = Math.max(0, ml + STIR_ML - stocks[product]!);
-    const money = known.get(key) ?? opening + chooseTins(open, listUsualTins(perLitre[product]!)).price;
-    known.set(key, money);
-    return money;
-  };
+  const tables = perLitre.map((money) => tabulateTins(listUsualTins(money)));
+  const price = (product: number, ml: number): number =>
+    opening + tables[product]!.price(ml + STIR_ML - stocks[product]!);
   return {
     problem: { zones, price, stock: (product) => stocks[product]!, hourPrice: 0.1 + random() },
     stocks,

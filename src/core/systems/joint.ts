@@ -94,7 +94,7 @@ function amountOf({ uses }: JointCandidate, product: number): number {
   return 0;
 }
 
-const listProducts = (zones: JointProblem['zones']): number[] => [
+const listUsed = (zones: JointProblem['zones']): number[] => [
   ...new Set(zones.flatMap((candidates) => candidates.flatMap(({ uses }) => uses.map(([product]) => product)))),
 ];
 
@@ -138,7 +138,7 @@ const MOST_STARTS = 6;
 function findStart(problem: JointProblem): { picks: number[]; cost: number } {
   const couldUse = (product: number): number =>
     problem.zones.filter((candidates) => candidates.some((candidate) => amountOf(candidate, product) > 0)).length;
-  const leads = listProducts(problem.zones)
+  const leads = listUsed(problem.zones)
     .map((product) => ({ product, zones: couldUse(product) }))
     .sort((a, b) => b.zones - a.zones)
     .slice(0, MOST_STARTS);
@@ -171,7 +171,7 @@ const FLOOR_AMOUNTS = 24;
 /** The floor of each product's price that is highest at the amount the start uses. */
 function findFloors({ zones, price }: JointProblem, start: readonly number[]): Map<number, Floor> {
   const floors = new Map<number, Floor>();
-  for (const product of listProducts(zones)) {
+  for (const product of listUsed(zones)) {
     const amounts = zones.map((candidates) => candidates.map((candidate) => amountOf(candidate, product)));
     const most = amounts.reduce((sum, own) => sum + Math.max(...own), 0);
     const sure = amounts.reduce((sum, own) => sum + Math.min(...own), 0);

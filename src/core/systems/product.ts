@@ -38,7 +38,7 @@ const servesAsWell = (own: Product, bought: Product): boolean =>
   own.recoatH <= bought.recoatH && measureThirst(own.film) <= measureThirst(bought.film);
 
 /** Wet film of one coat, in µm: what a coat takes of a product. */
-export const measureThirst = ({ dryFilmUm, solidsPct }: FilmFact): number => (100 * dryFilmUm) / solidsPct;
+const measureThirst = ({ dryFilmUm, solidsPct }: FilmFact): number => (100 * dryFilmUm) / solidsPct;
 
 function makeProduct(code: CoatClass, tins: readonly ShelfItem[], climate: Climate, index: number): Product {
   const film = readLabel(code, tins[0]);
@@ -56,7 +56,7 @@ function makeProduct(code: CoatClass, tins: readonly ShelfItem[], climate: Clima
 }
 
 /** Label data of the owner's tin where it has some, class data otherwise. */
-export function readLabel(code: CoatClass, tin: ShelfItem | undefined): FilmFact {
+function readLabel(code: CoatClass, tin: ShelfItem | undefined): FilmFact {
   const film = FILM_FACTS[code];
   if (!tin) return film;
   const solidsPct = tin.solids_pct || film.solidsPct;

@@ -80,7 +80,7 @@ export function estimateBleed(state: SurfaceState, ground: Ground): number {
 }
 
 /** Share of what bleeds that comes through the primers and spot seals. */
-export function computeLeak({ primers, spotSeal }: Pick<SurfaceState, 'primers' | 'spotSeal'>, ground: Ground): number {
+function computeLeak({ primers, spotSeal }: Pick<SurfaceState, 'primers' | 'spotSeal'>, ground: Ground): number {
   const whole = leakThrough(primers);
   if (!spotSeal) return whole;
   const spots = BLEED_LEAK[PRIMER_FACTS[spotSeal].block][0];

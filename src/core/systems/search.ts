@@ -86,7 +86,7 @@ export interface ZoneSearch {
   labels: number;
 }
 
-export interface SearchOptions {
+interface SearchOptions {
   /** Only ways that this allows are looked at. */
   follows?: (choice: Choice, before: SurfaceState) => boolean;
   /** Once the ground is closed, go on with so many of the best only (by each ranking); left out, with all. */
@@ -196,7 +196,7 @@ function addUse(uses: readonly Use[], product: Product, ml: number): Use[] {
 }
 
 /** Keeps a label unless one that is there is as good in every respect; drops those it beats. */
-export function addUnlessBeaten(labels: Label[], label: Label): void {
+function addUnlessBeaten(labels: Label[], label: Label): void {
   for (const other of labels) if (beats(other, label)) return;
   let kept = 0;
   for (const other of labels) if (!beats(label, other)) labels[kept++] = other;

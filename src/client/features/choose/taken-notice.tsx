@@ -9,8 +9,11 @@ import { sayDifference } from './difference';
 /** A better system is named only when it is worth this much more, in money. */
 const WORTH_NAMING = 3;
 
+const describeStack = ({ prep, primers, paint, paint_coats, topcoat }: Stack): string =>
+  [prep, ...primers.map(({ code, coats }) => `${code}×${coats}`), paint, paint_coats, topcoat].join();
+
 export const isSame = (a: Stack | undefined, b: Stack | undefined): boolean =>
-  a !== undefined && JSON.stringify(a) === JSON.stringify(b);
+  a !== undefined && b !== undefined && describeStack(a) === describeStack(b);
 
 /** The system the owner took, with its date: still right, no longer allowed, or overtaken by what is known now. */
 export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan }) {

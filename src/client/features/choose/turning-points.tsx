@@ -28,7 +28,7 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
   );
 }
 
-export function saySaving({ saves: { hours, minutes, money } }: Pick<TurningPoint, 'saves'>): string {
+function saySaving({ saves: { hours, minutes, money } }: Pick<TurningPoint, 'saves'>): string {
   const say = (amount: number, unit: string): string =>
     Math.abs(amount) < 1 ? '' : `${Math.abs(Math.round(amount))} ${unit} ${amount > 0 ? 'less' : 'more'}`;
   const parts = [say(hours, 'h of waiting'), say(minutes, 'min of hands')].filter(Boolean);

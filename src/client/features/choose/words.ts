@@ -20,7 +20,7 @@ export function systemTitle(system: CoatingSystem): string {
   return new Intl.ListFormat('en-GB').format(words);
 }
 
-export function mainPrimer(system: CoatingSystem): string {
+function mainPrimer(system: CoatingSystem): string {
   const code = system.zones.flatMap(({ stack }) => stack.primers.map((primer) => primer.code))[0];
   return code ? labelProduct(code) : 'no primer';
 }
