@@ -135,11 +135,6 @@ const PRIMER_RULES: readonly HardRule[] = [
     text: (_c, _s, g) => `The old coat is failing (${describeChance(Math.max(g.pFailing, need(g, 'strip')))}). New paint holds no better than what is under it.`,
   },
   {
-    id: 'film_needs_grip', basis: 'practice',
-    cuts: (c, s, g) => isFirstCoat(c, s, g) && g.slickness[2] >= CREDIBLE && !isScuff(s.prep) && !GRIPS.includes(c.op === 'prime' ? PRIMER_FACTS[firstPrimer(c)!.code].slick : 'none'),
-    text: (c, _s, g) => `${nameOf(c)} on an unscuffed slick face: ${describeChance(g.slickness[2])} that this is one, and a thumbnail would take it off.`,
-  },
-  {
     id: 'silicone_needs_barrier', basis: 'practice',
     cuts: (c, s, g) => isFirstCoat(c, s, g) && s.siliconeWashed && need(g, 'desilicone') >= 0.3 && !SHELLACS.includes(firstPrimer(c)?.code ?? ''),
     text: (c) => `${nameOf(c)} is no barrier over silicone polish. Shellac is.`,
@@ -165,6 +160,11 @@ const PRIMER_RULES: readonly HardRule[] = [
     id: 'aerosol_is_for_spots', basis: 'practice',
     cuts: (c, _s, g) => c.op === 'prime' && c.product?.class === 'aerosol_stainblock' && g.area > 0.3,
     text: () => 'An aerosol lies unevenly over an area, and the thin places bleed.',
+  },
+  {
+    id: 'film_needs_grip', basis: 'practice',
+    cuts: (c, s, g) => isFirstCoat(c, s, g) && g.slickness[2] >= CREDIBLE && !isScuff(s.prep) && !GRIPS.includes(c.op === 'prime' ? PRIMER_FACTS[firstPrimer(c)!.code].slick : 'none'),
+    text: (c, _s, g) => `${nameOf(c)} on an unscuffed slick face: ${describeChance(g.slickness[2])} that this is one, and a thumbnail would take it off.`,
   },
   {
     id: 'failed_own_test', basis: 'practice',

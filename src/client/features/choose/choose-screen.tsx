@@ -58,9 +58,9 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
   const shown = wide ? systems : current ? [current] : [];
   return (
     <Column gap="$l" aria-busy={!fresh}>
-      {plan.blocked.map((block) => (
-        <Notice key={`${block.gate}${block.zone ?? ''}`} tone="stop" title={BLOCK_TITLES[block.gate] ?? 'Blocked'}>
-          {block.text}
+      {groupBlocks(plan.blocked, dossier).map(({ gate, text }) => (
+        <Notice key={gate + text} tone="stop" title={BLOCK_TITLES[gate] ?? 'Blocked'}>
+          {text}
         </Notice>
       ))}
       {systems.length === 0 && plan.blocked.length === 0 ? (
@@ -116,6 +116,22 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
       <Rejected rejected={plan.rejected} dossier={dossier} />
     </Column>
   );
+}
+
+/** The same reason is given once, for all the zones it holds back. */
+function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string; text: string }[] {
+  const groups = new Map<string, { gate: string; names: string[]; why: string }>();
+  for (const { gate, zone, text } of blocked) {
+    const name = zone === undefined ? '' : zoneName(dossier.zones?.find(({ id }) => id === zone) ?? { id: zone });
+    const why = text.replace(`${name}: `, '');
+    const group = groups.get(gate + why) ?? { gate, names: [], why };
+    groups.set(gate + why, group);
+    if (name) group.names.push(name);
+  }
+  return [...groups.values()].map(({ gate, names, why }) => ({
+    gate,
+    text: names.length > 0 ? `${names.join(', ')}: ${why}` : why,
+  }));
 }
 
 const BLOCK_TITLES: Readonly<Record<string, string>> = {
