@@ -110,7 +110,7 @@ describe('the choice over all zones', () => {
   });
 
   it('costs what a mixed-integer programme finds least', () => {
-    for (let seed = 1; seed <= 40; seed += 1) {
+    for (let seed = 1; seed <= 25; seed += 1) {
       const drawn = draw(1000 + seed, 3, 4);
       expect([seed, chooseJointly(drawn.problem)!.cost]).toEqual([seed, expect.closeTo(solveAsProgramme(drawn), 4)]);
     }
