@@ -165,6 +165,18 @@ describe('gates and risk', () => {
     for (const system of systems) expect(system.risk.overall).toBeGreaterThanOrEqual(surest.risk.overall);
   });
 
+  it('says least fumes only of little, or where others have more', () => {
+    const order = ['low', 'solvent', 'two_part'];
+    for (const observations of [MAHOGANY, LAMINATE]) {
+      const { systems } = planPiece(make({ observations }));
+      const calm = systems.find(({ labels }) => labels.includes('least_fumes'));
+      const fumes = systems.map((system) => order.indexOf(system.fumes));
+      if (!calm) expect(new Set(fumes).size).toBe(1);
+      else expect(order.indexOf(calm.fumes)).toBe(Math.min(...fumes));
+      if (calm && calm.fumes !== 'low') expect(Math.max(...fumes)).toBeGreaterThan(order.indexOf(calm.fumes));
+    }
+  });
+
   it('leaves a zone that is to be left', () => {
     const { zones } = first(make({ observations: LAMINATE }, { goal: { zones: { top: { look: 'leave' } } } }));
     expect(zones[0]!.steps.map(({ op }) => op)).toEqual(['degrease']);

@@ -216,16 +216,23 @@ function labelSystems(systems: readonly CoatingSystem[], recommended: CoatingSys
     ['surest', best(({ risk }) => risk.overall)],
     ['soonest', best(({ elapsedH }) => elapsedH)],
     ['cheapest', best(({ materialsCost }) => materialsCost)],
-    [
-      'least_fumes',
-      best(({ fumes, risk }) => FUMES_ORDER.indexOf(fumes) + (fumes === recommended.fumes ? 0 : risk.overall / 10)),
-    ],
+    ...labelCalmest(bearable, recommended),
   ];
   for (const [label, system] of labelled) system.labels.push(label);
   const named = bearable.filter(({ labels }) => labels.length > 0);
   const others = bearable.filter(({ labels }) => labels.length === 0);
   const shown = [...named, ...others.slice(0, Math.max(0, LEAST_ALTERNATIVES - named.length))];
   return shown.map((system, i) => ({ ...system, id: `s${i + 1}` }));
+}
+
+/** "Least fumes" is said only where there is little, or where others have more. */
+function labelCalmest(systems: readonly CoatingSystem[], recommended: CoatingSystem): [SystemLabel, CoatingSystem][] {
+  const order = ({ fumes }: CoatingSystem): number => FUMES_ORDER.indexOf(fumes);
+  const least = Math.min(...systems.map(order));
+  if (least > 0 && systems.every((system) => order(system) === least)) return [];
+  const calm = systems.filter((system) => order(system) === least);
+  const surest = calm.reduce((top, other) => (other.risk.overall < top.risk.overall - 1e-9 ? other : top));
+  return [['least_fumes', calm.includes(recommended) ? recommended : surest]];
 }
 
 const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;

@@ -128,7 +128,7 @@ function ShopHeader() {
           href="/shelf"
           style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
         >
-          Shelf
+          <Strong>Shelf</Strong>
         </Link>
         <View
           render="button"
