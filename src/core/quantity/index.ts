@@ -1,1 +1,2 @@
-export { tabulateTins, type TinTable, listUsualTins, type Purchase, type TinSize } from './tins';
+export { tabulateTins, listUsualTins, type Purchase, type TinSize, type TinTable } from './tins';
+export { describeThinning } from './thinning';

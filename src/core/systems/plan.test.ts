@@ -243,6 +243,18 @@ describe('what would change a plan', () => {
     expect(weights).toEqual([...weights].sort((a, b) => b - a));
   });
 
+  it('is said in the report where it would save something, with the check that tells', () => {
+    const { systems } = reportPlan({
+      ...open,
+      piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } },
+    });
+    const saving = points.filter(({ saves }) => saves.money > 0).length;
+    expect(saving).toBeGreaterThan(0);
+    const said = systems[0]!.assumes.filter((text) => text.includes('this would do'));
+    expect(said).toHaveLength(saving);
+    expect(said[0]).toMatch(/^Top: if .+ \(about .+\), this would do: .+To find out: /);
+  });
+
   it('is nothing on ground that is known through and through', () => {
     const known = make({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' }, observations: LAMINATE });
     expect(listTurningPoints(known).filter(({ fact }) => fact.startsWith('If it is'))).toEqual([]);

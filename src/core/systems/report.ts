@@ -2,10 +2,15 @@ import type { Dossier } from '../dossier';
 import { mergeJobs } from './jobs';
 import { planPiece } from './plan';
 import type { Step } from './choice';
+import { describeSavings, listTurningPoints } from './turning-points';
+
+/** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
+const REPORTED_ZONES = 2;
 
 /** `bricolage.plan/1`: the plan as an open format. */
 export function reportPlan(dossier: Dossier) {
   const plan = planPiece(dossier);
+  const savings = plan.systems.length > 0 ? describeSavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
   return {
     format: 'bricolage.plan/1' as const,
     systems: plan.systems.map((system) => ({
@@ -34,7 +39,7 @@ export function reportPlan(dossier: Dossier) {
         buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
         price: toMoney(buy.price),
       })),
-      assumes: system.assumes,
+      assumes: [...system.assumes, ...(system.labels.includes('recommended') ? savings : [])],
       gates: system.gates,
       warnings: system.warnings.map(({ rule, zone, text }) => ({ rule, zone, text })),
     })),

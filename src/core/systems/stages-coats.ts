@@ -10,6 +10,7 @@ import {
   type TopcoatCode,
 } from '../knowledge';
 import type { PrimerTint } from '../film';
+import { describeThinning } from '../quantity';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { forecastCoats, type Cover } from './cover';
 import { BLEED_LIMIT, type Ground } from './ground';
@@ -292,11 +293,14 @@ function coatStep(
   );
 }
 
+/** What many labels allow for a gun (common practice; the tin's own label decides). */
+const SPRAY_THINNING = 0.1;
+
 function sayApplication(op: string, { class: code }: Product, ground: Ground): string {
   if (ground.application !== 'spray') return '';
   if (code === 'bonding_primer_wb') return ' Never thin it.';
   if (op === 'prime' && ground.pRaw > 0.3) return ' Brush the first coat into the pores, spray the rest.';
-  return ' Spray thin coats; thin only as far as the label allows.';
+  return ` Spray thin coats. Thin only as far as the label allows: usually no more than ${describeThinning(SPRAY_THINNING)}.`;
 }
 
 /** Tells the primer steps of a chain what tint the paint over them asks for. */

@@ -1,6 +1,7 @@
 import { findCheck, labelProduct } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import type { Dossier, Zone } from '../dossier';
+import { describeChance } from '../shared';
 import { CREDIBLE, diagnoseZone, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
 import { priceAlone, type Aim } from './prices';
@@ -37,15 +38,16 @@ const SURE = 0.03;
 const LEAST_MONEY = 2;
 
 /**
- * The facts a plan hangs on most: each zone searched again with an open question answered either way, and compared with
+ * The facts a plan hangs on most: each of the `mostZones` largest zones searched again with an open question answered either way, and compared with
  * the best way as things stand. At most three, those that weigh most by their chance first.
  */
-export function listTurningPoints(dossier: Dossier): TurningPoint[] {
+export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint[] {
   const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
-  const weighed = (dossier.zones ?? []).flatMap((zone) => {
-    const ground = readGround(dossier, zone);
-    if (ground.look === 'leave') return [];
+  const grounds = (dossier.zones ?? []).map((zone) => readGround(dossier, zone)).filter(({ look }) => look !== 'leave');
+  const largest = grounds.sort((a, b) => b.area - a.area).slice(0, mostZones);
+  const weighed = largest.flatMap((ground) => {
+    const { zone } = ground;
     const now = findBest(ground, products, aim);
     if (!now) return [];
     return suppose(dossier, zone, ground).flatMap(({ fact, p, ground: make }) => {
@@ -140,3 +142,16 @@ const PREP_WORDS: Readonly<Record<string, string>> = {
   scuff_150: 'scuffed with 150',
   scuff_220: 'scuffed with 220',
 };
+
+/** What knowing would save, for those facts that would save something, in a sentence each. */
+export function describeSavings(dossier: Dossier, points: readonly TurningPoint[]): string[] {
+  return points
+    .filter(({ saves }) => saves.money > 0)
+    .map(({ zone, fact, p, then, saves, check }) => {
+      const name = dossier.zones?.find(({ id }) => id === zone)?.name ?? zone;
+      const hours = saves.hours >= 1 ? ` ${Math.round(saves.hours)} h of waiting less.` : '';
+      const minutes = saves.minutes >= 1 ? ` ${Math.round(saves.minutes)} min of hands less.` : '';
+      const toFind = check ? ` To find out: ${check.toLowerCase()}.` : '';
+      return `${name}: ${fact.charAt(0).toLowerCase()}${fact.slice(1)} (${describeChance(p)}), this would do: ${then}.${hours}${minutes}${toFind}`;
+    });
+}
