@@ -59,7 +59,7 @@ export function planPiece(dossier: Dossier): Plan {
 }
 
 /** Ways of a zone that go on by each ranking: fewer where many zones are to be weighed against each other. */
-const countFew = (zones: number): number => Math.min(30, Math.max(5, Math.ceil(60 / zones)));
+const countFew = (zones: number): number => Math.min(30, Math.max(4, Math.ceil(48 / zones)));
 
 /** A choice over all zones, with what it costs by the aim it was made for. */
 interface Found {
@@ -185,7 +185,8 @@ function chooseSystems(
   if (!recommended) return { systems: [], joint: joint.expanded };
   for (const aim of AIMS) if (aim !== priority) add(joint.find(aim));
   const main = leadPrimer(recommended.labels, grounds);
-  if (main) add(joint.find(priority, main));
+  // Something else to look at, where the priorities all come to much the same.
+  if (main && pool.size < LEAST_ALTERNATIVES) add(joint.find(priority, main));
   const systems = [...pool.values()].map(({ system }) => system);
   return { systems: labelSystems(systems, recommended.system), joint: joint.expanded };
 }
