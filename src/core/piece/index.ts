@@ -1,4 +1,12 @@
 export { judgeGates, reportGates } from './gates';
 export { summariseProgress, type Progress, type Stage } from './progress';
-export { buildSection, buildTreatedSection, groupLayers, zoneName, type Section, type SectionLayer } from './section';
+export {
+  buildSection,
+  buildTreatedSection,
+  groupLayers,
+  nameZone,
+  zoneName,
+  type Section,
+  type SectionLayer,
+} from './section';
 export { judgeReadingState, type ReadingState } from './reading-state';

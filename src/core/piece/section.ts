@@ -140,3 +140,7 @@ export function groupLayers(section: Section): { label: string; note: string; fr
 }
 
 export const zoneName = (zone: Pick<Zone, 'id' | 'name'>): string => zone.name ?? zone.id;
+
+/** The name of a zone by its id. */
+export const nameZone = (dossier: Pick<Dossier, 'zones'>, id: string): string =>
+  zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });

@@ -1,12 +1,14 @@
 import { hasStrongFumes, labelProduct, PAINTS, PRIMERS, TOPCOATS } from '../knowledge';
 import type { Dossier } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
+import { PREP_LABELS } from '../proof';
 import { describeChance } from '../shared';
 import { readGround } from './ground';
 import { priceAlone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
 import { listRejections } from './rejections';
 import { searchZone, type Label } from './search';
+import { PAINT_PREPS } from './stages-ground';
 import type { ZonePlan } from './system';
 import { pickLeast } from './taken';
 
@@ -20,16 +22,8 @@ export interface Considered {
   text: string;
 }
 
-const PREP_NAMES: Readonly<Record<string, string>> = {
-  none: 'No dulling',
-  scuff_150: 'Scuffing with 150',
-  scuff_220: 'Scuffing with 220',
-  liquid_degloss: 'Liquid deglosser',
-  strip: 'Stripping',
-  sand_bare: 'Sanding bare',
-};
 const CODES: Record<Layer, readonly string[]> = {
-  prep: Object.keys(PREP_NAMES),
+  prep: PAINT_PREPS,
   prime: ['none', ...PRIMERS],
   paint: PAINTS,
   topcoat: TOPCOATS,
@@ -57,7 +51,7 @@ export function listConsidered(dossier: Dossier, taken: ZonePlan, layer: Layer):
       code === 'none'
         ? NONE[layer]
         : layer === 'prep'
-          ? PREP_NAMES[code]!
+          ? (PREP_LABELS[code] ?? code)
           : labelProduct(code as (typeof PAINTS)[number]);
     const rejected = rejections.find(
       (rejection) => rejection.code === (layer === 'prep' && code === 'none' ? 'no_dulling' : code),

@@ -5,7 +5,7 @@ import { describeChance } from '../shared';
 import { CREDIBLE, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
 import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from './joint';
-import { AIMS, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import { AIMS, makeCandidate, priceElapsedHour, priceProduct, type Aim } from './prices';
 import { listProducts, type Product } from './product';
 import { listRejections, type Rejection } from './rejections';
 import { searchZone, type Label, type ZoneSearch } from './search';
@@ -90,7 +90,9 @@ class JointSearch {
         const others = labels.filter(({ state }) => !state.primers.some(({ code }) => code === without));
         return others.length > 0 ? others : labels;
       });
-      const candidates = allowed.map((labels, z) => labels.map((label) => this.toCandidate(label, z, aim)));
+      const candidates = allowed.map((labels, z) =>
+        labels.map((label) => makeCandidate(label, this.searches[z]!.ground, aim)),
+      );
       return { allowed, candidates, hope: boundLoosely(candidates, paint, prices) };
     });
     // The paint that promises most goes first; when one can no longer be cheaper, none after it can.
@@ -115,14 +117,6 @@ class JointSearch {
       },
       stock: (product) => this.products[product]!.stockMl,
       hourPrice: priceElapsedHour(aim),
-    };
-  }
-
-  private toCandidate(label: Label, zone: number, aim: Aim): JointCandidate {
-    return {
-      cost: priceZone(label, this.searches[zone]!.ground, aim),
-      waitH: label.waitH,
-      uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
     };
   }
 }

@@ -1,6 +1,7 @@
 import { FILM_FACTS, hasStrongFumes } from '../knowledge';
 import type { Dossier } from '../dossier';
 import type { Ground } from './ground';
+import type { JointCandidate } from './joint';
 import type { Product } from './product';
 import type { Label } from './search';
 import { pricePurchase } from './supplies';
@@ -56,6 +57,13 @@ export function priceZone(label: Label, ground: Ground, aim: Aim): number {
   const failing = -Math.expm1(-label.loss) * (priceRedo(label, ground) + LOST_WEEK_PRICE);
   return priceSmallThings(label) * materials + (label.minutes / 60) * HOUR_PRICE + failing * redo;
 }
+
+/** A zone's way as far as the choice over all zones goes. */
+export const makeCandidate = (label: Label, ground: Ground, aim: Aim): JointCandidate => ({
+  cost: priceZone(label, ground, aim),
+  waitH: label.waitH,
+  uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
+});
 
 /** Using a product at all: tins to buy, cleaning up after it, its vapour. */
 export function priceProduct(product: Product, ml: number, aim: Aim): number {

@@ -1,4 +1,5 @@
 import { labelProduct, PAINTS, PRIMERS } from '../knowledge';
+import { PREP_LABELS } from '../proof';
 import type { HardRule } from './hard-rules';
 import type { Cut, ZoneSearch } from './search';
 import { PAINT_PREPS } from './stages-ground';
@@ -12,14 +13,6 @@ export interface Rejection {
   rule: string;
   text: string;
 }
-
-const PREP_WORDS: Readonly<Record<string, string>> = {
-  none: 'No dulling at all',
-  scuff_150: 'Scuffing with 150',
-  scuff_220: 'Scuffing with 220',
-  liquid_degloss: 'Liquid deglosser',
-  strip: 'Stripping',
-};
 
 /** Every primer as the only one, every prep and every paint that no way left over has, with the rule that cut it. */
 export function listRejections(search: ZoneSearch): Rejection[] {
@@ -43,7 +36,7 @@ export function listRejections(search: ZoneSearch): Rejection[] {
     ...PAINT_PREPS.flatMap((code) =>
       reached.some(({ prep }) => prep === code)
         ? []
-        : reject(search, code === 'none' ? 'no_dulling' : code, PREP_WORDS[code] ?? code, ({ choice, before }) =>
+        : reject(search, code === 'none' ? 'no_dulling' : code, PREP_LABELS[code] ?? code, ({ choice, before }) =>
             choice.prep ? choice.prep === code : before.prep === code && choice.skips === undefined,
           ),
     ),

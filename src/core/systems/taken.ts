@@ -2,7 +2,7 @@ import type { Dossier, Stack } from '../dossier';
 import type { Choice } from './choice';
 import type { Ground } from './ground';
 import { priceJointly } from './joint';
-import { priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import { makeCandidate, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
 import type { Product } from './product';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import type { SurfaceState } from './surface-state';
@@ -40,13 +40,7 @@ export function judgeTaken(
   }
   if (broken.length > 0 || labels.length === 0) return { system: null, broken };
   const problem = {
-    zones: labels.map((label, z) => [
-      {
-        cost: priceZone(label, searches[z]!.ground, aim),
-        waitH: label.waitH,
-        uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
-      },
-    ]),
+    zones: labels.map((label, z) => [makeCandidate(label, searches[z]!.ground, aim)]),
     price: (product: number, ml: number) => priceProduct(products[product]!, ml, aim),
     stock: (product: number) => products[product]!.stockMl,
     hourPrice: priceElapsedHour(aim),

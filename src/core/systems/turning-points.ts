@@ -1,6 +1,7 @@
 import { findCheck, labelProduct } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import type { Dossier, Zone } from '../dossier';
+import { PREP_LABELS } from '../proof';
 import { describeChance } from '../shared';
 import { CREDIBLE, diagnoseZone, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
@@ -132,16 +133,8 @@ function describeBest({ state }: Label): string {
     ({ code, coats }) => `${labelProduct(code).toLowerCase()}${coats > 1 ? ` ×${coats}` : ''}`,
   );
   const under = primers.length > 0 ? primers.join(' and ') : 'no primer';
-  return `${PREP_WORDS[state.prep] ?? 'dulled'}, ${under}`;
+  return `${(PREP_LABELS[state.prep] ?? state.prep).toLowerCase()}, ${under}`;
 }
-const PREP_WORDS: Readonly<Record<string, string>> = {
-  none: 'not dulled',
-  liquid_degloss: 'deglossed',
-  strip: 'stripped',
-  sand_bare: 'sanded bare',
-  scuff_150: 'scuffed with 150',
-  scuff_220: 'scuffed with 220',
-};
 
 /** What knowing would save, for those facts that would save something, in a sentence each. */
 export function describeSavings(dossier: Dossier, points: readonly TurningPoint[]): string[] {

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import { withShelf, type Dossier } from '@/core/dossier';
-import { judgeGates, zoneName } from '@/core/piece';
+import { judgeGates, nameZone, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
 import { useShelf } from '@/client/store';
@@ -122,7 +122,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
 function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string; text: string }[] {
   const groups = new Map<string, { gate: string; names: string[]; why: string }>();
   for (const { gate, zone, text } of blocked) {
-    const name = zone === undefined ? '' : zoneName(dossier.zones?.find(({ id }) => id === zone) ?? { id: zone });
+    const name = zone === undefined ? '' : nameZone(dossier, zone);
     const why = text.replace(`${name}: `, '');
     const group = groups.get(gate + why) ?? { gate, names: [], why };
     groups.set(gate + why, group);
@@ -152,7 +152,7 @@ function RuledOut({ dossier }: { dossier: Dossier }) {
   const closed = judgeGates(dossier).filter(({ state }) => state === 'closed');
   return closed.map((gate) => (
     <Notice key={`${gate.zone}${gate.gate}`} tone="stop" title="Ruled out by your own test">
-      {`${zoneName(dossier.zones?.find(({ id }) => id === gate.zone) ?? { id: gate.zone })}: ${gate.why}`}
+      {`${nameZone(dossier, gate.zone)}: ${gate.why}`}
     </Notice>
   ));
 }
@@ -163,9 +163,7 @@ function Assumptions({ dossier }: { dossier: Dossier }) {
     ({ id, settled }) => !settled && dossier.goal?.zones?.[id]?.look !== 'leave',
   );
   if (open.length === 0) return null;
-  const names = open
-    .map(({ id }) => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id }).toLowerCase())
-    .join(', ');
+  const names = open.map(({ id }) => nameZone(dossier, id).toLowerCase()).join(', ');
   return (
     <Notice
       tone="wait"
@@ -184,7 +182,7 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
     groups.set(key, [...(groups.get(key) ?? []), rejection]);
   }
   if (groups.size === 0) return null;
-  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  const name = (id: string): string => nameZone(dossier, id);
   return (
     <Disclosure label={`Not these: ${groups.size} ruled out, and why`}>
       {() =>

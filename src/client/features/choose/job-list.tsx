@@ -1,6 +1,6 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { useMeasures } from '@/client/store';
-import { zoneName } from '@/core/piece';
+import { nameZone } from '@/core/piece';
 import type { Dossier } from '@/core/dossier';
 import { mergeJobs, type CoatingSystem } from '@/core/systems';
 
@@ -9,7 +9,7 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
   const { sayVolume } = useMeasures();
   const jobs = mergeJobs(system.zones);
   const all = system.zones.filter(({ stack }) => stack.paint ?? stack.topcoat !== 'none').length;
-  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  const name = (id: string): string => nameZone(dossier, id);
   return (
     <Disclosure label={`The work in order: ${jobs.length} jobs for the whole piece`}>
       {() => (

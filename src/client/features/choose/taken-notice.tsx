@@ -1,7 +1,7 @@
 import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
 import type { Choice, Dossier, Stack } from '@/core/dossier';
 import { labelProduct } from '@/core/knowledge';
-import { zoneName } from '@/core/piece';
+import { nameZone } from '@/core/piece';
 import { describeChance } from '@/core/shared';
 import type { Plan } from '@/core/systems';
 import { sayDifference } from './difference';
@@ -23,7 +23,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
   const best = plan.systems[0];
   const day = chosen.at?.slice(0, 10) ?? 'an earlier day';
   const versions = `Version ${earlier.length + 1}, taken on ${day}`;
-  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  const name = (id: string): string => nameZone(dossier, id);
   return (
     <Column gap="$s">
       {broken.length > 0 ? (

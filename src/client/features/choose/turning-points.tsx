@@ -1,5 +1,5 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
-import { zoneName } from '@/core/piece';
+import { nameZone } from '@/core/piece';
 import { describeChance } from '@/core/shared';
 import type { Dossier } from '@/core/dossier';
 import type { TurningPoint } from '@/core/systems';
@@ -14,7 +14,7 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
   const { answer, fresh } = usePlanner({ kind: 'turning_points', dossier });
   if (!answer || !fresh) return <Small role="status">Planning again with each open question answered …</Small>;
   if (answer.length === 0) return <Body>Nothing that is still open would change it.</Body>;
-  const name = (id: string): string => zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });
+  const name = (id: string): string => nameZone(dossier, id);
   return (
     <Column role="list" gap="$m">
       {answer.map((point) => (
