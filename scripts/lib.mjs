@@ -117,6 +117,8 @@ export function loadTypeScript(entry, sources = ['src', 'scripts', 'package-lock
       platform: 'node',
       target: 'node20',
       format: 'cjs',
+      // Holds a native library, which stays a package of its own.
+      external: ['sharp'],
       outfile: path.join(root, outfile),
       logLevel: 'error',
     });

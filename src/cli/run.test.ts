@@ -32,6 +32,7 @@ function call(...args: string[]) {
     },
     out: (text) => out.push(text),
     err: (text) => err.push(text),
+    now: () => '2026-05-03T09:00:00Z',
   });
   return { code, out, err: err.join('\n') };
 }

@@ -1,32 +1,36 @@
 import { parseArgs } from 'node:util';
 import { parseDossier, type Dossier } from '@/core/dossier';
 import { fail, type Result } from '@/core/shared';
-import { reportGates } from '@/core/piece';
+import { reportProof } from '@/core/piece';
 import { reportDiagnosis } from '@/core/survey';
 import { reportPlan } from '@/core/systems';
 import { explainProblem } from '@/contract';
+import { PHOTO_USAGE } from './photos';
 import { describeDiagnosis, describePlan, describeProof } from './text';
 
 export interface Io {
   readFile: (path: string) => string;
   out: (text: string) => void;
   err: (text: string) => void;
+  /** The time, as an ISO instant: what has cured depends on it. */
+  now: () => string;
 }
 
 interface Command {
-  report: (dossier: Dossier) => unknown;
-  text: (dossier: Dossier) => string;
+  report: (dossier: Dossier, now: string) => unknown;
+  text: (dossier: Dossier, now: string) => string;
 }
 
 const COMMANDS: Readonly<Record<string, Command>> = {
-  diagnose: { report: reportDiagnosis, text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)) },
-  plan: { report: reportPlan, text: (dossier) => describePlan(reportPlan(dossier)) },
-  proof: { report: reportGates, text: (dossier) => describeProof(reportGates(dossier)) },
+  diagnose: { report: (dossier) => reportDiagnosis(dossier), text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)) },
+  plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
+  proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },
 };
 
 const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text]
-Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text.`;
+Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text.
+${PHOTO_USAGE}`;
 
 /** Runs one command line. Returns the exit code: 0 fine, 1 invalid input, 2 usage. */
 export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
@@ -43,8 +47,8 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
     const dossier = readFile(file, io);
     if (dossier.ok) {
       const report = asText
-        ? command.text(dossier.value)
-        : JSON.stringify(command.report(dossier.value), null, several ? 0 : 2);
+        ? command.text(dossier.value, io.now())
+        : JSON.stringify(command.report(dossier.value, io.now()), null, several ? 0 : 2);
       io.out(report);
       continue;
     }

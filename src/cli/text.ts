@@ -1,5 +1,5 @@
 import { formatChance } from '@/core/shared';
-import type { reportGates } from '@/core/piece';
+import type { reportProof } from '@/core/piece';
 import { labelState, type reportDiagnosis } from '@/core/survey';
 import type { reportPlan } from '@/core/systems';
 
@@ -46,8 +46,13 @@ export function describePlan(report: ReturnType<typeof reportPlan>): string {
   return [...blocked, ...systems, ...rejected].join('\n');
 }
 
-export function describeProof(report: ReturnType<typeof reportGates>): string {
+export function describeProof(report: ReturnType<typeof reportProof>): string {
   const tests = report.tests.map((test) => `${test.id ?? test.kind}: ${test.verdict}. ${test.why}`);
   const gates = report.gates.map(({ zone, gate, state, why }) => `${zone} ${gate}: ${state}. ${why}`);
-  return [...tests, ...gates].join('\n');
+  const learned = report.learned.map(
+    ({ surface, prep, primer, mode, hold_mean, hold_lo, hold_hi, n }) =>
+      `${surface}, ${prep}, ${primer}: holds ${formatChance(hold_mean)} (${hold_lo} to ${hold_hi}, ${n} tests of ${mode})`,
+  );
+  const next = report.next_panel ? [`next panel on ${report.next_panel.zone}: ${report.next_panel.why}`] : [];
+  return [...tests, ...gates, ...learned, ...next].join('\n');
 }

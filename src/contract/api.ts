@@ -7,7 +7,9 @@ import {
   goalSchema,
   idSchema,
   observationSchema,
+  outcomeSchema,
   overrideSchema,
+  panelSchema,
   pieceFactsSchema,
   shelfItemSchema,
   testSchema,
@@ -35,6 +37,8 @@ export const bodies = {
   choice: choiceSchema,
   test: testSchema,
   override: overrideSchema,
+  panel: panelSchema,
+  outcome: outcomeSchema,
   tin: shelfItemSchema,
 } as const;
 
@@ -84,6 +88,12 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
       return { method: 'DELETE', path: `${base}/tests/${change.testId}` };
     case 'gate_overridden':
       return { method: 'PUT', path: `${base}/overrides/${change.override.id}`, body: change.override };
+    case 'panel_set':
+      return { method: 'PUT', path: `${base}/panels/${change.panel.id}`, body: change.panel };
+    case 'panel_removed':
+      return { method: 'DELETE', path: `${base}/panels/${change.panelId}` };
+    case 'outcome_recorded':
+      return { method: 'PUT', path: `${base}/outcomes/${change.outcome.id}`, body: change.outcome };
     default:
       return assertNever(change);
   }

@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
+import { setTimeout } from 'node:timers';
 import pino from 'pino';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';

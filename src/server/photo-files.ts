@@ -16,6 +16,7 @@ export interface PhotoFiles {
 }
 
 const FORMATS = new Set(['jpeg', 'png', 'webp']);
+const FORMAT_NAMES = ['JPEG', 'PNG', 'WebP'];
 const LONGEST_SIDE = 2048;
 /** A picture of more pixels is refused before it is unpacked. */
 const MOST_PIXELS = 60_000_000;
@@ -29,8 +30,9 @@ export function makePhotoFiles(folder: string): PhotoFiles {
   return {
     pathOf,
     save: async (bytes) => {
-      const made = await redraw(bytes);
-      if (!made) return fail('not_a_picture', '', { allowed: ['JPEG', 'PNG', 'WebP'] });
+      const drawn = await redraw(bytes);
+      if (!drawn.ok) return drawn;
+      const made = drawn.value;
       const sha256 = createHash('sha256').update(made.data).digest('hex');
       const file = pathOf(sha256);
       await mkdir(path.dirname(file), { recursive: true });
@@ -42,15 +44,22 @@ export function makePhotoFiles(folder: string): PhotoFiles {
   };
 }
 
-async function redraw(bytes: Buffer) {
+interface Redrawn {
+  data: Buffer;
+  info: { width: number; height: number };
+}
+
+async function redraw(bytes: Buffer): Promise<Result<Redrawn>> {
   try {
-    const picture = sharp(bytes, { limitInputPixels: MOST_PIXELS });
-    const { format } = await picture.metadata();
-    if (!FORMATS.has(format)) return null;
+    const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
+    if (!FORMATS.has(format)) return fail('not_a_picture', '', { allowed: FORMAT_NAMES });
+    if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
     const size = { width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true } as const;
-    return await picture.rotate().resize(size).jpeg({ quality: 82 }).toBuffer({ resolveWithObject: true });
+    return succeed(
+      await sharp(bytes).rotate().resize(size).toColourspace('srgb').jpeg({ quality: 82 }).toBuffer({ resolveWithObject: true }),
+    );
   } catch {
     // Whatever cannot be unpacked is not a picture.
-    return null;
+    return fail('not_a_picture', '', { allowed: FORMAT_NAMES });
   }
 }

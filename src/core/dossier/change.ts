@@ -6,7 +6,9 @@ import type {
   Dossier,
   Goal,
   Observation,
+  Outcome,
   Override,
+  Panel,
   PieceFacts,
   Test,
   Zone,
@@ -34,7 +36,10 @@ export type PieceChange =
   | { type: 'choice_taken'; choice: Choice }
   | { type: 'test_logged'; test: WithId<Test> }
   | { type: 'test_withdrawn'; testId: string }
-  | { type: 'gate_overridden'; override: WithId<Override> };
+  | { type: 'gate_overridden'; override: WithId<Override> }
+  | { type: 'panel_set'; panel: Panel }
+  | { type: 'panel_removed'; panelId: string }
+  | { type: 'outcome_recorded'; outcome: Outcome };
 
 /** The dossier after a change. `undefined` in means the piece does not exist yet (only `piece_met` makes one). */
 export function applyChange(dossier: Dossier | undefined, change: PieceChange): Dossier | undefined {
@@ -54,6 +59,8 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
         ...dossier,
         zones: dossier.zones?.filter((zone) => zone.id !== change.zoneId).map((zone) => dropLike(zone, change.zoneId)),
         tests: dossier.tests?.filter((test) => test.zone !== change.zoneId),
+        panels: dossier.panels?.filter((panel) => panel.zone !== change.zoneId),
+        outcomes: dossier.outcomes?.filter((outcome) => outcome.zone !== change.zoneId),
         overrides: dossier.overrides?.filter((override) => override.zone !== change.zoneId),
       };
     case 'observation_recorded':
@@ -84,11 +91,29 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
       return { ...dossier, tests: dossier.tests?.filter((test) => test.id !== change.testId) };
     case 'gate_overridden':
       return { ...dossier, overrides: put(dossier.overrides, change.override) };
+    case 'panel_set':
+      return { ...dossier, panels: put(dossier.panels, change.panel) };
+    case 'panel_removed':
+      return { ...dossier, panels: dossier.panels?.filter((panel) => panel.id !== change.panelId) };
+    case 'outcome_recorded':
+      return { ...dossier, outcomes: put(dossier.outcomes, change.outcome) };
     default:
       return assertNever(change);
   }
 }
 
+/** A test read again or put right: what was read before stays with it. */
+export function correctTest(
+  { earlier = [], ...before }: Test,
+  now: Pick<Test, 'reading' | 'age_h' | 'interface' | 'at' | 'note' | 'photo'>,
+): Test {
+  const { reading, age_h, interface: place, at } = before;
+  const kept = { reading, ...(age_h === undefined ? {} : { age_h }), ...(place ? { interface: place } : {}), ...(at ? { at } : {}) };
+  const { interface: _place, ...rest } = before;
+  return { ...rest, ...now, earlier: [...earlier, kept].slice(-MOST_CORRECTIONS) };
+}
+
+const MOST_CORRECTIONS = 50;
 const MOST_EARLIER = 100;
 
 /** The system taken before stays in the file as it was. */

@@ -169,6 +169,15 @@ export const goalSchema = z.looseObject({
       between: z.enum(['denib_every', 'only_if_rough']).optional(),
     })
     .optional(),
+  /** What the gates ask for, where the owner sets it otherwise. */
+  gates: z
+    .looseObject({
+      scratch_most: z.number().int().min(0).max(4).optional(),
+      bleed_mean: z.number().min(0.1).max(20).optional(),
+      bleed_worst: z.number().min(0.1).max(40).optional(),
+      bleed_at: z.enum(['48h', '7d']).optional(),
+    })
+    .optional(),
 });
 
 export const treatmentSchema = z.looseObject({
@@ -179,12 +188,28 @@ export const treatmentSchema = z.looseObject({
   paint_coats: z.number().int().min(0).max(10).optional(),
   clear: z.enum(TOPCOATS).optional(),
   dft_um: positive(2000).optional(),
+  /** The owner's own tin of the primer, by its id on the shelf. */
+  product: z.string().max(64).optional(),
+});
+
+/** A reading as it was before it was corrected. */
+const earlierReadingSchema = z.looseObject({
+  reading: z.looseObject({}),
+  age_h: z.number().min(0).optional(),
+  interface: z.enum(INTERFACES).optional(),
+  at: instant.optional(),
 });
 
 export const testSchema = z
   .looseObject({
     id: idSchema.optional(),
     zone: idSchema,
+    /** The strip of a panel it was read on. */
+    panel: idSchema.optional(),
+    strip: text(8).optional(),
+    /** The picture it was read from. */
+    photo: idSchema.optional(),
+    earlier: z.array(earlierReadingSchema).max(50).optional(),
     kind: z.enum(TEST_KINDS),
     treatment: treatmentSchema.optional(),
     age_h: z.number().min(0).max(100_000).optional(),
@@ -197,6 +222,62 @@ export const testSchema = z
     const problem = readingProblem(test.kind, test.reading);
     if (problem) context.addIssue({ code: 'custom', path: ['reading', ...problem.path], params: problem.params });
   });
+
+/** A strip of a panel: one treatment, and where it lies, in mm from the corner that is marked. */
+export const stripSchema = z.looseObject({
+  code: text(8),
+  treatment: treatmentSchema,
+  control: z.boolean(),
+  replicate: z.number().int().min(1).max(20),
+  x_mm: z.number().min(0).max(10_000),
+  y_mm: z.number().min(0).max(10_000),
+  width_mm: positive(10_000),
+  height_mm: positive(10_000),
+});
+
+/** Test strips on one zone, with the seed their order was drawn by and when the first coat went on. */
+export const panelSchema = z
+  .looseObject({
+    id: idSchema,
+    zone: idSchema,
+    at: instant.optional(),
+    seed: z.number().int().min(0).max(4_294_967_295),
+    width_mm: positive(10_000),
+    height_mm: positive(10_000),
+    kinds: z.array(z.enum(TEST_KINDS)).max(TEST_KINDS.length),
+    strips: z.array(stripSchema).min(1).max(60),
+    coated_at: instant.optional(),
+  })
+  .superRefine(({ strips }, context) => {
+    strips.forEach(({ code }, i) => {
+      if (strips.findIndex((other) => other.code === code) === i) return;
+      context.addIssue({ code: 'custom', path: ['strips', i, 'code'], params: { problem: 'duplicate_id', id: code } });
+    });
+  });
+
+/** How a piece fared after it was handed over; without a zone it is said of the whole piece. */
+export const outcomeSchema = z.looseObject({
+  id: idSchema,
+  zone: idSchema.optional(),
+  outcome: z.enum(['fine', 'came_back']),
+  mode: z.enum(['adhesion', 'bleed']).optional(),
+  at: instant.optional(),
+  note: z.string().max(500).optional(),
+});
+
+/** What the shop has seen of one treatment on one surface, in patches that held and that failed. */
+export const experienceSchema = z.looseObject({
+  mode: z.enum(['adhesion', 'bleed']),
+  substrate: z.enum(SUBSTRATES),
+  finish: z.enum(FINISHES),
+  prep: z.enum(PREPS),
+  primer: z.enum([...PRIMERS, 'none']),
+  product: z.string().max(64).optional(),
+  held: z.number().min(0).max(1_000_000),
+  failed: z.number().min(0).max(1_000_000),
+  tests: z.number().int().min(0).max(1_000_000),
+  tests_held: z.number().int().min(0).max(1_000_000),
+});
 
 export const shelfItemSchema = z.looseObject({
   id: idSchema,
@@ -278,6 +359,10 @@ export const dossierSchema = z
     /** Systems taken before, oldest first. */
     earlier_choices: z.array(choiceSchema).max(100).optional(),
     tests: z.array(testSchema).max(1000).optional(),
+    panels: z.array(panelSchema).max(100).optional(),
+    outcomes: z.array(outcomeSchema).max(100).optional(),
+    /** What the shop's other pieces have taught, laid beside this one. */
+    experience: z.array(experienceSchema).max(5000).optional(),
     log: z.array(logEntrySchema).max(5000).optional(),
     overrides: z.array(overrideSchema).max(200).optional(),
     photos: z.array(photoSchema).max(500).optional(),
@@ -300,9 +385,9 @@ export const dossierSchema = z
       const params = { problem: 'unknown_zone', zone: zone.like, allowed: known.filter((id) => id !== zone.id) };
       context.addIssue({ code: 'custom', path: ['zones', i, 'like'], params });
     });
-    for (const list of ['tests', 'log', 'overrides'] as const) {
+    for (const list of ['tests', 'log', 'overrides', 'panels', 'outcomes'] as const) {
       (dossier[list] ?? []).forEach((entry, i) => {
-        if (zoneIds.has(entry.zone)) return;
+        if (entry.zone === undefined || zoneIds.has(entry.zone)) return;
         const params = { problem: 'unknown_zone', zone: entry.zone, allowed: known };
         context.addIssue({ code: 'custom', path: [list, i, 'zone'], params });
       });
@@ -320,6 +405,10 @@ export type Defect = z.infer<typeof defectSchema>;
 export type Goal = z.infer<typeof goalSchema>;
 export type Treatment = z.infer<typeof treatmentSchema>;
 export type Test = z.infer<typeof testSchema>;
+export type Panel = z.infer<typeof panelSchema>;
+export type Strip = z.infer<typeof stripSchema>;
+export type Outcome = z.infer<typeof outcomeSchema>;
+export type Experience = z.infer<typeof experienceSchema>;
 export type Override = z.infer<typeof overrideSchema>;
 export type Climate = z.infer<typeof climateSchema>;
 export type Photo = z.infer<typeof photoSchema>;

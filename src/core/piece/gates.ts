@@ -1,15 +1,22 @@
 import type { Dossier } from '../dossier';
-import { judgeBleedGate, judgePrimeGate, reportProof, type Gate } from '../proof';
+import { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate } from '../proof';
 import { computeBelief } from '../survey';
 import { computeLightness, DEFAULT_COLOUR } from '../systems';
 
-/** The gates of every zone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
+/** Paint this pale shows colour that comes through (relative luminance). */
+const PALE = 0.35;
+export const isPale = (dossier: Pick<Dossier, 'goal'>): boolean =>
+  computeLightness(dossier.goal?.colour ?? DEFAULT_COLOUR) > PALE;
+
+/** The gates before painting, of every zone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
 export function judgeGates(dossier: Dossier): Gate[] {
-  const pale = computeLightness(dossier.goal?.colour ?? DEFAULT_COLOUR) > 0.35;
+  const pale = isPale(dossier);
   return (dossier.zones ?? []).flatMap((zone) => {
     const bleedRisk = computeBelief(dossier, zone).present.bleed;
     return [judgePrimeGate(dossier, zone), judgeBleedGate(dossier, zone, bleedRisk, pale)];
   });
 }
 
-export const reportGates = (dossier: Dossier) => reportProof(dossier, judgeGates(dossier));
+/** The gate before the piece leaves: its coats have cured. */
+export const judgeHandovers = (dossier: Dossier, now: string): Gate[] =>
+  (dossier.zones ?? []).map((zone) => judgeHandoverGate(dossier, zone, now));

@@ -1,4 +1,5 @@
-export { judgeGates, reportGates } from './gates';
+export { isPale, judgeGates, judgeHandovers } from './gates';
+export { proposeNextPanel, reportProof } from './proof-report';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export {
   buildSection,

@@ -3,7 +3,7 @@ import { computeBelief } from '../survey';
 import { planPiece } from '../systems';
 import { buildTemplate, KIND_TEMPLATES } from '../templates';
 import { PIECE_KINDS } from '../knowledge';
-import { reportGates, summariseProgress } from './index';
+import { reportProof, summariseProgress } from './index';
 import { buildSection, groupLayers } from './section';
 
 const LAMINATE: Dossier = {
@@ -53,9 +53,10 @@ describe('the way of a piece', () => {
   });
 
   it('reports the gates of every zone', () => {
-    expect(reportGates(tested(0)).gates).toEqual([
+    expect(reportProof(tested(0), '2026-05-03T09:00:00Z').gates).toEqual([
       expect.objectContaining({ zone: 'top', gate: 'prime_to_paint', state: 'open' }),
       expect.objectContaining({ zone: 'top', gate: 'bleed', state: 'not_needed' }),
+      expect.objectContaining({ zone: 'top', gate: 'handover', state: 'waiting' }),
     ]);
   });
 });

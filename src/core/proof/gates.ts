@@ -1,9 +1,10 @@
 import type { Dossier, Test, Treatment, Zone } from '../dossier';
-import { describeTreatment, judgeTest, type JudgedTest } from './judge';
+import { FILM_FACTS } from '../knowledge';
+import { describeTreatment, judgeTest, limitsOf, type JudgedTest } from './judge';
 
 export interface Gate {
   zone: string;
-  gate: 'prime_to_paint' | 'bleed';
+  gate: 'prime_to_paint' | 'bleed' | 'handover';
   state: 'open' | 'closed' | 'waiting' | 'overridden' | 'not_needed';
   why: string;
   /** Treatments that opened the gate. */
@@ -109,9 +110,11 @@ function judgeStrip({ treatment, tests }: Strip): {
   return { state: 'waiting', why: `${describeTreatment(treatment)}: still wants ${wanted}.${later}`, missing };
 }
 
-/** Pale paint over a bleed risk waits for a bleed watch at 48 h: mean ΔE00 < 1.0, worst < 2.0 (or ≤ 1 by eye). */
+/** Pale paint over a bleed risk waits for a bleed watch, at 48 h unless set otherwise. */
 export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, pale: boolean): Gate {
   const base = { zone: zone.id, gate: 'bleed' as const, proved: [], missing: [] };
+  const { bleed_at } = limitsOf(dossier);
+  const wait = bleed_at === '48h' ? '48 hours' : 'a week';
   if (!pale || bleedRisk < 0.15 || dossier.goal?.zones?.[zone.id]?.look === 'leave') {
     return {
       ...base,
@@ -129,9 +132,9 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
   );
   const failed = watches
     .map((test) => ({ test, judged: judgeTest(test, dossier) }))
-    .find(({ judged }) => judged.severity > 1);
-  const late = watches.find((test) => test.reading.at === '48h' || test.reading.at === '7d');
-  if (late && !failed) return { ...base, state: 'open', why: 'No colour came through in 48 hours.' };
+    .find(({ judged }) => judged.verdict === 'fail');
+  const late = watches.find((test) => test.reading.at === '7d' || test.reading.at === bleed_at);
+  if (late && !failed) return { ...base, state: 'open', why: `No colour came through in ${wait}.` };
   if (override)
     return {
       ...base,
@@ -142,6 +145,42 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
   return {
     ...base,
     state: 'waiting',
-    why: 'Colour may come through for two days after the clear coat: read the patch at 48 h.',
+    why: `Colour may come through long after the last coat: read the patch after ${wait}.`,
   };
 }
+
+const DAY_MS = 86_400_000;
+
+/**
+ * May this zone be handed over? When the slowest of its coats has cured, counted from the last of them in the log. A tin's
+ * own cure time goes before that of its class. `now`: ISO instant.
+ */
+export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Gate {
+  const base = { zone: zone.id, gate: 'handover' as const, proved: [], missing: [] };
+  if (dossier.goal?.zones?.[zone.id]?.look === 'leave') {
+    return { ...base, state: 'not_needed', why: 'This zone is left as it is.' };
+  }
+  const coats = (dossier.log ?? []).filter(
+    ({ zone: id, op, at }) => id === zone.id && at !== undefined && (op === 'prime' || op === 'paint' || op === 'topcoat'),
+  );
+  if (coats.length === 0) return { ...base, state: 'waiting', why: 'No coat is in the log yet.' };
+  const last = Math.max(...coats.map(({ at }) => Date.parse(at!)));
+  const days = Math.max(...coats.map((entry) => cureDays(dossier, entry)));
+  const ready = last + days * DAY_MS;
+  const date = new Date(ready).toISOString().slice(0, 10);
+  if (Date.parse(now) >= ready) return { ...base, state: 'open', why: `Cured since ${date}.` };
+  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'handover');
+  if (override) {
+    return { ...base, state: 'overridden', why: `Passed over by you: “${override.reason}” It stays in the record.` };
+  }
+  return { ...base, state: 'waiting', why: `It cures for ${days} days from the last coat: until ${date}.` };
+}
+
+function cureDays(dossier: Dossier, { class: code, product }: NonNullable<Dossier['log']>[number]): number {
+  const tin = dossier.shelf?.find(({ id }) => id === product);
+  const film = FILM_FACTS[code as keyof typeof FILM_FACTS] as { cureDays: number } | undefined;
+  return tin?.cure_days ?? film?.cureDays ?? LONGEST_CURE_DAYS;
+}
+
+/** A coat of an unknown class is taken for a slow one (common practice: a month for most waterborne films). */
+const LONGEST_CURE_DAYS = 30;

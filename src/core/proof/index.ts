@@ -1,12 +1,13 @@
-export { judgeBleedGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
+export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
 export {
   countsFromHours,
+  DEFAULT_LIMITS,
   describeTreatment,
   estimateFilm,
   judgeTest,
   KIND_WORDS,
+  limitsOf,
   PREP_LABELS,
   type JudgedTest,
 } from './judge';
-export { reportProof } from './report';
-export * from './scales';
+export * from '../scales';

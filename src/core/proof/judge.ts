@@ -12,7 +12,7 @@ import {
   type AstmB,
   type CutSpec,
   type Severity,
-} from './scales';
+} from '../scales';
 
 export interface JudgedTest {
   id: string | undefined;
@@ -27,8 +27,11 @@ export interface JudgedTest {
   why: string;
 }
 
-/** A test passes up to this severity: nothing, or a mark only. */
-const PASS_LIMIT = 1;
+/** What passes, unless the owner says otherwise: nothing or a mark only; no colour that is seen beside the reference. */
+export const DEFAULT_LIMITS = { scratch_most: 1, bleed_mean: 1, bleed_worst: 2, bleed_at: '48h' } as const;
+export type Limits = { [Name in Exclude<keyof typeof DEFAULT_LIMITS, 'bleed_at'>]: number } & { bleed_at: '48h' | '7d' };
+
+export const limitsOf = ({ goal }: Pick<Dossier, 'goal'>): Limits => ({ ...DEFAULT_LIMITS, ...goal?.gates });
 /** A label's dry time is not known for an unprimed control: next morning is usual (common practice). */
 const UNPRIMED_FROM_H = 12;
 
@@ -36,13 +39,14 @@ const UNPRIMED_FROM_H = 12;
  * One reading on the common scale, with its verdict. A reading taken before the film's hardening time is kept but does
  * not count. `age_h` left out means incomplete: a reading without an age proves nothing.
  */
-export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones'>): JudgedTest {
+export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones' | 'goal'>): JudgedTest {
   const reading = test.reading as Record<string, unknown>;
   const severity = readSeverity(test.kind, reading);
   const countsFromH = countsFrom(test);
   const age = test.age_h;
   const early = age !== undefined && age < countsFromH;
-  const held = severity <= PASS_LIMIT;
+  const limits = limitsOf(dossier);
+  const held = holds(test.kind, reading, severity, limits);
   const verdict = age === undefined || !test.treatment ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
   return {
     id: test.id,
@@ -52,9 +56,19 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones'>): JudgedTe
     early,
     countsFromH,
     ...lattice(test, reading, severity, dossier),
-    why: explain(test, severity, verdict, countsFromH),
+    why: explain(test, severity, verdict, countsFromH, limits),
   };
 }
+
+/** Bleed that was measured is held against the limits of colour; all else against the limit of severity. */
+function holds(kind: Test['kind'], reading: Record<string, unknown>, severity: Severity, limits: Limits): boolean {
+  if (kind !== 'bleed_watch') return severity <= limits.scratch_most;
+  if (typeof reading.de_mean !== 'number') return severity <= EYE_LIMIT;
+  return reading.de_mean < limits.bleed_mean && Number(reading.de_worst) < limits.bleed_worst;
+}
+
+/** By eye: barely to be seen beside the reference. */
+const EYE_LIMIT = 1;
 
 function readSeverity(kind: Test['kind'], reading: Record<string, unknown>): Severity {
   switch (kind) {
@@ -126,8 +140,14 @@ const WHERE: Readonly<Record<string, string>> = {
   substrate_itself: 'in the surface itself',
 };
 
-function explain(test: Test, severity: Severity, verdict: JudgedTest['verdict'], countsFromH: number): string {
-  const place = test.interface && severity > PASS_LIMIT ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
+function explain(
+  test: Test,
+  severity: Severity,
+  verdict: JudgedTest['verdict'],
+  countsFromH: number,
+  limits: Limits,
+): string {
+  const place = test.interface && severity > 0 ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
   const name = KIND_WORDS[test.kind];
   switch (verdict) {
     case 'incomplete':
@@ -137,9 +157,16 @@ function explain(test: Test, severity: Severity, verdict: JudgedTest['verdict'],
     case 'pass':
       return `${name}: severity ${severity} of 5 at ${test.age_h} h. It holds.`;
     case 'fail':
-      return `${name}: severity ${severity} of 5 at ${test.age_h} h, and 1 is the most that passes.${place}`;
+      return `${name}: severity ${severity} of 5 at ${test.age_h} h, and ${sayLimit(test, limits)} is the most that passes.${place}`;
   }
 }
+
+const sayLimit = ({ kind, reading }: Test, { scratch_most, bleed_mean, bleed_worst }: Limits): string =>
+  kind !== 'bleed_watch'
+    ? String(scratch_most)
+    : typeof reading.de_mean === 'number'
+      ? `a mean ΔE00 of ${bleed_mean} with ${bleed_worst} at the worst spot`
+      : String(EYE_LIMIT);
 
 // prettier-ignore
 export const KIND_WORDS: Record<Test['kind'], string> = {

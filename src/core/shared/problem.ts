@@ -18,6 +18,7 @@ export const PROBLEM_CODES = [
   'id_taken',
   'photo_not_found',
   'not_a_picture',
+  'picture_too_large',
   'body_too_large',
   'foreign_origin',
   'no_such_endpoint',

@@ -3,15 +3,25 @@ import {
   FINISH_FACTS,
   type FinishCode,
   type PrepCode,
+  type PrimerCode,
   type RoleCode,
   type SubstrateCode,
 } from '../knowledge';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
-import type { Dossier, Goal, Test, Treatment, Zone } from '../dossier';
+import type { Dossier, Experience, Goal, Test, Treatment, Zone } from '../dossier';
+import { listExperience, modeOf, poolExperience, type Pooled } from '../learning';
 import { judgeTest } from '../proof';
-import { assessZone, CREDIBLE, DEFAULT_AREA_M2, STATES, type Belief, type Hazard, type State } from '../survey';
-import { collectTestEvidence, type TestEvidence } from './test-evidence';
+import {
+  assessZone,
+  CREDIBLE,
+  DEFAULT_AREA_M2,
+  mostLikelyState,
+  STATES,
+  type Belief,
+  type Hazard,
+  type State,
+} from '../survey';
 
 type SchoolName = 'dulling' | 'priming' | 'fill' | 'grain' | 'stain_block' | 'doors' | 'topcoat' | 'between';
 type Schools = { [Name in SchoolName]: NonNullable<NonNullable<Goal['schools']>[Name]> };
@@ -50,8 +60,10 @@ export interface Ground {
   needs: ReadonlyMap<string, number>;
   reasons: ReadonlyMap<string, string>;
   climate: Climate;
-  /** The shop's own readings that bear on this zone. */
-  evidence: TestEvidence[];
+  /** What the shop has seen of a treatment on this ground and near it. */
+  pool: (mode: Experience['mode'], prep: PrepCode, primer: PrimerCode | 'none') => Pooled;
+  /** Treatments whose patches held on this very zone. */
+  heldHere: { mode: Experience['mode']; prep: PrepCode; primer: PrimerCode | 'none' }[];
   failedTests: { test: Test; treatment: Treatment; why: string }[];
 }
 
@@ -108,7 +120,8 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     needs: new Map(needs.map((need) => [need.code, need.p])),
     reasons: new Map(needs.map((need) => [need.code, need.why])),
     climate: dossier.climate ?? LABEL_CLIMATE,
-    evidence: collectTestEvidence(dossier, zone),
+    pool: makePool(dossier, belief),
+    heldHere: findHeldTests(dossier, zone),
     failedTests: findFailedTests(dossier, zone),
   };
 }
@@ -121,6 +134,31 @@ function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {
   if (role === 'top') return true;
   const wetRoom = dossier.piece.history?.room === 'kitchen' || dossier.piece.history?.room === 'bathroom';
   return wetRoom && (role === 'door' || role === 'drawer_front' || role === 'front');
+}
+
+/** A piece's zones share what was seen: it is gathered once for each state of the piece. */
+const experienceOf = new WeakMap<Dossier, Experience[]>();
+
+/** Remembers its answers: a search asks the same few questions thousands of times. */
+function makePool(dossier: Dossier, belief: Belief): Ground['pool'] {
+  const experience = experienceOf.get(dossier) ?? listExperience(dossier);
+  experienceOf.set(dossier, experience);
+  const surface = mostLikelyState(belief);
+  const known = new Map<string, Pooled>();
+  return (mode, prep, primer) => {
+    const key = `${mode}/${prep}/${primer}`;
+    const pooled = known.get(key) ?? poolExperience({ ...surface, mode, prep, primer }, experience);
+    known.set(key, pooled);
+    return pooled;
+  };
+}
+
+function findHeldTests(dossier: Dossier, zone: Zone): Ground['heldHere'] {
+  return (dossier.tests ?? []).flatMap((test) => {
+    const mode = modeOf(test.kind);
+    if (test.zone !== zone.id || !test.treatment || !mode || judgeTest(test, dossier).verdict !== 'pass') return [];
+    return [{ mode, prep: test.treatment.prep ?? 'none', primer: test.treatment.primer ?? 'none' }];
+  });
 }
 
 function findFailedTests(dossier: Dossier, zone: Zone): Ground['failedTests'] {

@@ -1,5 +1,5 @@
 export type { Step } from './choice';
-export { computeLightness, DEFAULT_COLOUR, DEFAULT_SCHOOLS } from './ground';
+export { BLEED_LIMIT, computeLightness, DEFAULT_COLOUR, DEFAULT_SCHOOLS } from './ground';
 export { HARD_RULES } from './hard-rules';
 export { planPiece, type Plan } from './plan';
 export type { Rejection } from './rejections';
@@ -13,3 +13,4 @@ export type { TakenSystem } from './taken';
 export type { Supply } from './supplies';
 export type { CoatStack } from './surface-state';
 export type { CoatingSystem, SystemLabel, ZonePlan } from './system';
+export { listLeaders, type Leader } from './leaders';

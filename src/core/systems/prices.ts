@@ -53,10 +53,13 @@ export function priceRedo(label: Label, ground: Ground): number {
 
 /** What a zone's way costs whatever the other zones do, all in money. Lower is better. */
 export function priceZone(label: Label, ground: Ground, aim: Aim): number {
-  const { materials, redo } = WEIGHTS[aim];
-  const failing = -Math.expm1(-label.loss) * (priceRedo(label, ground) + LOST_WEEK_PRICE);
-  return priceSmallThings(label) * materials + (label.minutes / 60) * HOUR_PRICE + failing * redo;
+  const failing = -Math.expm1(-label.loss) * priceFailure(label, ground, aim);
+  return priceSmallThings(label) * WEIGHTS[aim].materials + (label.minutes / 60) * HOUR_PRICE + failing;
 }
+
+/** What a failure of a zone weighs: redoing it and the week it loses, as much as the owner dreads it. */
+export const priceFailure = (label: Label, ground: Ground, aim: Aim): number =>
+  (priceRedo(label, ground) + LOST_WEEK_PRICE) * WEIGHTS[aim].redo;
 
 /** A zone's way as far as the choice over all zones goes. */
 export const makeCandidate = (label: Label, ground: Ground, aim: Aim): JointCandidate => ({

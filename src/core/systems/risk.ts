@@ -1,46 +1,14 @@
-import { PRIMER_FACTS, type PrepCode, type PrimerCode, type Rating } from '../knowledge';
+import { PRIMER_FACTS, type PrepCode, type PrimerCode } from '../knowledge';
+import { BLEED_LEAK, expectLoss, updateCounts, type Pooled } from '../learning';
 import type { Choice } from './choice';
 import type { Ground } from './ground';
 import type { PrimerCoats, SurfaceState } from './surface-state';
-import { updateByTests } from './test-evidence';
 
 export const FAILURE_MODES = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const;
 export type FailureMode = (typeof FAILURE_MODES)[number];
 export type Risk = Record<FailureMode, number> & { overall: number };
 export type Chances = Partial<Record<FailureMode, number>>;
 
-/*
- * Chances of failure by ground, prep and primer. All figures are estimates in the order of what common practice
- * reports (on a slick face a scuff does more than a primer, and both together are surest); the shop's own tests are
- * to replace them.
- */
-const LOSS_UNPREPARED = [0.02, 0.25, 0.5] as const;
-const AFTER_PREP: Record<PrepCode, readonly [number, number, number]> = {
-  none: [1, 1, 1],
-  scuff_120: [0.6, 0.15, 0.12],
-  scuff_150: [0.6, 0.15, 0.12],
-  scuff_180: [0.6, 0.15, 0.16],
-  scuff_220: [0.7, 0.16, 0.2],
-  liquid_degloss: [1, 0.22, 1],
-  strip: [0.5, 0.04, 0.1],
-  sand_bare: [0.5, 0.04, 0.1],
-};
-const AFTER_PRIMER: Record<Rating, readonly [number, number, number]> = {
-  none: [1, 1, 1],
-  poor: [0.5, 0.5, 0.8],
-  fair: [0.4, 0.35, 0.5],
-  good: [0.35, 0.2, 0.22],
-  very_good: [0.35, 0.2, 0.18],
-  best: [0.35, 0.18, 0.1],
-};
-const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
-  none: [0.97, 0.95],
-  poor: [0.8, 0.7],
-  fair: [0.5, 0.35],
-  good: [0.25, 0.1],
-  very_good: [0.1, 0.04],
-  best: [0.06, 0.02],
-};
 /** Knots sealed by themselves first leak half as much under a whole coat (estimate). */
 const SPOT_SEALED = 0.5;
 
@@ -63,20 +31,21 @@ export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground)
 
 /** Chance that the first coat lets go of a ground prepared like this, after the shop's own tests. */
 export function estimateAdhesion(prep: PrepCode, primer: PrimerCode | null, ground: Ground): number {
-  const rating = primer ? PRIMER_FACTS[primer].slick : 'none';
-  const loss = ground.slickness.reduce(
-    (sum, p, level) => sum + p * LOSS_UNPREPARED[level]! * AFTER_PREP[prep][level]! * AFTER_PRIMER[rating][level]!,
-    0,
-  );
+  const loss = expectLoss(ground.slickness, prep, primer);
   const oldCoat = prep === 'strip' || prep === 'sand_bare' ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
-  return updateByTests(1 - (1 - loss) * (1 - oldCoat), 'adhesion', { prep, primer: primer ?? 'none' }, ground.evidence);
+  return updateByOwnTests(1 - (1 - loss) * (1 - oldCoat), ground.pool('adhesion', prep, primer ?? 'none'));
 }
 
 /** Chance that colour comes through the paint, over what has been put on so far. */
 export function estimateBleed(state: SurfaceState, ground: Ground): number {
   const estimate = ground.pBleed * computeLeak(state, ground) * (ground.pale ? 1 : 0.1);
-  const treatment = { prep: state.prep, primer: state.primers[0]?.code ?? ('none' as const) };
-  return updateByTests(estimate, 'bleed', treatment, ground.evidence);
+  return updateByOwnTests(estimate, ground.pool('bleed', state.prep, state.primers[0]?.code ?? 'none'));
+}
+
+/** The mean of what is believed after the shop's own tests. Example: 0.12 expected and four that held → 0.072. */
+export function updateByOwnTests(estimate: number, pooled: Pick<Pooled, 'held' | 'failed'>): number {
+  const { a, b } = updateCounts(estimate, pooled);
+  return b / (a + b);
 }
 
 /** Share of what bleeds that comes through the primers and spot seals. */

@@ -6,11 +6,13 @@ import {
   PRIMERS,
   TOPCOATS,
   type PaintCode,
+  type PrepCode,
   type PrimerCode,
   type TopcoatCode,
 } from '../knowledge';
 import type { PrimerTint } from '../film';
 import { describeThinning } from '../quantity';
+import { labelState, mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { forecastCoats, type Cover } from './cover';
 import { BLEED_LIMIT, type Ground } from './ground';
@@ -102,7 +104,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
         ml,
         steps: () => [
           ...(proof ? [proofStep(proof)] : []),
-          coatStep('prime', product, coats, minutes, ml, whyPrimer(first, code, ground), ground),
+          coatStep('prime', product, coats, minutes, ml, whyPrimer(first, state.prep, code, ground), ground),
         ],
       };
     });
@@ -123,13 +125,8 @@ function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Groun
   const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
   if (estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
   const held = (mode: 'adhesion' | 'bleed'): boolean =>
-    ground.evidence.some(
-      (entry) =>
-        entry.mode === mode &&
-        entry.held &&
-        entry.weight === 1 &&
-        entry.treatment.prep === state.prep &&
-        (entry.treatment.primer ?? 'none') === (primer ?? 'none'),
+    ground.heldHere.some(
+      (entry) => entry.mode === mode && entry.prep === state.prep && entry.primer === (primer ?? 'none'),
     );
   if (held('adhesion') && (!bleeds || held('bleed'))) return null;
   return { minutes: 8, waitH: bleeds ? 48 : film.testFromH, bleeds };
@@ -320,14 +317,28 @@ function whyCoats(cover: Cover): string {
   return `${coats} thin coats hide the ground (an estimate from film optics), each after the recoat time of the last.`;
 }
 
-function whyPrimer(first: boolean, code: PrimerCode, ground: Ground): string {
+function whyPrimer(first: boolean, prep: PrepCode, code: PrimerCode, ground: Ground): string {
   const fact = PRIMER_FACTS[code];
   const reasons: string[] = [];
   if (first && ground.slickness[2] >= 0.1) reasons.push(`grip on a slick face: ${say(fact.slick)}`);
   if (ground.pale && ground.pBleed >= BLEED_LIMIT) reasons.push(`holds colour back: ${say(fact.block)}`);
   if (needed(ground, 'odour_seal') > 0.5) reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
   const why = reasons.join('; ') || 'an even ground that paint sticks to';
-  return `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${fact.note}`;
+  const own = first ? sayOwnTests(ground, prep, code) : '';
+  return `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${fact.note}${own}`;
+}
+
+/** What the shop's own tests of a treatment on this surface say, where there are any: the chances already count them. */
+function sayOwnTests(ground: Ground, prep: PrepCode, code: PrimerCode): string {
+  const { own, tests } = ground.pool('adhesion', prep, code);
+  const surface = labelState(mostLikelyState(ground.belief).substrate);
+  if (own.tests > 0) {
+    const count = own.tests === 1 ? 'Your own test' : `Your own ${own.tests} tests`;
+    const held = own.held === own.tests ? (own.tests === 1 ? 'held' : 'all held') : `${own.held} held`;
+    return ` ${count} of it on ${surface} count in the chances: ${held}.`;
+  }
+  if (tests === 0) return '';
+  return ` ${tests === 1 ? 'Your own test' : `Your own ${tests} tests`} of it on a surface like this count a little.`;
 }
 
 const say = (rating: string): string => rating.replace('_', ' ');

@@ -1,4 +1,5 @@
 import {
+  applyChange,
   DOSSIER_FORMAT,
   takeChoice,
   type Choice,
@@ -124,6 +125,8 @@ function prepareStatements(db: Db) {
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),
     setEarlier: db.prepare("UPDATE piece SET rest = json_set(rest, '$.earlier_choices', json(?)) WHERE id = ?"),
+    setPanels: db.prepare("UPDATE piece SET rest = json_set(rest, '$.panels', json(?)) WHERE id = ?"),
+    setOutcomes: db.prepare("UPDATE piece SET rest = json_set(rest, '$.outcomes', json(?)) WHERE id = ?"),
     setClimate: db.prepare("UPDATE piece SET rest = json_set(rest, '$.climate', json(?)) WHERE id = ?"),
     photos: db.prepare('SELECT body FROM photo WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position'),
     putPhoto: db.prepare(
@@ -195,6 +198,10 @@ function zoneOf(change: PieceChange): string | undefined {
       return change.test.zone;
     case 'gate_overridden':
       return change.override.zone;
+    case 'panel_set':
+      return change.panel.zone;
+    case 'outcome_recorded':
+      return change.outcome.zone;
     default:
       return undefined;
   }
@@ -249,7 +256,8 @@ function writeChange(
     case 'zone_set':
       return putZone(sql, piece, change.zoneId, change.facts);
     case 'zone_removed':
-      return void sql.removeZone.run(now, piece, change.zoneId);
+      sql.removeZone.run(now, piece, change.zoneId);
+      return writeRest(sql, piece, change);
     case 'observation_recorded':
       return putObservation(sql, piece, change.zoneId, change.observation, change.observation.id);
     case 'observation_withdrawn':
@@ -272,9 +280,23 @@ function writeChange(
       return void sql.withdrawTest.run(now, piece, change.testId);
     case 'gate_overridden':
       return putOverride(sql, piece, change.override, change.override.id);
+    case 'panel_set':
+    case 'panel_removed':
+    case 'outcome_recorded':
+      return writeRest(sql, piece, change);
     default:
       return assertNever(change);
   }
+}
+
+/** Panels and outcomes lie with what the piece has beside its tables; the change is the core's own. */
+function writeRest(sql: Statements, piece: string, change: PieceChange): void {
+  const row = sql.piece.get(piece) as PieceRow;
+  const { panels, outcomes } = JSON.parse(row.rest) as Pick<Dossier, 'panels' | 'outcomes'>;
+  const stored = { format: DOSSIER_FORMAT, piece: JSON.parse(row.body) as Dossier['piece'], panels, outcomes } as const;
+  const after = applyChange(stored, change);
+  if (after?.panels !== panels) sql.setPanels.run(JSON.stringify(after?.panels ?? []), piece);
+  if (after?.outcomes !== outcomes) sql.setOutcomes.run(JSON.stringify(after?.outcomes ?? []), piece);
 }
 
 function putChoice(sql: Statements, piece: string, choice: Choice): void {

@@ -63,6 +63,17 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
     '/overrides/:record',
     parse(bodies.override, (body, { record }) => ({ type: 'gate_overridden', override: { ...body, id: record! } })),
   ],
+  [
+    'put',
+    '/panels/:record',
+    parse(bodies.panel, (body, { record }) => ({ type: 'panel_set', panel: { ...body, id: record! } })),
+  ],
+  ['delete', '/panels/:record', withoutBody(({ record }) => ({ type: 'panel_removed', panelId: record! }))],
+  [
+    'put',
+    '/outcomes/:record',
+    parse(bodies.outcome, (body, { record }) => ({ type: 'outcome_recorded', outcome: { ...body, id: record! } })),
+  ],
 ];
 
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */

@@ -23,6 +23,7 @@ const STATUS: Record<ProblemCode, number> = {
   id_taken: 409,
   photo_not_found: 404,
   not_a_picture: 415,
+  picture_too_large: 413,
   body_too_large: 413,
   foreign_origin: 403,
   no_such_endpoint: 404,

@@ -5,12 +5,12 @@ export type Severity = 0 | 1 | 2 | 3 | 4 | 5;
  * ISO 2409 class of a lattice from the area removed, % (0–100). A limit counts to the better class: 5 % → 1.
  */
 export function toIsoClass(removedPct: number): Severity {
-  if (removedPct <= 0) return 0;
-  if (removedPct <= 5) return 1;
-  if (removedPct <= 15) return 2;
-  if (removedPct <= 35) return 3;
-  return removedPct <= 65 ? 4 : 5;
+  const index = CLASS_LIMITS.findIndex((limit) => removedPct <= limit);
+  return (index === -1 ? CLASS_LIMITS.length : index) as Severity;
 }
+
+/** Most area removed, %, of each ISO class but the worst. */
+export const CLASS_LIMITS = [0, 5, 15, 35, 65] as const;
 
 export type AstmB = '5B' | '4B' | '3B' | '2B' | '1B' | '0B';
 

@@ -10,7 +10,7 @@ import {
   specifyCut,
   toAstmClass,
   toIsoClass,
-} from './scales';
+} from './index';
 
 describe('cross-cut classes (ASTM D3359 method B, ISO 2409)', () => {
   it.each(CROSS_CUT_CASES)('%p %% removed is ISO %p and ASTM %p', (removed, iso, astm) => {

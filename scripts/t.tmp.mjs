@@ -1,0 +1,2 @@
+import { loadTypeScript } from './lib.mjs';
+await loadTypeScript('scripts/t.tmp.ts', ['src/core','scripts/t.tmp.ts']);

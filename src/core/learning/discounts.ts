@@ -1,0 +1,63 @@
+import type { FinishCode, PrepCode, SubstrateCode } from '../knowledge';
+
+/*
+ * How much a reading says about something near what was tested. Each discount has a share, what one reading counts,
+ * and a cap, what any number of them count together at most: however often a neighbour was tested, it stays another
+ * thing. Estimates, chosen on simulated shops (`simulate.ts`): their test checks that intervals built with these hold
+ * what they promise and that pooling ranks better than not pooling.
+ */
+export interface Discount {
+  share: number;
+  cap: number;
+}
+
+export const DISCOUNTS = {
+  /** The same product on the same surface. */
+  same: { share: 1, cap: Infinity },
+  /** Another product of the same class on the same surface. */
+  sameClass: { share: 0.7, cap: 14 },
+  /** The same product or class on a neighbouring surface. */
+  neighbour: { share: 0.35, cap: 6 },
+} as const satisfies Record<string, Discount>;
+export type Nearness = keyof typeof DISCOUNTS;
+
+/** What was expected of a treatment before any reading counts as much as this many (estimate). */
+export const PRIOR_COUNT = 6;
+/** A piece that came through three months of use, or came back, says as much as this many patches (estimate). */
+export const SERVICE_WEIGHT = 2;
+
+/** Preparations that leave the same kind of surface: their readings are counted together. */
+export const PREP_GROUPS = ['none', 'liquid_degloss', 'scuff', 'bare'] as const;
+export type PrepGroup = (typeof PREP_GROUPS)[number];
+
+export const groupPrep = (prep: PrepCode): PrepGroup =>
+  prep === 'strip' || prep === 'sand_bare' ? 'bare' : prep.startsWith('scuff') ? 'scuff' : (prep as PrepGroup);
+
+export interface Surface {
+  substrate: SubstrateCode;
+  finish: FinishCode;
+}
+
+const SLICK_FACES: readonly SubstrateCode[] = ['hpl_laminate', 'melamine_board', 'thermofoil', 'paper_foil'];
+const CLEAR_COATS: readonly FinishCode[] = ['shellac', 'nitro_lacquer', 'varnish_oil', 'waterborne_clear'];
+const OLD_PAINTS: readonly FinishCode[] = ['latex_paint', 'mineral_paint', 'alkyd_paint'];
+const BLEEDERS: readonly SubstrateCode[] = ['tannin_rich_wood', 'open_grain_hardwood', 'wood_veneer', 'oily_tropical_wood'];
+
+/**
+ * How near a surface is to another. For grip it is the coat that counts: the same coat on another wood, or another slick
+ * face. For bleed it is the wood: the same wood under another coat, or another wood that bleeds alike.
+ */
+export function compareSurfaces(mode: 'adhesion' | 'bleed', one: Surface, other: Surface): 'same' | 'neighbour' | null {
+  if (one.substrate === other.substrate && one.finish === other.finish) return 'same';
+  if (mode === 'bleed') {
+    return one.substrate === other.substrate || areBoth(BLEEDERS, one.substrate, other.substrate) ? 'neighbour' : null;
+  }
+  if (one.finish === 'factory_film' || other.finish === 'factory_film') {
+    return one.finish === other.finish && areBoth(SLICK_FACES, one.substrate, other.substrate) ? 'neighbour' : null;
+  }
+  if (one.finish === 'bare' || other.finish === 'bare') return null;
+  const alike = one.finish === other.finish || areBoth(CLEAR_COATS, one.finish, other.finish) || areBoth(OLD_PAINTS, one.finish, other.finish);
+  return alike ? 'neighbour' : null;
+}
+
+const areBoth = <T>(list: readonly T[], one: T, other: T): boolean => list.includes(one) && list.includes(other);

@@ -1,0 +1,123 @@
+import type { Dossier, Experience, Test, Treatment } from '../dossier';
+import type { TestKind } from '../knowledge';
+import { judgeTest } from '../proof';
+import { computeBelief, mostLikelyState } from '../survey';
+import { SERVICE_WEIGHT, type Surface } from './discounts';
+
+/** What a kind of test speaks of; null for those that speak of hardness or cure only. */
+export const modeOf = (kind: TestKind): Experience['mode'] | null =>
+  kind === 'bleed_watch'
+    ? 'bleed'
+    : kind === 'water' || kind === 'pencil' || kind === 'solvent_rub'
+      ? null
+      : 'adhesion';
+
+/** Readings of one strip, or of one patch that was no strip of a panel: they stand or fall together. */
+interface Patch {
+  mode: Experience['mode'];
+  zone: string;
+  treatment: Treatment;
+  tests: Test[];
+  held: boolean;
+}
+
+/**
+ * What a piece has taught, in counts by surface and treatment. Readings of one patch are not independent: a patch counts
+ * once for grip and once for bleed, and one failure at the right age fails it. What came back from service, or did not,
+ * counts as `SERVICE_WEIGHT` patches of the system that was taken.
+ */
+export function collectExperience(dossier: Dossier): Experience[] {
+  const surfaces = new Map<string, Surface>();
+  const surfaceOf = (zoneId: string): Surface | null => {
+    const zone = dossier.zones?.find(({ id }) => id === zoneId);
+    if (!zone) return null;
+    const known = surfaces.get(zoneId) ?? mostLikelyState(computeBelief(dossier, zone));
+    surfaces.set(zoneId, known);
+    return known;
+  };
+  const rows = [
+    ...groupPatches(dossier).map(({ mode, zone, treatment, tests, held }) => ({
+      mode,
+      surface: surfaceOf(zone),
+      treatment,
+      counts: { held: held ? 1 : 0, failed: held ? 0 : 1, tests: tests.length, tests_held: held ? tests.length : 0 },
+    })),
+    ...listService(dossier).map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) })),
+  ];
+  return addUp(rows.flatMap(({ surface, ...row }) => (surface ? [toRow(surface, row)] : [])));
+}
+
+function toRow(
+  { substrate, finish }: Surface,
+  { mode, treatment, counts }: Pick<Patch, 'mode' | 'treatment'> & { counts: Counts },
+): Experience {
+  const { prep = 'none', primer = 'none', product } = treatment;
+  return { mode, substrate, finish, prep, primer, ...(product === undefined ? {} : { product }), ...counts };
+}
+
+type Counts = Pick<Experience, 'held' | 'failed' | 'tests' | 'tests_held'>;
+
+/** Rows about the same thing become one. */
+export function addUp(rows: readonly Experience[]): Experience[] {
+  const sums = new Map<string, Experience>();
+  for (const row of rows) {
+    const key = [row.mode, row.substrate, row.finish, row.prep, row.primer, row.product ?? ''].join('/');
+    const sum = sums.get(key);
+    if (sum) {
+      sum.held += row.held;
+      sum.failed += row.failed;
+      sum.tests += row.tests;
+      sum.tests_held += row.tests_held;
+    } else sums.set(key, { ...row });
+  }
+  return [...sums.values()];
+}
+
+function groupPatches(dossier: Dossier): Patch[] {
+  const patches = new Map<string, Patch>();
+  const repeats = new Map<string, number>();
+  for (const test of dossier.tests ?? []) {
+    const mode = modeOf(test.kind);
+    if (!mode || !test.treatment) continue;
+    const { verdict } = judgeTest(test, dossier);
+    if (verdict !== 'pass' && verdict !== 'fail') continue;
+    const key = keyOf(test, mode, repeats);
+    const patch = patches.get(key) ?? { mode, zone: test.zone, treatment: test.treatment, tests: [], held: true };
+    patch.tests.push(test);
+    patch.held &&= verdict === 'pass';
+    patches.set(key, patch);
+  }
+  return [...patches.values()];
+}
+
+/** Without a strip, the second thumbnail of the same treatment at the same age was dragged over a second patch. */
+function keyOf(test: Test, mode: Experience['mode'], repeats: Map<string, number>): string {
+  if (test.panel && test.strip) return [mode, test.panel, test.strip].join('/');
+  const { prep, primer, coats, product } = test.treatment ?? {};
+  const base = [mode, test.zone, prep, primer, coats, product].join('/');
+  const moment = [base, test.kind, test.age_h, test.kind === 'bleed_watch' ? test.reading.at : ''].join('/');
+  const count = repeats.get(moment) ?? 0;
+  repeats.set(moment, count + 1);
+  return `${base}#${count}`;
+}
+
+function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatment'> & { counts: Counts })[] {
+  return (dossier.outcomes ?? []).flatMap((outcome) =>
+    (dossier.chosen?.zones ?? [])
+      .filter(({ id, treatment }) => (outcome.zone ?? id) === id && (treatment.prep ?? 'none') + (treatment.primer ?? 'none') !== 'nonenone')
+      .flatMap(({ id, treatment }) => {
+        const modes = outcome.outcome === 'fine' ? (['adhesion', 'bleed'] as const) : [outcome.mode ?? 'adhesion'];
+        const held = outcome.outcome === 'fine' ? SERVICE_WEIGHT : 0;
+        const counts = { held, failed: SERVICE_WEIGHT - held, tests: 1, tests_held: held > 0 ? 1 : 0 };
+        return modes.map((mode) => ({ mode, zone: id, treatment, counts }));
+      }),
+  );
+}
+
+/** The shop's other pieces laid beside this one, so that a plan knows of them. */
+export const withExperience = (dossier: Dossier, others: readonly Experience[]): Dossier =>
+  others.length > 0 ? { ...dossier, experience: [...others] } : dossier;
+
+/** All that bears on a piece: its own tests and what it was given of the shop's. */
+export const listExperience = (dossier: Dossier): Experience[] =>
+  addUp([...collectExperience(dossier), ...(dossier.experience ?? [])]);

@@ -1,0 +1,93 @@
+import { comparePosteriors, type BetaCounts } from '../learning';
+import type { Dossier, Treatment, Zone } from '../dossier';
+import type { TestKind } from '../knowledge';
+import { describeTreatment } from '../proof';
+import { BLEED_LIMIT, listLeaders, type Leader } from '../systems';
+
+export interface Proposal {
+  zone: string;
+  why: string;
+  treatments: Treatment[];
+  control: Treatment;
+  replicates: number;
+  kinds: TestKind[];
+  /** What the panel is worth to the plan of this zone, money: how much cheaper the choice becomes on average. */
+  worth: number;
+}
+
+/** Strips that are worth their paint and masking, money each: a few minutes and a splash (estimate). */
+const STRIP_PRICE = 1;
+const MOST_TREATMENTS = 3;
+/** Ways so much dearer than the best that no patch would make them the choice are left out. */
+const CONTENDERS = 6;
+
+/**
+ * The panel that would tell most for the plan of a zone: the way the plan would take, which the gate asks proof of, and
+ * those whose result could change that choice, each weighed by how much cheaper the choice becomes on average once two
+ * strips of it have been read. Null when nothing is to be painted there.
+ */
+export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean): Proposal | null {
+  const leaders = listLeaders(dossier, zone).slice(0, CONTENDERS);
+  const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
+  const first = leaders.find(({ treatment }) => taken && isSame(treatment, taken)) ?? leaders[0];
+  if (!first) return null;
+  const rivals = leaders
+    .filter((leader) => leader !== first)
+    .map((leader) => ({ leader, worth: valueStrips(leader, leaders) }))
+    .filter(({ worth }) => worth > STRIP_PRICE)
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, MOST_TREATMENTS - 1);
+  const treatments = [first, ...rivals.map(({ leader }) => leader)].map(({ treatment }) => treatment);
+  return {
+    zone: zone.id,
+    why: explain(first, rivals[0]?.leader),
+    treatments,
+    control: chooseControl(treatments[0]!),
+    replicates: 2,
+    kinds: ['nail', 'cross_cut', ...(bleeds ? (['bleed_watch'] as const) : [])],
+    worth: Math.max(valueStrips(first, leaders), ...rivals.map(({ worth }) => worth), 0),
+  };
+}
+
+const isSame = (one: Treatment, other: Treatment): boolean =>
+  (one.prep ?? 'none') === (other.prep ?? 'none') && (one.primer ?? 'none') === (other.primer ?? 'none');
+
+const costOf = ({ price, failurePrice }: Leader, { a, b }: BetaCounts): number => price + (failurePrice * b) / (a + b);
+
+/**
+ * How much cheaper the choice becomes on average when a strip of a treatment has been read twice (expected value of sample
+ * information, Raiffa and Schlaifer 1961): over the outcomes, the cheapest way then, against the cheapest way now.
+ */
+function valueStrips(tested: Leader, leaders: readonly Leader[]): number {
+  const others = Math.min(...leaders.filter((leader) => leader !== tested).map((leader) => costOf(leader, leader.holds)));
+  const now = Math.min(others, costOf(tested, tested.holds));
+  const { a, b } = tested.holds;
+  const total = a + b;
+  const outcomes = [
+    { p: (a * (a + 1)) / (total * (total + 1)), after: { a: a + 2, b } },
+    { p: (2 * a * b) / (total * (total + 1)), after: { a: a + 1, b: b + 1 } },
+    { p: (b * (b + 1)) / (total * (total + 1)), after: { a, b: b + 2 } },
+  ];
+  const then = outcomes.reduce((sum, { p, after }) => sum + p * Math.min(others, costOf(tested, after)), 0);
+  return Number.isFinite(others) ? Math.max(0, now - then) : 0;
+}
+
+/** The same with the one thing left out that is most in doubt: its primer, or else its sanding. */
+function chooseControl(treatment: Treatment): Treatment {
+  const { product: _product, ...rest } = treatment;
+  if ((treatment.primer ?? 'none') !== 'none') return { ...rest, primer: 'none', coats: 0 };
+  return { ...rest, prep: 'none' };
+}
+
+function explain(first: Leader, rival: Leader | undefined): string {
+  const own = describeTreatment(first.treatment);
+  if (!rival) return `${own} is the way to go by what is known; two strips beside a control prove it here.`;
+  const other = describeTreatment(rival.treatment);
+  const comparison = comparePosteriors(first.holds, rival.holds);
+  if (comparison.verdict !== 'unknown') {
+    return `${own} beside ${other}: the second would be cheaper if it held, and two strips of each would show.`;
+  }
+  return `${own} and ${other} cannot be told apart yet. Two strips of each are where a test is worth most.`;
+}
+
+export const needsBleedWatch = (pBleed: number, pale: boolean): boolean => pale && pBleed >= BLEED_LIMIT;

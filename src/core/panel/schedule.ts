@@ -1,0 +1,144 @@
+import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
+import type { Dossier, Panel, Test, Treatment } from '../dossier';
+import { FILM_FACTS, findDrying, labelProduct, type PaintCode, type PrimerCode, type TestKind } from '../knowledge';
+
+/** Something to do to a panel, so many hours after its first coat. All strips keep the same times. */
+export interface Moment {
+  atH: number;
+  kind: 'coat' | 'read';
+  /** What to do, in a few words. */
+  what: string;
+  /** Strips it is about; a strip without primer has nothing done to it while the others are primed. */
+  strips: string[];
+  tests: TestKind[];
+  bleedAt?: NonNullable<BleedMoment>;
+}
+export type BleedMoment = '1h' | 'overnight' | 'after_clear' | '48h' | '7d';
+
+type Film = PrimerCode | PaintCode | Exclude<NonNullable<Treatment['clear']>, 'none'>;
+const OVERNIGHT_H = 12;
+const DAY_H = 24;
+
+/**
+ * Coats, waits and readings of a panel. Every wait is that of its slowest strip in this air, so that all strips are of one
+ * age; scratches are read on the primer before it is painted over and on the whole system, bleed at the usual moments.
+ */
+export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate: Climate = LABEL_CLIMATE): Moment[] {
+  const moments: Moment[] = [];
+  let clock = 0;
+  const layers = listLayers(panel);
+  const scratches = panel.kinds.filter((kind) => kind !== 'bleed_watch');
+  const all = panel.strips.map(({ code }) => code);
+  const stretch = (code: Film): number => computeDryingFactor(findDrying(code), climate);
+  layers.forEach((layer, i) => {
+    moments.push({ atH: clock, kind: 'coat', what: layer.what, strips: layer.strips, tests: [] });
+    const recoat = Math.max(...layer.films.map((code) => FILM_FACTS[code].recoatH * stretch(code)));
+    const next = layers[i + 1];
+    if (layer.last === 'prime' && scratches.length > 0) {
+      const hard = Math.max(...layer.films.map((code) => FILM_FACTS[code].testFromH * stretch(code)), OVERNIGHT_H);
+      moments.push(read(clock + hard, 'Read the primer', all, scratches));
+      clock += next ? Math.max(recoat, hard) : hard;
+    } else clock += next ? recoat : 0;
+  });
+  const hard = Math.max(0, ...(layers.at(-1)?.films ?? []).map((code) => FILM_FACTS[code].testFromH * stretch(code)));
+  if (layers.at(-1)?.last === 'paint' && scratches.length > 0) {
+    moments.push(read(clock + hard, 'Read the whole system', all, scratches));
+  }
+  if (panel.kinds.includes('bleed_watch')) moments.push(...watchBleed(layers, moments, clock, all));
+  return moments.sort((a, b) => a.atH - b.atH);
+}
+
+const read = (atH: number, what: string, strips: string[], tests: TestKind[]): Moment => ({ atH, kind: 'read', what, strips, tests });
+
+/** Colour may come at any time: an hour after the first colour coat, next morning, after the last coat, two days, a week. */
+function watchBleed(layers: readonly Layer[], moments: readonly Moment[], clock: number, strips: string[]): Moment[] {
+  const coats = moments.filter(({ kind }) => kind === 'coat');
+  const firstPaint = coats[layers.findIndex(({ phase }) => phase !== 'prime')]?.atH ?? 0;
+  const watch = (atH: number, bleedAt: BleedMoment, what: string): Moment => ({
+    ...read(atH, what, strips, ['bleed_watch']),
+    bleedAt,
+  });
+  return [
+    watch(firstPaint + 1, '1h', 'Look for colour, 1 h'),
+    watch(firstPaint + OVERNIGHT_H, 'overnight', 'Look for colour, next morning'),
+    watch(clock + 1, 'after_clear', 'Look for colour after the last coat'),
+    watch(clock + 2 * DAY_H, '48h', 'Look for colour, 48 h'),
+    watch(clock + 7 * DAY_H, '7d', 'Look for colour, a week'),
+  ];
+}
+
+interface Layer {
+  phase: 'prime' | 'paint' | 'clear';
+  /** The last coat of its phase. */
+  last: 'prime' | 'paint' | null;
+  what: string;
+  strips: string[];
+  films: Film[];
+}
+
+function listLayers({ strips }: Pick<Panel, 'strips'>): Layer[] {
+  const phases = [
+    { phase: 'prime', verb: 'Prime', of: (t: Treatment) => take(t.primer, t.coats ?? 1) },
+    { phase: 'paint', verb: 'Paint', of: (t: Treatment) => take(t.paint, t.paint_coats ?? 1) },
+    { phase: 'clear', verb: 'Clear coat', of: (t: Treatment) => take(t.clear, 1) },
+  ] as const;
+  const layers = phases.flatMap(({ phase, verb, of }): Layer[] => {
+    const most = Math.max(0, ...strips.map(({ treatment }) => of(treatment)?.coats ?? 0));
+    return Array.from({ length: most }, (_, coat) => {
+      const touched = strips.filter(({ treatment }) => (of(treatment)?.coats ?? 0) > coat);
+      const films = [...new Set(touched.map(({ treatment }) => of(treatment)!.code))];
+      const names = films.map((code) => labelProduct(code).toLowerCase()).join(', ');
+      const what = `${verb}${most > 1 ? `, coat ${coat + 1}` : ''}: ${names}`;
+      return { phase, last: null, what, strips: touched.map(({ code }) => code), films };
+    });
+  });
+  const lastPrime = layers.findLast(({ phase }) => phase === 'prime');
+  if (lastPrime) lastPrime.last = 'prime';
+  const lastCoat = layers.at(-1);
+  if (lastCoat && lastCoat.phase !== 'prime') lastCoat.last = 'paint';
+  return layers;
+}
+
+const take = (code: string | undefined, coats: number): { code: Film; coats: number } | null =>
+  code === undefined || code === 'none' || coats === 0 ? null : { code: code as Film, coats };
+
+/** A reading of a panel with the time it is due. */
+export interface DueReading {
+  panel: Panel;
+  moment: Moment;
+  dueAt: string;
+  state: 'later' | 'due' | 'overdue';
+  /** Strips not read yet. */
+  strips: string[];
+}
+
+/** Half as long again as it was waited for, at least an hour and at most a day: later is late (common practice). */
+const graceH = (moment: Moment): number => Math.max(1, Math.min(DAY_H, moment.atH / 2));
+
+/** Readings still to be made of the panels that have been coated, soonest first. `now`: ISO instant. */
+export function listReadings(dossier: Pick<Dossier, 'panels' | 'tests' | 'climate'>, now: string): DueReading[] {
+  const clock = Date.parse(now);
+  return (dossier.panels ?? [])
+    .flatMap((panel) => {
+      if (panel.coated_at === undefined) return [];
+      const start = Date.parse(panel.coated_at);
+      return scheduleMoments(panel, dossier.climate)
+        .filter(({ kind }) => kind === 'read')
+        .flatMap((moment): DueReading[] => {
+          const tests = (dossier.tests ?? []).filter((test) => test.panel === panel.id && isReadingOf(test, moment));
+          const strips = moment.strips.filter((code) => !tests.some((test) => test.strip === code));
+          if (strips.length === 0) return [];
+          const due = start + moment.atH * 3_600_000;
+          const state = clock < due ? 'later' : clock > due + graceH(moment) * 3_600_000 ? 'overdue' : 'due';
+          return [{ panel, moment, dueAt: new Date(due).toISOString(), state, strips }];
+        });
+    })
+    .sort((a, b) => a.dueAt.localeCompare(b.dueAt));
+}
+
+/** A reading belongs to a moment by its kind, and by its age: not much sooner than asked for. */
+function isReadingOf(test: Test, moment: Moment): boolean {
+  if (!moment.tests.includes(test.kind)) return false;
+  if (moment.bleedAt) return test.reading.at === moment.bleedAt;
+  return (test.age_h ?? 0) >= 0.75 * moment.atH;
+}

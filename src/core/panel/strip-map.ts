@@ -1,0 +1,55 @@
+import type { Panel } from '../dossier';
+import { describeTreatment } from '../proof';
+
+/** Room around the panel for codes, the corner mark and the list of treatments, mm. */
+const MARGIN_MM = 14;
+const LINE_MM = 5;
+const INK = '#161D19';
+
+/**
+ * The strip map as SVG at true scale (1 unit = 1 mm). Codes stand outside the strips, because what is written on a strip
+ * is painted over; the corner that is marked on the piece is marked on the map.
+ */
+export function drawStripMap(panel: Panel, title: string): string {
+  const { width_mm: width, height_mm: height, strips } = panel;
+  const legend = listTreatments(panel);
+  const total = { width: width + 2 * MARGIN_MM, height: height + 2 * MARGIN_MM + (legend.length + 2) * LINE_MM };
+  const shapes = strips.map(({ code, x_mm, y_mm, width_mm, height_mm, control }) => {
+    const [x, y] = [x_mm + MARGIN_MM, y_mm + MARGIN_MM];
+    // The code stands on the tape above its strip.
+    return [
+      `<rect x="${x}" y="${y}" width="${width_mm}" height="${height_mm}" fill="none" stroke="${INK}" stroke-width="0.3"${control ? ' stroke-dasharray="2 1"' : ''}/>`,
+      text(x + width_mm / 2, y - 1.2, 4, code, 'middle'),
+    ].join('');
+  });
+  const corner = `<path d="M${MARGIN_MM} ${MARGIN_MM} h8 l-8 8 z" fill="${INK}"/>`;
+  const below = height + 2 * MARGIN_MM;
+  const lines = [
+    text(MARGIN_MM, below, 3.6, `${title}. Black corner: top left, mark it on the piece.`, 'start'),
+    ...legend.map((line, i) => text(MARGIN_MM, below + (i + 1) * LINE_MM, 3.2, line, 'start')),
+  ];
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${total.width}mm" height="${total.height}mm" viewBox="0 0 ${total.width} ${total.height}" role="img" aria-label="${escape(title)}">`,
+    `<rect x="${MARGIN_MM}" y="${MARGIN_MM}" width="${width}" height="${height}" fill="none" stroke="${INK}" stroke-width="0.5"/>`,
+    corner,
+    ...shapes,
+    ...lines,
+    '</svg>',
+  ].join('\n');
+}
+
+/** "A1, A2: Scuff 150, shellac primer ×2", one line to a treatment; a control says so. */
+export function listTreatments({ strips }: Pick<Panel, 'strips'>): string[] {
+  const lines = new Map<string, string[]>();
+  for (const { code, treatment, control } of strips) {
+    const words = `${describeTreatment(treatment)}${control ? ' (control)' : ''}`;
+    lines.set(words, [...(lines.get(words) ?? []), code]);
+  }
+  return [...lines].map(([words, codes]) => `${codes.sort().join(', ')}: ${words}`).sort();
+}
+
+const text = (x: number, y: number, size: number, words: string, anchor: 'start' | 'middle'): string =>
+  `<text x="${x}" y="${y}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}" fill="${INK}">${escape(words)}</text>`;
+
+const escape = (words: string): string =>
+  words.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);

@@ -1,0 +1,53 @@
+import type { Dossier } from '../dossier';
+import { collectExperience, listExperience, listLearned } from '../learning';
+import { designPanel, needsBleedWatch, proposePanel, type Proposal } from '../panel';
+import { judgeTest } from '../proof';
+import { computeBelief } from '../survey';
+import { isPale, judgeGates, judgeHandovers } from './gates';
+
+/** The panel that would tell most, over all zones that are to be painted. */
+export function proposeNextPanel(dossier: Dossier): Proposal | null {
+  const pale = isPale(dossier);
+  const open = new Set(
+    judgeGates(dossier)
+      .filter(({ gate, state }) => gate === 'prime_to_paint' && (state === 'waiting' || state === 'closed'))
+      .map(({ zone }) => zone),
+  );
+  const proposals = (dossier.zones ?? [])
+    .filter(({ id }) => open.has(id))
+    .flatMap((zone) => {
+      const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, pale);
+      return proposePanel(dossier, zone, bleeds) ?? [];
+    });
+  return proposals.reduce<Proposal | null>((best, own) => (best && best.worth >= own.worth ? best : own), null);
+}
+
+/** `bricolage.proof/1`: every test on the common scale, the gates, what the tests teach, and the panel to paint next. */
+export function reportProof(dossier: Dossier, now: string) {
+  const proposal = proposeNextPanel(dossier);
+  const gates = [...judgeGates(dossier), ...judgeHandovers(dossier, now)];
+  return {
+    format: 'bricolage.proof/1' as const,
+    tests: (dossier.tests ?? []).map((test) => {
+      const { isoClass, countsFromH, ...judged } = judgeTest(test, dossier);
+      return {
+        ...judged,
+        ...(isoClass === undefined ? {} : { iso_class: isoClass }),
+        counts_from_h: countsFromH,
+      };
+    }),
+    gates: gates.map(({ zone, gate, state, why }) => ({ zone, gate, state, why })),
+    learned: listLearned(listExperience(dossier), collectExperience(dossier)),
+    next_panel: proposal ? reportProposal(proposal) : null,
+  };
+}
+
+/** Room enough for any panel that is proposed: the owner's own face is measured when it is laid out. */
+const ANY_FACE_MM = 600;
+
+function reportProposal({ zone, why, treatments, control, replicates, kinds }: Proposal) {
+  const space = { width_mm: ANY_FACE_MM, height_mm: ANY_FACE_MM };
+  const design = designPanel({ id: 'next', zone, treatments, control, replicates, kinds, seed: 1, ...space });
+  const strips = design.ok ? design.panel.strips : [];
+  return { zone, why, strips: strips.map(({ code, control: own, treatment }) => ({ code, control: own, treatment })) };
+}
