@@ -22,7 +22,10 @@ interface Command {
 }
 
 const COMMANDS: Readonly<Record<string, Command>> = {
-  diagnose: { report: (dossier) => reportDiagnosis(dossier), text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)) },
+  diagnose: {
+    report: (dossier) => reportDiagnosis(dossier),
+    text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)),
+  },
   plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
   proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },

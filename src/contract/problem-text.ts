@@ -31,7 +31,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   id_taken: () => 'This id belongs to another piece already. Save it under a new id.',
   photo_not_found: () => 'This picture is not on this machine.',
   not_a_picture: ({ allowed }) => `This is not a picture that can be read. Use one of: ${list(allowed)}.`,
-  picture_too_large: ({ max }) => `This picture has too many pixels: at most ${String(max)} million. Take a smaller one.`,
+  picture_too_large: ({ max }) =>
+    `This picture has too many pixels: at most ${String(max)} million. Take a smaller one.`,
   body_too_large: ({ max }) => `Too much in one go: at most ${String(max)}.`,
   foreign_origin: () => 'This write came from another site and was refused. Open Bricolage itself.',
   no_such_endpoint: () => 'There is nothing at this address.',

@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail } from '@/core/shared';
 import type { PieceStore, ShelfStore } from './db';
+import { makeShopExperience } from './experience';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, sendProblem } from './http/problems';
@@ -42,7 +43,12 @@ export function makeApp({ store, shelf, photos, webRoot, log, now }: AppParts): 
   app.use('/api', makePhotoRouter(store, photos, now));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }));
   app.get('/api/health', (_request, response) => void response.json({ ok: true }));
-  app.use('/api/pieces', makePieceRouter(store, shelf, now));
+  const experience = makeShopExperience(store);
+  app.get('/api/experience', (request, response) => {
+    const { except } = request.query;
+    response.json({ experience: experience.list(typeof except === 'string' ? except : undefined) });
+  });
+  app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
   if (webRoot) serveWeb(app, webRoot);

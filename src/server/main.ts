@@ -1,7 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
-import { setTimeout } from 'node:timers';
 import pino from 'pino';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';
@@ -51,7 +50,7 @@ function stop(server: Server): void {
     process.exit(0);
   });
   server.closeIdleConnections();
-  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
+  setTimeout(() => server.closeAllConnections(), GRACE_MS);
 }
 
 function loadDossiers(pieces: PieceStore, folder: string): void {

@@ -56,7 +56,12 @@ async function redraw(bytes: Buffer): Promise<Result<Redrawn>> {
     if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
     const size = { width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true } as const;
     return succeed(
-      await sharp(bytes).rotate().resize(size).toColourspace('srgb').jpeg({ quality: 82 }).toBuffer({ resolveWithObject: true }),
+      await sharp(bytes)
+        .rotate()
+        .resize(size)
+        .toColourspace('srgb')
+        .jpeg({ quality: 82 })
+        .toBuffer({ resolveWithObject: true }),
     );
   } catch {
     // Whatever cannot be unpacked is not a picture.

@@ -1,5 +1,5 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Dossier, ShelfItem } from '@/core/dossier';
+import type { Dossier, Experience, ShelfItem } from '@/core/dossier';
 
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
@@ -15,8 +15,13 @@ export const piecesApi = createApi({
       query: () => '/shelf',
       transformResponse: (answer: { tins: ShelfItem[] }) => answer.tins,
     }),
+    /** What the shop's tests say, over all pieces or over all but one. */
+    getExperience: build.query<Experience[], string | void>({
+      query: (except) => (except ? `/experience?except=${except}` : '/experience'),
+      transformResponse: (answer: { experience: Experience[] }) => answer.experience,
+    }),
     getPiece: build.query<Dossier, string>({ query: (id) => `/pieces/${id}` }),
   }),
 });
 
-export const { useListPiecesQuery, useGetPieceQuery, useListTinsQuery } = piecesApi;
+export const { useListPiecesQuery, useGetPieceQuery, useListTinsQuery, useGetExperienceQuery } = piecesApi;

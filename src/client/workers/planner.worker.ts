@@ -1,4 +1,4 @@
-import { answerPlanner, type PlannerRequest } from '../features/choose/planner-answers';
+import { answerPlanner, type PlannerRequest } from '../features/planner/planner-answers';
 
 /* Plans are searched here, away from the interface's thread. */
 self.onmessage = ({ data }: MessageEvent<{ id: number; request: PlannerRequest }>) => {

@@ -5,7 +5,13 @@ import type { Moment } from '../panel';
 type Event = EventAttributes & { timestamp: number };
 
 /** The moments of a panel as a calendar file (RFC 5545), in UTC. `start` and `now` are ISO instants; empty for no moments. */
-export function writeCalendar(title: string, id: string, moments: readonly Moment[], start: string, now: string): string {
+export function writeCalendar(
+  title: string,
+  id: string,
+  moments: readonly Moment[],
+  start: string,
+  now: string,
+): string {
   const events = moments.map(({ atH, what, strips }, i): Event => {
     const at = Date.parse(start) + atH * 3_600_000;
     return {

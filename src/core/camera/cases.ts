@@ -26,7 +26,14 @@ const PANELS: readonly Pick<LatticeScene, 'coat' | 'primer' | 'ground' | 'grain'
 ];
 
 /** Area removed, %: each class equally often, evenly within it; nothing at all for class 0. */
-const CLASS_RANGES: readonly (readonly [number, number])[] = [[0, 0], [0.8, 5], [5, 15], [15, 35], [35, 65], [65, 95]];
+const CLASS_RANGES: readonly (readonly [number, number])[] = [
+  [0, 0],
+  [0.8, 5],
+  [5, 15],
+  [15, 35],
+  [35, 65],
+  [65, 95],
+];
 
 /**
  * A case within the range that is to be read: tilt to 25°, any turn to 40°, lattice a third to two thirds of the
@@ -79,7 +86,11 @@ export function drawUnreadableCase(seed: number): LatticeCase & { spoiling: Spoi
   const cell = (shot.fill * Math.min(shot.width, shot.height)) / (scene.cuts - 1);
   const spoilt: Record<Spoiling, Partial<LatticeShot>> = {
     glare: {
-      glare: { strength: between(1.2, 2.5), radius: between(0.25, 0.5), at: { x: between(0.25, 0.75), y: between(0.25, 0.75) } },
+      glare: {
+        strength: between(1.2, 2.5),
+        radius: between(0.25, 0.5),
+        at: { x: between(0.25, 0.75), y: between(0.25, 0.75) },
+      },
     },
     blur: { blurPx: cell * between(0.18, 0.3) },
     tilt: { tiltDeg: between(45, 60), fill: shot.fill * 0.8 },

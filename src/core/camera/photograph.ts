@@ -102,4 +102,3 @@ function shineAt({ glare }: LatticeShot, u: number, v: number): number {
   const distance = ((u - glare.at.x) ** 2 + (v - glare.at.y) ** 2) / glare.radius ** 2;
   return distance > 9 ? 0 : glare.strength * Math.exp(-distance);
 }
-

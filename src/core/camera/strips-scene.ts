@@ -40,7 +40,8 @@ export function photographStrips(scene: StripsScene, shot: StripsShot): TakenStr
   const { width, height } = shot;
   const white = rect(width, height, 0.06, 0.06, 0.88, 0.2);
   const columns = scene.strips.length + 1;
-  const place = (k: number): Rect => rect(width, height, 0.06 + (0.88 / columns) * k + 0.01, 0.34, 0.88 / columns - 0.02, 0.56);
+  const place = (k: number): Rect =>
+    rect(width, height, 0.06 + (0.88 / columns) * k + 0.01, 0.34, 0.88 / columns - 0.02, 0.56);
   const reference = place(0);
   const paint = convertHexToLinearRgb(scene.paint);
   const stain = convertHexToLinearRgb(scene.stain);
@@ -82,7 +83,12 @@ function makeLight({ width, height, unevenness, unevenTowardsDeg }: StripsShot):
 }
 
 /** A knot that comes through, and a breath of colour all over. */
-function makeBleed(paint: LinearRgb, stain: LinearRgb, bleed: number, seed: number): (u: number, v: number) => LinearRgb {
+function makeBleed(
+  paint: LinearRgb,
+  stain: LinearRgb,
+  bleed: number,
+  seed: number,
+): (u: number, v: number) => LinearRgb {
   const random = makeRandom(seed * 31 + 5);
   const knots = Array.from({ length: 2 }, () => ({
     u: drawBetween(random, 0.2, 0.8),

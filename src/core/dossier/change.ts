@@ -108,7 +108,12 @@ export function correctTest(
   now: Pick<Test, 'reading' | 'age_h' | 'interface' | 'at' | 'note' | 'photo'>,
 ): Test {
   const { reading, age_h, interface: place, at } = before;
-  const kept = { reading, ...(age_h === undefined ? {} : { age_h }), ...(place ? { interface: place } : {}), ...(at ? { at } : {}) };
+  const kept = {
+    reading,
+    ...(age_h === undefined ? {} : { age_h }),
+    ...(place ? { interface: place } : {}),
+    ...(at ? { at } : {}),
+  };
   const { interface: _place, ...rest } = before;
   return { ...rest, ...now, earlier: [...earlier, kept].slice(-MOST_CORRECTIONS) };
 }

@@ -41,7 +41,12 @@ export interface Surface {
 const SLICK_FACES: readonly SubstrateCode[] = ['hpl_laminate', 'melamine_board', 'thermofoil', 'paper_foil'];
 const CLEAR_COATS: readonly FinishCode[] = ['shellac', 'nitro_lacquer', 'varnish_oil', 'waterborne_clear'];
 const OLD_PAINTS: readonly FinishCode[] = ['latex_paint', 'mineral_paint', 'alkyd_paint'];
-const BLEEDERS: readonly SubstrateCode[] = ['tannin_rich_wood', 'open_grain_hardwood', 'wood_veneer', 'oily_tropical_wood'];
+const BLEEDERS: readonly SubstrateCode[] = [
+  'tannin_rich_wood',
+  'open_grain_hardwood',
+  'wood_veneer',
+  'oily_tropical_wood',
+];
 
 /**
  * How near a surface is to another. For grip it is the coat that counts: the same coat on another wood, or another slick
@@ -56,7 +61,10 @@ export function compareSurfaces(mode: 'adhesion' | 'bleed', one: Surface, other:
     return one.finish === other.finish && areBoth(SLICK_FACES, one.substrate, other.substrate) ? 'neighbour' : null;
   }
   if (one.finish === 'bare' || other.finish === 'bare') return null;
-  const alike = one.finish === other.finish || areBoth(CLEAR_COATS, one.finish, other.finish) || areBoth(OLD_PAINTS, one.finish, other.finish);
+  const alike =
+    one.finish === other.finish ||
+    areBoth(CLEAR_COATS, one.finish, other.finish) ||
+    areBoth(OLD_PAINTS, one.finish, other.finish);
   return alike ? 'neighbour' : null;
 }
 

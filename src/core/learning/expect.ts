@@ -45,7 +45,12 @@ export function expectLoss(slickness: readonly number[], prep: PrepCode, primer:
 }
 
 /** What a treatment would be expected to do on a surface that is known: chance of failure, 0–1. */
-export function expectFailure(mode: 'adhesion' | 'bleed', surface: Surface, prep: PrepCode, primer: PrimerCode | 'none'): number {
+export function expectFailure(
+  mode: 'adhesion' | 'bleed',
+  surface: Surface,
+  prep: PrepCode,
+  primer: PrimerCode | 'none',
+): number {
   const code = primer === 'none' ? null : primer;
   if (mode === 'bleed') return BLEED_LEAK[code ? PRIMER_FACTS[code].block : 'none'][0];
   const slickness = [0, 0, 0];

@@ -104,7 +104,10 @@ function keyOf(test: Test, mode: Experience['mode'], repeats: Map<string, number
 function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatment'> & { counts: Counts })[] {
   return (dossier.outcomes ?? []).flatMap((outcome) =>
     (dossier.chosen?.zones ?? [])
-      .filter(({ id, treatment }) => (outcome.zone ?? id) === id && (treatment.prep ?? 'none') + (treatment.primer ?? 'none') !== 'nonenone')
+      .filter(
+        ({ id, treatment }) =>
+          (outcome.zone ?? id) === id && (treatment.prep ?? 'none') + (treatment.primer ?? 'none') !== 'nonenone',
+      )
       .flatMap(({ id, treatment }) => {
         const modes = outcome.outcome === 'fine' ? (['adhesion', 'bleed'] as const) : [outcome.mode ?? 'adhesion'];
         const held = outcome.outcome === 'fine' ? SERVICE_WEIGHT : 0;

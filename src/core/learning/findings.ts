@@ -26,7 +26,12 @@ export interface FindingsView {
 }
 
 /** The preparation that stands for its group where a prior is looked up. */
-const STANDS_FOR: Record<PrepGroup, PrepCode> = { none: 'none', liquid_degloss: 'liquid_degloss', scuff: 'scuff_150', bare: 'sand_bare' };
+const STANDS_FOR: Record<PrepGroup, PrepCode> = {
+  none: 'none',
+  liquid_degloss: 'liquid_degloss',
+  scuff: 'scuff_150',
+  bare: 'sand_bare',
+};
 
 /** What the shop's own tests say: for every surface that was tested, how well each primer holds, surest first. */
 export function buildFindings(experience: readonly Experience[], { mode, prep }: FindingsView): FindingsRow[] {
@@ -96,4 +101,3 @@ export function listLearned(experience: readonly Experience[], tested: readonly 
 }
 
 const round = (value: number): number => Math.round(value * 1000) / 1000;
-

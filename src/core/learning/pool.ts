@@ -70,7 +70,10 @@ export interface Posterior extends BetaCounts {
 }
 
 /** Beta counts after pooling: what the class table expects, as `PRIOR_COUNT` readings, and the shop's own on top. */
-export const updateCounts = (expectedFailure: number, { held, failed }: Pick<Pooled, 'held' | 'failed'>): BetaCounts => ({
+export const updateCounts = (
+  expectedFailure: number,
+  { held, failed }: Pick<Pooled, 'held' | 'failed'>,
+): BetaCounts => ({
   a: PRIOR_COUNT * (1 - expectedFailure) + held,
   b: PRIOR_COUNT * expectedFailure + failed,
 });

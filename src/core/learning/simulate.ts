@@ -29,7 +29,10 @@ const SURFACES = [
   { substrate: 'wood_veneer', finish: 'varnish_oil' },
   { substrate: 'wood_veneer', finish: 'nitro_lacquer' },
 ] as const;
-const GROUPS = [[0, 1], [2, 3]] as const;
+const GROUPS = [
+  [0, 1],
+  [2, 3],
+] as const;
 const CLASSES = ['bonding_primer_wb', 'shellac_primer', 'allpurpose_primer_wb', 'stainblock_primer_wb'] as const;
 const PRODUCTS = ['first', 'second'] as const;
 const PREP = 'liquid_degloss';
@@ -37,7 +40,8 @@ const PREP = 'liquid_degloss';
 /** The true chances of a shop: class on a group of surfaces, then on each surface, then of each product. */
 export function drawShop(seed: number, spread: Spread): Truth[] {
   const random = makeRandom(seed);
-  const beta = (mean: number, count: number): number => drawBeta(random, Math.max(1e-3, mean * count), Math.max(1e-3, (1 - mean) * count));
+  const beta = (mean: number, count: number): number =>
+    drawBeta(random, Math.max(1e-3, mean * count), Math.max(1e-3, (1 - mean) * count));
   return CLASSES.flatMap((primer) =>
     GROUPS.flatMap((group) => {
       const expected = 1 - expectFailure('adhesion', SURFACES[group[0]], PREP, primer);
@@ -45,7 +49,14 @@ export function drawShop(seed: number, spread: Spread): Truth[] {
       return group.flatMap((index) => {
         const onSurface = beta(onGroup, spread.surface);
         return PRODUCTS.map((product): Truth => {
-          return { ...SURFACES[index]!, mode: 'adhesion', prep: PREP, primer, product, holds: beta(onSurface, spread.product) };
+          return {
+            ...SURFACES[index]!,
+            mode: 'adhesion',
+            prep: PREP,
+            primer,
+            product,
+            holds: beta(onSurface, spread.product),
+          };
         });
       });
     }),

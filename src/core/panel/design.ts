@@ -72,7 +72,11 @@ export function designPanel(wish: PanelWish): PanelDesign {
 }
 
 /** Every preparation with every primer: tells which of the two matters, and whether they need each other. */
-export const crossFactors = (preps: readonly PrepCode[], primers: readonly (PrimerCode | 'none')[], base: Treatment): Treatment[] =>
+export const crossFactors = (
+  preps: readonly PrepCode[],
+  primers: readonly (PrimerCode | 'none')[],
+  base: Treatment,
+): Treatment[] =>
   preps.flatMap((prep) => primers.map((primer) => ({ ...base, prep, primer, coats: primer === 'none' ? 0 : 1 })));
 
 /** Fisher and Yates. */

@@ -8,7 +8,8 @@ export interface Proposal {
   zone: string;
   why: string;
   treatments: Treatment[];
-  control: Treatment;
+  /** Null where the treatment has nothing left to leave out. */
+  control: Treatment | null;
   replicates: number;
   kinds: TestKind[];
   /** What the panel is worth to the plan of this zone, money: how much cheaper the choice becomes on average. */
@@ -59,7 +60,9 @@ const costOf = ({ price, failurePrice }: Leader, { a, b }: BetaCounts): number =
  * information, Raiffa and Schlaifer 1961): over the outcomes, the cheapest way then, against the cheapest way now.
  */
 function valueStrips(tested: Leader, leaders: readonly Leader[]): number {
-  const others = Math.min(...leaders.filter((leader) => leader !== tested).map((leader) => costOf(leader, leader.holds)));
+  const others = Math.min(
+    ...leaders.filter((leader) => leader !== tested).map((leader) => costOf(leader, leader.holds)),
+  );
   const now = Math.min(others, costOf(tested, tested.holds));
   const { a, b } = tested.holds;
   const total = a + b;
@@ -73,10 +76,10 @@ function valueStrips(tested: Leader, leaders: readonly Leader[]): number {
 }
 
 /** The same with the one thing left out that is most in doubt: its primer, or else its sanding. */
-function chooseControl(treatment: Treatment): Treatment {
+function chooseControl(treatment: Treatment): Treatment | null {
   const { product: _product, ...rest } = treatment;
   if ((treatment.primer ?? 'none') !== 'none') return { ...rest, primer: 'none', coats: 0 };
-  return { ...rest, prep: 'none' };
+  return (treatment.prep ?? 'none') === 'none' ? null : { ...rest, prep: 'none' };
 }
 
 function explain(first: Leader, rival: Leader | undefined): string {

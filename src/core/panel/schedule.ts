@@ -48,7 +48,13 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
   return moments.sort((a, b) => a.atH - b.atH);
 }
 
-const read = (atH: number, what: string, strips: string[], tests: TestKind[]): Moment => ({ atH, kind: 'read', what, strips, tests });
+const read = (atH: number, what: string, strips: string[], tests: TestKind[]): Moment => ({
+  atH,
+  kind: 'read',
+  what,
+  strips,
+  tests,
+});
 
 /** Colour may come at any time: an hour after the first colour coat, next morning, after the last coat, two days, a week. */
 function watchBleed(layers: readonly Layer[], moments: readonly Moment[], clock: number, strips: string[]): Moment[] {

@@ -196,8 +196,7 @@ function listPeaks(votes: Votes, direction: number, most: number): Line[] {
   lines.sort((a, b) => b.weight - a.weight);
   const kept: Line[] = [];
   for (const line of lines) {
-    const apart = (other: Line): boolean =>
-      Math.abs(other.distance - line.distance) > LEAST_GAP;
+    const apart = (other: Line): boolean => Math.abs(other.distance - line.distance) > LEAST_GAP;
     if (kept.every(apart)) kept.push(line);
     if (kept.length >= most) break;
   }

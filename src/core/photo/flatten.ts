@@ -1,7 +1,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { convertLinearRgbToLab } from '../colour';
-import { computeHomography, UNIT_SQUARE, type Quad } from './homography';
-import { addLight, linearOfByte, median, type Pixels } from './pixels';
+import { applyHomography, computeHomography, UNIT_SQUARE, type Quad } from './homography';
+import { addLight, byteOfLinear, linearOfByte, median, type Pixels } from './pixels';
 
 /** A lattice brought to a square, with a rim of coat around it that was not cut. */
 export interface Flat {
@@ -44,7 +44,12 @@ export function flatten(pixels: Pixels, corners: Quad, cells: number): Flat | nu
           const u = (x + 0.5 + dx - rim) / size;
           const v = (y + 0.5 + dy - rim) / size;
           const w = h[6]! * u + h[7]! * v + 1;
-          const inside = addLight(pixels, (h[0]! * u + h[1]! * v + h[2]!) / w, (h[3]! * u + h[4]! * v + h[5]!) / w, light);
+          const inside = addLight(
+            pixels,
+            (h[0]! * u + h[1]! * v + h[2]!) / w,
+            (h[3]! * u + h[4]! * v + h[5]!) / w,
+            light,
+          );
           if (inside) count += 1;
         }
       }
@@ -147,3 +152,20 @@ export function evenOut(flat: Flat, field: LightField): Float32Array {
 
 /** A channel this high in the file holds no more light: what it shows is burnt out. */
 export const BURNT = linearOfByte(252);
+
+/** The lattice between four corners as a square picture, for the eye. */
+export function drawSquare(pixels: Pixels, corners: Quad, side: number): Pixels | null {
+  const h = computeHomography(UNIT_SQUARE, corners);
+  if (!h) return null;
+  const data = new Uint8ClampedArray(side * side * 4).fill(255);
+  const light = new Float64Array(3);
+  for (let y = 0; y < side; y += 1) {
+    for (let x = 0; x < side; x += 1) {
+      light.fill(0);
+      const place = applyHomography(h, (x + 0.5) / side, (y + 0.5) / side);
+      addLight(pixels, place.x, place.y, light);
+      for (let c = 0; c < 3; c += 1) data[(y * side + x) * 4 + c] = byteOfLinear(light[c]!);
+    }
+  }
+  return { width: side, height: side, data };
+}

@@ -1,3 +1,4 @@
+export { drawSquare } from './flatten';
 export { findCorners, type FoundCorners } from './corners';
 export {
   applyHomography,

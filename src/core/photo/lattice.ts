@@ -115,8 +115,10 @@ function readCells(flat: Flat, { coat: known }: LatticeOptions, faults: PictureF
   // The coat inside the lattice tells more of the light than the rim alone.
   const inside = split.mask;
   field =
-    fitLight(flat, (x, y) => isRim(flat, x, y) || (isInterior(flat, x, y, FIRST_MARGIN) && inside.bits[y * flat.side + x] === 0)) ??
-    field;
+    fitLight(
+      flat,
+      (x, y) => isRim(flat, x, y) || (isInterior(flat, x, y, FIRST_MARGIN) && inside.bits[y * flat.side + x] === 0),
+    ) ?? field;
   colours = evenOut(flat, field);
   coat = findCoat(flat, colours, known);
   const blur = measureBlur(flat, colours, split.mask);
@@ -261,7 +263,8 @@ function gatherColours(places: readonly number[], colours: Float32Array, coat: C
 }
 
 const toLab = ([l, a, b]: readonly number[]): Lab => ({ l: l!, a: a!, b: b! });
-const fromCoat = ([l, a, b]: readonly number[], coat: Coat): number => Math.hypot(l! - coat.l, a! - coat.a, b! - coat.b);
+const fromCoat = ([l, a, b]: readonly number[], coat: Coat): number =>
+  Math.hypot(l! - coat.l, a! - coat.a, b! - coat.b);
 
 function shareOf(flat: Flat, { side, bits }: Mask, row: number, column: number): number {
   let sum = 0;

@@ -14,7 +14,9 @@ const QUIET_SHARE = 0.9;
  */
 export function findDarkLines({ width, height, values }: Plane): Plane {
   const out = new Float32Array(values.length);
-  const steps = REACHES.flatMap((reach) => SIDES.map(([x, y]) => Math.round(y * reach) * width + Math.round(x * reach)));
+  const steps = REACHES.flatMap((reach) =>
+    SIDES.map(([x, y]) => Math.round(y * reach) * width + Math.round(x * reach)),
+  );
   for (let y = LONGEST; y < height - LONGEST; y += 1) {
     for (let x = LONGEST; x < width - LONGEST; x += 1) {
       const at = y * width + x;

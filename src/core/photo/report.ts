@@ -22,7 +22,8 @@ export const FAULT_WORDS: Record<PictureFault | StripFault, string> = {
   noisy: 'Too grainy for small differences of colour. Take it again with more light.',
 };
 
-const sayFaults = (faults: readonly (PictureFault | StripFault)[]): string => faults.map((fault) => FAULT_WORDS[fault]).join(' ');
+const sayFaults = (faults: readonly (PictureFault | StripFault)[]): string =>
+  faults.map((fault) => FAULT_WORDS[fault]).join(' ');
 
 /**
  * How sure the class is, 0–1: the share of a normal error around the reading that lies within its class, less where not
@@ -59,14 +60,17 @@ export const LEAST_CONFIDENCE = 0.5;
 export function reportLattice(reading: LatticeReading) {
   const confidence = rateConfidence(reading);
   const removed = Math.round(reading.removedPct * 10) / 10;
-  const doubt = confidence < LEAST_CONFIDENCE ? ' It lies close to a limit between two classes: look at it yourself.' : '';
+  const doubt =
+    confidence < LEAST_CONFIDENCE ? ' It lies close to a limit between two classes: look at it yourself.' : '';
   return {
     removed_pct: removed,
     iso_class: toIsoClass(removed),
     astm: toAstmClass(removed),
     confidence,
     usable: reading.faults.length === 0,
-    why: sayFaults(reading.faults) || `${removed} % of the lattice is bare, give or take ${reading.errorPct.toFixed(1)}.${doubt}`,
+    why:
+      sayFaults(reading.faults) ||
+      `${removed} % of the lattice is bare, give or take ${reading.errorPct.toFixed(1)}.${doubt}`,
     corners: reading.corners?.map(({ x, y }) => [Math.round(x * 10) / 10, Math.round(y * 10) / 10]) ?? [],
     cells: reading.cells.map((row) => row.map((share) => Math.round(share * 1000) / 1000)),
   };
@@ -79,7 +83,9 @@ export const reportStrips = (readings: readonly StripReading[]) => ({
     de_mean: Math.round(deMean * 100) / 100,
     de_worst: Math.round(deWorst * 100) / 100,
     usable: faults.length === 0,
-    why: sayFaults(faults) || `Differences under ${Math.max(LEAST_TOLD, noise).toFixed(1)} cannot be told from one picture.`,
+    why:
+      sayFaults(faults) ||
+      `Differences under ${Math.max(LEAST_TOLD, noise).toFixed(1)} cannot be told from one picture.`,
   })),
 });
 

@@ -18,7 +18,8 @@ export interface StripsOptions {
   strips: readonly { code: string; rect: Rect }[];
 }
 
-export type StripFault = 'outside' | 'too_small' | 'white_burnt' | 'white_dark' | 'white_not_white' | 'burnt_out' | 'noisy';
+export type StripFault =
+  'outside' | 'too_small' | 'white_burnt' | 'white_dark' | 'white_not_white' | 'burnt_out' | 'noisy';
 
 export interface StripReading {
   code: string;
@@ -138,7 +139,12 @@ function cutTiles({ width, data }: Pixels, rect: Rect): Tile[] {
       }
       const light = sums.map((sum) => Math.max(1e-6, sum / count)) as [number, number, number];
       const variance = Math.max(0, squares / count - light[1] ** 2);
-      tiles.push({ x: (left! + right!) / 2, y: (top! + bottom!) / 2, light, error: Math.sqrt(variance / count) / light[1] });
+      tiles.push({
+        x: (left! + right!) / 2,
+        y: (top! + bottom!) / 2,
+        light,
+        error: Math.sqrt(variance / count) / light[1],
+      });
     }
   }
   return tiles;
@@ -178,7 +184,13 @@ function fitSlopes(parts: readonly (readonly Tile[])[]): Slopes {
       xv += weight * row.x * row.value;
       yv += weight * row.y * row.value;
     });
-    const [across, down] = solve(new Matrix([[xx, xy], [xy, yy]]), Matrix.columnVector([xv, yv])).to1DArray();
+    const [across, down] = solve(
+      new Matrix([
+        [xx, xy],
+        [xy, yy],
+      ]),
+      Matrix.columnVector([xv, yv]),
+    ).to1DArray();
     slopes = { across: across!, down: down! };
   }
   return slopes;

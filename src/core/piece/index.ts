@@ -1,5 +1,5 @@
 export { isPale, judgeGates, judgeHandovers } from './gates';
-export { proposeNextPanel, reportProof } from './proof-report';
+export { proposeForZone, proposeNextPanel, reportProof } from './proof-report';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export {
   buildSection,

@@ -5,21 +5,20 @@ import { judgeTest } from '../proof';
 import { computeBelief } from '../survey';
 import { isPale, judgeGates, judgeHandovers } from './gates';
 
-/** The panel that would tell most, over all zones that are to be painted. */
+/** The panel that would tell most on one zone; null when there is nothing to paint there. */
+export function proposeForZone(dossier: Dossier, zoneId: string): Proposal | null {
+  const zone = dossier.zones?.find(({ id }) => id === zoneId);
+  if (!zone) return null;
+  const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, isPale(dossier));
+  return proposePanel(dossier, zone, bleeds);
+}
+
+/** The panel that would tell most, over all zones whose gate still asks for proof. */
 export function proposeNextPanel(dossier: Dossier): Proposal | null {
-  const pale = isPale(dossier);
-  const open = new Set(
-    judgeGates(dossier)
-      .filter(({ gate, state }) => gate === 'prime_to_paint' && (state === 'waiting' || state === 'closed'))
-      .map(({ zone }) => zone),
-  );
-  const proposals = (dossier.zones ?? [])
-    .filter(({ id }) => open.has(id))
-    .flatMap((zone) => {
-      const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, pale);
-      return proposePanel(dossier, zone, bleeds) ?? [];
-    });
-  return proposals.reduce<Proposal | null>((best, own) => (best && best.worth >= own.worth ? best : own), null);
+  return judgeGates(dossier)
+    .filter(({ gate, state }) => gate === 'prime_to_paint' && (state === 'waiting' || state === 'closed'))
+    .flatMap(({ zone }) => proposeForZone(dossier, zone) ?? [])
+    .reduce<Proposal | null>((best, own) => (best && best.worth >= own.worth ? best : own), null);
 }
 
 /** `bricolage.proof/1`: every test on the common scale, the gates, what the tests teach, and the panel to paint next. */

@@ -9,5 +9,7 @@ export {
   limitsOf,
   PREP_LABELS,
   type JudgedTest,
+  type Limits,
 } from './judge';
+export { joinShots, SINGLE_SHOT, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

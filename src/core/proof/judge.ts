@@ -29,7 +29,9 @@ export interface JudgedTest {
 
 /** What passes, unless the owner says otherwise: nothing or a mark only; no colour that is seen beside the reference. */
 export const DEFAULT_LIMITS = { scratch_most: 1, bleed_mean: 1, bleed_worst: 2, bleed_at: '48h' } as const;
-export type Limits = { [Name in Exclude<keyof typeof DEFAULT_LIMITS, 'bleed_at'>]: number } & { bleed_at: '48h' | '7d' };
+export type Limits = { [Name in Exclude<keyof typeof DEFAULT_LIMITS, 'bleed_at'>]: number } & {
+  bleed_at: '48h' | '7d';
+};
 
 export const limitsOf = ({ goal }: Pick<Dossier, 'goal'>): Limits => ({ ...DEFAULT_LIMITS, ...goal?.gates });
 /** A label's dry time is not known for an unprimed control: next morning is usual (common practice). */

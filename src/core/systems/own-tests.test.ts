@@ -52,13 +52,14 @@ describe('the shop’s own readings', () => {
   it('of other pieces count in a plan, and the plan says so', () => {
     const row = { mode: 'adhesion', substrate: 'hpl_laminate', finish: 'factory_film', prep: 'scuff_150' } as const;
     const shop: Experience = { ...row, primer: 'bonding_primer_wb', held: 3, failed: 4, tests: 7, tests_held: 3 };
-    const plan = (experience: Experience[]) => planPiece({ ...piece([]), experience }).systems;
-    const whys = (systems: ReturnType<typeof plan>) =>
-      systems.flatMap(({ zones }) => zones.flatMap(({ steps }) => steps.map(({ why }) => why))).join(' ');
-    expect(plan([])[0]!.zones[0]!.treatment.primer).toBe('bonding_primer_wb');
-    expect(plan([shop])[0]!.zones[0]!.treatment.primer).not.toBe('bonding_primer_wb');
-    const held = { ...shop, held: 7, failed: 0, tests_held: 7 };
-    expect(whys(plan([held]))).toContain('Your own 7 tests of it on laminate sheet count in the chances: all held.');
+    const plan = (experience: Experience[]) =>
+      planPiece({ ...piece([]), goal: { priority: 'cheapest' }, experience }).systems[0]!.zones[0]!;
+    const before = plan([]).treatment;
+    expect(before).toMatchObject({ prep: 'scuff_150', primer: 'bonding_primer_wb' });
+    expect(plan([shop]).treatment.primer).not.toBe(before.primer);
+    const held = plan([{ ...shop, held: 7, failed: 0, tests_held: 7 }]);
+    const why = held.steps.find(({ op }) => op === 'prime')?.why;
+    expect(why).toContain('Your own 7 tests of it on laminate sheet count in the chances: all held.');
   });
 
   it('make a plan surer where patches held', () => {

@@ -17,6 +17,8 @@ import type { Db } from './connection';
 /** All reading and writing of pieces. Every change is one synchronous transaction: all of it is stored, or none. */
 export interface PieceStore {
   list: () => Dossier[];
+  /** Every piece that was tested or handed over, with the time of its last change. */
+  listChanges: () => { id: string; changedAt: string }[];
   find: (id: string) => Dossier | undefined;
   /** Stores a change and returns the piece as it now is. */
   apply: (pieceId: string, change: PieceChange, now: string) => Result<Dossier>;
@@ -94,6 +96,7 @@ export function makePieceStore(db: Db): PieceStore {
 
   return {
     list: () => (sql.ids.all() as { id: string }[]).map(({ id }) => find(id)!),
+    listChanges: () => sql.changes.all() as { id: string; changedAt: string }[],
     find,
     apply: db.transaction(store),
     addPhoto: db.transaction((pieceId: string, photo: Photo, now: string): Result<Dossier> => {
@@ -115,6 +118,10 @@ type Statements = ReturnType<typeof prepareStatements>;
 
 function prepareStatements(db: Db) {
   return {
+    changes: db.prepare(
+      `SELECT id, changed_at AS changedAt FROM piece
+       WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id) OR json_array_length(rest, '$.outcomes') > 0`,
+    ),
     ids: db.prepare('SELECT id FROM piece ORDER BY changed_at DESC, id'),
     piece: db.prepare('SELECT id, body, rest, goal, chosen FROM piece WHERE id = ?'),
     insertPiece: db.prepare(

@@ -2,8 +2,10 @@ import { Router, type Request, type Response } from 'express';
 import type { z } from 'zod';
 import { bodies, paramIdSchema } from '@/contract';
 import { readDossier, readWith, withShelf, type PieceChange } from '@/core/dossier';
+import { withExperience } from '@/core/learning';
 import { fail, succeed, type Result } from '@/core/shared';
 import type { PieceStore, ShelfStore } from '../db';
+import type { ShopExperience } from '../experience';
 import { sendProblem } from './problems';
 
 type MakeChange = (request: Request, ids: Record<string, string>) => Result<PieceChange>;
@@ -77,7 +79,12 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
 ];
 
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */
-export function makePieceRouter(store: PieceStore, shelf: ShelfStore, now: () => string): Router {
+export function makePieceRouter(
+  store: PieceStore,
+  shelf: ShelfStore,
+  experience: ShopExperience,
+  now: () => string,
+): Router {
   const router = Router();
 
   router.get('/', (_request, response) => {
@@ -96,7 +103,9 @@ export function makePieceRouter(store: PieceStore, shelf: ShelfStore, now: () =>
     response
       .attachment(`${request.params.id}.dossier.json`)
       .type('json')
-      .send(`${JSON.stringify(withShelf(dossier, shelf.list()), null, 2)}\n`);
+      .send(
+        `${JSON.stringify(withExperience(withShelf(dossier, shelf.list()), experience.list(request.params.id)), null, 2)}\n`,
+      );
   });
 
   const handle =

@@ -3,16 +3,16 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
-import { withShelf, type Dossier } from '@/core/dossier';
+import type { Dossier } from '@/core/dossier';
 import { judgeGates, nameZone, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
-import { useShelf } from '@/client/store';
+import { useWithShop } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { isSame, TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
-import { usePlanner } from './use-planner';
+import { usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
@@ -25,8 +25,7 @@ export function ChooseScreen() {
 const SHOWN_WIDE = 3;
 
 function Choosing(parts: PieceParts) {
-  const tins = useShelf();
-  const dossier = useMemo(() => withShelf(parts.dossier, tins), [parts.dossier, tins]);
+  const dossier = useWithShop(parts.dossier);
   const request = useMemo(() => ({ kind: 'plan' as const, dossier }), [dossier]);
   const { answer: plan, fresh } = usePlanner(request);
   if (!plan)

@@ -3,7 +3,7 @@ import { FILM_FACTS } from '@/core/knowledge';
 import type { Dossier } from '@/core/dossier';
 import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
 import { useMeasures } from '@/client/store';
-import { usePlanner } from './use-planner';
+import { usePlanner } from '@/client/features/planner';
 
 const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
   scuff: 'prep',

@@ -2,7 +2,7 @@ import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import type { Dossier, Goal } from '@/core/dossier';
 import { DEFAULT_SCHOOLS, type CoatingSystem } from '@/core/systems';
 import { sayDifference } from './difference';
-import { usePlanner } from './use-planner';
+import { usePlanner } from '@/client/features/planner';
 
 type Schools = NonNullable<Goal['schools']>;
 type School = keyof typeof DEFAULT_SCHOOLS;

@@ -3,7 +3,7 @@ import { nameZone } from '@/core/piece';
 import { describeChance } from '@/core/shared';
 import type { Dossier } from '@/core/dossier';
 import type { TurningPoint } from '@/core/systems';
-import { usePlanner } from './use-planner';
+import { usePlanner } from '@/client/features/planner';
 
 /** The two or three facts the plan hangs on most. */
 export function TurningPoints({ dossier }: { dossier: Dossier }) {

@@ -24,9 +24,11 @@ import {
   useIsWide,
   useKeys,
   useTones,
+  type Tone,
 } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { buildSection, buildTreatedSection, summariseProgress } from '@/core/piece';
+import { listReadings } from '@/core/panel';
 import { computeBelief } from '@/core/survey';
 import { KIND_TEMPLATES } from '@/core/templates';
 
@@ -125,6 +127,12 @@ function ShopHeader() {
       >
         <Title flex={1}>Pieces</Title>
         <Link
+          href="/findings"
+          style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
+        >
+          <Strong>Findings</Strong>
+        </Link>
+        <Link
           href="/shelf"
           style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
         >
@@ -165,6 +173,7 @@ function PieceList({ pieces }: { pieces: readonly Dossier[] }) {
 function PieceCard({ dossier }: { dossier: Dossier }) {
   const { piece, zones = [] } = dossier;
   const progress = useMemo(() => summariseProgress(dossier), [dossier]);
+  const due = useMemo(() => sayDue(dossier, new Date().toISOString()), [dossier]);
   const section = useMemo(() => {
     const zone = zones.find(({ observations }) => observations?.length) ?? zones[0];
     if (!zone) return null;
@@ -187,10 +196,22 @@ function PieceCard({ dossier }: { dossier: Dossier }) {
           </Heading>
           <StateMark tone={progress.tone}>{progress.state}</StateMark>
           <Body numberOfLines={2}>{progress.next}</Body>
+          {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
         </Column>
       </Card>
     </Link>
   );
+}
+
+/** A reading of a panel that is due, or will be next. */
+function sayDue(dossier: Dossier, now: string): { tone: Tone; words: string } | null {
+  const next = listReadings(dossier, now)[0];
+  if (!next) return null;
+  const hours = Math.round((Date.parse(next.dueAt) - Date.parse(now)) / 3_600_000);
+  const what = next.moment.what.toLowerCase();
+  if (next.state === 'overdue') return { tone: 'stop', words: `Overdue: ${what}` };
+  if (next.state === 'due') return { tone: 'act', words: `Due now: ${what}` };
+  return { tone: 'wait', words: `In ${hours < 48 ? `${hours} h` : `${Math.round(hours / 24)} days`}: ${what}` };
 }
 
 function NoPieces() {

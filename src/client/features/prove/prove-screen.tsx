@@ -3,26 +3,19 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { makeId } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Choices,
-  Column,
-  Field,
-  Heading,
-  Notice,
-  Row,
-  Small,
-  StateMark,
-  Strong,
-  useIsWide,
-  type Tone,
-} from '@/client/ui';
-import type { Dossier, Test, Zone } from '@/core/dossier';
+import { Button, Choices, Column, Disclosure, Notice, useIsWide } from '@/client/ui';
+import type { Panel } from '@/core/dossier';
+import type { Moment } from '@/core/panel';
 import { judgeGates, zoneName } from '@/core/piece';
-import { describeTreatment, judgeTest, KIND_WORDS, type Gate, type JudgedTest } from '@/core/proof';
-import { TestForm } from './test-form';
+import { limitsOf, type Gate } from '@/core/proof';
+import { GateCard } from './gate-card';
+import { GateLimits } from './gate-limits';
+import { ServiceOutcome } from './outcome';
+import { PanelCard } from './panel-card';
+import { PanelDesigner } from './panel-designer';
+import { StripReader } from './strip-reader';
+import { hoursSince, TestForm, type Patch } from './test-form';
+import { TestList } from './test-list';
 
 /** Prove: scratch a patch before the piece is painted. The gate says whether to go on. */
 export function ProveScreen() {
@@ -42,6 +35,8 @@ function Proving({ dossier, change }: PieceParts) {
     gates.some((gate) => gate.zone === id && gate.gate === 'prime_to_paint' && gate.state !== 'not_needed'),
   );
   const [picked, setPicked] = useState('');
+  const [patch, setPatch] = useState<Patch | null>(null);
+  const [watching, setWatching] = useState<{ panel: Panel; moment: Moment } | null>(null);
   const worst = [...gates].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state))[0];
   const zone = zones.find(({ id }) => id === picked) ?? zones.find(({ id }) => id === worst?.zone) ?? zones[0];
   if (!zone)
@@ -50,6 +45,7 @@ function Proving({ dossier, change }: PieceParts) {
         No zone is to be painted. Open Choose or Meet to change that.
       </Notice>
     );
+  const panels = (dossier.panels ?? []).filter((panel) => panel.zone === zone.id);
   const state = (id: string): Gate['state'] | undefined =>
     gates.find((gate) => gate.zone === id && gate.gate === 'prime_to_paint')?.state;
   return (
@@ -89,143 +85,67 @@ function Proving({ dossier, change }: PieceParts) {
                 }
               />
             ))}
-          <TestList dossier={dossier} zone={zone} onWithdraw={(testId) => change({ type: 'test_withdrawn', testId })} />
+          {panels.map((panel) => (
+            <PanelCard
+              key={panel.id}
+              dossier={dossier}
+              panel={panel}
+              picked={patch?.panel.id === panel.id ? patch.strip : null}
+              onPick={(strip) => setPatch({ panel, strip })}
+              onStart={(started) => change({ type: 'panel_set', panel: started })}
+              onRemove={() => change({ type: 'panel_removed', panelId: panel.id })}
+              onPhotograph={(moment) => setWatching({ panel, moment })}
+            />
+          ))}
+          {panels.length > 0 ? (
+            <Disclosure label="Another panel">
+              {(close) => (
+                <PanelDesigner
+                  dossier={dossier}
+                  zone={zone}
+                  onMake={(panel) => {
+                    close();
+                    change({ type: 'panel_set', panel });
+                  }}
+                />
+              )}
+            </Disclosure>
+          ) : (
+            <PanelDesigner dossier={dossier} zone={zone} onMake={(panel) => change({ type: 'panel_set', panel })} />
+          )}
         </Column>
-        <Column flex={wide ? 1 : undefined}>
+        <Column flex={wide ? 1 : undefined} gap="$m">
+          {watching && watching.panel.zone === zone.id ? (
+            <StripReader
+              key={`${watching.panel.id}${watching.moment.bleedAt ?? ''}`}
+              {...watching}
+              strips={watching.panel.strips.map(({ code }) => code)}
+              limits={limitsOf(dossier)}
+              ageH={hoursSince(watching.panel.coated_at ?? new Date().toISOString())}
+              onLog={(tests) => {
+                tests.forEach((test) => change({ type: 'test_logged', test }));
+                setWatching(null);
+              }}
+            />
+          ) : null}
           <TestForm
             key={zone.id}
             dossier={dossier}
             zone={zone}
+            patch={patch?.panel.zone === zone.id ? patch : null}
+            onPatch={setPatch}
             onLog={(test) => change({ type: 'test_logged', test })}
           />
+          <TestList
+            dossier={dossier}
+            zone={zone}
+            onWithdraw={(testId) => change({ type: 'test_withdrawn', testId })}
+            onCorrect={(test) => change({ type: 'test_logged', test })}
+          />
+          <GateLimits dossier={dossier} onSet={(goal) => change({ type: 'goal_set', goal })} />
+          <ServiceOutcome dossier={dossier} onRecord={(outcome) => change({ type: 'outcome_recorded', outcome })} />
         </Column>
       </View>
     </Column>
-  );
-}
-
-const GATE_TONES: Record<Gate['state'], Tone> = {
-  open: 'go',
-  closed: 'stop',
-  waiting: 'wait',
-  overridden: 'wait',
-  not_needed: 'go',
-};
-const GATE_TITLES: Record<Gate['gate'], Record<Gate['state'], string>> = {
-  prime_to_paint: {
-    open: 'Gate open: prime and paint',
-    closed: 'Gate closed: do not paint',
-    waiting: 'Gate waiting for a test',
-    overridden: 'Gate passed over',
-    not_needed: 'No gate',
-  },
-  bleed: {
-    open: 'No bleed: go on',
-    closed: 'It bleeds: do not paint',
-    waiting: 'Bleed watch wanted',
-    overridden: 'Bleed gate passed over',
-    not_needed: 'No gate',
-  },
-};
-
-function GateCard({
-  gate,
-  dossier,
-  onOverride,
-}: {
-  gate: Gate;
-  dossier: Dossier;
-  onOverride: (reason: string) => void;
-}) {
-  const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
-  const id = dossier.piece.id ?? '';
-  return (
-    <Column gap="$s" role="status" aria-label={`Gate: ${gate.state}`}>
-      <Notice
-        tone={GATE_TONES[gate.state]}
-        title={GATE_TITLES[gate.gate][gate.state]}
-        action={
-          gate.state === 'closed' ? (
-            <Button onPress={() => router.replace(`/piece/${id}/choose`)}>Choose again without it</Button>
-          ) : undefined
-        }
-      >
-        {gate.why}
-      </Notice>
-      {gate.state === 'waiting' || gate.state === 'closed' ? (
-        asking ? (
-          <Card>
-            <Strong>Paint all the same?</Strong>
-            <Small>Your reason stays in the record of this piece for good.</Small>
-            <Row>
-              <Field
-                label="Reason"
-                value={reason}
-                onChange={setReason}
-                error={reason.length > 500 ? 'At most 500 characters.' : undefined}
-              />
-            </Row>
-            <Row gap="$s">
-              <Button
-                grow
-                disabled={reason.trim() === '' || reason.length > 500}
-                onPress={() => onOverride(reason.trim())}
-              >
-                Pass over the gate
-              </Button>
-              <Button grow onPress={() => setAsking(false)}>
-                Leave it shut
-              </Button>
-            </Row>
-          </Card>
-        ) : (
-          <Button look="quiet" onPress={() => setAsking(true)}>
-            Paint without proof…
-          </Button>
-        )
-      ) : null}
-    </Column>
-  );
-}
-
-const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
-  pass: { tone: 'go', word: 'Held' },
-  fail: { tone: 'stop', word: 'Failed' },
-  early: { tone: 'wait', word: 'Early' },
-  incomplete: { tone: 'wait', word: 'Incomplete' },
-};
-
-function TestList({ dossier, zone, onWithdraw }: { dossier: Dossier; zone: Zone; onWithdraw: (id: string) => void }) {
-  const tests = (dossier.tests ?? []).filter((test) => test.zone === zone.id).reverse();
-  if (tests.length === 0) return null;
-  return (
-    <Column gap="$s">
-      <Heading>Tests on the {zoneName(zone).toLowerCase()}</Heading>
-      {tests.map((test, i) => (
-        <TestRow key={test.id ?? i} test={test} dossier={dossier} onWithdraw={onWithdraw} />
-      ))}
-    </Column>
-  );
-}
-
-function TestRow({ test, dossier, onWithdraw }: { test: Test; dossier: Dossier; onWithdraw: (id: string) => void }) {
-  const judged = judgeTest(test, dossier);
-  const { tone, word } = VERDICTS[judged.verdict];
-  return (
-    <Card gap="$xs">
-      <Row justifyContent="space-between" gap="$s">
-        <Strong>{KIND_WORDS[test.kind]}</Strong>
-        <StateMark tone={tone}>{word}</StateMark>
-      </Row>
-      <Small>{describeTreatment(test.treatment)}</Small>
-      <Body>{judged.why.replace(/^[^:]+: /, '').replace(/^severity/, 'Severity')}</Body>
-      {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
-      {test.id ? (
-        <Button look="quiet" onPress={() => onWithdraw(test.id!)}>
-          Take this test back
-        </Button>
-      ) : null}
-    </Card>
   );
 }

@@ -1,79 +1,74 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
-import { draftDone, draftTyped, makeId, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong, type ChoiceOption } from '@/client/ui';
-import { BLEED_MOMENTS, type Dossier, type Test, type Treatment, type Zone } from '@/core/dossier';
-import { INTERFACES, PREPS, PRIMERS, type InterfaceCode } from '@/core/knowledge';
+import { sendPhoto } from '@/client/features/photos';
+import { draftDone, draftTyped, makeId, rememberPiece, type AppDispatch, type RootState } from '@/client/store';
+import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong } from '@/client/ui';
+import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
+import { INTERFACES, PREPS, PRIMERS, TEST_KINDS, type InterfaceCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
-import { countsFromHours, CROSS_CUT_WORDS, estimateFilm, SCORE_WORDS, specifyCut } from '@/core/proof';
+import { countsFromHours, describeTreatment, estimateFilm, specifyCut } from '@/core/proof';
+import { CutDrawing } from './cut-drawing';
+import { KIND_OPTIONS, letGo, listAnswers, makeReading, MOMENTS, WHERE } from './kinds';
+import { LatticeReader, type LatticeResult } from './lattice-reader';
+import { ScoreGlyph } from './score-glyph';
 import { TreatmentFields } from './treatment-fields';
 
-const KINDS = ['nail', 'cross_cut', 'fork', 'tape', 'bleed_watch'] as const;
-type Kind = (typeof KINDS)[number];
-const KIND_OPTIONS: readonly ChoiceOption<Kind>[] = [
-  { code: 'nail', label: 'Thumbnail', hint: 'five hard strokes' },
-  { code: 'cross_cut', label: 'Cross-cut', hint: 'lattice and tape' },
-  { code: 'fork', label: 'Fork', hint: 'tine, firm' },
-  { code: 'tape', label: 'Tape', hint: 'press, pull flat' },
-  { code: 'bleed_watch', label: 'Bleed watch', hint: 'by eye, beside a clean card' },
-];
-type Moment = (typeof BLEED_MOMENTS)[number];
-const MOMENTS: Record<Moment, { label: string; hours: number }> = {
-  '1h': { label: '1 hour', hours: 1 },
-  overnight: { label: 'Next morning', hours: 12 },
-  after_clear: { label: 'After the last coat', hours: 24 },
-  '48h': { label: '48 hours', hours: 48 },
-  '7d': { label: 'A week', hours: 168 },
-};
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
-const WHERE: Record<InterfaceCode, string> = {
-  paint_from_paint: 'Between paint coats',
-  paint_from_primer: 'Paint off primer',
-  primer_from_substrate: 'Primer off the surface',
-  old_coat_from_substrate: 'Old coat off the surface',
-  substrate_itself: 'In the surface itself',
-};
 const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: WHERE[code] }));
 
-const formSchema = z.object({
-  kind: z.enum(KINDS),
-  score: z.string({ error: 'Say how it held.' }).min(1, 'Say how it held.'),
-  age: z
-    .string()
-    .transform((text) => (text.trim() === '' ? NaN : Number(text.replace(',', '.'))))
-    .pipe(
-      z
-        .number({ error: 'Write how many hours ago the patch was coated.' })
-        .min(0, 'Not before it was coated.')
-        .max(100_000, 'At most 100 000 h.'),
-    ),
-  where: z.string(),
-  moment: z.enum(BLEED_MOMENTS),
-  prep: z.enum(PREPS),
-  primer: z.enum([...PRIMERS, 'none']),
-  coats: z.number(),
-  note: z.string().max(500, 'At most 500 characters.'),
-});
+const formSchema = z
+  .object({
+    kind: z.enum(TEST_KINDS),
+    value: z.string({ error: 'Say how it held.' }).min(1, 'Say how it held.'),
+    age: z
+      .string()
+      .transform((text) => (text.trim() === '' ? NaN : Number(text.replace(',', '.'))))
+      .pipe(
+        z
+          .number({ error: 'Write how many hours ago the patch was coated.' })
+          .min(0, 'Not before it was coated.')
+          .max(100_000, 'At most 100 000 h.'),
+      ),
+    where: z.string(),
+    moment: z.enum(BLEED_MOMENTS),
+    prep: z.enum(PREPS),
+    primer: z.enum([...PRIMERS, 'none']),
+    coats: z.number(),
+    note: z.string().max(500, 'At most 500 characters.'),
+  })
+  .refine(({ kind, value }) => kind !== 'solvent_rub' || /^\d{1,4}$/.test(value.trim()), {
+    path: ['value'],
+    message: 'Write a whole number of double rubs, 0 to 9999.',
+  });
 type FormInput = z.input<typeof formSchema>;
+
+/** What is tested: a strip of a panel, or a patch that was painted by the way. */
+export interface Patch {
+  panel: Panel;
+  strip: string;
+}
 
 interface TestFormProps {
   dossier: Dossier;
   zone: Zone;
+  patch: Patch | null;
+  onPatch: (patch: Patch | null) => void;
   onLog: (test: Test & { id: string }) => void;
 }
 
-/** Logs one test. The treatment is that of the system taken; what was done otherwise is a tap away. */
-export function TestForm({ dossier, zone, onLog }: TestFormProps) {
+/** Logs one test. A strip brings its treatment and its age; a patch by the way has those of the system taken. */
+export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps) {
   const dispatch = useDispatch<AppDispatch>();
   const formName = `prove/${dossier.piece.id ?? ''}/${zone.id}`;
   const draft = useSelector((state: RootState) => state.drafts[formName]) as FormInput | undefined;
+  const [photo, setPhoto] = useState<LatticeResult | null>(null);
   const chosen = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
   const start: FormInput = {
     kind: 'nail',
-    score: '',
+    value: '',
     age: '',
     where: '',
     moment: '48h',
@@ -94,31 +89,79 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
   useEffect(() => {
     dispatch(draftTyped({ form: formName, values }));
   }, [values, formName, dispatch]);
+  const strips = (dossier.panels ?? []).filter((panel) => panel.zone === zone.id);
+  const strip = patch?.panel.strips.find(({ code }) => code === patch.strip);
+  useEffect(() => {
+    if (patch?.panel.coated_at) setValue('age', String(hoursSince(patch.panel.coated_at)));
+  }, [patch, setValue]);
 
-  const treatment: Treatment = {
+  const own: Treatment = {
     prep: values.prep,
     primer: values.primer,
     coats: values.primer === 'none' ? 0 : values.coats,
   };
-  const submit = handleSubmit(({ kind, score, age, where, moment, note }) => {
+  const treatment = strip?.treatment ?? own;
+  const submit = handleSubmit(async ({ kind, value, age, where, moment, note }) => {
+    const read = kind === 'cross_cut' && photo ? photo : null;
+    const id = makeId();
+    const photoId = read ? await keepPhoto(read) : null;
     onLog({
-      id: makeId(),
+      id,
       zone: zone.id,
       kind,
       treatment,
+      ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
       age_h: age,
       at: new Date().toISOString(),
-      reading: makeReading(kind, Number(score), moment),
+      reading: read
+        ? {
+            removed_pct: Math.round(read.removedPct * 10) / 10,
+            by: read.corrected ? 'photo_corrected' : 'photo',
+            confidence: read.confidence,
+          }
+        : makeReading(kind, value.trim(), moment),
       ...(where === '' ? {} : { interface: where as InterfaceCode }),
       ...(note.trim() === '' ? {} : { note: note.trim() }),
+      ...(photoId ? { photo: photoId } : {}),
     });
+    setPhoto(null);
     dispatch(draftDone({ form: formName }));
     reset({ ...start, prep: values.prep, primer: values.primer, coats: values.coats, age: values.age });
   });
+  /** The picture goes with the record; a server that is away does not hold the reading up. */
+  const keepPhoto = async ({ picture }: LatticeResult): Promise<string | null> => {
+    const id = makeId();
+    const sent = await sendPhoto(picture, dossier.piece.id ?? '', id, zone.id);
+    if (!sent.ok) return null;
+    await rememberPiece(dispatch, dossier.piece.id ?? '', sent.dossier);
+    return id;
+  };
+  const answers = listAnswers(values.kind);
+  const lattice = specifyCut(estimateFilm({ treatment }), 'soft');
   return (
     <Card gap="$l" render="section" aria-label="Log a test">
       <Heading>Log a test of the {zoneName(zone).toLowerCase()}</Heading>
-      <TreatmentFields values={values} treatment={treatment} onSet={(name, value) => setValue(name, value as never)} />
+      {strips.length > 0 ? (
+        <Choices
+          label="What is tested"
+          options={[
+            ...strips.flatMap((panel) =>
+              panel.strips.map(({ code }) => ({ code: `${panel.id}/${code}`, label: `Strip ${code}` })),
+            ),
+            { code: '', label: 'Another patch' },
+          ]}
+          value={patch ? `${patch.panel.id}/${patch.strip}` : ''}
+          onPick={(key) => {
+            const panel = strips.find(({ id }) => key.startsWith(`${id}/`));
+            onPatch(panel ? { panel, strip: key.slice(panel.id.length + 1) } : null);
+          }}
+        />
+      ) : null}
+      {strip ? (
+        <Small>{describeTreatment(strip.treatment)}</Small>
+      ) : (
+        <TreatmentFields values={values} treatment={own} onSet={(name, value) => setValue(name, value as never)} />
+      )}
       <Controller
         control={control}
         name="kind"
@@ -130,12 +173,40 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
             value={field.value}
             onPick={(kind) => {
               field.onChange(kind);
-              setValue('score', '');
+              setValue('value', '');
+              setPhoto(null);
             }}
           />
         )}
       />
-      {values.kind === 'cross_cut' ? <CutHint treatment={treatment} /> : null}
+      {values.kind === 'cross_cut' ? (
+        <Column gap="$m">
+          <CutDrawing cut={lattice} />
+          {photo ? (
+            <Row gap="$s" alignItems="center" flexWrap="wrap">
+              <Strong>{`From the photograph: ${photo.removedPct.toFixed(1)} % bare`}</Strong>
+              <Button
+                look="quiet"
+                onPress={() => {
+                  setPhoto(null);
+                  setValue('value', '');
+                }}
+              >
+                Read by eye instead
+              </Button>
+            </Row>
+          ) : (
+            <LatticeReader
+              cuts={lattice.cuts === 11 ? 11 : 6}
+              coat={treatment.paint ? dossier.goal?.colour : undefined}
+              onUse={(result) => {
+                setPhoto(result);
+                setValue('value', 'photo');
+              }}
+            />
+          )}
+        </Column>
+      ) : null}
       {values.kind === 'bleed_watch' ? (
         <Column gap="$s">
           <Strong>When do you look?</Strong>
@@ -156,28 +227,42 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
           />
         </Column>
       ) : null}
-      <Column gap="$s">
-        <Strong>How did it hold?</Strong>
-        <Controller
-          control={control}
-          name="score"
-          render={({ field }) => (
-            <Choices
-              label="How did it hold?"
-              tileWidth={130}
-              options={scoreOptions(values.kind)}
-              value={field.value}
-              onPick={field.onChange}
-            />
-          )}
-        />
-        {errors.score ? (
-          <Small role="alert" color="$stop">
-            {errors.score.message}
-          </Small>
-        ) : null}
-      </Column>
-      {Number(values.score) >= 2 && values.kind !== 'bleed_watch' ? (
+      {photo ? null : (
+        <Column gap="$s">
+          {answers.length > 0 ? <Strong>How did it hold?</Strong> : null}
+          <Controller
+            control={control}
+            name="value"
+            render={({ field }) =>
+              answers.length > 0 ? (
+                <Choices
+                  label="How did it hold?"
+                  tileWidth={values.kind === 'pencil' ? 60 : 130}
+                  options={answers.map(({ score, ...answer }) => ({
+                    ...answer,
+                    ...(values.kind === 'pencil' ? {} : { drawing: <ScoreGlyph kind={values.kind} score={score} /> }),
+                  }))}
+                  value={field.value}
+                  onPick={field.onChange}
+                />
+              ) : (
+                <Field
+                  label="Double rubs until colour comes off"
+                  numeric
+                  value={field.value}
+                  onChange={field.onChange}
+                />
+              )
+            }
+          />
+          {errors.value ? (
+            <Small role="alert" color="$stop">
+              {errors.value.message}
+            </Small>
+          ) : null}
+        </Column>
+      )}
+      {letGo(values.kind, photo ? String(photo.removedPct) : values.value) ? (
         <Column gap="$s">
           <Strong>Where did it let go?</Strong>
           <Controller
@@ -227,33 +312,6 @@ export function TestForm({ dossier, zone, onLog }: TestFormProps) {
   );
 }
 
-function makeReading(kind: Kind, score: number, at: Moment): Test['reading'] {
-  if (kind === 'cross_cut') return { iso_class: score };
-  return kind === 'bleed_watch' ? { at, score } : { score };
-}
-
-const WORDS: Record<Kind, readonly string[]> = {
-  nail: SCORE_WORDS.scratch,
-  fork: SCORE_WORDS.scratch,
-  tape: SCORE_WORDS.tape,
-  cross_cut: CROSS_CUT_WORDS,
-  bleed_watch: SCORE_WORDS.bleed,
-};
-
-function scoreOptions(kind: Kind): ChoiceOption<string>[] {
-  const words = WORDS[kind];
-  return words.map((word, score) => ({
-    code: String(score),
-    label: kind === 'cross_cut' ? `Class ${score}` : String(score),
-    hint: word,
-  }));
-}
-
-function CutHint({ treatment }: { treatment: Treatment }) {
-  const cut = specifyCut(estimateFilm({ treatment }), 'soft');
-  const words =
-    cut.squares === 0
-      ? 'The film is thick: cut an X instead.'
-      : `${cut.cuts} cuts each way, ${cut.spacing_mm} mm apart, through to the surface; firm tape, pulled flat.`;
-  return <Small>{`${words} Sharp blade, cut away from your hand. (${cut.standard})`}</Small>;
-}
+/** Hours since an instant, to the tenth. */
+export const hoursSince = (instant: string): number =>
+  Math.max(0, Math.round((Date.now() - Date.parse(instant)) / 360_000) / 10);

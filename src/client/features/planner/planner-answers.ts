@@ -1,4 +1,5 @@
 import type { Dossier } from '@/core/dossier';
+import { proposeForZone } from '@/core/piece';
 import {
   listConsidered,
   listTurningPoints,
@@ -13,6 +14,7 @@ export type PlannerRequest =
   | { kind: 'plan'; dossier: Dossier }
   | { kind: 'alternatives'; dossiers: Dossier[] }
   | { kind: 'turning_points'; dossier: Dossier }
+  | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer };
 
 interface Answers {
@@ -20,6 +22,7 @@ interface Answers {
   /** The best system of each dossier. */
   alternatives: (CoatingSystem | null)[];
   turning_points: ReturnType<typeof listTurningPoints>;
+  proposal: ReturnType<typeof proposeForZone>;
   considered: ReturnType<typeof listConsidered>;
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
@@ -32,6 +35,8 @@ export function answerPlanner(request: PlannerRequest): Answers[keyof Answers] {
       return request.dossiers.map((dossier) => planPiece(dossier).systems[0] ?? null);
     case 'turning_points':
       return listTurningPoints(request.dossier);
+    case 'proposal':
+      return proposeForZone(request.dossier, request.zone);
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
   }

@@ -1,0 +1,1 @@
+export { FindingsScreen as default } from '@/client/features/findings';

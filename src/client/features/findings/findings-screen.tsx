@@ -1,0 +1,205 @@
+import { View } from '@tamagui/core';
+import { Link } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { BackLink, Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { useGetExperienceQuery, useListPiecesQuery } from '@/client/store';
+import {
+  Body,
+  Card,
+  Choices,
+  Column,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  Title,
+  useIsWide,
+  useTones,
+} from '@/client/ui';
+import type { Experience } from '@/core/dossier';
+import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS } from '@/core/knowledge';
+import {
+  buildFindings,
+  listViews,
+  type Cell,
+  type FindingsRow,
+  type FindingsView,
+  type PrepGroup,
+} from '@/core/learning';
+import { formatChance } from '@/core/shared';
+import { nameZone } from '@/core/piece';
+import { describeTreatment, judgeTest, KIND_WORDS } from '@/core/proof';
+import { CellMark } from './cell-mark';
+import { findReadings, namePrimer, sayComparison } from './words';
+
+const PREPS: Record<PrepGroup, string> = {
+  none: 'not dulled',
+  liquid_degloss: 'deglosser',
+  scuff: 'scuffed',
+  bare: 'sanded bare or stripped',
+};
+const MODES = { adhesion: 'Grip', bleed: 'Bleed' } as const;
+
+/** Findings: which primer can be trusted on which surface, by the shop's own tests. */
+export function FindingsScreen() {
+  const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
+  return (
+    <Screen title="Findings" header={<Header />}>
+      {data ? <Findings experience={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
+    </Screen>
+  );
+}
+
+function Header() {
+  return (
+    <Column render="header" borderBottomWidth={1} borderColor="$line">
+      <Row
+        width="100%"
+        maxWidth={1212}
+        alignSelf="center"
+        alignItems="center"
+        paddingHorizontal="$l"
+        minHeight={64}
+        gap="$xs"
+      >
+        <BackLink />
+        <Title flex={1}>Findings</Title>
+      </Row>
+    </Column>
+  );
+}
+
+function Findings({ experience }: { experience: readonly Experience[] }) {
+  const views = useMemo(() => listViews(experience), [experience]);
+  const [picked, setPicked] = useState<FindingsView | null>(null);
+  const view = picked ?? views[0];
+  const rows = useMemo(() => (view ? buildFindings(experience, view) : []), [experience, view]);
+  if (!view) {
+    return (
+      <Notice tone="wait" title="Nothing tested yet">
+        Every patch you scratch or watch in Prove counts here, and in the next plan. Until then plans go by common
+        practice.
+      </Notice>
+    );
+  }
+  return (
+    <Column gap="$l">
+      <Body>
+        What your own tests say. The mark is the chance to hold, its bar how sure that is, the number how many tests.
+      </Body>
+      <Choices
+        label="What was tested"
+        options={views.map(({ mode, prep, tests }) => ({
+          code: `${mode}/${prep}`,
+          label: `${MODES[mode]}, ${PREPS[prep]} (${tests})`,
+        }))}
+        value={`${view.mode}/${view.prep}`}
+        onPick={(code) => setPicked(views.find(({ mode, prep }) => `${mode}/${prep}` === code) ?? null)}
+      />
+      {rows.map((row) => (
+        <SurfaceCard key={`${row.substrate}/${row.finish}`} row={row} view={view} />
+      ))}
+    </Column>
+  );
+}
+
+const nameSurface = ({ substrate, finish }: Pick<FindingsRow, 'substrate' | 'finish'>): string =>
+  finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate)
+    ? SUBSTRATE_FACTS[substrate].label
+    : `${SUBSTRATE_FACTS[substrate].label}, ${FINISH_FACTS[finish].label}`;
+
+function SurfaceCard({ row, view }: { row: FindingsRow; view: FindingsView }) {
+  const wide = useIsWide();
+  const [open, setOpen] = useState<string | null>(null);
+  const cell = row.cells.find(({ primer }) => primer === open);
+  return (
+    <Card gap="$m" render="section" aria-label={nameSurface(row)}>
+      <Heading>{nameSurface(row)}</Heading>
+      {row.leaders ? <Small>{sayComparison(row.leaders)}</Small> : null}
+      <View flexDirection="row" flexWrap="wrap" gap="$s" role="list" aria-label={`Primers on ${nameSurface(row)}`}>
+        {row.cells.map((own) => (
+          <View key={own.primer} role="listitem" width={wide ? '24%' : '48%'}>
+            <CellButton
+              cell={own}
+              on={own.primer === open}
+              onPress={() => setOpen(own.primer === open ? null : own.primer)}
+            />
+          </View>
+        ))}
+      </View>
+      {cell ? <Readings row={row} cell={cell} view={view} /> : null}
+    </Card>
+  );
+}
+
+function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: () => void }) {
+  return (
+    <View
+      render="button"
+      width="100%"
+      minHeight={96}
+      padding="$s"
+      gap={4}
+      borderWidth={on ? 2 : 1}
+      borderColor={on ? '$act' : '$line'}
+      borderRadius="$corner"
+      backgroundColor="$card"
+      alignItems="flex-start"
+      cursor="pointer"
+      aria-expanded={on}
+      aria-label={`${namePrimer(cell.primer)}: holds ${formatChance(cell.mean)}, ${cell.tests === 0 ? 'not tested here' : `${cell.tests} tests`}`}
+      onPress={onPress}
+      {...{ type: 'button' }}
+    >
+      <Small color="$ink" textAlign="left">
+        {namePrimer(cell.primer)}
+      </Small>
+      <CellMark cell={cell} />
+      <Small textAlign="left">{cell.tests === 0 ? 'by common practice' : `${cell.held} of ${cell.tests} held`}</Small>
+    </View>
+  );
+}
+
+/** The readings behind a figure, each leading to its piece. */
+function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: FindingsView }) {
+  const tones = useTones();
+  const { data: pieces } = useListPiecesQuery();
+  const readings = useMemo(() => findReadings(pieces ?? [], row, cell.primer, view), [pieces, row, cell.primer, view]);
+  return (
+    <Column gap="$s" role="group" aria-label={`Readings of ${namePrimer(cell.primer)}`}>
+      <Strong>{`Holds ${formatChance(cell.mean)}; nine chances in ten that it lies between ${Math.round(cell.lo * 100)} and ${Math.round(cell.hi * 100)} in 100.`}</Strong>
+      {readings.length === 0 ? (
+        <Small>No test of it on this surface: what is shown comes from common practice and from its neighbours.</Small>
+      ) : null}
+      {readings.map(({ dossier, test }, i) => {
+        const judged = judgeTest(test, dossier);
+        return (
+          <Row
+            key={i}
+            gap="$s"
+            alignItems="center"
+            justifyContent="space-between"
+            borderTopWidth={1}
+            borderColor="$line"
+            paddingTop="$s"
+          >
+            <Column flex={1}>
+              <Body>{`${KIND_WORDS[test.kind]}, ${describeTreatment(test.treatment).toLowerCase()}`}</Body>
+              <Link
+                href={`/piece/${dossier.piece.id ?? ''}/prove`}
+                style={{ color: tones.act, minHeight: 48, display: 'flex', alignItems: 'center' }}
+              >
+                {`${dossier.piece.name ?? 'A piece'}, ${nameZone(dossier, test.zone).toLowerCase()}`}
+              </Link>
+            </Column>
+            <StateMark tone={judged.verdict === 'pass' ? 'go' : 'stop'}>
+              {judged.verdict === 'pass' ? 'Held' : 'Failed'}
+            </StateMark>
+          </Row>
+        );
+      })}
+    </Column>
+  );
+}

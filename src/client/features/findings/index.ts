@@ -1,0 +1,1 @@
+export { FindingsScreen } from './findings-screen';

@@ -1,0 +1,1 @@
+export { usePlanner } from './use-planner';

@@ -1,0 +1,148 @@
+import { useState } from 'react';
+import { Body, Button, Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
+import type { Dossier, Panel } from '@/core/dossier';
+import { writeCalendar } from '@/core/calendar';
+import {
+  drawStripMap,
+  listReadings,
+  listTreatments,
+  scheduleMoments,
+  type DueReading,
+  type Moment,
+} from '@/core/panel';
+import { judgeTest, traceDrift } from '@/core/proof';
+import { nameZone } from '@/core/piece';
+import { DriftChart } from './drift-chart';
+import { printSvg } from './print-svg';
+import { StripMap, type StripState } from './strip-map';
+
+interface PanelCardProps {
+  dossier: Dossier;
+  panel: Panel;
+  picked: string | null;
+  onPick: (code: string) => void;
+  onStart: (panel: Panel) => void;
+  onRemove: () => void;
+  onPhotograph: (moment: Moment) => void;
+}
+
+/** A panel: its map, what is due on it, and how its strips have held. */
+export function PanelCard({ dossier, panel, picked, onPick, onStart, onRemove, onPhotograph }: PanelCardProps) {
+  const [now] = useState(() => new Date().toISOString());
+  const readings = listReadings({ ...dossier, panels: [panel] }, now);
+  const next = readings[0];
+  const title = `${dossier.piece.name ?? 'Piece'}, ${nameZone(dossier, panel.zone).toLowerCase()}`;
+  const moments = scheduleMoments(panel, dossier.climate);
+  const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
+  return (
+    <Card gap="$m" render="section" aria-label="Panel">
+      <Heading>{panel.coated_at ? 'Panel' : 'Panel to paint'}</Heading>
+      {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
+      {panel.coated_at && !next ? <StateMark tone="go">All readings of it are in</StateMark> : null}
+      <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
+      <Column gap={2}>
+        {listTreatments(panel).map((line) => (
+          <Small key={line}>{line}</Small>
+        ))}
+      </Column>
+      {panel.coated_at ? null : (
+        <Column gap="$s">
+          <Body>
+            Mask the strips, write no code on what is painted, mark the black corner on the piece. Then put on the first
+            coat.
+          </Body>
+          <Button look="main" onPress={() => onStart({ ...panel, coated_at: new Date().toISOString() })}>
+            First coat is on, start the clocks
+          </Button>
+        </Column>
+      )}
+      <DriftChart drifts={traceDrift(dossier, panel.id)} />
+      <Disclosure label="Times, map to print, calendar">
+        {() => (
+          <Column gap="$m">
+            <Column gap="$s" role="list" aria-label="Times of the panel">
+              {moments.map((moment, i) => (
+                <Row key={i} role="listitem" gap="$m" justifyContent="space-between">
+                  <Body flex={1}>{moment.what}</Body>
+                  <Strong>{sayWhen(moment, panel.coated_at)}</Strong>
+                </Row>
+              ))}
+            </Column>
+            <Row gap="$s" flexWrap="wrap" alignItems="center">
+              <Button onPress={() => printSvg(drawStripMap(panel, title))}>Print the map</Button>
+              <SaveLink name="strip-map.svg" type="image/svg+xml" text={drawStripMap(panel, title)}>
+                Save the map (SVG)
+              </SaveLink>
+              <SaveLink
+                name="panel.ics"
+                type="text/calendar"
+                text={writeCalendar(title, panel.id, moments, panel.coated_at ?? now, now)}
+              >
+                Save the times (calendar)
+              </SaveLink>
+            </Row>
+            {read ? null : (
+              <Button look="quiet" onPress={onRemove}>
+                Throw this panel away
+              </Button>
+            )}
+          </Column>
+        )}
+      </Disclosure>
+    </Card>
+  );
+}
+
+function SaveLink({ name, type, text, children }: { name: string; type: string; text: string; children: string }) {
+  return (
+    <a
+      href={`data:${type};charset=utf-8,${encodeURIComponent(text)}`}
+      download={name}
+      style={{ color: 'inherit', display: 'inline-block', padding: '14px 4px' }}
+    >
+      {children}
+    </a>
+  );
+}
+
+const TONES: Record<DueReading['state'], Tone> = { later: 'wait', due: 'act', overdue: 'stop' };
+
+function Due({ reading, onPhotograph }: { reading: DueReading; onPhotograph: (moment: Moment) => void }) {
+  const words = { later: 'Next', due: 'Due now', overdue: 'Overdue' }[reading.state];
+  return (
+    <Column gap="$s">
+      <StateMark tone={TONES[reading.state]}>{`${words}: ${reading.moment.what.toLowerCase()}`}</StateMark>
+      <Small>{`${sayDate(reading.dueAt)}. Strips ${reading.strips.join(', ')}.`}</Small>
+      {reading.moment.bleedAt && reading.state !== 'later' ? (
+        <Button onPress={() => onPhotograph(reading.moment)}>Measure bleed from a photograph</Button>
+      ) : null}
+    </Column>
+  );
+}
+
+const sayDate = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
+function sayWhen({ atH }: Moment, start: string | undefined): string {
+  if (start) return sayDate(new Date(Date.parse(start) + atH * 3_600_000).toISOString());
+  return atH < 48 ? `+${Math.round(atH)} h` : `+${Math.round(atH / 24)} d`;
+}
+
+/** The worst that is known of each strip: one failure at the right age fails it. */
+export function judgeStrips(dossier: Dossier, panel: Panel): Map<string, StripState> {
+  const order: readonly StripState[] = ['unread', 'incomplete', 'early', 'pass', 'fail'];
+  const states = new Map<string, StripState>();
+  for (const test of dossier.tests ?? []) {
+    if (test.panel !== panel.id || !test.strip) continue;
+    const { verdict } = judgeTest(test, dossier);
+    const before = states.get(test.strip) ?? 'unread';
+    if (order.indexOf(verdict) > order.indexOf(before)) states.set(test.strip, verdict);
+  }
+  return states;
+}

@@ -1,0 +1,201 @@
+import { useState } from 'react';
+import { usePlanner } from '@/client/features/planner';
+import { makeId, useWithShop } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Heading,
+  Row,
+  Small,
+  Strong,
+  Toggle,
+} from '@/client/ui';
+import type { Dossier, Panel, Treatment, Zone } from '@/core/dossier';
+import { PREPS, PRIMER_FACTS, PRIMERS, type PrepCode, type PrimerCode, type TestKind } from '@/core/knowledge';
+import { crossFactors, designPanel, listTreatments, type PanelDesign, type Proposal } from '@/core/panel';
+import { zoneName } from '@/core/piece';
+import { describeTreatment, PREP_LABELS } from '@/core/proof';
+import { StripMap } from './strip-map';
+
+interface PanelDesignerProps {
+  dossier: Dossier;
+  zone: Zone;
+  onMake: (panel: Panel) => void;
+}
+
+/** The panel that would tell most here; everything of it can be changed before it is painted. */
+export function PanelDesigner({ dossier, zone, onMake }: PanelDesignerProps) {
+  const shop = useWithShop(dossier);
+  const { answer } = usePlanner({ kind: 'proposal', dossier: shop, zone: zone.id });
+  if (!answer || answer.zone !== zone.id) {
+    return (
+      <Card>
+        <Heading>Test panel</Heading>
+        <Body>{answer === null ? 'Working out which strips would tell most.' : 'No panel is proposed here.'}</Body>
+      </Card>
+    );
+  }
+  return <Designer key={zone.id} zone={zone} proposal={answer} onMake={onMake} />;
+}
+
+const KINDS: readonly { code: TestKind; label: string }[] = [
+  { code: 'nail', label: 'Thumbnail' },
+  { code: 'cross_cut', label: 'Cross-cut' },
+  { code: 'fork', label: 'Fork' },
+  { code: 'bleed_watch', label: 'Bleed watch' },
+];
+
+function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; onMake: (panel: Panel) => void }) {
+  const [id] = useState(makeId);
+  const [treatments, setTreatments] = useState<readonly Treatment[]>(proposal.treatments);
+  const [withControl, setWithControl] = useState(proposal.control !== null);
+  const [replicates, setReplicates] = useState(proposal.replicates);
+  const [kinds, setKinds] = useState<readonly TestKind[]>(proposal.kinds);
+  const [width, setWidth] = useState('300');
+  const [height, setHeight] = useState('200');
+  const [seed, setSeed] = useState(1);
+  const [prep, setPrep] = useState<PrepCode>(proposal.treatments[0]?.prep ?? 'scuff_150');
+  const [primer, setPrimer] = useState<PrimerCode | 'none'>(proposal.treatments[0]?.primer ?? 'none');
+  const design = designPanel({
+    id,
+    zone: zone.id,
+    treatments,
+    control: withControl ? proposal.control : null,
+    replicates,
+    width_mm: readMm(width),
+    height_mm: readMm(height),
+    kinds,
+    seed,
+  });
+  const base = { ...treatments[0], product: undefined };
+  return (
+    <Card gap="$m" render="section" aria-label="Test panel">
+      <Heading>Test panel for the {zoneName(zone).toLowerCase()}</Heading>
+      <Body>{proposal.why}</Body>
+      {design.ok ? (
+        <>
+          <StripMap panel={design.panel} states={new Map()} picked={null} onPick={() => undefined} />
+          <Column gap={2}>
+            {listTreatments(design.panel).map((line) => (
+              <Small key={line}>{line}</Small>
+            ))}
+          </Column>
+        </>
+      ) : (
+        <Small role="alert" color="$stop">
+          {sayProblem(design)}
+        </Small>
+      )}
+      <Row gap="$m">
+        <Field label="Width" unit="mm" numeric value={width} onChange={setWidth} />
+        <Field label="Height" unit="mm" numeric value={height} onChange={setHeight} />
+      </Row>
+      <Disclosure label="Change the strips">
+        {() => (
+          <Column gap="$m">
+            <Strong>Treatments</Strong>
+            {treatments.map((treatment, i) => (
+              <Row key={describeTreatment(treatment)} gap="$s" alignItems="center" justifyContent="space-between">
+                <Body flex={1}>{describeTreatment(treatment)}</Body>
+                <Button
+                  look="quiet"
+                  label={`Leave out ${describeTreatment(treatment)}`}
+                  onPress={() => setTreatments(treatments.filter((_, k) => k !== i))}
+                >
+                  Leave out
+                </Button>
+              </Row>
+            ))}
+            <Choices
+              label="Preparation"
+              options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))}
+              value={prep}
+              onPick={setPrep}
+            />
+            <Choices
+              label="Primer"
+              options={[
+                ...PRIMERS.map((code) => ({ code, label: PRIMER_FACTS[code].label })),
+                { code: 'none' as const, label: 'No primer' },
+              ]}
+              value={primer}
+              onPick={setPrimer}
+            />
+            <Row gap="$s" flexWrap="wrap">
+              <Button
+                onPress={() =>
+                  setTreatments(addNew(treatments, [{ ...base, prep, primer, coats: primer === 'none' ? 0 : 1 }]))
+                }
+              >
+                Add this treatment
+              </Button>
+              <Button
+                onPress={() => {
+                  setTreatments(
+                    crossFactors(['none', prep], ['none', primer === 'none' ? 'bonding_primer_wb' : primer], base),
+                  );
+                  setWithControl(false);
+                }}
+              >
+                Sanded or not × primed or not
+              </Button>
+            </Row>
+            {proposal.control ? (
+              <Toggle label="With a control" on={withControl} onPress={() => setWithControl(!withControl)} />
+            ) : null}
+            <Choices
+              label="Strips of each"
+              options={['1', '2', '3', '4'].map((code) => ({
+                code,
+                label: code === '1' ? 'one of each' : `${code} of each`,
+              }))}
+              value={String(replicates)}
+              onPick={(code) => setReplicates(Number(code))}
+            />
+            <Row gap="$s" flexWrap="wrap">
+              {KINDS.map(({ code, label }) => (
+                <Toggle
+                  key={code}
+                  label={label}
+                  on={kinds.includes(code)}
+                  onPress={() =>
+                    setKinds(kinds.includes(code) ? kinds.filter((kind) => kind !== code) : [...kinds, code])
+                  }
+                />
+              ))}
+            </Row>
+            <Button onPress={() => setSeed(seed + 1)}>Draw another order</Button>
+          </Column>
+        )}
+      </Disclosure>
+      <Button
+        look="main"
+        disabled={!design.ok}
+        onPress={() => design.ok && onMake({ ...design.panel, at: new Date().toISOString() })}
+      >
+        Make this panel
+      </Button>
+    </Card>
+  );
+}
+
+const readMm = (text: string): number => {
+  const value = Number(text.replace(',', '.'));
+  return Number.isFinite(value) ? Math.max(0, Math.min(10_000, value)) : 0;
+};
+
+function sayProblem({ problem, leastWidthMm, leastHeightMm }: Exclude<PanelDesign, { ok: true }>): string {
+  if (problem === 'nothing_to_test') return 'Add a treatment.';
+  if (problem === 'too_many') return 'At most 12 treatments on one panel. Leave some out.';
+  return `Too small: these strips need ${leastWidthMm} × ${leastHeightMm} mm. Leave out a treatment, paint fewer of each, or find a larger face.`;
+}
+
+const addNew = (list: readonly Treatment[], more: readonly Treatment[]): Treatment[] => [
+  ...list,
+  ...more.filter((treatment) => !list.some((own) => describeTreatment(own) === describeTreatment(treatment))),
+];

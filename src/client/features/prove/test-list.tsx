@@ -1,0 +1,123 @@
+import { useState } from 'react';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Field,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  type Tone,
+} from '@/client/ui';
+import { correctTest, type Dossier, type Test, type Zone } from '@/core/dossier';
+import type { BleedMoment } from '@/core/panel';
+import { zoneName } from '@/core/piece';
+import { describeTreatment, judgeTest, KIND_WORDS, type JudgedTest } from '@/core/proof';
+import { listAnswers, makeReading } from './kinds';
+
+const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
+  pass: { tone: 'go', word: 'Held' },
+  fail: { tone: 'stop', word: 'Failed' },
+  early: { tone: 'wait', word: 'Early' },
+  incomplete: { tone: 'wait', word: 'Incomplete' },
+};
+
+interface TestListProps {
+  dossier: Dossier;
+  zone: Zone;
+  onWithdraw: (id: string) => void;
+  onCorrect: (test: Test & { id: string }) => void;
+}
+
+/** Tests of a zone, newest first; what was put right keeps what it said before. */
+export function TestList({ dossier, zone, onWithdraw, onCorrect }: TestListProps) {
+  const tests = (dossier.tests ?? []).filter((test) => test.zone === zone.id).reverse();
+  if (tests.length === 0) return null;
+  return (
+    <Column gap="$s">
+      <Heading>Tests on the {zoneName(zone).toLowerCase()}</Heading>
+      {tests.map((test, i) => (
+        <TestRow key={test.id ?? i} test={test} dossier={dossier} onWithdraw={onWithdraw} onCorrect={onCorrect} />
+      ))}
+    </Column>
+  );
+}
+
+function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, 'zone'> & { test: Test }) {
+  const [correcting, setCorrecting] = useState(false);
+  const judged = judgeTest(test, dossier);
+  const { tone, word } = VERDICTS[judged.verdict];
+  return (
+    <Card gap="$xs">
+      <Row justifyContent="space-between" gap="$s">
+        <Strong>{`${KIND_WORDS[test.kind]}${test.strip ? `, strip ${test.strip}` : ''}`}</Strong>
+        <StateMark tone={tone}>{word}</StateMark>
+      </Row>
+      <Small>{describeTreatment(test.treatment)}</Small>
+      <Body>{judged.why.replace(/^[^:]+: /, '').replace(/^severity/, 'Severity')}</Body>
+      {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
+      {(test.earlier ?? []).map((before, i) => (
+        <Small
+          key={i}
+        >{`Before: ${JSON.stringify(before.reading).replace(/[{}"]/g, '').replaceAll(',', ', ').replaceAll(':', ' ')}`}</Small>
+      ))}
+      {test.id && correcting ? (
+        <CorrectionForm
+          test={test}
+          onDone={(reading) => {
+            setCorrecting(false);
+            if (reading)
+              onCorrect({
+                ...correctTest(test, { reading, age_h: test.age_h, at: new Date().toISOString() }),
+                id: test.id!,
+              });
+          }}
+        />
+      ) : null}
+      {test.id && !correcting ? (
+        <Row gap="$s" flexWrap="wrap">
+          <Button look="quiet" onPress={() => setCorrecting(true)}>
+            Put it right
+          </Button>
+          <Button look="quiet" onPress={() => onWithdraw(test.id!)}>
+            Take this test back
+          </Button>
+        </Row>
+      ) : null}
+    </Card>
+  );
+}
+
+/** The same kind of reading again: what it said before is kept with it. */
+function CorrectionForm({ test, onDone }: { test: Test; onDone: (reading: Test['reading'] | null) => void }) {
+  const [value, setValue] = useState('');
+  const answers = listAnswers(test.kind);
+  const at = (test.reading.at as BleedMoment | undefined) ?? '48h';
+  const valid = answers.length > 0 ? value !== '' : /^\d{1,4}$/.test(value.trim());
+  return (
+    <Column gap="$s">
+      {answers.length > 0 ? (
+        <Choices
+          label="What it is"
+          options={answers.map(({ code, label, hint }) => ({ code, label: hint ? `${label} · ${hint}` : label }))}
+          value={value}
+          onPick={setValue}
+        />
+      ) : (
+        <Field label="Double rubs until colour comes off" numeric value={value} onChange={setValue} />
+      )}
+      <Row gap="$s">
+        <Button grow disabled={!valid} onPress={() => onDone(makeReading(test.kind, value.trim(), at))}>
+          Keep this
+        </Button>
+        <Button grow onPress={() => onDone(null)}>
+          Leave it
+        </Button>
+      </Row>
+    </Column>
+  );
+}
