@@ -29,7 +29,11 @@ module.exports = {
         '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
       ],
       moduleNameMapper: alias,
-      transform: { '^.+\\.tsx?$': ['<rootDir>/scripts/jest-esbuild.cjs', {}] },
+      // The ml packages ship modules only.
+      transform: {
+        '(\\.tsx?|/node_modules/(ml-.+|is-any-array)/.+\\.js)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+      },
+      transformIgnorePatterns: ['/node_modules/(?!ml-|is-any-array)'],
     },
     {
       displayName: 'client',

@@ -1,4 +1,4 @@
-import type { FinishCode, PrepCode, SubstrateCode } from '../knowledge';
+import { SOLID_WOODS, type FinishCode, type PrepCode, type SubstrateCode } from '../knowledge';
 
 /*
  * How much a reading says about something near what was tested. Each discount has a share, what one reading counts,
@@ -47,6 +47,12 @@ const BLEEDERS: readonly SubstrateCode[] = [
   'wood_veneer',
   'oily_tropical_wood',
 ];
+
+/** No colour comes out of a board or a foil: that none came through there says nothing of a primer. */
+export const mayBleed = ({ substrate }: Surface): boolean =>
+  (SOLID_WOODS as readonly SubstrateCode[]).includes(substrate) ||
+  substrate === 'wood_veneer' ||
+  substrate === 'plywood';
 
 /**
  * How near a surface is to another. For grip it is the coat that counts: the same coat on another wood, or another slick

@@ -51,7 +51,16 @@ export function expectFailure(
   prep: PrepCode,
   primer: PrimerCode | 'none',
 ): number {
-  const code = primer === 'none' ? null : primer;
+  return Math.min(
+    1 - LEAST_DOUBT,
+    Math.max(LEAST_DOUBT, lookUp(mode, surface, prep, primer === 'none' ? null : primer)),
+  );
+}
+
+/** A table of estimates that claims to be surer than this claims too much. */
+const LEAST_DOUBT = 0.02;
+
+function lookUp(mode: 'adhesion' | 'bleed', surface: Surface, prep: PrepCode, code: PrimerCode | null): number {
   if (mode === 'bleed') return BLEED_LEAK[code ? PRIMER_FACTS[code].block : 'none'][0];
   const slickness = [0, 0, 0];
   slickness[FINISH_FACTS[surface.finish].slickness] = 1;

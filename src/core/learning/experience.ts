@@ -2,7 +2,7 @@ import type { Dossier, Experience, Test, Treatment } from '../dossier';
 import type { TestKind } from '../knowledge';
 import { judgeTest } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
-import { SERVICE_WEIGHT, type Surface } from './discounts';
+import { mayBleed, SERVICE_WEIGHT, type Surface } from './discounts';
 
 /** What a kind of test speaks of; null for those that speak of hardness or cure only. */
 export const modeOf = (kind: TestKind): Experience['mode'] | null =>
@@ -42,7 +42,9 @@ export function collectExperience(dossier: Dossier): Experience[] {
       treatment,
       counts: { held: held ? 1 : 0, failed: held ? 0 : 1, tests: tests.length, tests_held: held ? tests.length : 0 },
     })),
-    ...listService(dossier).map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) })),
+    ...listService(dossier)
+      .map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) }))
+      .filter(({ mode, surface }) => mode === 'adhesion' || (surface !== null && mayBleed(surface))),
   ];
   return addUp(rows.flatMap(({ surface, ...row }) => (surface ? [toRow(surface, row)] : [])));
 }

@@ -1,0 +1,82 @@
+import { execFileSync } from 'node:child_process';
+import { buildSync } from 'esbuild';
+import path from 'node:path';
+
+/*
+ * Photographs of known truth, read. They run in a plain Node process: the sandbox of the test runner makes the arithmetic
+ * on millions of pixels fifty times slower. The whole range of 500 is measured by `npm run bench`.
+ */
+const bundle = path.join(process.cwd(), '.cache/measure-photos.test.cjs');
+
+function measure<T>(kind: string, seeds: readonly number[]): T[] {
+  const out = execFileSync(process.execPath, [bundle, kind, ...seeds.map(String)], { maxBuffer: 1 << 24 });
+  return JSON.parse(out.toString()) as T[];
+}
+
+beforeAll(() => {
+  buildSync({
+    entryPoints: ['scripts/measure-photos.ts'],
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    outfile: bundle,
+    logLevel: 'error',
+  });
+});
+
+interface Lattice {
+  seed: number;
+  truthPct: number;
+  readPct: number;
+  truthClass: number;
+  readClass: number;
+  confidence: number;
+  faults: string[];
+  cornersOffPx: number;
+  cellMiss: number;
+}
+
+describe('a lattice read from a photograph of known truth', () => {
+  // Each class twice, both spacings, pale and dark coats, wood and board.
+  const seeds = [0, 7, 14, 9, 28, 17, 36, 43, 26, 39, 40, 11];
+
+  it('has its class, its area, its corners and its cells', () => {
+    const readings = measure<Lattice>('lattice', seeds);
+    expect(new Set(readings.map(({ truthClass }) => truthClass)).size).toBe(6);
+    for (const reading of readings) {
+      expect(reading).toMatchObject({ faults: [], readClass: reading.truthClass });
+      expect(Math.abs(reading.readPct - reading.truthPct)).toBeLessThan(2.5);
+      expect(reading.cornersOffPx).toBeLessThan(8);
+      expect(reading.cellMiss).toBeLessThan(0.05);
+      expect(reading.confidence).toBeGreaterThan(0);
+    }
+  }, 120_000);
+});
+
+describe('a photograph made unreadable', () => {
+  it('is refused, for each way of spoiling it', () => {
+    const readings = measure<{ spoiling: string; faults: string[] }>(
+      'unreadable',
+      [1000, 1001, 1002, 1003, 1004, 1005, 1006, 1007],
+    );
+    expect(new Set(readings.map(({ spoiling }) => spoiling)).size).toBe(4);
+    expect(readings.filter(({ faults }) => faults.length === 0)).toEqual([]);
+  }, 120_000);
+});
+
+describe('strips measured for bleed', () => {
+  it('are within half a ΔE00 of the truth', () => {
+    const readings = measure<{ faults: string[]; meanMiss: number; worstMiss: number }>(
+      'strips',
+      [1, 2, 3, 4, 5, 6, 7, 8],
+    );
+    expect(readings.length).toBeGreaterThanOrEqual(24);
+    for (const { faults, meanMiss, worstMiss } of readings) {
+      expect(faults).toEqual([]);
+      expect(meanMiss).toBeLessThan(0.75);
+      expect(worstMiss).toBeLessThan(1.2);
+    }
+    const mean = readings.reduce((sum, { meanMiss }) => sum + meanMiss, 0) / readings.length;
+    expect(mean).toBeLessThan(0.3);
+  }, 120_000);
+});
