@@ -37,8 +37,8 @@ interface Lattice {
 }
 
 describe('a lattice read from a photograph of known truth', () => {
-  // Each class twice, both spacings, pale and dark coats, wood and board.
-  const seeds = [0, 7, 14, 9, 28, 17, 36, 43, 26, 39, 40, 11];
+  // One of each class, both spacings, pale and dark coats, wood and board.
+  const seeds = [0, 7, 14, 9, 28, 17];
 
   it('has its class, its area, its corners and its cells', () => {
     const readings = measure<Lattice>('lattice', seeds);
@@ -50,18 +50,15 @@ describe('a lattice read from a photograph of known truth', () => {
       expect(reading.cellMiss).toBeLessThan(0.05);
       expect(reading.confidence).toBeGreaterThan(0);
     }
-  }, 120_000);
+  }, 240_000);
 });
 
 describe('a photograph made unreadable', () => {
   it('is refused, for each way of spoiling it', () => {
-    const readings = measure<{ spoiling: string; faults: string[] }>(
-      'unreadable',
-      [1000, 1001, 1002, 1003, 1004, 1005, 1006, 1007],
-    );
+    const readings = measure<{ spoiling: string; faults: string[] }>('unreadable', [1000, 1001, 1002, 1003]);
     expect(new Set(readings.map(({ spoiling }) => spoiling)).size).toBe(4);
     expect(readings.filter(({ faults }) => faults.length === 0)).toEqual([]);
-  }, 120_000);
+  }, 240_000);
 });
 
 describe('strips measured for bleed', () => {
@@ -78,5 +75,5 @@ describe('strips measured for bleed', () => {
     }
     const mean = readings.reduce((sum, { meanMiss }) => sum + meanMiss, 0) / readings.length;
     expect(mean).toBeLessThan(0.3);
-  }, 120_000);
+  }, 240_000);
 });

@@ -1,4 +1,3 @@
-import { kmeans } from 'ml-kmeans';
 import { convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { findCorners } from './corners';
 import { BURNT, evenOut, fitLight, flatten, isRim, luminanceAt, type Flat } from './flatten';
@@ -249,9 +248,8 @@ function gatherColours(places: readonly number[], colours: Float32Array, coat: C
     .map((i) => [colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!])
     .sort((p, q) => fromCoat(p, coat) - fromCoat(q, coat));
   const seeds = [0.3, 0.8].map((share) => [...sample[Math.floor(share * (sample.length - 1))]!]);
-  const { clusters, centroids } = kmeans(sample, 2, { initialization: seeds, maxIterations: 30 });
-  const sizes = [0, 1].map((k) => clusters.filter((cluster) => cluster === k).length / sample.length);
-  const [p, q] = centroids as [number[], number[]];
+  const { centres, sizes } = splitInTwo(sample, seeds[0]!, seeds[1]!);
+  const [p, q] = centres;
   // Two names for one colour, or a handful of blurred edges: one colour.
   if (Math.hypot(p[0]! - q[0]!, p[1]! - q[1]!, p[2]! - q[2]!) < 12 || Math.min(...sizes) < 0.12) {
     return [toLab(sizes[0]! > sizes[1]! ? p : q)];
@@ -261,6 +259,34 @@ function gatherColours(places: readonly number[], colours: Float32Array, coat: C
   if (fromCoat(near === 0 ? p : q, coat) < LEAST_CONTRAST && sizes[near]! < 0.5) return [toLab(near === 0 ? q : p)];
   return [toLab(p), toLab(q)];
 }
+
+const ROUNDS = 15;
+
+/**
+ * Two groups around two centres (Lloyd 1982). The packages for this compare every point with every other first, which
+ * takes longer than all the rest of the reading.
+ */
+function splitInTwo(points: readonly (readonly number[])[], first: number[], second: number[]) {
+  let centres: [number[], number[]] = [first, second];
+  let sizes: [number, number] = [0, 0];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const sums = [0, 1].map(() => [0, 0, 0, 0]);
+    for (const point of points) {
+      const sum = sums[squareApart(point, centres[0]) <= squareApart(point, centres[1]) ? 0 : 1]!;
+      for (let c = 0; c < 3; c += 1) sum[c]! += point[c]!;
+      sum[3]! += 1;
+    }
+    sizes = sums.map((sum) => sum[3]! / points.length) as [number, number];
+    centres = sums.map((sum, k) => (sum[3] === 0 ? centres[k]! : sum.slice(0, 3).map((v) => v / sum[3]!))) as [
+      number[],
+      number[],
+    ];
+  }
+  return { centres, sizes };
+}
+
+const squareApart = (p: readonly number[], q: readonly number[]): number =>
+  (p[0]! - q[0]!) ** 2 + (p[1]! - q[1]!) ** 2 + (p[2]! - q[2]!) ** 2;
 
 const toLab = ([l, a, b]: readonly number[]): Lab => ({ l: l!, a: a!, b: b! });
 const fromCoat = ([l, a, b]: readonly number[], coat: Coat): number =>
