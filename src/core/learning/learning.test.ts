@@ -66,7 +66,10 @@ describe('what is near a question', () => {
     expect(other).toBeLessThan(8);
     expect(neighbour).toBeLessThan(other);
     expect(neighbour).toBeGreaterThan(0);
-    expect(poolExperience(ask, [row({ ...LAMINATE, held: 1e6, tests: 1e6 })]).held).toBeCloseTo(DISCOUNTS.neighbour.cap, 3);
+    expect(poolExperience(ask, [row({ ...LAMINATE, held: 1e6, tests: 1e6 })]).held).toBeCloseTo(
+      DISCOUNTS.neighbour.cap,
+      3,
+    );
     expect(poolExperience(ask, [row({ ...OAK })]).tests).toBe(0);
   });
 
@@ -139,10 +142,14 @@ describe('what a piece teaches', () => {
   });
 
   it('counts what came back, and what did not, for the system that was taken', () => {
-    const chosen = { zones: [{ id: 'top', treatment: { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const }] };
+    const chosen = {
+      zones: [{ id: 'top', treatment: { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const }],
+    };
     const taught = (outcome: NonNullable<Dossier['outcomes']>[number]) =>
       collectExperience(piece([], { chosen, outcomes: [outcome] }));
-    expect(taught({ id: 'o', outcome: 'fine' })).toEqual([expect.objectContaining({ mode: 'adhesion', held: 2, failed: 0 })]);
+    expect(taught({ id: 'o', outcome: 'fine' })).toEqual([
+      expect.objectContaining({ mode: 'adhesion', held: 2, failed: 0 }),
+    ]);
     expect(taught({ id: 'o', outcome: 'came_back', mode: 'adhesion' })[0]).toMatchObject({ held: 0, failed: 2 });
   });
 });
@@ -150,10 +157,13 @@ describe('what a piece teaches', () => {
 describe('findings', () => {
   it('are empty without tests, and rank surely only what was tested', () => {
     expect(buildFindings([], { mode: 'adhesion', prep: 'scuff' })).toEqual([]);
-    const rows = buildFindings([row({}), row({ primer: 'allpurpose_primer_wb', held: 1, failed: 9, tests: 10, tests_held: 1 })], {
-      mode: 'adhesion',
-      prep: 'scuff',
-    });
+    const rows = buildFindings(
+      [row({}), row({ primer: 'allpurpose_primer_wb', held: 1, failed: 9, tests: 10, tests_held: 1 })],
+      {
+        mode: 'adhesion',
+        prep: 'scuff',
+      },
+    );
     expect(rows[0]!.cells.map(({ primer }) => primer)).toEqual(['shellac_primer', 'allpurpose_primer_wb']);
     expect(rows[0]!.leaders?.comparison.verdict).toBe('first');
   });
@@ -162,11 +172,14 @@ describe('findings', () => {
 describe('simulated shops', () => {
   const seeds = Array.from({ length: 200 }, (_, i) => i + 1);
 
-  it.each([4, 12, 40])('with up to %p tests a treatment: intervals hold what they promise, pooling ranks better', (most) => {
-    const pooled = measureShops(seeds, USUAL_SPREAD, most, true);
-    const alone = measureShops(seeds, USUAL_SPREAD, most, false);
-    expect(pooled.coverage).toBeGreaterThan(0.85);
-    expect(pooled.coverage).toBeLessThan(0.95);
-    expect(pooled.regret).toBeLessThan(alone.regret);
-  });
+  it.each([4, 12, 40])(
+    'with up to %p tests a treatment: intervals hold what they promise, pooling ranks better',
+    (most) => {
+      const pooled = measureShops(seeds, USUAL_SPREAD, most, true);
+      const alone = measureShops(seeds, USUAL_SPREAD, most, false);
+      expect(pooled.coverage).toBeGreaterThan(0.85);
+      expect(pooled.coverage).toBeLessThan(0.95);
+      expect(pooled.regret).toBeLessThan(alone.regret);
+    },
+  );
 });

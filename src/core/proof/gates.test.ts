@@ -1,5 +1,5 @@
 import { DOSSIER_FORMAT, type Dossier, type Test, type Treatment } from '../dossier';
-import { judgeBleedGate, judgePrimeGate } from './gates';
+import { judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
 import { judgeTest } from './judge';
 
 const SHELLAC: Treatment = { prep: 'scuff_220', primer: 'shellac_primer', coats: 2 };
@@ -131,5 +131,66 @@ describe('the bleed gate', () => {
     expect(judge([watch('1h', 0)])).toBe('waiting');
     expect(judge([watch('48h', 1)])).toBe('open');
     expect(judge([watch('after_clear', 3)])).toBe('closed');
+  });
+});
+
+describe('limits of the owner’s own', () => {
+  const zone = { id: 'top', role: 'top' as const };
+  const bleed = (de_mean: number, at = '48h'): Test => ({
+    zone: 'top',
+    kind: 'bleed_watch',
+    age_h: 60,
+    treatment: { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 },
+    reading: { at, de_mean, de_worst: de_mean * 1.5 },
+  });
+  const piece = (tests: Test[], gates?: NonNullable<Dossier['goal']>['gates']): Dossier => ({
+    format: DOSSIER_FORMAT,
+    piece: { kind: 'desk' },
+    zones: [zone],
+    tests,
+    ...(gates ? { goal: { gates } } : {}),
+  });
+
+  it('move the bleed gate, at the limit itself too', () => {
+    const state = (de: number, gates?: NonNullable<Dossier['goal']>['gates']) =>
+      judgeBleedGate(piece([bleed(de)], gates), zone, 0.5, true).state;
+    expect(state(0.99)).toBe('open');
+    expect(state(1)).toBe('closed');
+    expect(state(1, { bleed_mean: 1.5, bleed_worst: 3 })).toBe('open');
+    expect(state(0.5, { bleed_at: '7d' })).toBe('waiting');
+  });
+
+  it('move what passes a scratch', () => {
+    const dent: Test = { ...bleed(0), kind: 'nail', reading: { score: 2 } };
+    expect(judgeTest(dent, piece([])).verdict).toBe('fail');
+    expect(judgeTest(dent, piece([], { scratch_most: 2 })).verdict).toBe('pass');
+  });
+});
+
+describe('handing over', () => {
+  const zone = { id: 'top', role: 'top' as const };
+  const piece = (more: Partial<Dossier>): Dossier => ({
+    format: DOSSIER_FORMAT,
+    piece: { kind: 'desk' },
+    zones: [zone],
+    ...more,
+  });
+  const log = [
+    { at: '2026-03-01T10:00:00Z', zone: 'top', op: 'prime' as const, class: 'shellac_primer' },
+    { at: '2026-03-02T10:00:00Z', zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'tin' },
+  ];
+
+  it('waits for the slowest coat to cure, counted from the last (cabinet enamel: 30 days)', () => {
+    expect(judgeHandoverGate(piece({}), zone, '2026-03-03T00:00:00Z')).toMatchObject({ state: 'waiting' });
+    const state = (now: string, more: Partial<Dossier> = {}) =>
+      judgeHandoverGate(piece({ log, ...more }), zone, now).state;
+    expect(state('2026-04-01T09:59:00Z')).toBe('waiting');
+    expect(state('2026-04-01T10:00:00Z')).toBe('open');
+    expect(state('2026-03-10T10:00:00Z', { shelf: [{ id: 'tin', class: 'wb_alkyd_enamel', cure_days: 7 }] })).toBe(
+      'open',
+    );
+    expect(state('2026-03-03T00:00:00Z', { overrides: [{ zone: 'top', gate: 'handover', reason: 'sold' }] })).toBe(
+      'overridden',
+    );
   });
 });
