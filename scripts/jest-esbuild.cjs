@@ -7,6 +7,8 @@ module.exports = {
       loader: file.endsWith('x') ? 'tsx' : 'ts',
       format: 'cjs',
       target: 'node20',
+      // The runner's sandbox has no dynamic import.
+      supported: { 'dynamic-import': false },
       sourcemap: 'both',
       sourcefile: file,
     });

@@ -42,6 +42,7 @@ export function BoxPicture({ url, width, height, boxes, marking, onMark }: BoxPi
     <View
       ref={frame as never}
       {...drag}
+      position="relative"
       width="100%"
       maxWidth={560}
       aspectRatio={width / height}

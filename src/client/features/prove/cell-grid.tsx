@@ -23,7 +23,7 @@ export function CellGrid({ cells, square, onToggle }: CellGridProps) {
   return (
     <Column gap="$s">
       <ScrollView horizontal style={{ maxWidth: '100%' }} contentContainerStyle={{ width: side }}>
-        <View width={side} height={side} role="group" aria-label="Squares of the lattice">
+        <View position="relative" width={side} height={side} role="group" aria-label="Squares of the lattice">
           {url ? (
             <Image
               source={{ uri: url }}
@@ -32,7 +32,7 @@ export function CellGrid({ cells, square, onToggle }: CellGridProps) {
             />
           ) : null}
           {cells.map((row, r) => (
-            <Row key={r} height={side / n}>
+            <Row key={r} position="relative" height={side / n}>
               {row.map((share, c) => (
                 <View
                   key={c}

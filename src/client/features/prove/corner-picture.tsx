@@ -33,6 +33,7 @@ export function CornerPicture({ url, width, height, corners, onMove, onSet }: Co
     corners.map((corner, i) => (i === index ? clamp(point, width, height) : corner)) as unknown as Quad;
   return (
     <View
+      position="relative"
       width="100%"
       aspectRatio={width / height}
       maxWidth={560}

@@ -5,7 +5,7 @@ import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { makeId } from '@/client/store';
 import { Button, Choices, Column, Disclosure, Notice, useIsWide } from '@/client/ui';
 import type { Panel } from '@/core/dossier';
-import type { Moment } from '@/core/panel';
+import { listReadings, type Moment } from '@/core/panel';
 import { judgeGates, zoneName } from '@/core/piece';
 import { limitsOf, type Gate } from '@/core/proof';
 import { GateCard } from './gate-card';
@@ -38,7 +38,14 @@ function Proving({ dossier, change }: PieceParts) {
   const [patch, setPatch] = useState<Patch | null>(null);
   const [watching, setWatching] = useState<{ panel: Panel; moment: Moment } | null>(null);
   const worst = [...gates].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state))[0];
-  const zone = zones.find(({ id }) => id === picked) ?? zones.find(({ id }) => id === worst?.zone) ?? zones[0];
+  const [now] = useState(() => new Date().toISOString());
+  // A strip that is due cannot wait; a gate can.
+  const due = listReadings(dossier, now).find(({ state }) => state !== 'later')?.panel.zone;
+  const zone =
+    zones.find(({ id }) => id === picked) ??
+    zones.find(({ id }) => id === due) ??
+    zones.find(({ id }) => id === worst?.zone) ??
+    zones[0];
   if (!zone)
     return (
       <Notice tone="wait" title="Nothing to prove">

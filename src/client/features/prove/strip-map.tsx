@@ -30,7 +30,14 @@ export function StripMap({ panel, states, picked, onPick }: StripMapProps) {
   const [width, height] = [panel.width_mm + 2 * EDGE, panel.height_mm + 2 * EDGE];
   const share = (mm: number, of: number): `${number}%` => `${(100 * mm) / of}%`;
   return (
-    <View width="100%" maxWidth={420} aspectRatio={width / height} role="group" aria-label="Strip map">
+    <View
+      position="relative"
+      width="100%"
+      maxWidth={420}
+      aspectRatio={width / height}
+      role="group"
+      aria-label="Strip map"
+    >
       <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} aria-hidden>
         <Rect
           x={EDGE}

@@ -1,0 +1,133 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { expect, expectBigTargets, expectNoSideways, test } from './server';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-photographs-'));
+test.beforeAll(() => {
+  execFileSync(process.execPath, ['scripts/photographs.mjs'], {
+    env: { ...process.env, BRICOLAGE_PHOTOGRAPHS: folder },
+  });
+});
+
+/** A desk with a laminate top and the system the planner recommends for it. */
+async function makeDesk(url: string): Promise<void> {
+  const stated = { substrate: 'hpl_laminate', finish: 'factory_film' };
+  const treatment = {
+    prep: 'scuff_150',
+    primer: 'bonding_primer_wb',
+    coats: 1,
+    paint: 'wb_alkyd_enamel',
+    paint_coats: 2,
+  };
+  await fetch(`${url}/api/pieces/p-1`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({
+      format: 'bricolage.dossier/1',
+      piece: { id: 'p-1', name: 'Reading desk', kind: 'desk', history: { era: 'since_2000' } },
+      zones: [{ id: 'top', name: 'Top', role: 'top', area_m2: 1, stated }],
+      goal: { priority: 'cheapest' },
+      chosen: { at: '2026-03-01T10:00:00Z', zones: [{ id: 'top', treatment }] },
+    }),
+  });
+}
+
+test('a panel is designed, read from a photograph, put right in two squares; the gate closes and the plan changes', async ({
+  page,
+  shop,
+  strangers,
+}) => {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  await makeDesk(shop.url);
+  await page.goto(`${shop.url}/piece/p-1/prove`);
+
+  // Design: too small a face is refused, a seed draws another order, then it is made and started.
+  const designer = page.getByRole('region', { name: 'Test panel' });
+  await expect(designer.getByRole('button', { name: /^Strip A1/ })).toBeVisible();
+  await designer.getByLabel('Width, mm').fill('40');
+  await expect(designer.getByText(/^Too small: these strips need \d+ × \d+ mm/)).toBeVisible();
+  await designer.getByLabel('Width, mm').fill('300');
+  await expectBigTargets(page);
+  await expectNoSideways(page);
+  await designer.getByRole('button', { name: 'Make this panel' }).click();
+  const panel = page.getByRole('region', { name: 'Panel', exact: true });
+  await panel.getByRole('button', { name: /^First coat is on/ }).click();
+  await expect(panel.getByText(/^Next: read the primer/)).toBeVisible();
+
+  // The map and the calendar are there to be saved.
+  await panel.getByRole('button', { name: /^Times, map to print/ }).click();
+  const href = await panel.getByRole('link', { name: 'Save the times (calendar)' }).getAttribute('href');
+  expect(decodeURIComponent(href!)).toContain('BEGIN:VCALENDAR');
+  const svg = await panel.getByRole('link', { name: 'Save the map (SVG)' }).getAttribute('href');
+  expect(decodeURIComponent(svg!)).toContain('width="328mm"');
+
+  // Read the strip of the treatment taken from a photograph.
+  const strip = panel.getByRole('button', { name: /^Strip .*waterborne bonding primer/ }).first();
+  await strip.click();
+  await expect(strip).toHaveAttribute('aria-pressed', 'true');
+  const form = page.getByRole('region', { name: 'Log a test' });
+  await form.getByRole('radio', { name: /^Cross-cut/ }).click();
+  const choosing = page.waitForEvent('filechooser');
+  await form.getByRole('button', { name: 'Read it from a photograph' }).click();
+  await (await choosing).setFiles(path.join(folder, 'lattice-failed.jpg'));
+  const result = form.getByText(/^\d+\.\d % bare: ISO class/);
+  await expect(result).toHaveText(/^2[12]\.\d % bare: ISO class 3, ASTM 2B$/, { timeout: 30_000 });
+
+  // A corner moves by the arrow keys; two squares are put right.
+  await form.getByRole('slider', { name: 'Corner top left' }).press('ArrowRight');
+  await expect(result).toBeVisible();
+  const squares = form.getByRole('group', { name: 'Squares of the lattice' }).getByRole('checkbox');
+  await expect(squares).toHaveCount(25);
+  const whole = form.getByRole('checkbox', { name: / 0 % bare$/ });
+  await whole.nth(0).click();
+  await whole.nth(0).click();
+  await expect(form.getByText('2 squares put right by you.')).toBeVisible();
+  await expect(result).toHaveText(/^(29|30)\.\d % bare: ISO class 3, ASTM 2B$/);
+  await form.getByRole('button', { name: 'Use this reading' }).click();
+  await form.getByRole('radio', { name: 'Primer off the surface' }).click();
+  await form.getByLabel('Age of the patch, hours').fill('24');
+  await form.getByRole('button', { name: 'Log this test' }).click();
+
+  // The gate closes, says what is next best and what it costs, and the plan leaves the treatment out.
+  const gate = page.getByRole('status', { name: 'Gate: closed' });
+  await expect(gate.getByText(/Next best: /)).toBeVisible({ timeout: 20_000 });
+  await expect(gate.getByText(/^What it costs: 24 h of waiting/)).toBeVisible();
+  await expect(gate.getByText(/Next best: .*scuff 150, waterborne bonding primer$/)).toHaveCount(0);
+  const stored = (await (await fetch(`${shop.url}/api/pieces/p-1`)).json()) as {
+    tests: { reading: { by: string }; photo: string; strip: string }[];
+    photos: { id: string }[];
+  };
+  expect(stored.tests[0]).toMatchObject({ reading: { by: 'photo_corrected' }, photo: stored.photos[0]!.id });
+  expect(stored.tests[0]!.strip).toMatch(/^[AB]\d$|^C\d$/);
+
+  // Findings know of it.
+  await page.goto(`${shop.url}/findings`);
+  await page.getByRole('button', { name: /^Waterborne bonding primer/ }).click();
+  await expect(page.getByRole('link', { name: 'Reading desk, top' })).toBeVisible();
+  expect(errors).toEqual([]);
+  expect(strangers).toEqual([]);
+});
+
+test('bad pictures are refused with a reason, and nothing of them stays', async ({ page, shop }) => {
+  await makeDesk(shop.url);
+  await page.goto(`${shop.url}/piece/p-1/prove`);
+  const form = page.getByRole('region', { name: 'Log a test' });
+  await form.getByRole('radio', { name: /^Cross-cut/ }).click();
+  const notes = path.join(folder, 'notes.jpg');
+  writeFileSync(notes, 'this is not a picture');
+  const pick = async (name: string, file: string) => {
+    const choosing = page.waitForEvent('filechooser');
+    await form.getByRole('button', { name }).click();
+    await (await choosing).setFiles(file);
+  };
+  await pick('Read it from a photograph', notes);
+  await expect(form.getByText(/^This is not a picture that can be read/)).toBeVisible();
+  await pick('Read it from a photograph', path.join(folder, 'lattice-glare.jpg'));
+  await expect(form.getByText('Not good enough to go by')).toBeVisible({ timeout: 30_000 });
+  await expect(form.getByRole('button', { name: 'Use this reading' })).toHaveAttribute('aria-disabled', 'true');
+  const stored = (await (await fetch(`${shop.url}/api/pieces/p-1`)).json()) as { photos?: unknown };
+  expect(stored.photos).toBeUndefined();
+});
