@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { CHECKS, ROLES } from '@/core/knowledge';
-import { DOSSIER_FORMAT, type Dossier, type Zone } from '@/core/dossier';
+import { DOSSIER_FORMAT, type Dossier, type Experience, type Zone } from '@/core/dossier';
 import {
   byInformation,
   byWorth,
@@ -10,6 +10,8 @@ import {
   inFixedOrder,
   measurePractice,
 } from '@/core/survey';
+import { addUp, buildFindings } from '@/core/learning';
+import { drawShop, drawTests, USUAL_SPREAD } from '@/core/learning/simulate';
 import { planPiece } from '@/core/systems';
 import { readGround } from '@/core/systems/ground';
 import { listProducts } from '@/core/systems/product';
@@ -22,6 +24,19 @@ interface Figure {
   unit: string;
   target: string;
   reference: string;
+}
+
+/** Five thousand readings of made-up shops, one by one. */
+function drawReadings(): Experience[] {
+  const rows: Experience[] = [];
+  for (let seed = 1; rows.length < 5000; seed += 1) {
+    for (const { held, failed, ...row } of drawTests(seed, drawShop(seed, USUAL_SPREAD), 12)) {
+      const one = { ...row, tests: 1 };
+      for (let i = 0; i < held; i += 1) rows.push({ ...one, held: 1, failed: 0, tests_held: 1 });
+      for (let i = 0; i < failed; i += 1) rows.push({ ...one, held: 0, failed: 1, tests_held: 0 });
+    }
+  }
+  return rows.slice(0, 5000);
 }
 
 /** Twelve zones with eight answers each, every third check in turn: always the same piece. */
@@ -103,6 +118,8 @@ export function measureCore(): Figure[] {
   const withTins = time(() => void planPiece(stocked), PLAN_REPEATS);
   const { effort } = planPiece(stocked);
   const small = measureSmall(zone, piece);
+  const readings = drawReadings();
+  const findings = time(() => void buildFindings(addUp(readings), { mode: 'adhesion', prep: 'liquid_degloss' }));
   const figure = (name: string, value: number, unit: string, target: string, reference: string): Figure => ({
     name,
     value: Number(value.toPrecision(3)),
@@ -127,6 +144,13 @@ export function measureCore(): Figure[] {
       `ratio to the fixed work ${(ranking.median / fixed.median).toFixed(2)}`,
     ),
     figure('belief, needs and next checks of 12 zones', all.median, 'ms', '< 60', ''),
+    figure(
+      'Findings of 5 000 readings',
+      findings.median,
+      'ms',
+      '< 200',
+      `${readings.length} readings, each a row of its own`,
+    ),
     figure('plan of a 12-zone piece', plan.median, 'ms', '< 300', 'in a worker'),
     figure(
       'plan of a 12-zone piece with 25 tins',

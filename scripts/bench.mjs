@@ -4,8 +4,9 @@
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { cpus } from 'node:os';
 import path from 'node:path';
-import { build, install, loadTypeScript, root } from './lib.mjs';
+import { build, bundleTypeScript, install, loadTypeScript, root } from './lib.mjs';
 
 install();
 build();
@@ -81,9 +82,97 @@ add(
   'framework alone in a trial: about 610',
 );
 
+const FAILURES_SHOWN = 12;
+const failures = [];
+await measurePhotographs();
+
+/** Photographs of the simulated camera, in as many processes as there are processors. */
+async function readPhotographs(kind, seeds) {
+  const bundle = path.join(root, '.cache/measure-photos.cjs');
+  bundleTypeScript('scripts/measure-photos.ts', bundle);
+  const shares = Array.from({ length: cpus().length }, (_, k) => seeds.filter((_seed, i) => i % cpus().length === k));
+  const parts = await Promise.all(
+    shares.map(
+      (share) =>
+        new Promise((resolve, reject) => {
+          const child = spawn(process.execPath, [bundle, kind, ...share.map(String)], {
+            stdio: ['ignore', 'pipe', 'inherit'],
+          });
+          let out = '';
+          child.stdout.on('data', (chunk) => (out += chunk));
+          child.on('exit', (code) => (code === 0 ? resolve(JSON.parse(out)) : reject(new Error(`${kind}: ${code}`))));
+        }),
+    ),
+  );
+  return parts.flat();
+}
+
+async function measurePhotographs() {
+  const count = Number(process.env.BENCH_PHOTOGRAPHS ?? 500);
+  const seeds = Array.from({ length: count }, (_, i) => i);
+  const large = Math.ceil(count / 25);
+  const [small, huge, spoilt, strips] = [
+    await readPhotographs('lattice', seeds.slice(large)),
+    await readPhotographs('lattice12', seeds.slice(0, large)),
+    await readPhotographs(
+      'unreadable',
+      seeds.slice(0, Math.ceil(count / 5)).map((seed) => seed + 1000),
+    ),
+    await readPhotographs('strips', seeds.slice(0, Math.ceil(count / 5))),
+  ];
+  const all = [...small, ...huge];
+  const within = (steps) =>
+    all.filter(({ faults, truthClass, readClass }) => faults.length === 0 && Math.abs(truthClass - readClass) <= steps);
+  const used = all.filter(({ faults }) => faults.length === 0);
+  const share = (part, whole) => (100 * part.length) / whole.length;
+  const about = `${all.length} photographs, ${huge.length} of them of 12 MP, corners found by itself; a refusal counts as wrong`;
+  add('lattice: class exact', share(within(0), all), '%', '>= 92', about);
+  add('lattice: within one class', share(within(1), all), '%', '>= 99.5', about);
+  const misses = used.map(({ truthPct, readPct }) => Math.abs(truthPct - readPct));
+  add(
+    'lattice: mean error of the area removed',
+    misses.reduce((sum, miss) => sum + miss, 0) / misses.length,
+    'points',
+    '<= 2.5',
+    `${used.length} used`,
+  );
+  add('lattice: reading without decoding', median(all.map(({ ms }) => ms)), 'ms', '', 'median, machine fully busy');
+  const refused = spoilt.filter(({ faults }) => faults.length > 0);
+  add('unreadable photographs refused', share(refused, spoilt), '%', '>= 90', `${spoilt.length} made unreadable`);
+  const even = strips.filter(({ faults }) => faults.length === 0);
+  add(
+    'bleed: mean error of ΔE00',
+    even.reduce((sum, { meanMiss }) => sum + meanMiss, 0) / even.length,
+    '',
+    '<= 0.5',
+    `${even.length} of ${strips.length} strips used`,
+  );
+  for (const own of all.filter((reading) => !within(0).includes(reading))) {
+    const cause =
+      own.faults.length > 0
+        ? `refused: ${own.faults.join(', ')}`
+        : own.cornersOffPx > 15
+          ? 'corners wrong'
+          : Math.abs(own.truthPct - own.readPct) <= 2.5
+            ? 'close to a limit'
+            : 'colours parted wrongly';
+    failures.push({
+      cause,
+      text: `${own.seed}: ${own.about}; ${own.truthPct.toFixed(1)} % read as ${own.readPct.toFixed(1)} %`,
+    });
+  }
+}
+
 if (asJson) process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`);
 else
   for (const { name, value, unit, target, reference } of figures)
     process.stdout.write(
       `${[name, `${value} ${unit}`, target && `target ${target}`, reference].filter(Boolean).join(' | ')}\n`,
     );
+if (!asJson) {
+  for (const cause of [...new Set(failures.map((failure) => failure.cause))]) {
+    const own = failures.filter((failure) => failure.cause === cause);
+    process.stdout.write(`lattice, ${cause}: ${own.length}\n`);
+    for (const { text } of own.slice(0, FAILURES_SHOWN)) process.stdout.write(`  ${text}\n`);
+  }
+}

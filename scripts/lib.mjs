@@ -110,18 +110,21 @@ export function loadTypeScript(entry, sources = ['src', 'scripts', 'package-lock
   const name = path.basename(entry, '.ts');
   const outfile = `.cache/${name}.cjs`;
   const require = createRequire(import.meta.url);
-  onlyIfChanged(`bundle-${name}`, sources, outfile, () => {
-    require('esbuild').buildSync({
-      entryPoints: [path.join(root, entry)],
-      bundle: true,
-      platform: 'node',
-      target: 'node20',
-      format: 'cjs',
-      // Holds a native library, which stays a package of its own.
-      external: ['sharp'],
-      outfile: path.join(root, outfile),
-      logLevel: 'error',
-    });
-  });
+  onlyIfChanged(`bundle-${name}`, sources, outfile, () => bundleTypeScript(entry, path.join(root, outfile)));
   return require(path.join(root, outfile));
+}
+
+/** Bundles a TypeScript file of the project for Node. */
+export function bundleTypeScript(entry, outfile) {
+  createRequire(import.meta.url)('esbuild').buildSync({
+    entryPoints: [path.join(root, entry)],
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'cjs',
+    // Holds a native library, which stays a package of its own.
+    external: ['sharp'],
+    outfile,
+    logLevel: 'error',
+  });
 }

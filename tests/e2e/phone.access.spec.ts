@@ -12,6 +12,9 @@ const SCREENS = [
   '/piece/demo-oak-hall-bench/read',
   '/piece/demo-sewing-cabinet/choose',
   '/piece/demo-media-cupboard/prove',
+  '/piece/demo-issue-desk/prove',
+  '/piece/demo-reading-table/prove',
+  '/findings',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {

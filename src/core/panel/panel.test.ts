@@ -3,7 +3,7 @@ import { writeCalendar } from '../calendar';
 import { DOSSIER_FORMAT, type Dossier, type Panel, type Test } from '../dossier';
 import { crossFactors, designPanel, type PanelWish } from './design';
 import { proposePanel } from './propose';
-import { listReadings, scheduleMoments } from './schedule';
+import { listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
 import { drawStripMap, listTreatments } from './strip-map';
 
 const SHELLAC = { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const;
@@ -127,6 +127,14 @@ describe('the times of a panel', () => {
       ['48h', 76],
       ['7d', 196],
     ]);
+  });
+
+  it('tell what lies on a strip: its primer until that has been read, then the whole system', () => {
+    const panel = make({ treatments: [{ ...SHELLAC, ...painted }], control: null, replicates: 1 });
+    const read: Test = { zone: 'top', panel: 'p1', strip: 'A', kind: 'nail', age_h: 13, reading: { score: 0 } };
+    expect(treatmentOnStrip({}, panel, 'A', 'nail')).toEqual(SHELLAC);
+    expect(treatmentOnStrip({ tests: [read] }, panel, 'A', 'nail')).toEqual({ ...SHELLAC, ...painted });
+    expect(treatmentOnStrip({}, panel, 'A', 'bleed_watch')).toEqual({ ...SHELLAC, ...painted });
   });
 
   it('stretch in a cold workshop', () => {

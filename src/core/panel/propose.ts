@@ -38,7 +38,9 @@ export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean): Pro
     .filter(({ worth }) => worth > STRIP_PRICE)
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_TREATMENTS - 1);
-  const treatments = [first, ...rivals.map(({ leader }) => leader)].map(({ treatment }) => treatment);
+  const treatments = [first, ...rivals.map(({ leader }) => leader)].map(({ treatment }) =>
+    bleeds ? treatment : withoutPaint(treatment),
+  );
   return {
     zone: zone.id,
     why: explain(first, rivals[0]?.leader),
@@ -73,6 +75,13 @@ function valueStrips(tested: Leader, leaders: readonly Leader[]): number {
   ];
   const then = outcomes.reduce((sum, { p, after }) => sum + p * Math.min(others, costOf(tested, after)), 0);
   return Number.isFinite(others) ? Math.max(0, now - then) : 0;
+}
+
+/** Grip is asked of the primer: where no colour is to come through, the strips need no paint. */
+function withoutPaint(treatment: Treatment): Treatment {
+  if ((treatment.primer ?? 'none') === 'none') return treatment;
+  const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
+  return primed;
 }
 
 /** The same with the one thing left out that is most in doubt: its primer, or else its sanding. */

@@ -12,6 +12,8 @@ export interface Moment {
   strips: string[];
   tests: TestKind[];
   bleedAt?: NonNullable<BleedMoment>;
+  /** A scratch on the primer before it is painted over, or on the whole system. */
+  on?: 'primer' | 'system';
 }
 export type BleedMoment = '1h' | 'overnight' | 'after_clear' | '48h' | '7d';
 
@@ -36,13 +38,13 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
     const next = layers[i + 1];
     if (layer.last === 'prime' && scratches.length > 0) {
       const hard = Math.max(...layer.films.map((code) => FILM_FACTS[code].testFromH * stretch(code)), OVERNIGHT_H);
-      moments.push(read(clock + hard, 'Read the primer', all, scratches));
+      moments.push({ ...read(clock + hard, 'Read the primer', all, scratches), on: 'primer' });
       clock += next ? Math.max(recoat, hard) : hard;
     } else clock += next ? recoat : 0;
   });
   const hard = Math.max(0, ...(layers.at(-1)?.films ?? []).map((code) => FILM_FACTS[code].testFromH * stretch(code)));
   if (layers.at(-1)?.last === 'paint' && scratches.length > 0) {
-    moments.push(read(clock + hard, 'Read the whole system', all, scratches));
+    moments.push({ ...read(clock + hard, 'Read the whole system', all, scratches), on: 'system' });
   }
   if (panel.kinds.includes('bleed_watch')) moments.push(...watchBleed(layers, moments, clock, all));
   return moments.sort((a, b) => a.atH - b.atH);
@@ -140,6 +142,26 @@ export function listReadings(dossier: Pick<Dossier, 'panels' | 'tests' | 'climat
         });
     })
     .sort((a, b) => a.dueAt.localeCompare(b.dueAt));
+}
+
+/** What lies on a strip when it is scratched next: as long as its primer has not been read, it is not painted over. */
+export function treatmentOnStrip(
+  dossier: Pick<Dossier, 'tests' | 'climate'>,
+  panel: Panel,
+  code: string,
+  kind: TestKind,
+): Treatment {
+  const { treatment } = panel.strips.find((strip) => strip.code === code)!;
+  const next = scheduleMoments(panel, dossier.climate).find(
+    (moment) =>
+      moment.tests.includes(kind) &&
+      !(dossier.tests ?? []).some(
+        (test) => test.panel === panel.id && test.strip === code && isReadingOf(test, moment),
+      ),
+  );
+  if (next?.on !== 'primer') return treatment;
+  const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
+  return primed;
 }
 
 /** A reading belongs to a moment by its kind, and by its age: not much sooner than asked for. */

@@ -8,6 +8,7 @@ import { draftDone, draftTyped, makeId, rememberPiece, type AppDispatch, type Ro
 import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong } from '@/client/ui';
 import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
 import { INTERFACES, PREPS, PRIMERS, TEST_KINDS, type InterfaceCode } from '@/core/knowledge';
+import { treatmentOnStrip } from '@/core/panel';
 import { zoneName } from '@/core/piece';
 import { countsFromHours, describeTreatment, estimateFilm, specifyCut } from '@/core/proof';
 import { CutDrawing } from './cut-drawing';
@@ -16,6 +17,8 @@ import { LatticeReader, type LatticeResult } from './lattice-reader';
 import { ScoreGlyph } from './score-glyph';
 import { TreatmentFields } from './treatment-fields';
 
+/** What the gates ask for; other kinds are a tap away. */
+const COMMON_KINDS = KIND_OPTIONS.slice(0, 4).map(({ code }) => code);
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
 const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: WHERE[code] }));
 
@@ -65,6 +68,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
   const formName = `prove/${dossier.piece.id ?? ''}/${zone.id}`;
   const draft = useSelector((state: RootState) => state.drafts[formName]) as FormInput | undefined;
   const [photo, setPhoto] = useState<LatticeResult | null>(null);
+  const [allKinds, setAllKinds] = useState(false);
   const chosen = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
   const start: FormInput = {
     kind: 'nail',
@@ -100,7 +104,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
     primer: values.primer,
     coats: values.primer === 'none' ? 0 : values.coats,
   };
-  const treatment = strip?.treatment ?? own;
+  const treatment = patch ? treatmentOnStrip(dossier, patch.panel, patch.strip, values.kind) : own;
   const submit = handleSubmit(async ({ kind, value, age, where, moment, note }) => {
     const read = kind === 'cross_cut' && photo ? photo : null;
     const id = makeId();
@@ -146,7 +150,10 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
           label="What is tested"
           options={[
             ...strips.flatMap((panel) =>
-              panel.strips.map(({ code }) => ({ code: `${panel.id}/${code}`, label: `Strip ${code}` })),
+              panel.strips
+                .map(({ code }) => code)
+                .sort()
+                .map((code) => ({ code: `${panel.id}/${code}`, label: `Strip ${code}` })),
             ),
             { code: '', label: 'Another patch' },
           ]}
@@ -158,7 +165,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
         />
       ) : null}
       {strip ? (
-        <Small>{describeTreatment(strip.treatment)}</Small>
+        <Small>{describeTreatment(treatment)}</Small>
       ) : (
         <TreatmentFields values={values} treatment={own} onSet={(name, value) => setValue(name, value as never)} />
       )}
@@ -169,7 +176,11 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
           <Choices
             label="Kind of test"
             tileWidth={110}
-            options={KIND_OPTIONS}
+            options={
+              allKinds || !COMMON_KINDS.includes(field.value)
+                ? KIND_OPTIONS
+                : KIND_OPTIONS.slice(0, COMMON_KINDS.length)
+            }
             value={field.value}
             onPick={(kind) => {
               field.onChange(kind);
@@ -179,6 +190,13 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
           />
         )}
       />
+      {allKinds ? null : (
+        <Row>
+          <Button look="quiet" onPress={() => setAllKinds(true)}>
+            Other kinds of test…
+          </Button>
+        </Row>
+      )}
       {values.kind === 'cross_cut' ? (
         <Column gap="$m">
           <CutDrawing cut={lattice} />
