@@ -148,7 +148,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       backgroundColor="$card"
       alignItems="flex-start"
       cursor="pointer"
-      aria-expanded={on}
+      aria-pressed={on}
       aria-label={`${namePrimer(cell.primer)}: holds ${formatChance(cell.mean)}, ${cell.tests === 0 ? 'not tested here' : `${cell.tests} tests`}`}
       onPress={onPress}
       {...{ type: 'button' }}
