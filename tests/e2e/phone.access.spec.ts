@@ -27,7 +27,11 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(page.getByRole('status', { name: 'Loading' })).toHaveCount(0);
       const folded = page.locator('main [aria-expanded="false"]');
       while ((await folded.count()) > 0) await folded.first().click();
-      if (path === '/findings') await page.getByRole('button', { name: /^Shellac primer/ }).first().click();
+      if (path === '/findings')
+        await page
+          .getByRole('button', { name: /^Shellac primer/ })
+          .first()
+          .click();
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(
         violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),

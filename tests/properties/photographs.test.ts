@@ -38,7 +38,7 @@ interface Lattice {
 
 describe('a lattice read from a photograph of known truth', () => {
   // One of each class, both spacings, pale and dark coats, wood and board.
-  const seeds = [0, 7, 14, 9, 28, 17];
+  const seeds = [0, 7, 20, 9, 28, 17];
 
   it('has its class, its area, its corners and its cells', () => {
     const readings = measure<Lattice>('lattice', seeds);

@@ -170,7 +170,7 @@ describe('findings', () => {
 });
 
 describe('simulated shops', () => {
-  const seeds = Array.from({ length: 200 }, (_, i) => i + 1);
+  const seeds = Array.from({ length: 120 }, (_, i) => i + 1);
 
   it.each([4, 12, 40])(
     'with up to %p tests a treatment: intervals hold what they promise, pooling ranks better',

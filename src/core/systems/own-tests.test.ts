@@ -53,7 +53,8 @@ describe('the shop’s own readings', () => {
     const row = { mode: 'adhesion', substrate: 'hpl_laminate', finish: 'factory_film', prep: 'scuff_150' } as const;
     const shop: Experience = { ...row, primer: 'bonding_primer_wb', held: 3, failed: 4, tests: 7, tests_held: 3 };
     const plan = (experience: Experience[]) =>
-      planPiece({ ...piece([]), goal: { priority: 'cheapest' }, experience }).systems[0]!.zones[0]!;
+      planPiece({ ...piece([]), zones: [{ id: 'side', role: 'side', area_m2: 1, ...laminate }], experience })
+        .systems[0]!.zones[0]!;
     const before = plan([]).treatment;
     expect(before).toMatchObject({ prep: 'scuff_150', primer: 'bonding_primer_wb' });
     expect(plan([shop]).treatment.primer).not.toBe(before.primer);
