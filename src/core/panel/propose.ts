@@ -25,13 +25,17 @@ const CONTENDERS = 6;
 /**
  * The panel that would tell most for the plan of a zone: the way the plan would take, which the gate asks proof of, and
  * those whose result could change that choice, each weighed by how much cheaper the choice becomes on average once two
- * strips of it have been read. Null when nothing is to be painted there.
+ * strips of it have been read. `planned` is what the plan of the whole piece takes here, which may differ from what the
+ * zone alone would. Null when nothing is to be painted there.
  */
-export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean): Proposal | null {
-  const leaders = listLeaders(dossier, zone).slice(0, CONTENDERS);
+export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean, planned?: Treatment): Proposal | null {
+  const all = listLeaders(dossier, zone);
   const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
-  const first = leaders.find(({ treatment }) => taken && isSame(treatment, taken)) ?? leaders[0];
+  const find = (wanted: Treatment | undefined): Leader | undefined =>
+    wanted && all.find(({ treatment }) => isSame(treatment, wanted));
+  const first = find(taken) ?? find(planned) ?? all[0];
   if (!first) return null;
+  const leaders = [first, ...all.filter((leader) => leader !== first).slice(0, CONTENDERS - 1)];
   const rivals = leaders
     .filter((leader) => leader !== first)
     .map((leader) => ({ leader, worth: valueStrips(leader, leaders) }))

@@ -1,4 +1,4 @@
-import type { Dossier } from '../dossier';
+import type { Dossier, Treatment } from '../dossier';
 import { collectExperience, listExperience, listLearned } from '../learning';
 import { designPanel, needsBleedWatch, proposePanel, type Proposal } from '../panel';
 import { judgeTest } from '../proof';
@@ -6,11 +6,11 @@ import { computeBelief } from '../survey';
 import { isPale, judgeGates, judgeHandovers } from './gates';
 
 /** The panel that would tell most on one zone; null when there is nothing to paint there. */
-export function proposeForZone(dossier: Dossier, zoneId: string): Proposal | null {
+export function proposeForZone(dossier: Dossier, zoneId: string, planned?: Treatment): Proposal | null {
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   if (!zone) return null;
   const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, isPale(dossier));
-  return proposePanel(dossier, zone, bleeds);
+  return proposePanel(dossier, zone, bleeds, planned);
 }
 
 /** The panel that would tell most, over all zones whose gate still asks for proof. */

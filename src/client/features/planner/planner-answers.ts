@@ -1,4 +1,4 @@
-import type { Dossier } from '@/core/dossier';
+import type { Dossier, Treatment } from '@/core/dossier';
 import { proposeForZone } from '@/core/piece';
 import {
   listConsidered,
@@ -36,8 +36,12 @@ export function answerPlanner(request: PlannerRequest): Answers[keyof Answers] {
     case 'turning_points':
       return listTurningPoints(request.dossier);
     case 'proposal':
-      return proposeForZone(request.dossier, request.zone);
+      return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
   }
 }
+
+/** What the plan of the whole piece takes on a zone. */
+const findPlanned = (dossier: Dossier, zone: string): Treatment | undefined =>
+  planPiece(dossier).systems[0]?.zones.find(({ id }) => id === zone)?.treatment;

@@ -19,6 +19,8 @@ import { StripMap, type StripState } from './strip-map';
 interface PanelCardProps {
   dossier: Dossier;
   panel: Panel;
+  /** Which of several on this zone. */
+  number: number | null;
   picked: string | null;
   onPick: (code: string) => void;
   onStart: (panel: Panel) => void;
@@ -27,7 +29,7 @@ interface PanelCardProps {
 }
 
 /** A panel: its map, what is due on it, and how its strips have held. */
-export function PanelCard({ dossier, panel, picked, onPick, onStart, onRemove, onPhotograph }: PanelCardProps) {
+export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onRemove, onPhotograph }: PanelCardProps) {
   const [now] = useState(() => new Date().toISOString());
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
@@ -36,7 +38,7 @@ export function PanelCard({ dossier, panel, picked, onPick, onStart, onRemove, o
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   return (
     <Card gap="$m" render="section" aria-label="Panel">
-      <Heading>{panel.coated_at ? 'Panel' : 'Panel to paint'}</Heading>
+      <Heading>{`Panel${number ? ` ${number}` : ''}${panel.coated_at ? '' : ' to paint'}`}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">All readings of it are in</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />

@@ -92,11 +92,12 @@ function Proving({ dossier, change }: PieceParts) {
                 }
               />
             ))}
-          {panels.map((panel) => (
+          {panels.map((panel, i) => (
             <PanelCard
               key={panel.id}
               dossier={dossier}
               panel={panel}
+              number={panels.length > 1 ? i + 1 : null}
               picked={patch?.panel.id === panel.id ? patch.strip : null}
               onPick={(strip) => setPatch({ panel, strip })}
               onStart={(started) => change({ type: 'panel_set', panel: started })}

@@ -149,11 +149,14 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
         <Choices
           label="What is tested"
           options={[
-            ...strips.flatMap((panel) =>
+            ...strips.flatMap((panel, i) =>
               panel.strips
                 .map(({ code }) => code)
                 .sort()
-                .map((code) => ({ code: `${panel.id}/${code}`, label: `Strip ${code}` })),
+                .map((code) => ({
+                  code: `${panel.id}/${code}`,
+                  label: strips.length > 1 ? `Panel ${i + 1}, ${code}` : `Strip ${code}`,
+                })),
             ),
             { code: '', label: 'Another patch' },
           ]}
