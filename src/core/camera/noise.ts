@@ -1,7 +1,7 @@
 import { makeRandom } from '../shared';
 
 /** A normally distributed number from a seeded source (Box and Muller). */
-export const drawNormal = (random: () => number): number =>
+const drawNormal = (random: () => number): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 export const drawBetween = (random: () => number, low: number, high: number): number => low + (high - low) * random();

@@ -1,7 +1,7 @@
 import { chanceAbove, type BetaCounts } from './beta';
 
 /** Two treatments are ranked only when one is better this surely. */
-export const SURE = 0.9;
+const SURE = 0.9;
 /** More strips than this nobody paints to tell two primers apart. */
 const MOST_STRIPS = 30;
 

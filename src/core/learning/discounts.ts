@@ -27,8 +27,7 @@ export const PRIOR_COUNT = 6;
 export const SERVICE_WEIGHT = 2;
 
 /** Preparations that leave the same kind of surface: their readings are counted together. */
-export const PREP_GROUPS = ['none', 'liquid_degloss', 'scuff', 'bare'] as const;
-export type PrepGroup = (typeof PREP_GROUPS)[number];
+export type PrepGroup = 'none' | 'liquid_degloss' | 'scuff' | 'bare';
 
 export const groupPrep = (prep: PrepCode): PrepGroup =>
   prep === 'strip' || prep === 'sand_bare' ? 'bare' : prep.startsWith('scuff') ? 'scuff' : (prep as PrepGroup);

@@ -3,7 +3,7 @@ import type { LatticeReading, PictureFault } from './lattice';
 import type { StripFault, StripReading } from './strips';
 
 /** What is wrong with a picture and what to do about it. */
-export const FAULT_WORDS: Record<PictureFault | StripFault, string> = {
+const FAULT_WORDS: Record<PictureFault | StripFault, string> = {
   no_lattice: 'The cuts are not found. Mark the four outer corners by hand, or take it again nearer and square on.',
   corners_wrong: 'The four corners do not make a square. Put them on the outermost cuts, going round.',
   out_of_frame: 'Part of the lattice or of the paint around it is out of the picture. Take it again from farther away.',
@@ -54,7 +54,7 @@ function normalShare(z: number): number {
 }
 
 /** Below this the class is a guess: the reading says so and asks for another picture or for the eye. */
-export const LEAST_CONFIDENCE = 0.5;
+const LEAST_CONFIDENCE = 0.5;
 
 /** A lattice reading as the open format has it. */
 export function reportLattice(reading: LatticeReading) {
@@ -90,4 +90,4 @@ export const reportStrips = (readings: readonly StripReading[]) => ({
 });
 
 /** Two pictures of the same strip differ by about this much whatever is done (ΔE00; the simulated camera's mean error). */
-export const LEAST_TOLD = 0.3;
+const LEAST_TOLD = 0.3;

@@ -1,5 +1,5 @@
-export { isPale, judgeGates, judgeHandovers } from './gates';
-export { proposeForZone, proposeNextPanel, reportProof } from './proof-report';
+export { judgeGates } from './gates';
+export { proposeForZone, reportProof } from './proof-report';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export {
   buildSection,

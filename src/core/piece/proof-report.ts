@@ -14,7 +14,7 @@ export function proposeForZone(dossier: Dossier, zoneId: string, planned?: Treat
 }
 
 /** The panel that would tell most, over all zones whose gate still asks for proof. */
-export function proposeNextPanel(dossier: Dossier): Proposal | null {
+function proposeNextPanel(dossier: Dossier): Proposal | null {
   return judgeGates(dossier)
     .filter(({ gate, state }) => gate === 'prime_to_paint' && (state === 'waiting' || state === 'closed'))
     .flatMap(({ zone }) => proposeForZone(dossier, zone) ?? [])
