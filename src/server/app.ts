@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail } from '@/core/shared';
 import type { PieceStore, ShelfStore } from './db';
+import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
@@ -17,6 +18,7 @@ export interface AppParts {
   store: PieceStore;
   shelf: ShelfStore;
   photos: PhotoFiles;
+  instruments: Instruments;
   /** Folder of the exported web application; left out when only the API is wanted. */
   webRoot?: string;
   log: Logger;
@@ -26,7 +28,7 @@ export interface AppParts {
 const BODY_LIMIT = '1mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, shelf, photos, webRoot, log, now }: AppParts): Express {
+export function makeApp({ store, shelf, photos, instruments, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -47,6 +49,11 @@ export function makeApp({ store, shelf, photos, webRoot, log, now }: AppParts): 
   app.get('/api/experience', (request, response) => {
     const { except } = request.query;
     response.json({ experience: experience.list(typeof except === 'string' ? except : undefined) });
+  });
+  app.get('/api/instruments', (_request, response) => {
+    const at = now();
+    const { simulated } = instruments;
+    response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));

@@ -6,6 +6,7 @@ import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';
 import { makeApp } from './app';
 import { makePieceStore, makeShelfStore, openDatabase, type PieceStore, type ShelfStore } from './db';
+import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
 
 /*
@@ -26,7 +27,15 @@ if (process.env.BRICOLAGE_DEMO) {
 }
 
 const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
-const app = makeApp({ store, shelf, photos, webRoot: path.join(root, 'dist'), log, now });
+const app = makeApp({
+  store,
+  shelf,
+  photos,
+  instruments: makeSimulatedInstruments(),
+  webRoot: path.join(root, 'dist'),
+  log,
+  now,
+});
 listen(Number(process.env.PORT ?? 4173));
 
 function listen(port: number): void {

@@ -98,3 +98,16 @@ describe('panels and outcomes', () => {
     expect((await server.call('GET', '/api/pieces/a')).body.panels ?? []).toEqual([]);
   });
 });
+
+describe('the instruments', () => {
+  it('say what the air and the wood are like now, and that they are simulated', async () => {
+    const { status, body } = await server.call('GET', '/api/instruments');
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      simulated: true,
+      air: { temperature_c: expect.any(Number), humidity_pct: expect.any(Number) },
+    });
+    expect(body.moisture_pct).toBeGreaterThan(5);
+    expect(body.moisture_pct).toBeLessThan(20);
+  });
+});

@@ -5,6 +5,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
 import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
+import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
 
 export const MIGRATIONS = path.resolve('src/server/db/migrations');
@@ -32,6 +33,7 @@ export async function startServer(
     store: makePieceStore(db),
     shelf: makeShelfStore(db),
     photos: makePhotoFiles(path.join(path.dirname(file), 'photos')),
+    instruments: makeSimulatedInstruments(),
     log: pino({ level: 'silent' }),
     now,
   });

@@ -7,6 +7,7 @@ import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
 import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
+import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
 import { MIGRATIONS } from './harness';
 
@@ -23,6 +24,7 @@ const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
   photos: makePhotoFiles(webRoot),
+  instruments: makeSimulatedInstruments(),
   webRoot,
   log: pino({ level: 'silent' }),
   now: () => '2026-01-01T00:00:00Z',

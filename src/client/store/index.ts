@@ -1,6 +1,6 @@
 export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
-export { useGetExperienceQuery, useListPiecesQuery } from './pieces-api';
+export { useGetExperienceQuery, useLazyGetInstrumentsQuery, useListPiecesQuery } from './pieces-api';
 export { currencySet, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, overlay, useChange, usePiece } from './use-piece';

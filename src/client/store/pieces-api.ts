@@ -1,5 +1,11 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Dossier, Experience, ShelfItem } from '@/core/dossier';
+import type { Climate, Dossier, Experience, ShelfItem } from '@/core/dossier';
+
+export interface InstrumentReadings {
+  simulated: boolean;
+  air: Climate;
+  moisture_pct: number;
+}
 
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
@@ -20,8 +26,16 @@ export const piecesApi = createApi({
       query: (except) => (except ? `/experience?except=${except}` : '/experience'),
       transformResponse: (answer: { experience: Experience[] }) => answer.experience,
     }),
+    /** What the workshop's instruments say now. */
+    getInstruments: build.query<InstrumentReadings, void>({ query: () => '/instruments', keepUnusedDataFor: 0 }),
     getPiece: build.query<Dossier, string>({ query: (id) => `/pieces/${id}` }),
   }),
 });
 
-export const { useListPiecesQuery, useGetPieceQuery, useListTinsQuery, useGetExperienceQuery } = piecesApi;
+export const {
+  useListPiecesQuery,
+  useGetPieceQuery,
+  useListTinsQuery,
+  useGetExperienceQuery,
+  useLazyGetInstrumentsQuery,
+} = piecesApi;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
+import { useLazyGetInstrumentsQuery } from '@/client/store';
 import { Button, Column, Field, Heading, Row, Small } from '@/client/ui';
 import { computeEquilibriumMoisturePct, LABEL_CLIMATE } from '@/core/climate';
 import { NUMBER_CHECKS } from '@/core/knowledge';
@@ -23,6 +24,13 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
     humidity: humidity >= 1 && humidity <= 99 ? undefined : 'From 1 to 99 %.',
   };
   const settles = wrong.temperature || wrong.humidity ? null : computeEquilibriumMoisturePct(temperature, humidity);
+  const [ask, instruments] = useLazyGetInstrumentsQuery();
+  const take = async (): Promise<void> => {
+    const { data } = await ask();
+    if (!data) return;
+    const { temperature_c, humidity_pct } = data.air;
+    setText({ value: String(data.moisture_pct), temperature: String(temperature_c), humidity: String(humidity_pct) });
+  };
   const save = (): void => {
     setTried(true);
     if (wrong.value || wrong.temperature || wrong.humidity) return;
@@ -36,6 +44,13 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         <Heading>Press the meter’s pins in, somewhere hidden</Heading>
         <Small>Along the grain, in bare wood if there is any. Half a minute, leaves a small hidden mark.</Small>
       </Column>
+      <Button onPress={() => void take()}>Take it from the instruments</Button>
+      {instruments.isError ? (
+        <Small role="alert" color="$stop">
+          The instruments do not answer. Write what they show.
+        </Small>
+      ) : null}
+      {instruments.data?.simulated ? <Small>These are simulated instruments: for trying out only.</Small> : null}
       <Field
         label="The meter says"
         unit="%"
