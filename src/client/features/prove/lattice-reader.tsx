@@ -91,7 +91,8 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
   };
   const cells = report ? correct(report.report.cells, fixes) : null;
   const removedPct = cells ? (100 * cells.flat().reduce((sum, share) => sum + share, 0)) / cells.flat().length : 0;
-  const usable = report !== null && (report.report.usable || fixes.size > 0);
+  // While the squares are read anew, what is shown is out of date.
+  const usable = busy === null && report !== null && (report.report.usable || fixes.size > 0);
   return (
     <Column gap="$m">
       <Row gap="$s" flexWrap="wrap">
@@ -133,7 +134,11 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
               {report.report.why}
             </Notice>
           )}
-          <CellGrid cells={cells} square={report.square} onToggle={(at) => setFixes(toggle(fixes, cells, at))} />
+          <CellGrid
+            cells={cells}
+            square={report.square}
+            onToggle={(at) => (busy ? undefined : setFixes(toggle(fixes, cells, at)))}
+          />
           <View role="status" gap={4}>
             <Strong>{`${removedPct.toFixed(1)} % bare: ISO class ${toIsoClass(removedPct)}, ASTM ${toAstmClass(removedPct)}`}</Strong>
             <Small>
