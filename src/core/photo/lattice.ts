@@ -219,18 +219,30 @@ function separate(flat: Flat, colours: Float32Array, coat: Coat, margin: number)
   }
   if (strangers.length < LEAST_SHARE * looked) return { mask: { side, bits }, contrast: Infinity };
   const bare = gatherColours(strangers, colours, coat);
+  const coated = toLinear(coat.l, coat.a, coat.b);
+  const uncoated = bare.map(({ l, a, b }) => toLinear(l, a, b));
   for (let y = flat.rim; y < side - flat.rim; y += 1) {
     for (let x = flat.rim; x < side - flat.rim; x += 1) {
       // The margin along a cut takes the state of the nearest place beyond it in the same cell.
       const i = toInterior(flat, y, margin) * side + toInterior(flat, x, margin);
-      const fromCoat = distanceTo(colours, i, coat);
-      if (bare.some((colour) => distanceTo(colours, i, colour) < fromCoat)) bits[y * side + x] = 1;
+      const here = toLinear(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
+      const fromCoat = squareApart(here, coated);
+      if (uncoated.some((colour) => squareApart(here, colour) < fromCoat)) bits[y * side + x] = 1;
     }
   }
   const radius = Math.max(1, Math.round((flat.cell * THREAD) / 2));
   const mask = closeGaps(openThreads({ side, bits }, radius), radius);
   const contrast = Math.min(...bare.map(({ l, a, b }) => Math.hypot(l - coat.l, a - coat.a, b - coat.b)));
   return { mask, contrast };
+}
+
+/**
+ * Linear light (X, Y, Z against white) of a CIELAB colour. A lens mixes light: half coat and half ground lie midway here,
+ * and not in CIELAB, where a dark coat would seem to lose its edges and a pale one to keep them.
+ */
+function toLinear(l: number, a: number, b: number): [number, number, number] {
+  const y = (l + 16) / 116;
+  return [(y + a / 500) ** 3, y ** 3, (y - b / 200) ** 3];
 }
 
 function toInterior({ rim, cell }: Flat, at: number, share: number): number {
