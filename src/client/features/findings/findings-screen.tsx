@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { BackLink, Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { useGetExperienceQuery, useListPiecesQuery } from '@/client/store';
 import {
   Body,
@@ -14,7 +14,6 @@ import {
   Small,
   StateMark,
   Strong,
-  Title,
   useIsWide,
   useTones,
 } from '@/client/ui';
@@ -46,28 +45,9 @@ const MODES = { adhesion: 'Grip', bleed: 'Bleed' } as const;
 export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Findings" header={<Header />}>
+    <Screen title="Findings" header={<ShopHeader title="Findings" />}>
       {data ? <Findings experience={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
     </Screen>
-  );
-}
-
-function Header() {
-  return (
-    <Column render="header" borderBottomWidth={1} borderColor="$line">
-      <Row
-        width="100%"
-        maxWidth={1212}
-        alignSelf="center"
-        alignItems="center"
-        paddingHorizontal="$l"
-        minHeight={64}
-        gap="$xs"
-      >
-        <BackLink />
-        <Title flex={1}>Findings</Title>
-      </Row>
-    </Column>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { BackLink, Screen } from '@/client/features/piece-frame';
+import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
 import {
   Body,
@@ -13,7 +13,6 @@ import {
   Small,
   StateMark,
   Strong,
-  Title,
 } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
@@ -33,7 +32,7 @@ export function ShelfScreen() {
   return (
     <Screen
       title="Shelf"
-      header={<ShelfHeader />}
+      header={<ShopHeader title="Shelf" />}
       action={
         adding ? undefined : (
           <Button look="main" grow onPress={() => setAdding(true)}>
@@ -63,25 +62,6 @@ export function ShelfScreen() {
       </Column>
       <UnitChoices />
     </Screen>
-  );
-}
-
-function ShelfHeader() {
-  return (
-    <Column render="header" borderBottomWidth={1} borderColor="$line">
-      <Row
-        width="100%"
-        maxWidth={1212}
-        alignSelf="center"
-        alignItems="center"
-        paddingHorizontal="$l"
-        minHeight={64}
-        gap="$m"
-      >
-        <BackLink />
-        <Title flex={1}>Shelf</Title>
-      </Row>
-    </Column>
   );
 }
 
