@@ -1,19 +1,7 @@
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Choices,
-  Column,
-  Disclosure,
-  Heading,
-  Row,
-  Small,
-  StateMark,
-  Strong,
-} from '@/client/ui';
+import { Body, Button, Card, Choices, Column, Disclosure, Heading, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
