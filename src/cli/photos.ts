@@ -11,11 +11,7 @@ import {
   type Quad,
   type Rect,
 } from '@/core/photo';
-import { fail, succeed, type Result } from '@/core/shared';
-
-/** The longer side pictures are read at: what is kept of a photograph, so a reading can be made again from it. */
-const LONGEST_SIDE = 2048;
-const MOST_PIXELS = 60_000_000;
+import { fail, KEPT_SIDE_PX, MOST_PIXELS, succeed, type Result } from '@/core/shared';
 
 export const PHOTO_USAGE = `       bricolage read-lattice PHOTO --cuts 6|11 [--corners x1,y1,x2,y2,x3,y3,x4,y4] [--coat '#rrggbb']
        bricolage read-strips PHOTO --white x,y,w,h --reference x,y,w,h --strip CODE:x,y,w,h …
@@ -62,7 +58,7 @@ async function openPicture(file: string): Promise<Result<Picture>> {
     if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
     const { data, info } = await sharp(bytes)
       .autoOrient()
-      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
+      .resize({ width: KEPT_SIDE_PX, height: KEPT_SIDE_PX, fit: 'inside', withoutEnlargement: true })
       .toColourspace('srgb')
       .flatten({ background: '#000000' })
       .ensureAlpha()

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
-import { fail, succeed, type Result } from '@/core/shared';
+import { fail, KEPT_SIDE_PX, MOST_PIXELS, succeed, type Result } from '@/core/shared';
 
 export interface StoredPicture {
   sha256: string;
@@ -17,9 +17,6 @@ export interface PhotoFiles {
 
 const FORMATS = new Set(['jpeg', 'png', 'webp']);
 const FORMAT_NAMES = ['JPEG', 'PNG', 'WebP'];
-const LONGEST_SIDE = 2048;
-/** A picture of more pixels is refused before it is unpacked. */
-const MOST_PIXELS = 60_000_000;
 
 /**
  * Pictures as files under the hash of their bytes. Each is turned upright, brought to at most 2048 px and written anew
@@ -54,7 +51,7 @@ async function redraw(bytes: Buffer): Promise<Result<Redrawn>> {
     const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
     if (!FORMATS.has(format)) return fail('not_a_picture', '', { allowed: FORMAT_NAMES });
     if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
-    const size = { width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true } as const;
+    const size = { width: KEPT_SIDE_PX, height: KEPT_SIDE_PX, fit: 'inside', withoutEnlargement: true } as const;
     return succeed(
       await sharp(bytes)
         .rotate()

@@ -1,10 +1,11 @@
+import { KEPT_SIDE_PX } from '@/core/shared';
+
 /* Brings a picture down to the size that is kept, upright, away from the interface's thread. */
-const LONGEST_SIDE = 2048;
 
 self.onmessage = async ({ data: picture }: MessageEvent<Blob>) => {
   try {
     const bitmap = await createImageBitmap(picture, { imageOrientation: 'from-image' });
-    const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height));
+    const scale = Math.min(1, KEPT_SIDE_PX / Math.max(bitmap.width, bitmap.height));
     const canvas = new OffscreenCanvas(Math.round(bitmap.width * scale), Math.round(bitmap.height * scale));
     canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     self.postMessage(await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 }));

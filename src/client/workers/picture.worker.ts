@@ -8,6 +8,7 @@ import {
   type Pixels,
   type StripsOptions,
 } from '@/core/photo';
+import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
 
 /* Photographs are read here, away from the interface's thread. The picture is kept until the worker is closed. */
 
@@ -22,9 +23,6 @@ export type PictureAnswer =
   | { kind: 'lattice'; report: ReturnType<typeof reportLattice>; square: Blob | null; took: number }
   | { kind: 'strips'; report: ReturnType<typeof reportStrips> };
 
-/** What is kept of a photograph: a reading can be made again from it. */
-const LONGEST_SIDE = 2048;
-const MOST_PIXELS = 60_000_000;
 const SQUARE_SIDE = 480;
 
 let pixels: Pixels | null = null;
@@ -54,7 +52,7 @@ async function open(picture: Blob): Promise<PictureAnswer> {
   if (bitmap.width * bitmap.height > MOST_PIXELS) {
     return { kind: 'refused', message: 'This picture has more than 60 million pixels. Take a smaller one.' };
   }
-  const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height));
+  const scale = Math.min(1, KEPT_SIDE_PX / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [
     Math.max(1, Math.round(bitmap.width * scale)),
     Math.max(1, Math.round(bitmap.height * scale)),

@@ -38,6 +38,28 @@ export function expose({ width, height, planes }: LightField, { blurPx, noise, g
   return { width, height, data };
 }
 
+interface Lamp {
+  width: number;
+  height: number;
+  /** Light falls off by this share from one side of the picture to the other, towards this side (degrees). */
+  unevenness: number;
+  unevenTowardsDeg: number;
+}
+
+/** Light at each place: a lamp from one side, and the lens darker towards its corners by `cornerFall`. */
+export function makeLight(
+  { width, height, unevenness, unevenTowardsDeg }: Lamp,
+  cornerFall: number,
+): (x: number, y: number) => number {
+  const [c, s] = [Math.cos((unevenTowardsDeg * Math.PI) / 180), Math.sin((unevenTowardsDeg * Math.PI) / 180)];
+  const size = Math.max(width, height);
+  return (x, y) => {
+    const dx = (x - width / 2) / size;
+    const dy = (y - height / 2) / size;
+    return (1 + unevenness * (dx * c + dy * s)) * (1 - cornerFall * (dx * dx + dy * dy));
+  };
+}
+
 /** The encoding as a table: exact to a quarter of a step. */
 const STEPS = 8192;
 const ENCODED = Float32Array.from({ length: STEPS + 1 }, (_, i) => byteOfLinear(i / STEPS));

@@ -1,5 +1,5 @@
 import { applyHomography, computeHomography, UNIT_SQUARE, type Pixels, type Point, type Quad } from '../photo';
-import { expose } from './lens';
+import { expose, makeLight } from './lens';
 import { drawTruth, makeLatticeSurface, type LatticeScene, type LatticeTruth } from './lattice-scene';
 
 /** Where the camera was held and what light there was. */
@@ -35,6 +35,9 @@ export interface TakenLattice {
   truth: LatticeTruth;
 }
 
+/** How much darker a lens is towards its corners, at the length of the longer side from the middle. */
+const CORNER_FALL = 0.25;
+
 /** A photograph of a lattice whose truth is known: a pinhole camera, uneven light, shine, blur and noise. */
 export function photographLattice(scene: LatticeScene, shot: LatticeShot): TakenLattice {
   const n = scene.cuts - 1;
@@ -44,7 +47,7 @@ export function photographLattice(scene: LatticeScene, shot: LatticeShot): Taken
   const toPlane = computeHomography(corners, UNIT_SQUARE)!;
   const { width, height } = shot;
   const planes = [0, 1, 2].map(() => new Float32Array(width * height)) as [Float32Array, Float32Array, Float32Array];
-  const light = makeLight(shot);
+  const light = makeLight(shot, CORNER_FALL);
   for (let y = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1) {
       const { x: u, y: v } = applyHomography(toPlane, x, y);
@@ -84,17 +87,6 @@ function projectSquare(shot: LatticeShot): Quad {
       y: shot.height * (0.5 + shot.offset.y) + (focal * ty) / depth,
     };
   }) as unknown as Quad;
-}
-
-function makeLight({ width, height, unevenness, unevenTowardsDeg }: LatticeShot): (x: number, y: number) => number {
-  const [c, s] = [Math.cos((unevenTowardsDeg * Math.PI) / 180), Math.sin((unevenTowardsDeg * Math.PI) / 180)];
-  const size = Math.max(width, height);
-  return (x, y) => {
-    const dx = (x - width / 2) / size;
-    const dy = (y - height / 2) / size;
-    // A lamp from one side, and the lens darker towards its corners.
-    return (1 + unevenness * (dx * c + dy * s)) * (1 - 0.25 * (dx * dx + dy * dy));
-  };
 }
 
 function shineAt({ glare }: LatticeShot, u: number, v: number): number {

@@ -1,7 +1,7 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type LinearRgb } from '../colour';
 import type { Pixels, Rect } from '../photo';
 import { makeRandom } from '../shared';
-import { expose, type LightField } from './lens';
+import { expose, makeLight, type LightField } from './lens';
 import { drawBetween, makeSmoothNoise } from './noise';
 
 /** Strips side by side under a sheet of paper, photographed from straight above. */
@@ -47,7 +47,7 @@ export function photographStrips(scene: StripsScene, shot: StripsShot): TakenStr
   const stain = convertHexToLinearRgb(scene.stain);
   const planes = [0, 1, 2].map(() => new Float32Array(width * height)) as unknown as LightField['planes'];
   const stipple = makeSmoothNoise(scene.seed);
-  const light = makeLight(shot);
+  const light = makeLight(shot, 0);
   const put = (area: Rect, colour: (u: number, v: number) => LinearRgb): void => {
     for (let y = area.y; y < area.y + area.height; y += 1) {
       for (let x = area.x; x < area.x + area.width; x += 1) {
@@ -75,12 +75,6 @@ const rect = (width: number, height: number, x: number, y: number, w: number, h:
   width: Math.round(w * width),
   height: Math.round(h * height),
 });
-
-function makeLight({ width, height, unevenness, unevenTowardsDeg }: StripsShot): (x: number, y: number) => number {
-  const [c, s] = [Math.cos((unevenTowardsDeg * Math.PI) / 180), Math.sin((unevenTowardsDeg * Math.PI) / 180)];
-  const size = Math.max(width, height);
-  return (x, y) => 1 + unevenness * (((x - width / 2) / size) * c + ((y - height / 2) / size) * s);
-}
 
 /** A knot that comes through, and a breath of colour all over. */
 function makeBleed(

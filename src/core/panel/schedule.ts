@@ -1,5 +1,5 @@
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
-import type { Dossier, Panel, Test, Treatment } from '../dossier';
+import { type BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment } from '../dossier';
 import { FILM_FACTS, findDrying, labelProduct, type PaintCode, type PrimerCode, type TestKind } from '../knowledge';
 
 /** Something to do to a panel, so many hours after its first coat. All strips keep the same times. */
@@ -11,11 +11,11 @@ export interface Moment {
   /** Strips it is about; a strip without primer has nothing done to it while the others are primed. */
   strips: string[];
   tests: TestKind[];
-  bleedAt?: NonNullable<BleedMoment>;
+  bleedAt?: BleedMoment;
   /** A scratch on the primer before it is painted over, or on the whole system. */
   on?: 'primer' | 'system';
 }
-export type BleedMoment = '1h' | 'overnight' | 'after_clear' | '48h' | '7d';
+export type BleedMoment = (typeof BLEED_MOMENTS)[number];
 
 type Film = PrimerCode | PaintCode | Exclude<NonNullable<Treatment['clear']>, 'none'>;
 const OVERNIGHT_H = 12;

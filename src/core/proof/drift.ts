@@ -1,4 +1,4 @@
-import type { Dossier, Test } from '../dossier';
+import { BLEED_MOMENTS, type Dossier, type Test } from '../dossier';
 
 export interface DriftPoint {
   at: string;
@@ -15,7 +15,7 @@ export interface Drift {
   verdict: 'rising' | 'steady' | 'cannot_tell';
 }
 
-const ORDER = ['1h', 'overnight', 'after_clear', '48h', '7d'];
+const ORDER: readonly string[] = BLEED_MOMENTS;
 /** One picture by itself: what two of them would differ by, ΔE00 (the simulated camera's mean error, rounded up). */
 export const SINGLE_SHOT = 0.5;
 

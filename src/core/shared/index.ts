@@ -3,3 +3,4 @@ export { describeChance, formatChance } from './frequency';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';
 export { formatArea, formatVolume, type Units } from './units';
+export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';

@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Screen, BackLink, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { useGetExperienceQuery, useListPiecesQuery } from '@/client/store';
 import {
   Body,
@@ -45,7 +45,7 @@ const MODES = { adhesion: 'Grip', bleed: 'Bleed' } as const;
 export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Findings" header={<ShopHeader title="Findings" />}>
+    <Screen title="Findings" header={<ShopHeader title="Findings" before={<BackLink />} />}>
       {data ? <Findings experience={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
     </Screen>
   );

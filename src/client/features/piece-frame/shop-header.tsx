@@ -1,8 +1,8 @@
+import type { ReactNode } from 'react';
 import { Column, Row, Title } from '@/client/ui';
-import { BackLink } from './back-link';
 
-/** Header of a screen of the whole shop: the way back to all pieces, and its name. */
-export function ShopHeader({ title }: { title: string }) {
+/** Header of a screen of the whole shop: its name, with what stands before it and after. */
+export function ShopHeader({ title, before, children }: { title: string; before?: ReactNode; children?: ReactNode }) {
   return (
     <Column render="header" borderBottomWidth={1} borderColor="$line">
       <Row
@@ -14,8 +14,9 @@ export function ShopHeader({ title }: { title: string }) {
         minHeight={64}
         gap="$m"
       >
-        <BackLink />
+        {before}
         <Title flex={1}>{title}</Title>
+        {children}
       </Row>
     </Column>
   );

@@ -5,7 +5,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import Sun from 'lucide-react-native/icons/sun';
 import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { overlay, schemePicked, useListPiecesQuery, type AppDispatch, type RootState } from '@/client/store';
 import {
   Body,
@@ -19,7 +19,6 @@ import {
   Small,
   StateMark,
   Strong,
-  Title,
   useIsDark,
   useIsWide,
   useKeys,
@@ -52,7 +51,7 @@ export function PiecesScreen() {
   return (
     <Screen
       title="Pieces"
-      header={<ShopHeader />}
+      header={<PiecesHeader />}
       action={
         pieces ? (
           <Button look="main" grow onPress={() => router.push('/new')} icon={<PlusIcon />}>
@@ -110,50 +109,39 @@ function PlusIcon() {
   return <Plus size={20} color={useTones().onAct} aria-hidden />;
 }
 
-function ShopHeader() {
+function PiecesHeader() {
   const tones = useTones();
   const dispatch = useDispatch<AppDispatch>();
   const dark = useIsDark();
   return (
-    <Column render="header" borderBottomWidth={1} borderColor="$line">
-      <Row
-        width="100%"
-        maxWidth={1212}
-        alignSelf="center"
-        alignItems="center"
-        paddingHorizontal="$l"
-        minHeight={64}
-        gap="$m"
+    <ShopHeader title="Pieces">
+      <Link
+        href="/findings"
+        style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
       >
-        <Title flex={1}>Pieces</Title>
-        <Link
-          href="/findings"
-          style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
-        >
-          <Strong>Findings</Strong>
-        </Link>
-        <Link
-          href="/shelf"
-          style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
-        >
-          <Strong>Shelf</Strong>
-        </Link>
-        <View
-          render="button"
-          aria-label={dark ? 'Use the light look' : 'Use the dark look'}
-          width={48}
-          height={48}
-          alignItems="center"
-          justifyContent="center"
-          backgroundColor="transparent"
-          borderWidth={0}
-          cursor="pointer"
-          onPress={() => dispatch(schemePicked(dark ? 'light' : 'dark'))}
-        >
-          {dark ? <Sun size={22} color={tones.ink} aria-hidden /> : <Moon size={22} color={tones.ink} aria-hidden />}
-        </View>
-      </Row>
-    </Column>
+        <Strong>Findings</Strong>
+      </Link>
+      <Link
+        href="/shelf"
+        style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
+      >
+        <Strong>Shelf</Strong>
+      </Link>
+      <View
+        render="button"
+        aria-label={dark ? 'Use the light look' : 'Use the dark look'}
+        width={48}
+        height={48}
+        alignItems="center"
+        justifyContent="center"
+        backgroundColor="transparent"
+        borderWidth={0}
+        cursor="pointer"
+        onPress={() => dispatch(schemePicked(dark ? 'light' : 'dark'))}
+      >
+        {dark ? <Sun size={22} color={tones.ink} aria-hidden /> : <Moon size={22} color={tones.ink} aria-hidden />}
+      </View>
+    </ShopHeader>
   );
 }
 

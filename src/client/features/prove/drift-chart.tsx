@@ -1,12 +1,13 @@
 import Svg, { Circle, G, Line, Polyline, Text } from 'react-native-svg';
 import { Column, Row, Small, StateMark, Subheading, useTones, type Tone } from '@/client/ui';
+import { BLEED_MOMENTS } from '@/core/dossier';
 import type { Drift } from '@/core/proof';
 
 const WIDTH = 320;
 const HEIGHT = 120;
 const LEFT = 28;
 const BOTTOM = 20;
-const MOMENTS = ['1h', 'overnight', 'after_clear', '48h', '7d'];
+const MOMENTS: readonly string[] = BLEED_MOMENTS;
 const LABELS = ['1 h', 'night', 'last coat', '48 h', '7 d'];
 const VERDICTS: Record<Drift['verdict'], { tone: Tone; words: string }> = {
   rising: { tone: 'stop', words: 'colour is coming through' },

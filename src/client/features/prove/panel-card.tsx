@@ -137,7 +137,7 @@ function sayWhen({ atH }: Moment, start: string | undefined): string {
 }
 
 /** The worst that is known of each strip: one failure at the right age fails it. */
-export function judgeStrips(dossier: Dossier, panel: Panel): Map<string, StripState> {
+function judgeStrips(dossier: Dossier, panel: Panel): Map<string, StripState> {
   const order: readonly StripState[] = ['unread', 'incomplete', 'early', 'pass', 'fail'];
   const states = new Map<string, StripState>();
   for (const test of dossier.tests ?? []) {
