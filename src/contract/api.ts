@@ -5,11 +5,15 @@ import {
   defectSchema,
   dossierSchema,
   goalSchema,
+  hardwareSchema,
   idSchema,
+  logEntrySchema,
+  mixSchema,
   observationSchema,
   outcomeSchema,
   overrideSchema,
   panelSchema,
+  partSchema,
   pieceFactsSchema,
   shelfItemSchema,
   testSchema,
@@ -19,6 +23,7 @@ import {
   type ShelfChange,
 } from '@/core/dossier';
 import { assertNever } from '@/core/shared';
+import { airSchema, pinSchema, setupSchema, type WorkshopChange } from '@/core/workshop';
 
 /*
  * One route per change. Every write is a PUT or DELETE under an id that the client made, so sending it twice does what
@@ -39,7 +44,14 @@ export const bodies = {
   override: overrideSchema,
   panel: panelSchema,
   outcome: outcomeSchema,
+  work: z.looseObject({ entries: z.array(logEntrySchema).min(1).max(60) }),
+  parts: z.looseObject({ parts: z.array(partSchema).max(200) }),
+  hardware: z.looseObject({ hardware: z.array(hardwareSchema).max(60) }),
+  mix: mixSchema,
   tin: shelfItemSchema,
+  setup: setupSchema,
+  air: airSchema,
+  pin: pinSchema,
 } as const;
 
 export const paramIdSchema = idSchema;
@@ -94,6 +106,18 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
       return { method: 'DELETE', path: `${base}/panels/${change.panelId}` };
     case 'outcome_recorded':
       return { method: 'PUT', path: `${base}/outcomes/${change.outcome.id}`, body: change.outcome };
+    case 'work_logged':
+      return { method: 'PUT', path: `${base}/work/${change.work}`, body: { entries: change.entries } };
+    case 'work_withdrawn':
+      return { method: 'DELETE', path: `${base}/work/${change.work}` };
+    case 'parts_set':
+      return { method: 'PUT', path: `${base}/parts`, body: { parts: change.parts } };
+    case 'hardware_set':
+      return { method: 'PUT', path: `${base}/hardware`, body: { hardware: change.hardware } };
+    case 'mix_set':
+      return { method: 'PUT', path: `${base}/mixes/${change.mix.id}`, body: change.mix };
+    case 'mix_removed':
+      return { method: 'DELETE', path: `${base}/mixes/${change.mixId}` };
     default:
       return assertNever(change);
   }
@@ -104,6 +128,25 @@ export const toShelfRequest = (change: ShelfChange): ApiRequest =>
   change.type === 'tin_set'
     ? { method: 'PUT', path: `/api/shelf/${change.tin.id}`, body: change.tin }
     : { method: 'DELETE', path: `/api/shelf/${change.tinId}` };
+
+/** The request that stores a change of the workshop. */
+export function toWorkshopRequest(change: WorkshopChange): ApiRequest {
+  const base = '/api/workshop';
+  switch (change.type) {
+    case 'setup_set':
+      return { method: 'PUT', path: `${base}/setup`, body: change.setup };
+    case 'air_recorded':
+      return { method: 'PUT', path: `${base}/air/${encodeURIComponent(change.air.at)}`, body: change.air };
+    case 'air_withdrawn':
+      return { method: 'DELETE', path: `${base}/air/${encodeURIComponent(change.at)}` };
+    case 'task_pinned':
+      return { method: 'PUT', path: `${base}/pins/${encodeURIComponent(change.pin.task)}`, body: change.pin };
+    case 'task_unpinned':
+      return { method: 'DELETE', path: `${base}/pins/${encodeURIComponent(change.task)}` };
+    default:
+      return assertNever(change);
+  }
+}
 
 /** Where a picture's bytes are sent, and where they are read by their hash. */
 export const photoUploadPath = (pieceId: string, photoId: string, zoneId?: string): string =>

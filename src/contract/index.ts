@@ -5,6 +5,7 @@ export {
   photoUploadPath,
   toRequest,
   toShelfRequest,
+  toWorkshopRequest,
   type ApiRequest,
   type ErrorBody,
 } from './api';

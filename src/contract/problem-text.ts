@@ -26,6 +26,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   duplicate_id: ({ id }) => `“${String(id)}” is used twice. Give each its own id.`,
   unknown_zone: ({ zone, allowed }) => `There is no zone “${String(zone)}”. Zones here: ${list(allowed) || 'none'}.`,
   wrong_reading: ({ kind, allowed }) => `Does not fit a ${String(kind)} test. Use: ${list(allowed)}.`,
+  not_after: () => 'Ends before it starts. Give a later time, 24:00 at most.',
+  unknown_time_zone: ({ zone }) => `“${String(zone)}” is not a time zone. Use a name such as Europe/Lisbon.`,
   piece_not_found: () => 'There is no such piece. It may have been removed; go back to the list.',
   zone_not_found: () => 'There is no such zone on this piece. Reload the piece.',
   id_taken: () => 'This id belongs to another piece already. Save it under a new id.',

@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail } from '@/core/shared';
-import type { PieceStore, ShelfStore } from './db';
+import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { makePhotoRouter } from './http/photos';
@@ -12,11 +12,13 @@ import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, sendProblem } from './http/problems';
 import { sameOriginWrites, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
+import { makeWorkshopRouter } from './http/workshop';
 import type { PhotoFiles } from './photo-files';
 
 export interface AppParts {
   store: PieceStore;
   shelf: ShelfStore;
+  workshop: WorkshopStore;
   photos: PhotoFiles;
   instruments: Instruments;
   /** Folder of the exported web application; left out when only the API is wanted. */
@@ -28,7 +30,7 @@ export interface AppParts {
 const BODY_LIMIT = '1mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, shelf, photos, instruments, webRoot, log, now }: AppParts): Express {
+export function makeApp({ store, shelf, workshop, photos, instruments, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -57,6 +59,7 @@ export function makeApp({ store, shelf, photos, instruments, webRoot, log, now }
   });
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
+  app.use('/api/workshop', makeWorkshopRouter(workshop, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
   if (webRoot) serveWeb(app, webRoot);
   app.use(makeErrorHandler(log));

@@ -5,7 +5,7 @@ import pino from 'pino';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';
 import { makeApp } from './app';
-import { makePieceStore, makeShelfStore, openDatabase, type PieceStore, type ShelfStore } from './db';
+import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase, type PieceStore, type ShelfStore } from './db';
 import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
 
@@ -21,6 +21,7 @@ const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite'
 const db = openDatabase(file, path.join(root, 'src/server/db/migrations'));
 const store = makePieceStore(db);
 const shelf = makeShelfStore(db);
+const workshop = makeWorkshopStore(db);
 if (process.env.BRICOLAGE_DEMO) {
   loadDossiers(store, process.env.BRICOLAGE_DEMO);
   loadShelf(shelf, path.join(process.env.BRICOLAGE_DEMO, '../shelf.json'));
@@ -30,6 +31,7 @@ const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photo
 const app = makeApp({
   store,
   shelf,
+  workshop,
   photos,
   instruments: makeSimulatedInstruments(),
   webRoot: path.join(root, 'dist'),

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
-import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
+import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
 
@@ -32,6 +32,7 @@ export async function startServer(
   const app = makeApp({
     store: makePieceStore(db),
     shelf: makeShelfStore(db),
+    workshop: makeWorkshopStore(db),
     photos: makePhotoFiles(path.join(path.dirname(file), 'photos')),
     instruments: makeSimulatedInstruments(),
     log: pino({ level: 'silent' }),

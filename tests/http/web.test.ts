@@ -6,7 +6,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
-import { makePieceStore, makeShelfStore, openDatabase } from '@/server/db';
+import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
 import { MIGRATIONS } from './harness';
@@ -23,6 +23,7 @@ const db = openDatabase(':memory:', MIGRATIONS);
 const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
+    workshop: makeWorkshopStore(db),
   photos: makePhotoFiles(webRoot),
   instruments: makeSimulatedInstruments(),
   webRoot,

@@ -7,4 +7,5 @@ export { makeId, overlay, useChange, usePiece } from './use-piece';
 export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
+export { useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
 export { useWithShop } from './use-shop';

@@ -1,13 +1,14 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PieceChange, ShelfChange } from '@/core/dossier';
+import type { WorkshopChange } from '@/core/workshop';
 import { recall } from './keep';
 
 /** A change made here and not yet acknowledged by the server. */
 export interface PendingChange {
   id: string;
-  /** The piece it belongs to; empty for the shop's shelf. */
+  /** The piece it belongs to; empty for what belongs to the shop. */
   pieceId: string;
-  change: PieceChange | ShelfChange;
+  change: PieceChange | ShelfChange | WorkshopChange;
 }
 
 export interface OutboxState {

@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { Climate, Dossier, Experience, ShelfItem } from '@/core/dossier';
+import type { Workshop } from '@/core/workshop';
 
 export interface InstrumentReadings {
   simulated: boolean;
@@ -26,6 +27,7 @@ export const piecesApi = createApi({
       query: (except) => (except ? `/experience?except=${except}` : '/experience'),
       transformResponse: (answer: { experience: Experience[] }) => answer.experience,
     }),
+    getWorkshop: build.query<Workshop, void>({ query: () => '/workshop' }),
     /** What the workshop's instruments say now. */
     getInstruments: build.query<InstrumentReadings, void>({ query: () => '/instruments', keepUnusedDataFor: 0 }),
     getPiece: build.query<Dossier, string>({ query: (id) => `/pieces/${id}` }),
@@ -36,6 +38,7 @@ export const {
   useListPiecesQuery,
   useGetPieceQuery,
   useListTinsQuery,
+  useGetWorkshopQuery,
   useGetExperienceQuery,
   useLazyGetInstrumentsQuery,
 } = piecesApi;

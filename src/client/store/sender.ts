@@ -1,7 +1,8 @@
-import { toRequest, toShelfRequest, type ErrorBody } from '@/contract';
+import { toRequest, toShelfRequest, toWorkshopRequest, type ApiRequest, type ErrorBody } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import type { AppDispatch, AppGetState } from './store';
-import { changeRefused, changeStored, serverLost } from './outbox';
+import { isWorkshopChange, type Workshop } from '@/core/workshop';
+import { changeRefused, changeStored, serverLost, type PendingChange } from './outbox';
 import { piecesApi } from './pieces-api';
 
 const RETRY_MS = 3000;
@@ -20,8 +21,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     if (timer) clearTimeout(timer);
     try {
       for (let next = getState().outbox.pending[0]; next; next = getState().outbox.pending[0]) {
-        const { change } = next;
-        const { method, path, body } = isShelfChange(change) ? toShelfRequest(change) : toRequest(next.pieceId, change);
+        const { method, path, body } = requestOf(next);
         const answer = await fetcher(path, {
           method,
           ...(body === undefined
@@ -34,8 +34,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           return;
         }
         if (answer.ok) {
-          if (isShelfChange(change)) await rememberTins(dispatch, (await answer.json()) as { tins: ShelfItem[] });
-          else await rememberPiece(dispatch, next.pieceId, (await answer.json()) as Dossier);
+          await remember(dispatch, next, await answer.json());
           dispatch(changeStored({ id: next.id }));
         } else {
           const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
@@ -63,6 +62,18 @@ export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: 
       ...pieces.filter((piece) => piece.piece.id !== id),
     ]),
   );
+}
+
+function requestOf({ pieceId, change }: PendingChange): ApiRequest {
+  if (isShelfChange(change)) return toShelfRequest(change);
+  return isWorkshopChange(change) ? toWorkshopRequest(change) : toRequest(pieceId, change);
+}
+
+async function remember(dispatch: AppDispatch, { pieceId, change }: PendingChange, answer: unknown): Promise<void> {
+  if (isShelfChange(change)) await rememberTins(dispatch, answer as { tins: ShelfItem[] });
+  else if (isWorkshopChange(change))
+    await dispatch(piecesApi.util.upsertQueryData('getWorkshop', undefined, answer as Workshop));
+  else await rememberPiece(dispatch, pieceId, answer as Dossier);
 }
 
 async function rememberTins(dispatch: AppDispatch, { tins }: { tins: ShelfItem[] }): Promise<void> {

@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { applyChange, isShelfChange, type Dossier, type PieceChange } from '@/core/dossier';
+import { isWorkshopChange } from '@/core/workshop';
 import { changeMade, type PendingChange } from './outbox';
 import { useGetPieceQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
@@ -16,7 +17,7 @@ export function overlay(
   return pending
     .filter((entry) => entry.pieceId === pieceId)
     .reduce<Dossier | undefined>(
-      (dossier, { change }) => (isShelfChange(change) ? dossier : applyChange(dossier, change)),
+      (dossier, { change }) => (isShelfChange(change) || isWorkshopChange(change) ? dossier : applyChange(dossier, change)),
       stored,
     );
 }

@@ -32,12 +32,17 @@ export type StopReason = 'dew' | 'cold' | 'damp' | 'hot';
 const DEW_MARGIN_C = 3;
 
 /**
- * Why no coat may go on in this air, if any: surface nearer than 3 °C to the dew point (the surface taken at air
- * temperature), below 10 °C for waterborne and 5 °C for other coats, above 85 % humidity, above 32 °C.
+ * Why no coat may go on in this air, if any: a surface nearer than 3 °C to the dew point (taken at air temperature where
+ * it was not measured), air or surface below 10 °C for waterborne and 5 °C for other coats, above 85 % humidity, above
+ * 32 °C.
  */
-export function findStop(waterborne: boolean, { temperature_c: t, humidity_pct: h }: Climate): StopReason | null {
-  if (t < (waterborne ? 10 : 5)) return 'cold';
-  if (t > 32) return 'hot';
+export function findStop(
+  waterborne: boolean,
+  { temperature_c: t, humidity_pct: h }: Climate,
+  surfaceC: number = t,
+): StopReason | null {
+  if (Math.min(t, surfaceC) < (waterborne ? 10 : 5)) return 'cold';
+  if (Math.max(t, surfaceC) > 32) return 'hot';
   if (h > 85) return 'damp';
-  return t - computeDewPointC(t, h) < DEW_MARGIN_C ? 'dew' : null;
+  return surfaceC - computeDewPointC(t, Math.max(1, h)) < DEW_MARGIN_C ? 'dew' : null;
 }

@@ -5,10 +5,14 @@ import type {
   Defect,
   Dossier,
   Goal,
+  Hardware,
+  LogEntry,
+  Mix,
   Observation,
   Outcome,
   Override,
   Panel,
+  Part,
   PieceFacts,
   Test,
   Zone,
@@ -39,7 +43,13 @@ export type PieceChange =
   | { type: 'gate_overridden'; override: WithId<Override> }
   | { type: 'panel_set'; panel: Panel }
   | { type: 'panel_removed'; panelId: string }
-  | { type: 'outcome_recorded'; outcome: Outcome };
+  | { type: 'outcome_recorded'; outcome: Outcome }
+  | { type: 'work_logged'; work: string; entries: LogEntry[] }
+  | { type: 'work_withdrawn'; work: string }
+  | { type: 'parts_set'; parts: Part[] }
+  | { type: 'hardware_set'; hardware: Hardware[] }
+  | { type: 'mix_set'; mix: Mix }
+  | { type: 'mix_removed'; mixId: string };
 
 /** The dossier after a change. `undefined` in means the piece does not exist yet (only `piece_met` makes one). */
 export function applyChange(dossier: Dossier | undefined, change: PieceChange): Dossier | undefined {
@@ -62,6 +72,9 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
         panels: dossier.panels?.filter((panel) => panel.zone !== change.zoneId),
         outcomes: dossier.outcomes?.filter((outcome) => outcome.zone !== change.zoneId),
         overrides: dossier.overrides?.filter((override) => override.zone !== change.zoneId),
+        log: dossier.log?.filter((entry) => entry.zone !== change.zoneId),
+        parts: dossier.parts?.filter((part) => part.zone !== change.zoneId),
+        hardware: dossier.hardware?.filter((hardware) => hardware.zone !== change.zoneId),
       };
     case 'observation_recorded':
       return withExistingZone(dossier, change.zoneId, (zone) => ({
@@ -97,9 +110,40 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
       return { ...dossier, panels: dossier.panels?.filter((panel) => panel.id !== change.panelId) };
     case 'outcome_recorded':
       return { ...dossier, outcomes: put(dossier.outcomes, change.outcome) };
+    case 'work_logged':
+      return { ...dossier, log: logWork(dossier.log ?? [], change.work, change.entries) };
+    case 'work_withdrawn':
+      return { ...dossier, log: dossier.log?.filter((entry) => entry.work !== change.work) };
+    case 'parts_set':
+      return { ...dossier, parts: change.parts };
+    case 'hardware_set':
+      return { ...dossier, hardware: change.hardware };
+    case 'mix_set':
+      return { ...dossier, mixes: put(dossier.mixes, change.mix) };
+    case 'mix_removed':
+      return { ...dossier, mixes: dossier.mixes?.filter((mix) => mix.id !== change.mixId) };
     default:
       return assertNever(change);
   }
+}
+
+/** The entries of one tap, in the order they were made; the same tap again replaces them. */
+function logWork(log: readonly LogEntry[], work: string, entries: readonly LogEntry[]): LogEntry[] {
+  const own = entries.map((entry, i) => ({ ...entry, work, id: `${work}.${i + 1}` }));
+  const place = log.findIndex((entry) => entry.work === work);
+  const others = log.filter((entry) => entry.work !== work);
+  return place < 0 ? [...others, ...own] : [...others.slice(0, place), ...own, ...others.slice(place)];
+}
+
+/** Work put right: what was written before stays with each entry. */
+export function correctWork(
+  entries: readonly LogEntry[],
+  now: Partial<Pick<LogEntry, 'at' | 'minutes' | 'ml' | 'thinned_pct' | 'product' | 'class' | 'note' | 'coats'>>,
+): LogEntry[] {
+  return entries.map(({ earlier = [], ...before }) => {
+    const { id: _id, work: _work, ...facts } = before;
+    return { ...before, ...now, earlier: [...earlier, facts].slice(-MOST_CORRECTIONS) };
+  });
 }
 
 /** A test read again or put right: what was read before stays with it. */

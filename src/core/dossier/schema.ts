@@ -295,7 +295,8 @@ export const shelfItemSchema = z.looseObject({
   opened_on: z.iso.date().optional(),
 });
 
-export const logEntrySchema = z.looseObject({
+/** What was done to one zone. A tap that was about several zones makes an entry for each, with one `work`. */
+const logFactsSchema = z.looseObject({
   at: instant.optional(),
   zone: idSchema,
   op: z.enum(OPERATIONS),
@@ -303,6 +304,90 @@ export const logEntrySchema = z.looseObject({
   product: z.string().max(64).optional(),
   coats: z.number().min(0).max(20).optional(),
   thinned_pct: percent.optional(),
+  /** The job of the plan it did, by its key. */
+  task: z.string().max(120).optional(),
+  started_at: instant.optional(),
+  /** Hands-on minutes on this zone, and what the class table foresees for them. */
+  minutes: z.number().min(0).max(10_000).optional(),
+  foreseen_min: z.number().min(0).max(10_000).optional(),
+  ml: z.number().min(0).max(100_000).optional(),
+  temperature_c: z.number().min(-40).max(60).optional(),
+  humidity_pct: percent.optional(),
+  /** Left out on purpose: it counts as over, not as done. */
+  skipped: z.boolean().optional(),
+  note: z.string().max(500).optional(),
+  /** Cautions that were shown before it. */
+  cautions: z.array(z.string().max(40)).max(20).optional(),
+});
+export const logEntrySchema = z.looseObject({
+  ...logFactsSchema.shape,
+  id: idSchema.optional(),
+  work: idSchema.optional(),
+  /** As it stood before it was put right, oldest first. */
+  earlier: z.array(logFactsSchema).max(50).optional(),
+});
+
+/** A door, drawer or shelf that comes off, and where it is just now. */
+export const partSchema = z.looseObject({
+  id: idSchema,
+  zone: idSchema,
+  label: text(8),
+  place: text(80),
+  up: text(80).optional(),
+  state: z.enum(['on', 'off', 'refitted']),
+  at: instant.optional(),
+});
+
+/** Handles old and new of one zone: how their holes lie, mm. */
+export const hardwareSchema = z.looseObject({
+  zone: idSchema,
+  old: z.looseObject({ holes: z.union([z.literal(1), z.literal(2)]), spacing_mm: positive(1000).optional() }),
+  next: z.looseObject({
+    holes: z.union([z.literal(1), z.literal(2)]),
+    spacing_mm: positive(1000).optional(),
+    /** Length and height of a plate or foot that would lie over the old holes. */
+    plate_mm: z.looseObject({ length: positive(1000), height: positive(1000) }).optional(),
+  }),
+  front_mm: z.looseObject({ width: positive(5000), height: positive(5000) }).optional(),
+});
+
+/** Something mixed for this piece: thinned, of two parts, or a colour. Amounts by volume. */
+export const mixSchema = z.looseObject({
+  id: idSchema,
+  kind: z.enum(['thinned', 'two_part', 'colour']),
+  name: text(80),
+  class: z.string().max(60).optional(),
+  product: z.string().max(64).optional(),
+  parts: z.array(z.looseObject({ name: text(60), parts: positive(10_000) })).min(1).max(12),
+  volume_ml: positive(100_000),
+  mixed_at: instant.optional(),
+  pot_life_h: positive(1000).optional(),
+  /** What a shop matched it by. */
+  match_code: z.string().max(60).optional(),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-fA-F]{6}$/)
+    .optional(),
+  photo: idSchema.optional(),
+  note: z.string().max(500).optional(),
+});
+
+/** A step of a plan as it was when it was taken; see `plan` in the formats. */
+export const stepSchema = z.looseObject({
+  op: z.enum(OPERATIONS),
+  label: text(120),
+  class: z.string().max(60).optional(),
+  grit: z.number().int().min(1).max(10_000).optional(),
+  tests: z.array(z.string().max(40)).max(20).optional(),
+  coats: z.number().int().min(1).max(20).optional(),
+  ml: z.number().min(0).max(100_000).optional(),
+  product: z.string().max(64).optional(),
+  tint: z.string().max(20).optional(),
+  recoat_h: z.number().min(0).max(10_000).optional(),
+  minutes: z.number().min(0).max(10_000),
+  wait_h: z.number().min(0).max(10_000),
+  why: z.string().max(1000),
+  stage: z.number().int().min(0).max(99),
 });
 
 export const overrideSchema = z.looseObject({
@@ -329,7 +414,17 @@ export const stackSchema = z.looseObject({
 export const choiceSchema = z.looseObject({
   system: z.string().max(64).optional(),
   at: instant.optional(),
-  zones: z.array(z.looseObject({ id: idSchema, treatment: treatmentSchema, stack: stackSchema.optional() })).max(60),
+  zones: z
+    .array(
+      z.looseObject({
+        id: idSchema,
+        treatment: treatmentSchema,
+        stack: stackSchema.optional(),
+        /** The work as it was planned then. */
+        steps: z.array(stepSchema).max(120).optional(),
+      }),
+    )
+    .max(60),
   figures: z
     .looseObject({
       risk: share,
@@ -364,6 +459,9 @@ export const dossierSchema = z
     /** What the shop's other pieces have taught, laid beside this one. */
     experience: z.array(experienceSchema).max(5000).optional(),
     log: z.array(logEntrySchema).max(5000).optional(),
+    parts: z.array(partSchema).max(200).optional(),
+    hardware: z.array(hardwareSchema).max(60).optional(),
+    mixes: z.array(mixSchema).max(200).optional(),
     overrides: z.array(overrideSchema).max(200).optional(),
     photos: z.array(photoSchema).max(500).optional(),
   })
@@ -385,7 +483,7 @@ export const dossierSchema = z
       const params = { problem: 'unknown_zone', zone: zone.like, allowed: known.filter((id) => id !== zone.id) };
       context.addIssue({ code: 'custom', path: ['zones', i, 'like'], params });
     });
-    for (const list of ['tests', 'log', 'overrides', 'panels', 'outcomes'] as const) {
+    for (const list of ['tests', 'log', 'overrides', 'panels', 'outcomes', 'parts', 'hardware'] as const) {
       (dossier[list] ?? []).forEach((entry, i) => {
         if (entry.zone === undefined || zoneIds.has(entry.zone)) return;
         const params = { problem: 'unknown_zone', zone: entry.zone, allowed: known };
@@ -409,6 +507,11 @@ export type Panel = z.infer<typeof panelSchema>;
 export type Strip = z.infer<typeof stripSchema>;
 export type Outcome = z.infer<typeof outcomeSchema>;
 export type Experience = z.infer<typeof experienceSchema>;
+export type LogEntry = z.infer<typeof logEntrySchema>;
+export type Part = z.infer<typeof partSchema>;
+export type Hardware = z.infer<typeof hardwareSchema>;
+export type Mix = z.infer<typeof mixSchema>;
+export type PlannedStep = z.infer<typeof stepSchema>;
 export type Override = z.infer<typeof overrideSchema>;
 export type Climate = z.infer<typeof climateSchema>;
 export type Photo = z.infer<typeof photoSchema>;

@@ -44,7 +44,13 @@ export interface FilmFact {
   /** From "touch dry" to "cured", hours at about 21 °C and 50 % RH (label data on the tin override them). */
   touchH: number;
   recoatH: number;
+  /** Hard enough to refit and to carry. */
+  handleH: number;
   cureDays: number;
+  /** Also ready so soon, but only until then: a window that closes. */
+  quickRecoat?: { fromH: number; untilH: number };
+  /** A mixed batch serves for so long at 21 °C (the label decides). */
+  potLifeH?: number;
   /** A reading taken sooner counts as early (recoat time; waterborne and oil films at least overnight). */
   testFromH: number;
   /** Typical dry film of one coat, µm, and volume solids, %: give the spreading rate. */
@@ -57,31 +63,31 @@ export interface FilmFact {
 /** Times: class data of common practice (upper end where a range is usual). Prices and films: estimates. */
 // prettier-ignore
 export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'none'>, FilmFact> = {
-  shellac_primer: { touchH: 0.33, recoatH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45 },
-  shellac_clear: { touchH: 0.33, recoatH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 15, solidsPct: 18, pricePerLitre: 38 },
-  stainblock_primer_oil: { touchH: 2, recoatH: 12, cureDays: 7, testFromH: 24, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 32 },
-  stainblock_primer_wb: { touchH: 0.5, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 34 },
-  bonding_primer_wb: { touchH: 2, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 36 },
-  bonding_primer_oil: { touchH: 6, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 34 },
-  bonding_primer_2k: { touchH: 2, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 40, solidsPct: 50, pricePerLitre: 55 },
-  allpurpose_primer_wb: { touchH: 0.6, recoatH: 1, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 20 },
-  stainblock_clear_wb: { touchH: 0.5, recoatH: 12, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 34 },
-  aerosol_stainblock: { touchH: 0.25, recoatH: 0.5, cureDays: 1, testFromH: 1, dryFilmUm: 20, solidsPct: 25, pricePerLitre: 40 },
-  metal_primer: { touchH: 1, recoatH: 16, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 30 },
-  mdf_sealer: { touchH: 0.5, recoatH: 4, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 35, pricePerLitre: 24 },
-  chalk_paint: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 45, solidsPct: 40, pricePerLitre: 36 },
-  mineral_paint: { touchH: 0.5, recoatH: 6, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 48 },
-  milk_paint_acrylic: { touchH: 1, recoatH: 2, cureDays: 30, testFromH: 24, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 40 },
-  latex_wall_paint: { touchH: 1, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 16 },
-  wb_alkyd_enamel: { touchH: 2, recoatH: 16, cureDays: 30, testFromH: 24, dryFilmUm: 40, solidsPct: 40, pricePerLitre: 34 },
-  oil_enamel: { touchH: 8, recoatH: 24, cureDays: 14, testFromH: 48, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 28 },
-  aerosol_enamel: { touchH: 0.33, recoatH: 48, cureDays: 7, testFromH: 48, dryFilmUm: 15, solidsPct: 20, pricePerLitre: 32 },
-  cabinet_paint_2k: { touchH: 2, recoatH: 16, cureDays: 7, testFromH: 24, dryFilmUm: 40, solidsPct: 45, pricePerLitre: 60 },
-  wb_clear: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 32, pricePerLitre: 34 },
-  wb_polyurethane: { touchH: 0.5, recoatH: 4, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38 },
-  oil_polyurethane: { touchH: 6, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30 },
-  wipe_on_oil: { touchH: 6, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30 },
-  wax: { touchH: 0.5, recoatH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40 },
+  shellac_primer: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45 },
+  shellac_clear: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 15, solidsPct: 18, pricePerLitre: 38 },
+  stainblock_primer_oil: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 24, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 32 },
+  stainblock_primer_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 34 },
+  bonding_primer_wb: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 36 },
+  bonding_primer_oil: { touchH: 6, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 34 },
+  bonding_primer_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 16, dryFilmUm: 40, solidsPct: 50, pricePerLitre: 55 },
+  allpurpose_primer_wb: { touchH: 0.6, recoatH: 1, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 20 },
+  stainblock_clear_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 34 },
+  aerosol_stainblock: { touchH: 0.25, recoatH: 0.5, handleH: 1, cureDays: 1, testFromH: 1, dryFilmUm: 20, solidsPct: 25, pricePerLitre: 40 },
+  metal_primer: { touchH: 1, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 30 },
+  mdf_sealer: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 35, pricePerLitre: 24 },
+  chalk_paint: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 45, solidsPct: 40, pricePerLitre: 36 },
+  mineral_paint: { touchH: 0.5, recoatH: 6, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 48 },
+  milk_paint_acrylic: { touchH: 1, recoatH: 2, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 40 },
+  latex_wall_paint: { touchH: 1, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 16 },
+  wb_alkyd_enamel: { touchH: 2, recoatH: 16, handleH: 48, cureDays: 30, testFromH: 24, dryFilmUm: 40, solidsPct: 40, pricePerLitre: 34 },
+  oil_enamel: { touchH: 8, recoatH: 24, handleH: 72, cureDays: 14, testFromH: 48, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 28 },
+  aerosol_enamel: { touchH: 0.33, recoatH: 48, handleH: 24, cureDays: 7, quickRecoat: { fromH: 0.25, untilH: 1 }, testFromH: 48, dryFilmUm: 15, solidsPct: 20, pricePerLitre: 32 },
+  cabinet_paint_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 24, dryFilmUm: 40, solidsPct: 45, pricePerLitre: 60 },
+  wb_clear: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 32, pricePerLitre: 34 },
+  wb_polyurethane: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38 },
+  oil_polyurethane: { touchH: 6, recoatH: 24, handleH: 48, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30 },
+  wipe_on_oil: { touchH: 6, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30 },
+  wax: { touchH: 0.5, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40 },
 };
 
 export type Sheen = 'matt' | 'eggshell' | 'satin' | 'semi_gloss' | 'gloss';

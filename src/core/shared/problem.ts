@@ -13,6 +13,8 @@ export const PROBLEM_CODES = [
   'duplicate_id',
   'unknown_zone',
   'wrong_reading',
+  'not_after',
+  'unknown_time_zone',
   'piece_not_found',
   'zone_not_found',
   'id_taken',

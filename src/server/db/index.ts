@@ -1,3 +1,4 @@
 export { migrate, openDatabase, type Db } from './connection';
 export { makePieceStore, type PieceStore } from './pieces';
 export { makeShelfStore, type ShelfStore } from './shelf';
+export { makeWorkshopStore, type WorkshopStore } from './workshop';

@@ -86,8 +86,7 @@ export function makePieceStore(db: Db): PieceStore {
       if (!exists) insertPiece(sql, pieceId, change.dossier, now);
     } else {
       if (!exists) return fail('piece_not_found');
-      const zoneId = zoneOf(change);
-      if (zoneId !== undefined && sql.zone.get(pieceId, zoneId) === undefined) return fail('zone_not_found');
+      if (zonesOf(change).some((zone) => sql.zone.get(pieceId, zone) === undefined)) return fail('zone_not_found');
       writeChange(sql, pieceId, change, now);
       sql.touch.run(now, pieceId);
     }
@@ -132,8 +131,7 @@ function prepareStatements(db: Db) {
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),
     setEarlier: db.prepare("UPDATE piece SET rest = json_set(rest, '$.earlier_choices', json(?)) WHERE id = ?"),
-    setPanels: db.prepare("UPDATE piece SET rest = json_set(rest, '$.panels', json(?)) WHERE id = ?"),
-    setOutcomes: db.prepare("UPDATE piece SET rest = json_set(rest, '$.outcomes', json(?)) WHERE id = ?"),
+    setRest: db.prepare('UPDATE piece SET rest = json_set(rest, ?, json(?)) WHERE id = ?'),
     setClimate: db.prepare("UPDATE piece SET rest = json_set(rest, '$.climate', json(?)) WHERE id = ?"),
     photos: db.prepare('SELECT body FROM photo WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position'),
     putPhoto: db.prepare(
@@ -194,23 +192,29 @@ function prepareStatements(db: Db) {
   };
 }
 
-/** The zone a change needs to find there; `zone_set` may make one, and removing twice is removing once. */
-function zoneOf(change: PieceChange): string | undefined {
+/** The zones a change needs to find there; `zone_set` may make one, and removing twice is removing once. */
+function zonesOf(change: PieceChange): string[] {
   switch (change.type) {
     case 'observation_recorded':
     case 'skips_set':
     case 'defects_set':
-      return change.zoneId;
+      return [change.zoneId];
     case 'test_logged':
-      return change.test.zone;
+      return [change.test.zone];
     case 'gate_overridden':
-      return change.override.zone;
+      return [change.override.zone];
     case 'panel_set':
-      return change.panel.zone;
+      return [change.panel.zone];
     case 'outcome_recorded':
-      return change.outcome.zone;
+      return change.outcome.zone === undefined ? [] : [change.outcome.zone];
+    case 'work_logged':
+      return change.entries.map(({ zone }) => zone);
+    case 'parts_set':
+      return change.parts.map(({ zone }) => zone);
+    case 'hardware_set':
+      return change.hardware.map(({ zone }) => zone);
     default:
-      return undefined;
+      return [];
   }
 }
 
@@ -290,20 +294,29 @@ function writeChange(
     case 'panel_set':
     case 'panel_removed':
     case 'outcome_recorded':
+    case 'work_logged':
+    case 'work_withdrawn':
+    case 'parts_set':
+    case 'hardware_set':
+    case 'mix_set':
+    case 'mix_removed':
       return writeRest(sql, piece, change);
     default:
       return assertNever(change);
   }
 }
 
-/** Panels and outcomes lie with what the piece has beside its tables; the change is the core's own. */
+/** Lists that lie with what a piece has beside its tables; a change of them is the core's own. */
+const REST_LISTS = ['panels', 'outcomes', 'log', 'parts', 'hardware', 'mixes'] as const;
+
 function writeRest(sql: Statements, piece: string, change: PieceChange): void {
   const row = sql.piece.get(piece) as PieceRow;
-  const { panels, outcomes } = JSON.parse(row.rest) as Pick<Dossier, 'panels' | 'outcomes'>;
-  const stored = { format: DOSSIER_FORMAT, piece: JSON.parse(row.body) as Dossier['piece'], panels, outcomes } as const;
+  const rest = JSON.parse(row.rest) as Partial<Dossier>;
+  const before = Object.fromEntries(REST_LISTS.map((list) => [list, rest[list]])) as Partial<Dossier>;
+  const stored = { format: DOSSIER_FORMAT, piece: JSON.parse(row.body) as Dossier['piece'], ...before } as Dossier;
   const after = applyChange(stored, change);
-  if (after?.panels !== panels) sql.setPanels.run(JSON.stringify(after?.panels ?? []), piece);
-  if (after?.outcomes !== outcomes) sql.setOutcomes.run(JSON.stringify(after?.outcomes ?? []), piece);
+  for (const list of REST_LISTS)
+    if (after?.[list] !== before[list]) sql.setRest.run(`$.${list}`, JSON.stringify(after?.[list] ?? []), piece);
 }
 
 function putChoice(sql: Statements, piece: string, choice: Choice): void {

@@ -76,6 +76,16 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
     '/outcomes/:record',
     parse(bodies.outcome, (body, { record }) => ({ type: 'outcome_recorded', outcome: { ...body, id: record! } })),
   ],
+  [
+    'put',
+    '/work/:record',
+    parse(bodies.work, ({ entries }, { record }) => ({ type: 'work_logged', work: record!, entries })),
+  ],
+  ['delete', '/work/:record', withoutBody(({ record }) => ({ type: 'work_withdrawn', work: record! }))],
+  ['put', '/parts', parse(bodies.parts, ({ parts }) => ({ type: 'parts_set', parts }))],
+  ['put', '/hardware', parse(bodies.hardware, ({ hardware }) => ({ type: 'hardware_set', hardware }))],
+  ['put', '/mixes/:record', parse(bodies.mix, (body, { record }) => ({ type: 'mix_set', mix: { ...body, id: record! } }))],
+  ['delete', '/mixes/:record', withoutBody(({ record }) => ({ type: 'mix_removed', mixId: record! }))],
 ];
 
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */

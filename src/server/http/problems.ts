@@ -18,6 +18,8 @@ const STATUS: Record<ProblemCode, number> = {
   duplicate_id: 422,
   unknown_zone: 422,
   wrong_reading: 422,
+  not_after: 422,
+  unknown_time_zone: 422,
   piece_not_found: 404,
   zone_not_found: 404,
   id_taken: 409,

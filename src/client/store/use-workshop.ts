@@ -1,0 +1,31 @@
+import { useCallback, useMemo } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { applyWorkshopChange, EMPTY_WORKSHOP, isWorkshopChange, type Workshop, type WorkshopChange } from '@/core/workshop';
+import { changeMade } from './outbox';
+import { useGetWorkshopQuery } from './pieces-api';
+import type { AppDispatch, RootState } from './store';
+import { makeId } from './use-piece';
+
+/** Hours, places, air and pinned jobs as the owner sees them: the server's with the changes still on their way. */
+export function useWorkshop(): { workshop: Workshop; loading: boolean } {
+  const { data, isLoading } = useGetWorkshopQuery();
+  const pending = useSelector((state: RootState) => state.outbox.pending);
+  const workshop = useMemo(
+    () =>
+      pending.reduce<Workshop>(
+        (shop, { change }) => (isWorkshopChange(change) ? applyWorkshopChange(shop, change) : shop),
+        data ?? EMPTY_WORKSHOP,
+      ),
+    [data, pending],
+  );
+  return { workshop, loading: isLoading };
+}
+
+export function useWorkshopChange(): (change: WorkshopChange) => void {
+  const dispatch = useDispatch<AppDispatch>();
+  return useCallback((change) => void dispatch(changeMade({ id: makeId(), pieceId: '', change })), [dispatch]);
+}
+
+/** The zone the shop's clocks are read in: the owner's, or the browser's. */
+export const zoneOfShop = ({ setup }: Workshop): string =>
+  setup.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -1,0 +1,2 @@
+export { forecastAir, judgeAir, readAirNow, type AirVerdict } from './air';
+export * from './schema';

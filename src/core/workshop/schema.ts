@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { climateSchema } from '../dossier';
+
+/*
+ * What belongs to the shop and not to a piece: when its owner has time, what there is room for, the air it works in, and
+ * what the owner has pinned to a time.
+ */
+
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
+const isForward = ({ from, to }: { from: string; to: string }): boolean => from < to;
+const stretch = { from: clock, to: clock, hands: z.number().int().min(1).max(4).optional() };
+
+/** `from` before `to`, on the clock of the shop's zone; "24:00" is midnight. */
+export const hoursSchema = z
+  .looseObject({ day: z.number().int().min(1).max(7), ...stretch })
+  .superRefine((hours, context) => {
+    if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
+  });
+const dayHoursSchema = z.looseObject(stretch).superRefine((hours, context) => {
+  if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
+});
+
+const isTimeZone = (name: string): boolean => {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
+  } catch {
+    return false;
+  }
+};
+
+export const setupSchema = z.looseObject({
+  /** IANA name, such as "Europe/Lisbon". */
+  time_zone: z
+    .string()
+    .max(64)
+    .superRefine((name, context) => {
+      if (!isTimeZone(name)) context.addIssue({ code: 'custom', params: { problem: 'unknown_time_zone', zone: name } });
+    })
+    .optional(),
+  hours: z.array(hoursSchema).max(42).optional(),
+  exceptions: z
+    .array(z.looseObject({ date: z.iso.date(), hours: z.array(dayHoursSchema).max(6) }))
+    .max(400)
+    .optional(),
+  /** Pieces that can stand in work at once: as large as a dresser, or small. */
+  places: z.looseObject({ large: z.number().int().min(0).max(50), small: z.number().int().min(0).max(50) }).optional(),
+});
+
+/** A reading of the workshop's air; the surface is taken at air temperature where it is not measured. */
+export const airSchema = z.looseObject({
+  ...climateSchema.shape,
+  surface_c: z.number().min(-40).max(60).optional(),
+  at: z.iso.datetime({ offset: true }),
+  source: z.enum(['typed', 'instrument']).optional(),
+});
+
+/** A job held to a time by the owner. */
+export const pinSchema = z.looseObject({ task: z.string().min(1).max(160), at: z.iso.datetime({ offset: true }) });
+
+export type Setup = z.infer<typeof setupSchema>;
+export type Air = z.infer<typeof airSchema>;
+export type Pin = z.infer<typeof pinSchema>;
+
+export interface Workshop {
+  setup: Setup;
+  /** Oldest first. */
+  air: Air[];
+  pins: Pin[];
+}
+
+export const EMPTY_WORKSHOP: Workshop = { setup: {}, air: [], pins: [] };
+
+/** Evenings and a Saturday morning, until the owner says otherwise. */
+export const DEFAULT_HOURS = [
+  ...[1, 2, 3, 4, 5].map((day) => ({ day, from: '19:00', to: '21:00' })),
+  { day: 6, from: '09:00', to: '13:00' },
+];
+export const DEFAULT_PLACES = { large: 3, small: 3 };
+
+/** Everything that can happen to the workshop; doing it twice is doing it once. */
+export type WorkshopChange =
+  | { type: 'setup_set'; setup: Setup }
+  | { type: 'air_recorded'; air: Air }
+  | { type: 'air_withdrawn'; at: string }
+  | { type: 'task_pinned'; pin: Pin }
+  | { type: 'task_unpinned'; task: string };
+
+const TYPES: readonly string[] = ['setup_set', 'air_recorded', 'air_withdrawn', 'task_pinned', 'task_unpinned'];
+export const isWorkshopChange = (change: { type: string }): change is WorkshopChange => TYPES.includes(change.type);
+
+export function applyWorkshopChange(shop: Workshop, change: WorkshopChange): Workshop {
+  switch (change.type) {
+    case 'setup_set':
+      return { ...shop, setup: change.setup };
+    case 'air_recorded': {
+      const others = shop.air.filter(({ at }) => at !== change.air.at);
+      return { ...shop, air: [...others, change.air].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) };
+    }
+    case 'air_withdrawn':
+      return { ...shop, air: shop.air.filter(({ at }) => at !== change.at) };
+    case 'task_pinned':
+      return { ...shop, pins: [...shop.pins.filter(({ task }) => task !== change.pin.task), change.pin] };
+    case 'task_unpinned':
+      return { ...shop, pins: shop.pins.filter(({ task }) => task !== change.task) };
+  }
+}
