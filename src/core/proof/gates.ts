@@ -161,8 +161,8 @@ export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Ga
     return { ...base, state: 'not_needed', why: 'This zone is left as it is.' };
   }
   const coats = (dossier.log ?? []).filter(
-    ({ zone: id, op, at }) =>
-      id === zone.id && at !== undefined && (op === 'prime' || op === 'paint' || op === 'topcoat'),
+    ({ zone: id, op, at, skipped }) =>
+      id === zone.id && at !== undefined && !skipped && (op === 'prime' || op === 'paint' || op === 'topcoat'),
   );
   if (coats.length === 0) return { ...base, state: 'waiting', why: 'No coat is in the log yet.' };
   const last = Math.max(...coats.map(({ at }) => Date.parse(at!)));

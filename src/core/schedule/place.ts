@@ -43,6 +43,7 @@ export class Placing {
   /** When each place is free again; infinite while a group stands in it. */
   private readonly places: { size: PlaceSize; freeAt: number; holder: string | null }[];
   private readonly left = new Map<string, number>();
+  private readonly past = new Map<string, number>();
   private readonly ends = new Map<string, number>();
   private cleanUps = 0;
 
@@ -52,6 +53,7 @@ export class Placing {
     this.places = (['small', 'large'] as const).flatMap((size) =>
       Array.from({ length: problem.places[size] }, () => ({ size, freeAt: -Infinity, holder: null as string | null })),
     );
+    for (const { id, end } of problem.past ?? []) this.past.set(id, end);
     for (const { group } of problem.jobs) this.left.set(group, (this.left.get(group) ?? 0) + 1);
     for (const { id, placed } of problem.groups) if (placed && this.left.has(id)) this.seat(id);
   }
@@ -138,7 +140,7 @@ export class Placing {
     let [at, bound]: [number, Bound] = [job.notBefore ?? -Infinity, { by: 'start' }];
     if (sitting > at) [at, bound] = [sitting, { by: 'place' }];
     for (const { id, lags } of job.after) {
-      const ready = endOfPlaced(this.placed, id) + (lags[0]?.from ?? 0);
+      const ready = this.endOf(id) + (lags[0]?.from ?? 0);
       if (ready > at) [at, bound] = [ready, { by: 'wait', on: id }];
     }
     for (const { thing } of job.uses ?? []) {
@@ -155,11 +157,16 @@ export class Placing {
     for (let moved = true; moved;) {
       moved = false;
       for (const { id, lags } of job.after) {
-        const next = findLag(lags, start - endOfPlaced(this.placed, id)) + endOfPlaced(this.placed, id);
+        const next = findLag(lags, start - this.endOf(id)) + this.endOf(id);
         if (next > start) [start, by, moved] = [next, id, true];
       }
     }
     return [start, by];
+  }
+
+  /** When hands left a job, done or placed. */
+  private endOf(id: string): number {
+    return this.placed.get(id)?.parts.at(-1)!.end ?? this.past.get(id) ?? -Infinity;
   }
 
   private needsOpening(job: Job, window: number, at: number): boolean {
@@ -214,9 +221,6 @@ const fits = (size: PlaceSize, place: PlaceSize): boolean => size === place || (
 
 const isSooner = (a: Offer, b: Offer): boolean =>
   a.parts[0]!.start < b.parts[0]!.start || (a.parts[0]!.start === b.parts[0]!.start && a.cleanUpMin < b.cleanUpMin);
-
-const endOfPlaced = (placed: ReadonlyMap<string, Placement>, id: string): number =>
-  placed.get(id)?.parts.at(-1)!.end ?? -Infinity;
 
 /** The first window that ends after a minute; windows are in order. */
 function findWindow(windows: Problem['windows'], at: number): number {

@@ -65,6 +65,8 @@ export interface Problem {
   /** Costs count from here. */
   now: number;
   jobs: readonly Job[];
+  /** Jobs that are done, for those that have to wait after them: when hands left them. */
+  past?: readonly { id: string; end: number }[];
   groups: readonly Group[];
   /** In order, not overlapping. */
   windows: readonly Window[];

@@ -9,7 +9,7 @@ export { listConsidered, type Considered, type Layer } from './considered';
 export { freezeSystem } from './freeze';
 export { mergeJobs, type Job } from './jobs';
 export { listTurningPoints, type TurningPoint } from './turning-points';
-export type { TakenSystem } from './taken';
+export { listTakenSteps, type TakenSystem } from './taken';
 export type { Supply } from './supplies';
 export type { CoatStack } from './surface-state';
 export type { CoatingSystem, SystemLabel, ZonePlan } from './system';

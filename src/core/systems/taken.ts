@@ -1,12 +1,14 @@
-import type { Dossier, Stack } from '../dossier';
+import { LABEL_CLIMATE } from '../climate';
+import type { Dossier, PlannedStep, Stack, Treatment } from '../dossier';
 import type { Choice } from './choice';
-import type { Ground } from './ground';
+import { freezeStep } from './freeze';
+import { readGround, type Ground } from './ground';
 import { priceJointly } from './joint';
 import { makeCandidate, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
-import type { Product } from './product';
+import { listProducts, type Product } from './product';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import type { SurfaceState } from './surface-state';
-import { assembleSystem, type CoatingSystem } from './system';
+import { assembleSystem, describeZone, type CoatingSystem } from './system';
 
 /** The system the owner took, judged by what is known now. */
 export interface TakenSystem {
@@ -79,3 +81,35 @@ export function pickLeast<T>(list: readonly T[], value: (entry: T) => number): T
   }
   return best;
 }
+
+/**
+ * The work of the system that was taken, zone by zone, in order: as it was written down then, or, where it was not,
+ * searched again along the layers taken. A zone no way keeps to any more is left out.
+ */
+export function listTakenSteps(dossier: Dossier): { id: string; steps: PlannedStep[] }[] {
+  const taken = dossier.chosen?.zones ?? [];
+  let products: Product[] | null = null;
+  return taken.flatMap(({ id, treatment, stack, steps }) => {
+    const zone = dossier.zones?.find((own) => own.id === id);
+    if (!zone || dossier.goal?.zones?.[id]?.look === 'leave') return [];
+    if (steps) return [{ id, steps }];
+    products ??= listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+    const ground = readGround(dossier, zone);
+    const { goals } = searchStack(ground, products, stack ?? toStack(treatment, dossier));
+    const best = pickLeast(goals, (label) => priceZone(label, ground, dossier.goal?.priority ?? 'balance'));
+    return best ? [{ id, steps: describeZone(best, ground).steps.map(freezeStep) }] : [];
+  });
+}
+
+/** The layers a treatment means. */
+function toStack({ prep, primer, coats, paint, paint_coats, clear }: Treatment, { goal }: Dossier): Stack {
+  return {
+    prep: prep ?? 'none',
+    primers: primer === undefined || primer === 'none' ? [] : [{ code: primer, coats: Math.max(1, coats ?? 1) }],
+    paint: paint ?? goal?.paint ?? DEFAULT_PAINT,
+    paint_coats: paint_coats ?? 2,
+    topcoat: clear ?? 'none',
+  };
+}
+/** A treatment that names no paint is followed by cabinet enamel, which needs no sealing (common practice). */
+const DEFAULT_PAINT = 'wb_alkyd_enamel';

@@ -1,0 +1,63 @@
+import type { Dossier } from '../dossier';
+import { judgeGates, nameZone } from '../piece';
+import { assessZone } from '../survey';
+import type { Task } from './tasks';
+
+/** Why work on a piece cannot go on, and where the way out is. */
+export interface Block {
+  gate: 'certified_practice' | 'lead_test' | 'proof_failed' | 'no_way';
+  zones: string[];
+  text: string;
+  /** The first tasks it holds back; all that come after them are held back too. */
+  tasks: string[];
+  /** The stage of the piece that settles it. */
+  goTo: 'read' | 'choose' | 'prove';
+}
+
+/** Dry abrasion and heat, which lead forbids until it is settled. */
+const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
+export const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
+
+/** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
+export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
+  const open = tasks.filter(({ state }) => state === 'open');
+  const taken = (dossier.chosen?.zones ?? []).map(({ id }) => id);
+  const left = (id: string): boolean => dossier.goal?.zones?.[id]?.look === 'leave';
+  const blocks: Block[] = [];
+  const add = (gate: Block['gate'], zone: string, text: string, held: readonly Task[], goTo: Block['goTo']): void => {
+    const known = blocks.find((block) => block.gate === gate);
+    if (!known) blocks.push({ gate, zones: [zone], text, tasks: held.map(({ id }) => id), goTo });
+    else {
+      known.zones.push(zone);
+      known.tasks = [...new Set([...known.tasks, ...held.map(({ id }) => id)])];
+    }
+  };
+  for (const zone of dossier.zones ?? []) {
+    const own = open.filter(({ openZones }) => openZones.includes(zone.id));
+    if (left(zone.id) || own.length === 0) continue;
+    const hazard = assessZone(dossier, zone).hazards.find(({ gate }) => gate !== undefined);
+    // Lead that was found stops the piece, all of it.
+    if (hazard?.gate === 'certified_practice') add('certified_practice', zone.id, hazard.why, open, 'read');
+    else if (hazard?.gate === 'lead_test') add('lead_test', zone.id, hazard.why, own.filter(isAbrasive), 'read');
+  }
+  for (const { zone, state, why } of judgeGates(dossier)) {
+    if (state !== 'closed') continue;
+    const own = open.filter(({ openZones, op }) => openZones.includes(zone) && (op === 'proof' || op === 'prime' || op === 'paint'));
+    add('proof_failed', zone, why, own, 'choose');
+  }
+  const planned = new Set(tasks.flatMap(({ zones }) => zones));
+  for (const id of taken) {
+    if (left(id) || planned.has(id) || !dossier.zones?.some((zone) => zone.id === id)) continue;
+    const text = `The system you took does not stand any more for the ${nameZone(dossier, id).toLowerCase()}. Choose again.`;
+    add('no_way', id, text, open, 'choose');
+  }
+  return blocks;
+}
+
+/** Tasks that are held back, by a block or because what comes before them is. */
+export function listHeld(tasks: readonly Task[], blocks: readonly Block[]): Set<string> {
+  const held = new Set(blocks.flatMap((block) => block.tasks));
+  for (const { id, piece, after, state } of tasks)
+    if (state === 'open' && after.some(({ key }) => held.has(`${piece}/${key}`))) held.add(id);
+  return held;
+}

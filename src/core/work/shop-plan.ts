@@ -1,0 +1,278 @@
+import type { Climate } from '../climate';
+import type { Dossier, ShelfItem } from '../dossier';
+import { FILM_FACTS, findCarrier, hasStrongFumes, type OperationCode } from '../knowledge';
+import {
+  addDays,
+  instantOf,
+  listWindows,
+  makeSchedule,
+  minuteAt,
+  minuteOf,
+  readLocal,
+  type Bound,
+  type Group,
+  type Job,
+  type PlaceSize,
+  type Problem,
+  type Schedule,
+  type Window,
+} from '../schedule';
+import { DEFAULT_HOURS, DEFAULT_PLACES, forecastAir, judgeAir, readAirNow, type Workshop } from '../workshop';
+import { listBlocks, listHeld, type Block } from './blocks';
+import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
+import type { Pace } from './pace';
+import { isCoat, listTasks, type Task } from './tasks';
+
+/** One piece in work. */
+export interface PieceWork {
+  id: string;
+  name: string;
+  dossier: Dossier;
+  tasks: Task[];
+  blocks: Block[];
+  held: ReadonlySet<string>;
+}
+
+/** A stretch of hands in a sitting. */
+export interface Item {
+  task: string;
+  piece: string;
+  startAt: string;
+  endAt: string;
+  /** 1 for the owner, 2 and on for helpers. */
+  hand: number;
+  cleanUpMin: number;
+  bound: Bound;
+  /** It goes on in a later sitting. */
+  goesOn: boolean;
+}
+
+export interface Sitting {
+  startAt: string;
+  endAt: string;
+  items: Item[];
+}
+
+export interface ShopPlan {
+  sittings: Sitting[];
+  /** When each piece can be collected. */
+  ready: { piece: string; at: string; due?: string; late: boolean }[];
+  unplaced: { task: string; why: Schedule['unplaced'][number]['why'] }[];
+  lateMin: number;
+  cleanUps: number;
+  /** Evenings and mornings that the air closes to coats. */
+  closed: { startAt: string; endAt: string; waterborne: boolean; solvent: boolean; climate: Climate }[];
+}
+
+export interface ShopFacts {
+  workshop: Workshop;
+  tins: readonly ShelfItem[];
+  pace: Pace;
+  /** ISO instant. */
+  now: string;
+  timeZone: string;
+  /** Minutes the owner says they have from now on. */
+  freeFor?: number;
+}
+
+/** The air clocks and waits are reckoned with: what was just measured, or what is usual. */
+export function airOf({ workshop, now, timeZone }: Pick<ShopFacts, 'workshop' | 'now' | 'timeZone'>): Climate {
+  return readAirNow(workshop.air, now) ?? expect(workshop, now, now, timeZone);
+}
+
+const expect = (workshop: Workshop, now: string, moment: string, timeZone: string): Climate & { readings: number } =>
+  forecastAir(workshop.air, now, moment, (at) => {
+    const { hour, minute } = readLocal(minuteOf(at), timeZone);
+    return hour + minute / 60;
+  });
+
+/** Days ahead that are planned; nobody's evenings are known further out. */
+const HORIZON_DAYS = 90;
+
+/** Is there still something to do or to wait for: a system was taken, and the piece has not been handed over. */
+export const isInWork = (dossier: Dossier): boolean =>
+  dossier.chosen !== undefined && !(dossier.log ?? []).some(({ op, skipped }) => op === 'handover' && !skipped);
+
+export function readPieceWork(dossier: Dossier, facts: Pick<ShopFacts, 'workshop' | 'tins' | 'now' | 'timeZone'>): PieceWork {
+  const tasks = listTasks(dossier, facts.tins, airOf(facts));
+  const blocks = listBlocks(dossier, tasks);
+  return {
+    id: dossier.piece.id ?? '',
+    name: dossier.piece.name ?? dossier.piece.kind,
+    dossier,
+    tasks,
+    blocks,
+    held: listHeld(tasks, blocks),
+  };
+}
+
+/** Owner's windows from now on, with what the air is expected to forbid in each. */
+export function listShopWindows({ workshop, now, timeZone, freeFor = 0 }: ShopFacts): (Window & { climate: Climate })[] {
+  const { hours = DEFAULT_HOURS, exceptions = [] } = workshop.setup;
+  const from = minuteOf(now);
+  const measured = readAirNow(workshop.air, now);
+  return listWindows(hours, exceptions, timeZone, from, HORIZON_DAYS, freeFor).map((window) => {
+    const running = window.start <= from && from < window.end;
+    const air = running && measured ? measured : expect(workshop, now, instantOf((window.start + window.end) / 2), timeZone);
+    const { stops } = judgeAir(air);
+    const closedTo = [...(stops.waterborne ? ['waterborne' as const] : []), ...(stops.solvent ? ['solvent' as const] : [])];
+    return { ...window, ...(closedTo.length > 0 ? { closedTo } : {}), climate: air };
+  });
+}
+
+/** The scheduler's problem of all open tasks that nothing holds back. */
+export function poseProblem(pieces: readonly PieceWork[], facts: ShopFacts, due?: (piece: PieceWork) => string | undefined): Problem {
+  const { workshop, now, timeZone } = facts;
+  const jobs = pieces.flatMap((piece) => listJobs(piece, facts));
+  return {
+    now: minuteOf(now),
+    jobs,
+    past: pieces.flatMap(({ tasks }) =>
+      tasks.flatMap(({ id, state, doneAt }) => (state !== 'open' && doneAt ? [{ id, end: minuteOf(doneAt) }] : [])),
+    ),
+    groups: pieces.map((piece) => describeGroup(piece, timeZone, due ? due(piece) : piece.dossier.goal?.due)),
+    windows: listShopWindows(facts),
+    places: workshop.setup.places ?? DEFAULT_PLACES,
+  };
+}
+
+/** Grain filler and all after it need a place where the piece can stand and dry. */
+const PLACE_STAGE = 5;
+const LAID_DOWN: readonly OperationCode[] = ['strip', 'scuff', 'sand', 'hardware_off', 'fill', 'degrease', 'clean'];
+/** Cleaning brush, roller and tray after a product; setting up and cleaning a gun (common practice). */
+const CLEAN_UP_MIN = { water: 10, alcohol: 15, solvent: 15, two_part: 15, none: 5, gun: 40 };
+
+function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFacts): Job[] {
+  const { pace, workshop } = facts;
+  const byKey = new Map(tasks.map((task) => [task.key, task]));
+  const climate = airOf(facts);
+  return tasks
+    .filter(({ id, state }) => state === 'open' && !held.has(id))
+    .map((task): Job => {
+      const pin = workshop.pins.find((own) => own.task === task.id);
+      return {
+        id: task.id,
+        group,
+        minutes: Math.max(1, Math.round(openMinutes(task) * pace(task.op).factor)),
+        after: task.after.flatMap(({ key, lags }) => {
+          const before = byKey.get(key);
+          return before ? [{ id: before.id, lags: lags.map(toMinutes) }] : [];
+        }),
+        ...(LAID_DOWN.includes(task.op) ? { splits: true } : {}),
+        ...describeProduct(task, dossier.goal?.application, climate),
+        ...(task.stage >= PLACE_STAGE && task.op !== 'refit' && task.op !== 'proof' ? { takesPlace: true } : {}),
+        ...(pin ? { pinnedAt: minuteOf(pin.at) } : {}),
+      };
+    });
+}
+
+/** Minutes of the zones that are still open. */
+export const openMinutes = ({ shares, openZones }: Task): number =>
+  shares.reduce((sum, { zone, minutes }) => sum + (openZones.includes(zone) ? minutes : 0), 0);
+
+const toMinutes = ({ fromH, untilH }: { fromH: number; untilH?: number }): Job['after'][number]['lags'][number] => ({
+  from: Math.round(fromH * 60),
+  ...(untilH === undefined ? {} : { until: Math.round(untilH * 60) }),
+});
+
+function describeProduct(task: Task, application: string | undefined, climate: Climate): Partial<Job> {
+  const { class: code, op } = task;
+  const fillers = op === 'grain_fill' || op === 'fill' || op === 'stain';
+  if (!isFilm(code) || !isCoat(op)) return fillers ? { air: 'waterborne' } : {};
+  const carrier = findCarrier(code);
+  const tin = task.product ?? code;
+  const gun = application === 'spray' && (op === 'prime' || op === 'paint' || op === 'topcoat');
+  const aerosol = code.startsWith('aerosol');
+  const { potLifeH } = FILM_FACTS[code];
+  const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);
+  return {
+    product: tin,
+    cleanUpMin: gun ? CLEAN_UP_MIN.gun : aerosol ? CLEAN_UP_MIN.none : CLEAN_UP_MIN[carrier],
+    ...(potLifeH ? { potLifeMin: computePotLifeMin(potLifeH, climate.temperature_c) } : {}),
+    // The spray place is free again when nothing wet stands in it.
+    uses: [{ thing: `tin ${tin}`, untilMin: 0 }, ...(gun || aerosol ? [{ thing: 'spray place', untilMin: touchMin }] : [])],
+    air: hasStrongFumes(carrier) ? 'solvent' : 'waterborne',
+  };
+}
+
+function describeGroup({ id, dossier, tasks }: PieceWork, timeZone: string, due: string | undefined): Group {
+  const last = tasks.at(-1);
+  const coat = tasks.findLast(({ op }) => isCoat(op));
+  const handleH = coat && last?.op !== 'refit' && isFilm(coat.class) ? listFilmTimes(coat.class).handleH : 0;
+  const placed = tasks.some(({ stage, state, op }) => stage >= PLACE_STAGE && state === 'done' && op !== 'proof');
+  return {
+    id,
+    tailMin: Math.round(handleH * 60),
+    place: sizeOf(dossier),
+    ...(placed ? { placed } : {}),
+    // To the end of that day on the shop's clock.
+    ...(due ? { due: minuteAt(addDays(due, 1), '00:00', timeZone) } : {}),
+  };
+}
+
+/** As large as a dresser, or small (common practice: what one can carry alone). */
+function sizeOf({ piece, zones = [] }: Dossier): PlaceSize {
+  const { width = 0, height = 0 } = piece.size_mm ?? {};
+  if (piece.size_mm) return width > 800 || height > 1000 ? 'large' : 'small';
+  return zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0) > 1.5 ? 'large' : 'small';
+}
+
+/** One seed for the shop: the same facts give the same schedule. */
+const SEED = 7;
+
+export function planShop(pieces: readonly PieceWork[], facts: ShopFacts, due?: (piece: PieceWork) => string | undefined): ShopPlan {
+  const problem = poseProblem(pieces, facts, due);
+  return describePlan(problem, makeSchedule(problem, { seed: SEED }), pieces);
+}
+
+function describePlan(problem: Problem, schedule: Schedule, pieces: readonly PieceWork[]): ShopPlan {
+  const groupOf = new Map(problem.jobs.map(({ id, group }) => [id, group]));
+  const sittings = new Map<number, Item[]>();
+  for (const { id, parts, hand, cleanUpMin, bound } of schedule.placements.values()) {
+    parts.forEach(({ start, end, window }, i) => {
+      const item: Item = {
+        task: id,
+        piece: groupOf.get(id)!,
+        startAt: instantOf(start),
+        endAt: instantOf(end),
+        hand: hand + 1,
+        cleanUpMin: i === parts.length - 1 ? cleanUpMin : 0,
+        bound,
+        goesOn: i < parts.length - 1,
+      };
+      sittings.set(window, [...(sittings.get(window) ?? []), item]);
+    });
+  }
+  const windows = problem.windows as readonly (Window & { climate: Climate })[];
+  return {
+    sittings: [...sittings]
+      .sort(([a], [b]) => a - b)
+      .map(([window, items]) => ({
+        startAt: instantOf(windows[window]!.start),
+        endAt: instantOf(windows[window]!.end),
+        items: items.sort((a, b) => a.startAt.localeCompare(b.startAt) || a.hand - b.hand),
+      })),
+    ready: pieces.flatMap(({ id, dossier }) => {
+      const at = schedule.ready.get(id);
+      if (at === undefined) return [];
+      const due = problem.groups.find((group) => group.id === id)?.due;
+      return [{ piece: id, at: instantOf(at), ...(dossier.goal?.due ? { due: dossier.goal.due } : {}), late: due !== undefined && at > due }];
+    }),
+    unplaced: schedule.unplaced.map(({ id, why }) => ({ task: id, why })),
+    lateMin: schedule.cost.lateMin,
+    cleanUps: schedule.cost.cleanUps,
+    closed: windows.flatMap(({ start, end, closedTo, climate }) =>
+      closedTo
+        ? [
+            {
+              startAt: instantOf(start),
+              endAt: instantOf(end),
+              waterborne: closedTo.includes('waterborne'),
+              solvent: closedTo.includes('solvent'),
+              climate,
+            },
+          ]
+        : [],
+    ),
+  };
+}

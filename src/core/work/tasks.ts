@@ -1,0 +1,278 @@
+import type { Climate } from '../climate';
+import type { Dossier, LogEntry, PlannedStep, ShelfItem } from '../dossier';
+import type { OperationCode } from '../knowledge';
+import { judgeGates } from '../piece';
+import type { Gate } from '../proof';
+import { listTakenSteps } from '../systems';
+import { isFilm, listFilmTimes } from './film-times';
+
+/** Hours after the end of one task in which another may start. */
+export interface HourLag {
+  fromH: number;
+  untilH?: number;
+}
+
+/** One thing to do on one piece, on all its zones that want it together. */
+export interface Task {
+  /** Piece and key. */
+  id: string;
+  piece: string;
+  /** The same whenever the piece is planned with these layers. */
+  key: string;
+  op: OperationCode;
+  label: string;
+  stage: number;
+  zones: string[];
+  class?: string;
+  product?: string;
+  grit?: number;
+  tint?: string;
+  /** Which coat it is, of how many. */
+  coat: number;
+  coats: number;
+  /** Hands-on by the class table, minutes, and what it takes of the product, ml; each for its zones. */
+  minutes: number;
+  ml: number;
+  shares: { zone: string; minutes: number; ml: number }[];
+  after: { key: string; lags: HourLag[] }[];
+  /** Hours until the next thing can be done to it. */
+  waitH: number;
+  why: string;
+  tests?: string[];
+  state: 'open' | 'done' | 'skipped';
+  /** When it was done on the last of its zones; what another waits for is counted from here. */
+  doneAt?: string;
+  /** Zones still to do, where only some are done. */
+  openZones: string[];
+}
+
+/** The reading of a proof patch: not logged as work, it is over when the gate is. */
+export const READING_KEY = 'read';
+
+interface Node {
+  key: string;
+  step: PlannedStep;
+  zone: string;
+  coat: number;
+  coats: number;
+  minutes: number;
+  ml: number;
+  waitH: number;
+  label: string;
+  reading?: boolean;
+}
+
+/** What the reading of a patch takes: a thumbnail, a lattice, a look (common practice). */
+const READING_MIN = 6;
+
+/**
+ * The work of a piece as tasks, from the system that was taken and what the log says is done: one task a coat, the same
+ * work on several zones together, each after what comes before it on any of its zones. Empty where nothing was taken or
+ * no way keeps to it any more. `tins` and `climate` decide the waits.
+ */
+export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate: Climate): Task[] {
+  const chains = listTakenSteps(dossier).map(({ id, steps }) => ({ zone: id, nodes: expand(id, steps) }));
+  const gates = judgeGates(dossier);
+  const done = new Map(chains.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier.log ?? [], zone)]));
+  const tin = (id: string | undefined): ShelfItem | undefined => tins.find((own) => own.id === id);
+  const tasks: Task[] = [];
+  for (const { key, nodes } of mergeChains(chains)) {
+    const [first] = nodes as [Node, ...Node[]];
+    const { step } = first;
+    const marks = nodes.map((node) => ({ zone: node.zone, mark: findMark(node, done.get(node.zone)!, gates, dossier) }));
+    const open = marks.filter(({ mark }) => mark === undefined);
+    const over = marks.flatMap(({ mark }) => (mark ? [mark] : []));
+    const skipped = open.length === 0 && over.every((mark) => mark.skipped);
+    tasks.push({
+      id: `${dossier.piece.id ?? ''}/${key}`,
+      piece: dossier.piece.id ?? '',
+      key,
+      op: step.op,
+      label: first.label,
+      stage: step.stage,
+      zones: nodes.map(({ zone }) => zone),
+      ...(step.class ? { class: step.class } : {}),
+      ...(step.product ? { product: step.product } : {}),
+      ...(step.grit ? { grit: step.grit } : {}),
+      ...(step.tint ? { tint: step.tint } : {}),
+      ...(step.tests ? { tests: step.tests } : {}),
+      coat: first.coat,
+      coats: first.coats,
+      minutes: nodes.reduce((sum, { minutes }) => sum + minutes, 0),
+      ml: Math.round(nodes.reduce((sum, { ml }) => sum + ml, 0)),
+      shares: nodes.map(({ zone, minutes, ml }) => ({ zone, minutes, ml })),
+      after: listBefore(nodes, chains, tasks, tin, climate),
+      waitH: Math.max(...nodes.map((node) => waitAfter(node, tin, climate)[0]!.fromH)),
+      why: step.why,
+      state: open.length > 0 ? 'open' : skipped ? 'skipped' : 'done',
+      ...(over.length > 0 ? { doneAt: over.map(({ at }) => at).sort().at(-1)! } : {}),
+      openZones: open.map(({ zone }) => zone),
+    });
+  }
+  return tasks;
+}
+
+/** Steps of a zone in single tasks. */
+function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
+  const nodes: Node[] = [];
+  const counts = new Map<string, number>();
+  for (const step of steps) {
+    const coats = step.coats ?? 1;
+    for (let coat = 1; coat <= coats; coat += 1) {
+      const base = [step.stage, step.op, step.class ?? step.grit ?? ''].join('-');
+      const count = (counts.get(base) ?? 0) + 1;
+      counts.set(base, count);
+      const label = coats > 1 ? `${step.label.replace(/ ×\d+$/, '')}, coat ${coat} of ${coats}` : step.label;
+      nodes.push({
+        key: `${base}-${count}`,
+        step,
+        zone,
+        coat,
+        coats,
+        label,
+        minutes: step.minutes / coats,
+        ml: (step.ml ?? 0) / coats,
+        waitH: step.wait_h / coats,
+      });
+    }
+    if (step.op !== 'proof') continue;
+    const last = nodes.at(-1)!;
+    const key = `${last.key}-${READING_KEY}`;
+    nodes.push({ ...last, key, label: 'Read the patch', minutes: READING_MIN, ml: 0, waitH: 0, reading: true });
+  }
+  return nodes;
+}
+
+/** The same task of several zones becomes one, unless their orders of work cross there. */
+function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key: string; nodes: Node[] }[] {
+  const groups = new Map<string, Node[]>();
+  for (const node of chains.flatMap(({ nodes }) => nodes)) {
+    const key = `${node.key}|${node.label}`;
+    groups.set(key, [...(groups.get(key) ?? []), node]);
+  }
+  const used = new Map<string, number>();
+  const place = new Map(chains.flatMap(({ nodes }) => nodes.map((node, i) => [node, i] as const)));
+  const rows = [...groups.values()].flatMap((nodes) => (isAligned(nodes, groups, place) ? [nodes] : nodes.map((node) => [node])));
+  return rows
+    .map((nodes) => ({ nodes, stage: nodes[0]!.step.stage, at: Math.max(...nodes.map((node) => place.get(node)!)) }))
+    .sort((a, b) => a.stage - b.stage || a.at - b.at)
+    .map(({ nodes }) => {
+      const { key } = nodes[0]!;
+      const count = (used.get(key) ?? 0) + 1;
+      used.set(key, count);
+      return { key: count === 1 ? key : `${key}.${count}`, nodes };
+    });
+}
+
+/** Within its stage, no other shared task stands before it on one zone and behind it on another. */
+function isAligned(nodes: readonly Node[], groups: ReadonlyMap<string, Node[]>, place: ReadonlyMap<Node, number>): boolean {
+  for (const others of groups.values()) {
+    if (others === nodes || others[0]!.step.stage !== nodes[0]!.step.stage) continue;
+    const sides = nodes.flatMap((node) => {
+      const other = others.find(({ zone }) => zone === node.zone);
+      return other ? [Math.sign(place.get(other)! - place.get(node)!)] : [];
+    });
+    if (new Set(sides).size > 1) return false;
+  }
+  return true;
+}
+
+type FindTin = (id: string | undefined) => ShelfItem | undefined;
+
+/** What stands right before a task on each of its zones, with the longest of the waits where several are one task. */
+function listBefore(
+  nodes: readonly Node[],
+  chains: readonly { zone: string; nodes: Node[] }[],
+  earlier: readonly Task[],
+  tin: FindTin,
+  climate: Climate,
+): Task['after'] {
+  const found = new Map<string, HourLag[]>();
+  for (const node of nodes) {
+    const chain = chains.find(({ zone }) => zone === node.zone)!.nodes;
+    const before = chain[chain.indexOf(node) - 1];
+    if (!before) continue;
+    const task = earlier.find(({ key, label, zones }) => key.split('.')[0] === before.key && label === before.label && zones.includes(before.zone));
+    if (!task) continue;
+    const lags = waitAfter(before, tin, climate, node);
+    const known = found.get(task.key);
+    if (!known || lags[0]!.fromH > known[0]!.fromH) found.set(task.key, lags);
+  }
+  return [...found].map(([key, lags]) => ({ key, lags }));
+}
+
+/** When after a task the next may start: recoat for coats, refitting only once it can be handled. */
+function waitAfter(node: Node, tin: FindTin, climate: Climate, next?: Node): HourLag[] {
+  const code = node.step.class;
+  if (!isCoat(node.step.op) || !isFilm(code)) return [{ fromH: node.waitH }];
+  const times = listFilmTimes(code, tin(node.step.product), climate);
+  if (next?.step.op === 'refit') return [{ fromH: times.handleH }];
+  if (times.quick && next?.step.class === code) {
+    const { fromH, untilH } = times.quick;
+    return [{ fromH, untilH }, { fromH: times.recoatH }];
+  }
+  return [{ fromH: times.recoatH }];
+}
+
+export const isCoat = (op: OperationCode): boolean =>
+  op === 'prime' || op === 'paint' || op === 'topcoat' || op === 'spot_seal' || op === 'edge_seal';
+
+interface Mark {
+  at: string;
+  skipped: boolean;
+}
+
+/** Which of a zone's tasks the log says are over. An entry that names its task counts for it, others by kind and class. */
+function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone: string): Map<string, Mark> {
+  const own = log.filter((entry) => entry.zone === zone && entry.at !== undefined);
+  const entries = [...own].sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!));
+  const stripped = entries.findLastIndex(({ op, skipped }) => op === 'strip' && !skipped);
+  const marks = new Map<string, Mark>();
+  const used = new Set<LogEntry>();
+  const take = (node: Node, entry: LogEntry): void => {
+    marks.set(node.key, { at: entry.at!, skipped: entry.skipped === true });
+    used.add(entry);
+  };
+  for (const node of nodes) {
+    const entry = entries.findLast((own, i) => own.task === node.key && (i >= stripped || !isUndone(node)));
+    if (entry) take(node, entry);
+  }
+  const left = entries.flatMap((entry, i) =>
+    used.has(entry) || entry.task !== undefined ? [] : Array.from({ length: Math.max(1, entry.coats ?? 1) }, () => ({ entry, i })),
+  );
+  for (const node of nodes) {
+    if (marks.has(node.key) || node.reading) continue;
+    const at = left.findIndex(
+      ({ entry, i }) =>
+        entry.op === node.step.op &&
+        (entry.class === undefined || node.step.class === undefined || entry.class === node.step.class) &&
+        (i >= stripped || !isUndone(node)),
+    );
+    if (at >= 0) take(node, left.splice(at, 1)[0]!.entry);
+  }
+  return marks;
+}
+
+/** Stripping takes away all that was put on before it, and the dulling under it. */
+const isUndone = ({ step }: Node): boolean => step.op !== 'strip' && step.stage >= DULLING_STAGE;
+const DULLING_STAGE = 4;
+
+const OVER: readonly Gate['state'][] = ['open', 'overridden', 'not_needed'];
+
+function findMark(
+  node: Node,
+  marks: ReadonlyMap<string, Mark>,
+  gates: readonly Gate[],
+  dossier: Dossier,
+): Mark | undefined {
+  if (node.step.op !== 'proof') return marks.get(node.key);
+  const own = gates.filter(({ zone }) => zone === node.zone);
+  // An open gate makes patch and reading one: they were done, when is in the tests.
+  if (own.length > 0 && own.every(({ state }) => OVER.includes(state))) return { at: EPOCH, skipped: false };
+  if (node.reading) return undefined;
+  const patch = dossier.panels?.find((panel) => panel.zone === node.zone && panel.coated_at !== undefined);
+  return marks.get(node.key) ?? (patch ? { at: patch.coated_at!, skipped: false } : undefined);
+}
+
+const EPOCH = '1970-01-01T00:00:00.000Z';
+
