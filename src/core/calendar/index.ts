@@ -12,21 +12,49 @@ export function writeCalendar(
   start: string,
   now: string,
 ): string {
-  const events = moments.map(({ atH, what, strips }, i): Event => {
-    const at = Date.parse(start) + atH * 3_600_000;
-    return {
+  return writeEvents(
+    moments.map(({ atH, what, strips }, i) => ({
       uid: `${id}-${i}@bricolage`,
       title: `${title}: ${what}`,
       description: `Strips ${strips.join(', ')}`,
+      at: Date.parse(start) + atH * 3_600_000,
+      minutes: 15,
+      alarm: what,
+    })),
+    now,
+  );
+}
+
+export interface CalendarEntry {
+  /** Stays the same when the entry is written anew, so that a calendar moves it instead of doubling it. */
+  uid: string;
+  title: string;
+  description: string;
+  /** Milliseconds since 1970. */
+  at: number;
+  minutes: number;
+  /** What to remind of at the start; none where nothing is to be reminded of. */
+  alarm?: string;
+}
+
+/** A calendar file (RFC 5545) of entries, in UTC. `now`: ISO instant of writing. */
+export function writeEvents(entries: readonly CalendarEntry[], now: string): string {
+  const events = entries.map(
+    ({ uid, title, description, at, minutes, alarm }): Event => ({
+      uid,
+      title,
+      description,
       start: split(at),
       startInputType: 'utc',
       startOutputType: 'utc',
-      duration: { minutes: 15 },
+      duration: { minutes: Math.max(1, Math.round(minutes)) },
       timestamp: Date.parse(now),
-      productId: 'bricolage/panel',
-      alarms: [{ action: 'display', description: what, trigger: { minutes: 0, before: true } }],
-    };
-  });
+      productId: 'bricolage',
+      ...(alarm === undefined
+        ? {}
+        : { alarms: [{ action: 'display', description: alarm, trigger: { minutes: 0, before: true } }] }),
+    }),
+  );
   const { value, error } = createEvents(events);
   if (error) throw error;
   return value ?? '';

@@ -1,5 +1,6 @@
 import type { Panel } from '../dossier';
 import { describeTreatment } from '../proof';
+import { escapeXml } from '../shared';
 
 /** Room around the panel for codes, the corner mark and the list of treatments, mm. */
 const MARGIN_MM = 14;
@@ -29,7 +30,7 @@ export function drawStripMap(panel: Panel, title: string): string {
     ...legend.map((line, i) => text(MARGIN_MM, below + (i + 1) * LINE_MM, 3.2, line, 'start')),
   ];
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${total.width}mm" height="${total.height}mm" viewBox="0 0 ${total.width} ${total.height}" role="img" aria-label="${escape(title)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${total.width}mm" height="${total.height}mm" viewBox="0 0 ${total.width} ${total.height}" role="img" aria-label="${escapeXml(title)}">`,
     `<rect x="${MARGIN_MM}" y="${MARGIN_MM}" width="${width}" height="${height}" fill="none" stroke="${INK}" stroke-width="0.5"/>`,
     corner,
     ...shapes,
@@ -49,7 +50,4 @@ export function listTreatments({ strips }: Pick<Panel, 'strips'>): string[] {
 }
 
 const text = (x: number, y: number, size: number, words: string, anchor: 'start' | 'middle'): string =>
-  `<text x="${x}" y="${y}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}" fill="${INK}">${escape(words)}</text>`;
-
-const escape = (words: string): string =>
-  words.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
+  `<text x="${x}" y="${y}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}" fill="${INK}">${escapeXml(words)}</text>`;

@@ -1,2 +1,2 @@
 export { tabulateTins, listUsualTins, type Purchase, type TinSize, type TinTable } from './tins';
-export { describeThinning } from './thinning';
+export { convertPaintShareToMixShare, describeThinning } from './thinning';

@@ -137,7 +137,7 @@ export class Placing {
 
   /** The first minute by pins, places and what has been waited for, and what sets it. */
   private earliest(job: Job, sitting: number): [number, Bound] {
-    let [at, bound]: [number, Bound] = [job.notBefore ?? -Infinity, { by: 'start' }];
+    let [at, bound]: [number, Bound] = [Math.max(this.problem.now, job.notBefore ?? -Infinity), { by: 'start' }];
     if (sitting > at) [at, bound] = [sitting, { by: 'place' }];
     for (const { id, lags } of job.after) {
       const ready = this.endOf(id) + (lags[0]?.from ?? 0);

@@ -70,8 +70,9 @@ export function addDays(date: string, days: number): string {
 }
 
 /**
- * The windows of some days, from a minute on: the week's hours, days that are otherwise, and time the owner says they
- * have now (`freeFor` minutes). Windows that touch or overlap become one with the more hands.
+ * The windows of some days, from a minute on: the week's hours, and days that are otherwise. Time the owner says they have
+ * now (`freeFor` minutes) takes the place of what the week foresees for it. Windows that touch or overlap become one with
+ * the more hands.
  */
 export function listWindows(
   hours: readonly Hours[],
@@ -94,7 +95,9 @@ export function listWindows(
       if (end > start) list.push({ start, end, hands });
     }
   }
-  return join(list.sort((a, b) => a.start - b.start));
+  const joined = join(list.sort((a, b) => a.start - b.start));
+  if (freeFor === 0) return joined;
+  return joined.map((window) => (window.start === from ? { ...window, end: from + freeFor } : window));
 }
 
 function join(windows: readonly Window[]): Window[] {

@@ -1,4 +1,5 @@
 export { assertNever } from './assert-never';
+export { escapeXml } from './escape-xml';
 export { describeChance, formatChance } from './frequency';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';

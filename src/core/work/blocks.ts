@@ -47,7 +47,8 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   }
   const planned = new Set(tasks.flatMap(({ zones }) => zones));
   for (const id of taken) {
-    if (left(id) || planned.has(id) || !dossier.zones?.some((zone) => zone.id === id)) continue;
+    const failed = blocks.some(({ gate, zones }) => gate === 'proof_failed' && zones.includes(id));
+    if (left(id) || failed || planned.has(id) || !dossier.zones?.some((zone) => zone.id === id)) continue;
     const text = `The system you took does not stand any more for the ${nameZone(dossier, id).toLowerCase()}. Choose again.`;
     add('no_way', id, text, open, 'choose');
   }

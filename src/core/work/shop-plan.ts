@@ -21,7 +21,7 @@ import { DEFAULT_HOURS, DEFAULT_PLACES, forecastAir, judgeAir, readAirNow, type 
 import { listBlocks, listHeld, type Block } from './blocks';
 import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
 import type { Pace } from './pace';
-import { isCoat, listTasks, type Task } from './tasks';
+import { isCoat, listTasks, openMinutes, type Task } from './tasks';
 
 /** One piece in work. */
 export interface PieceWork {
@@ -89,9 +89,9 @@ const expect = (workshop: Workshop, now: string, moment: string, timeZone: strin
 /** Days ahead that are planned; nobody's evenings are known further out. */
 const HORIZON_DAYS = 90;
 
-/** Is there still something to do or to wait for: a system was taken, and the piece has not been handed over. */
-export const isInWork = (dossier: Dossier): boolean =>
-  dossier.chosen !== undefined && !(dossier.log ?? []).some(({ op, skipped }) => op === 'handover' && !skipped);
+/** Is there still something to do or to wait for: a system was taken, and the piece has not left. */
+export const isInWork = ({ chosen, log = [], outcomes = [] }: Dossier): boolean =>
+  chosen !== undefined && outcomes.length === 0 && !log.some(({ op, skipped }) => op === 'handover' && !skipped);
 
 export function readPieceWork(dossier: Dossier, facts: Pick<ShopFacts, 'workshop' | 'tins' | 'now' | 'timeZone'>): PieceWork {
   const tasks = listTasks(dossier, facts.tins, airOf(facts));
@@ -165,10 +165,6 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
       };
     });
 }
-
-/** Minutes of the zones that are still open. */
-export const openMinutes = ({ shares, openZones }: Task): number =>
-  shares.reduce((sum, { zone, minutes }) => sum + (openZones.includes(zone) ? minutes : 0), 0);
 
 const toMinutes = ({ fromH, untilH }: { fromH: number; untilH?: number }): Job['after'][number]['lags'][number] => ({
   from: Math.round(fromH * 60),
@@ -252,9 +248,10 @@ function describePlan(problem: Problem, schedule: Schedule, pieces: readonly Pie
         endAt: instantOf(windows[window]!.end),
         items: items.sort((a, b) => a.startAt.localeCompare(b.startAt) || a.hand - b.hand),
       })),
-    ready: pieces.flatMap(({ id, dossier }) => {
+    ready: pieces.flatMap(({ id, dossier, held }) => {
       const at = schedule.ready.get(id);
-      if (at === undefined) return [];
+      // No date while something holds it back: what comes after that is not in the schedule.
+      if (at === undefined || held.size > 0) return [];
       const due = problem.groups.find((group) => group.id === id)?.due;
       return [{ piece: id, at: instantOf(at), ...(dossier.goal?.due ? { due: dossier.goal.due } : {}), late: due !== undefined && at > due }];
     }),

@@ -112,6 +112,10 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   return tasks;
 }
 
+/** Minutes of the zones that are still open. */
+export const openMinutes = ({ shares, openZones }: Task): number =>
+  shares.reduce((sum, { zone, minutes }) => sum + (openZones.includes(zone) ? minutes : 0), 0);
+
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
   const nodes: Node[] = [];

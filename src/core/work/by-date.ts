@@ -1,0 +1,110 @@
+import { freezeSystem, planPiece } from '../systems';
+import { DEFAULT_HOURS } from '../workshop';
+import { planShop, readPieceWork, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+
+/** What would help a piece that would be late. */
+export interface Remedy {
+  kind: 'drop_clear' | 'faster_primer' | 'more_time';
+  text: string;
+  /** When the piece could be collected then. */
+  readyAt: string;
+  /** Whether all pieces would be in time then. */
+  saves: boolean;
+}
+
+export interface ByDate {
+  /** All pieces that nothing holds back, by that date. */
+  possible: boolean;
+  date: string;
+  late: { piece: string; name: string; readyAt: string | null; remedies: Remedy[] }[];
+  /** Pieces no date can be given for: something holds them back. */
+  open: { piece: string; name: string; why: string }[];
+}
+
+/** Work beside the schedule that is asked about: an evening on each day that has none, or two hours more at the week's end. */
+function addEvening(facts: ShopFacts): { facts: ShopFacts; text: string } {
+  const { hours = DEFAULT_HOURS } = facts.workshop.setup;
+  const day = [7, 6, 5, 4, 3, 2, 1].find((own) => !hours.some((one) => one.day === own));
+  const extra =
+    day === undefined ? { day: 7, from: '21:00', to: '22:30' } : { day, from: '19:00', to: '21:00' };
+  const workshop = { ...facts.workshop, setup: { ...facts.workshop.setup, hours: [...hours, extra] } };
+  return { facts: { ...facts, workshop }, text: `One more evening a week: ${DAYS[extra.day - 1]!} from ${extra.from} to ${extra.to}` };
+}
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/**
+ * "Can all be collected by the 20th?" Everything is planned again with that date due for all; for each piece that would be
+ * late, what could save it is tried out in the same way: leaving out the second clear coat, a primer that dries faster, one
+ * more evening. `date`: "2026-12-20".
+ */
+export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: string): ByDate {
+  const due = (): string => date;
+  const plan = planShop(pieces, facts, due);
+  const open = pieces.flatMap(({ id, name, blocks, tasks, held }) => {
+    const [block] = blocks;
+    const waits = tasks.some((task) => held.has(task.id));
+    return block && waits ? [{ piece: id, name, why: block.text }] : [];
+  });
+  const stuck = new Set(open.map(({ piece }) => piece));
+  const late = pieces
+    .filter(({ id, tasks }) => !stuck.has(id) && tasks.some(({ state }) => state === 'open'))
+    .flatMap((piece) => {
+      const readyAt = readyOf(plan, piece.id);
+      if (readyAt !== null && !isLate(plan, piece.id)) return [];
+      const remedies = listRemedies(piece, pieces, facts, due);
+      return [{ piece: piece.id, name: piece.name, readyAt, remedies }];
+    });
+  return { possible: late.length === 0 && open.length === 0, date, late, open };
+}
+
+const readyOf = (plan: ShopPlan, id: string): string | null => plan.ready.find(({ piece }) => piece === id)?.at ?? null;
+const isLate = (plan: ShopPlan, id: string): boolean => plan.ready.find(({ piece }) => piece === id)?.late ?? true;
+
+function listRemedies(piece: PieceWork, pieces: readonly PieceWork[], facts: ShopFacts, due: () => string): Remedy[] {
+  const before = readyOf(planShop(pieces, facts, due), piece.id);
+  const attempt = (kind: Remedy['kind'], text: string, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
+    if (!next) return [];
+    const plan = planShop(
+      pieces.map((own) => (own.id === piece.id ? next : own)),
+      with_,
+      due,
+    );
+    const readyAt = readyOf(plan, piece.id);
+    if (readyAt === null || (before !== null && readyAt >= before)) return [];
+    return [{ kind, text, readyAt, saves: plan.ready.every(({ late }) => !late) }];
+  };
+  const evening = addEvening(facts);
+  return [
+    ...attempt('drop_clear', 'Leave out the second clear coat', dropSecondClear(piece)),
+    ...attempt(...takeFasterPrimer(piece, facts)),
+    ...attempt('more_time', evening.text, piece, evening.facts),
+  ].sort((a, b) => Number(b.saves) - Number(a.saves) || a.readyAt.localeCompare(b.readyAt));
+}
+
+/** Without the last of two clear coats, if it is still to come. */
+function dropSecondClear(piece: PieceWork): PieceWork | null {
+  const gone = piece.tasks.filter(({ op, coat, state }) => op === 'topcoat' && coat === 2 && state === 'open');
+  if (gone.length === 0) return null;
+  const over = new Set(gone.map(({ key }) => key));
+  const tasks = piece.tasks.flatMap((task) => {
+    if (over.has(task.key)) return [];
+    // What came after the coat left out comes after the one before it.
+    const after = task.after.flatMap((one) => (over.has(one.key) ? (gone.find(({ key }) => key === one.key)?.after ?? []) : [one]));
+    return [{ ...task, after }];
+  });
+  return { ...piece, tasks };
+}
+
+/** The soonest system the planner finds with another primer, while nothing has been primed. */
+function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [Remedy['kind'], string, PieceWork | null] {
+  const { dossier, tasks } = piece;
+  const primes = tasks.filter(({ op }) => op === 'prime');
+  if (primes.length === 0 || primes.some(({ state }) => state !== 'open')) return ['faster_primer', '', null];
+  const goal = { ...dossier.goal, priority: 'soonest' as const };
+  const soonest = planPiece({ ...dossier, goal, shelf: [...facts.tins] }).systems.find(({ labels }) => labels.includes('soonest'));
+  if (!soonest) return ['faster_primer', '', null];
+  const chosen = freezeSystem(soonest, dossier.chosen?.at ?? facts.now);
+  const next = readPieceWork({ ...dossier, chosen }, facts);
+  const labels = [...new Set(next.tasks.filter(({ op }) => op === 'prime').map(({ label }) => label.replace(/, coat .*/, '').toLowerCase()))];
+  return ['faster_primer', `A faster system: ${labels.join(' and ') || 'no primer'} (to be proved on a patch)`, next];
+}

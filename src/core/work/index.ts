@@ -1,0 +1,27 @@
+export { listCautions, listFacts, measurePour, type Caution } from './advice';
+export { isAbrasive, listBlocks, listHeld, type Block } from './blocks';
+export { askByDate, type ByDate, type Remedy } from './by-date';
+export { listClocks, stateAt, type Clock, type DryState } from './clocks';
+export { computePotLifeMin, isFilm, listFilmTimes, type FilmTimes } from './film-times';
+export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';
+export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
+export { agreeOn, listMoves, type Agreed, type Move } from './moves';
+export { addUpTimes, learnPace, type Pace, type PaceOf } from './pace';
+export { drawLabels, listParts } from './parts';
+export { sayWhere, writeJobSheet, writeSittings } from './sheets';
+export {
+  airOf,
+  isInWork,
+  listShopWindows,
+  planShop,
+  poseProblem,
+  readPieceWork,
+  type Item,
+  type PieceWork,
+  type ShopFacts,
+  type ShopPlan,
+  type Sitting,
+} from './shop-plan';
+export { isCoat, listTasks, openMinutes, READING_KEY, type Task } from './tasks';
+export { readToday, type Today } from './today';
+export { sayBound } from './words';

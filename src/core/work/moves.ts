@@ -1,0 +1,62 @@
+import type { Item, PieceWork, ShopPlan } from './shop-plan';
+import { sayBound } from './words';
+
+/** A task whose start has moved since the owner last saw the plan. */
+export interface Move {
+  task: string;
+  piece: string;
+  label: string;
+  from: string;
+  to: string;
+  why: string;
+}
+
+/** What the owner saw: when each task was to start. */
+export type Agreed = Readonly<Record<string, string>>;
+
+export const agreeOn = (plan: ShopPlan): Agreed => Object.fromEntries(firstItems(plan).map(({ task, startAt }) => [task, startAt]));
+
+function firstItems({ sittings }: ShopPlan): Item[] {
+  const seen = new Set<string>();
+  return sittings.flatMap(({ items }) =>
+    items.filter(({ task }) => {
+      if (seen.has(task)) return false;
+      seen.add(task);
+      return true;
+    }),
+  );
+}
+
+/** Less than this is no move to speak of, minutes. */
+const LEAST_MOVE_MIN = 60;
+
+/**
+ * What moved between the plan the owner saw and the one now, and why: what holds it now, or what let it come forward.
+ * Where the task before it moved as well, that is the reason.
+ */
+export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly PieceWork[]): Move[] {
+  const tasks = new Map(pieces.flatMap(({ tasks, name }) => tasks.map((task) => [task.id, { ...task, name }] as const)));
+  const name = (id: string): string => {
+    const task = tasks.get(id);
+    return task ? `${task.label.toLowerCase()} (${task.name})` : 'another task';
+  };
+  const moved = new Map<string, number>();
+  for (const { task, startAt } of firstItems(plan)) {
+    const before = agreed[task];
+    if (before !== undefined) moved.set(task, (Date.parse(startAt) - Date.parse(before)) / 60_000);
+  }
+  return firstItems(plan).flatMap(({ task, piece, startAt, bound }): Move[] => {
+    const by = moved.get(task) ?? 0;
+    if (Math.abs(by) < LEAST_MOVE_MIN) return [];
+    const cause = 'on' in bound ? (moved.get(bound.on) ?? 0) : 0;
+    const chained = 'on' in bound && Math.abs(cause) >= LEAST_MOVE_MIN && Math.sign(cause) === Math.sign(by);
+    const why = chained
+      ? `${capital(name(bound.on))} moved too.`
+      : by < 0
+        ? 'What held it is out of the way.'
+        : sayBound(bound, name);
+    return [{ task, piece, label: tasks.get(task)?.label ?? task, from: agreed[task]!, to: startAt, why }];
+  });
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

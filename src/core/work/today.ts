@@ -1,0 +1,65 @@
+import type { DueReading } from '../panel';
+import { listReadings } from '../panel';
+import { readAirNow, judgeAir, type AirVerdict } from '../workshop';
+import type { Climate } from '../climate';
+import { listClocks, type Clock } from './clocks';
+import type { Item, PieceWork, ShopFacts, ShopPlan } from './shop-plan';
+import { airOf } from './shop-plan';
+
+/** What the owner needs to know now, over all pieces. */
+export interface Today {
+  /** What to do in the time there is, in order. */
+  doNow: Item[];
+  /** Coats that have not cured yet, the ones that change next first. */
+  drying: (Clock & { name: string; next: { what: string; at: string } })[];
+  readings: { piece: string; name: string; reading: Omit<DueReading, 'panel'> & { panel: string; zone: string } }[];
+  blocked: { piece: string; name: string; gate: string; text: string; goTo: string }[];
+  /** The air, measured or expected. */
+  air: { climate: Climate; verdict: AirVerdict; measuredAt: string | null };
+  /** The next moment hands are wanted, when nothing is to be done now. */
+  nextAt: string | null;
+}
+
+const NEXT: readonly [keyof Pick<Clock, 'touchAt' | 'recoatAt' | 'handleAt' | 'curedAt'>, string][] = [
+  ['touchAt', 'touch dry'],
+  ['recoatAt', 'ready for the next coat'],
+  ['handleAt', 'hard enough to refit'],
+  ['curedAt', 'cured'],
+];
+
+/** Today from the shop's plan. `facts.freeFor` are the minutes the owner has now; without any, nothing is to be done now. */
+export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: ShopFacts): Today {
+  const { now, tins, workshop } = facts;
+  const climate = airOf(facts);
+  const measured = readAirNow(workshop.air, now);
+  const running = plan.sittings.find(({ startAt, endAt }) => startAt <= now && now < endAt);
+  const doNow = facts.freeFor ? (running?.items ?? []) : [];
+  const drying = pieces
+    .flatMap(({ dossier, name }) => listClocks(dossier, tins, climate, now).map((clock) => ({ ...clock, name })))
+    .flatMap((clock) => {
+      const next = NEXT.find(([moment]) => clock[moment] > now);
+      return next ? [{ ...clock, next: { what: next[1], at: clock[next[0]] } }] : [];
+    })
+    .sort((a, b) => a.next.at.localeCompare(b.next.at));
+  const readings = pieces
+    .flatMap(({ id, name, dossier }) =>
+      listReadings(dossier, now)
+        .filter(({ state }) => state !== 'later')
+        .map(({ panel, ...reading }) => ({ piece: id, name, reading: { ...reading, panel: panel.id, zone: panel.zone } })),
+    )
+    .sort((a, b) => a.reading.dueAt.localeCompare(b.reading.dueAt));
+  const blocked = pieces.flatMap(({ id, name, blocks }) =>
+    blocks.map(({ gate, text, goTo }) => ({ piece: id, name, gate, text, goTo })),
+  );
+  const upcoming = plan.sittings.flatMap(({ items }) => items.map(({ startAt }) => startAt)).filter((at) => at > now);
+  const laterReadings = pieces.flatMap(({ dossier }) => listReadings(dossier, now).map(({ dueAt }) => dueAt)).filter((at) => at > now);
+  const nextAt = [...upcoming, ...laterReadings].sort()[0] ?? null;
+  return {
+    doNow,
+    drying,
+    readings,
+    blocked,
+    air: { climate, verdict: judgeAir(measured ?? climate), measuredAt: measured?.at ?? null },
+    nextAt,
+  };
+}
