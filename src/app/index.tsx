@@ -1,1 +1,1 @@
-export { PiecesScreen as default } from '@/client/features/pieces';
+export { TodayScreen as default } from '@/client/features/today';

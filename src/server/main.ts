@@ -5,7 +5,14 @@ import pino from 'pino';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import { explainProblem } from '@/contract';
 import { makeApp } from './app';
-import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase, type PieceStore, type ShelfStore } from './db';
+import {
+  makePieceStore,
+  makeShelfStore,
+  makeWorkshopStore,
+  openDatabase,
+  type PieceStore,
+  type ShelfStore,
+} from './db';
 import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
 

@@ -23,7 +23,7 @@ const db = openDatabase(':memory:', MIGRATIONS);
 const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
-    workshop: makeWorkshopStore(db),
+  workshop: makeWorkshopStore(db),
   photos: makePhotoFiles(webRoot),
   instruments: makeSimulatedInstruments(),
   webRoot,

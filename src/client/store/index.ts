@@ -1,6 +1,7 @@
+export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted } from './bench';
 export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
-export { useGetExperienceQuery, useLazyGetInstrumentsQuery, useListPiecesQuery } from './pieces-api';
+export { useGetExperienceQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 export { currencySet, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, overlay, useChange, usePiece } from './use-piece';
@@ -8,4 +9,6 @@ export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
 export { useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
+export { useNow } from './use-now';
+export { usePieces } from './use-pieces';
 export { useWithShop } from './use-shop';

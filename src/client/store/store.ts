@@ -1,5 +1,6 @@
 import { configureStore, type Middleware } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
+import { benchSlice } from './bench';
 import { draftsSlice } from './drafts';
 import { keep } from './keep';
 import { changeMade, outboxSlice } from './outbox';
@@ -7,7 +8,7 @@ import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
 
-const KEPT = ['drafts', 'settings'] as const;
+const KEPT = ['drafts', 'settings', 'bench'] as const;
 
 /** The application's one store. Outbox, drafts and settings are kept in the browser as they change. */
 export function makeStore(fetcher?: typeof fetch) {
@@ -22,6 +23,7 @@ export function makeStore(fetcher?: typeof fetch) {
       [outboxSlice.name]: outboxSlice.reducer,
       [draftsSlice.name]: draftsSlice.reducer,
       [settingsSlice.name]: settingsSlice.reducer,
+      [benchSlice.name]: benchSlice.reducer,
     },
     middleware: (defaults) =>
       defaults({ serializableCheck: false, immutableCheck: false }).concat(piecesApi.middleware, sendAfterChange),

@@ -17,7 +17,8 @@ export function overlay(
   return pending
     .filter((entry) => entry.pieceId === pieceId)
     .reduce<Dossier | undefined>(
-      (dossier, { change }) => (isShelfChange(change) || isWorkshopChange(change) ? dossier : applyChange(dossier, change)),
+      (dossier, { change }) =>
+        isShelfChange(change) || isWorkshopChange(change) ? dossier : applyChange(dossier, change),
       stored,
     );
 }

@@ -1,6 +1,12 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { applyWorkshopChange, EMPTY_WORKSHOP, isWorkshopChange, type Workshop, type WorkshopChange } from '@/core/workshop';
+import {
+  applyWorkshopChange,
+  EMPTY_WORKSHOP,
+  isWorkshopChange,
+  type Workshop,
+  type WorkshopChange,
+} from '@/core/workshop';
 import { changeMade } from './outbox';
 import { useGetWorkshopQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';

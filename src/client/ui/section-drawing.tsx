@@ -192,6 +192,7 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
       return <Polyline points={points} fill="none" stroke={tones.ink} strokeWidth={1.5} />;
     }
     case 'coat':
+      if (layer.state === 'planned') return <PlannedBand y={y} width={width} height={height} tones={tones} />;
       return (
         <G>
           <Rect
@@ -202,6 +203,12 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
             fill={layer.colour}
             opacity={layer.layer === 'clear' ? 0.55 : 1}
           />
+          {layer.state === 'wet' ? (
+            <Rect x={0} y={y} width={width} height={height} fill={`url(#${hatchId}wet)`} />
+          ) : null}
+          {layer.state === 'cured' ? (
+            <Line x1={0} x2={width} y1={y + 3} y2={y + 3} stroke={tones.go} strokeWidth={2} />
+          ) : null}
           {layer.layer === 'clear' ? (
             <Path
               d={`M0 ${y + height} L${width} ${y}`}
@@ -222,6 +229,22 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
         </G>
       );
   }
+}
+
+/** A coat still to come: a ghost between dashed lines. */
+function PlannedBand({ y, width, height, tones }: { y: number; width: number; height: number; tones: Tones }) {
+  return (
+    <Rect
+      x={1}
+      y={y + 1}
+      width={width - 2}
+      height={Math.max(1, height - 2)}
+      fill="none"
+      stroke={tones.softInk}
+      strokeWidth={0.9}
+      strokeDasharray="2 4"
+    />
+  );
 }
 
 function hatches(id: string, tones: Tones) {
@@ -247,6 +270,11 @@ function hatches(id: string, tones: Tones) {
     </Pattern>,
     <Pattern key="plies" id={`${id}plies`} width={12} height={16} patternUnits="userSpaceOnUse">
       <Path d="M0 0.5 h12 M0 8.5 h12 M3 8.5 v8 M9 8.5 v8" stroke={ink} strokeWidth={0.7} />
+    </Pattern>,
+    // Wet: waves, as light plays on it.
+    <Pattern key="wet" id={`${id}wet`} width={16} height={7} patternUnits="userSpaceOnUse">
+      <Rect width={16} height={7} fill="#8A5000" opacity={0.14} />
+      <Path d="M0 4 Q4 0 8 4 T16 4" fill="none" stroke="#8A5000" strokeWidth={1.1} />
     </Pattern>,
     <Pattern key="plain" id={`${id}plain`} width={14} height={14} patternUnits="userSpaceOnUse">
       <Path d="M0 14 L14 0" stroke={ink} strokeWidth={0.5} />

@@ -39,22 +39,20 @@ export interface CalendarEntry {
 
 /** A calendar file (RFC 5545) of entries, in UTC. `now`: ISO instant of writing. */
 export function writeEvents(entries: readonly CalendarEntry[], now: string): string {
-  const events = entries.map(
-    ({ uid, title, description, at, minutes, alarm }): Event => ({
-      uid,
-      title,
-      description,
-      start: split(at),
-      startInputType: 'utc',
-      startOutputType: 'utc',
-      duration: { minutes: Math.max(1, Math.round(minutes)) },
-      timestamp: Date.parse(now),
-      productId: 'bricolage',
-      ...(alarm === undefined
-        ? {}
-        : { alarms: [{ action: 'display', description: alarm, trigger: { minutes: 0, before: true } }] }),
-    }),
-  );
+  const events = entries.map(({ uid, title, description, at, minutes, alarm }): Event => ({
+    uid,
+    title,
+    description,
+    start: split(at),
+    startInputType: 'utc',
+    startOutputType: 'utc',
+    duration: { minutes: Math.max(1, Math.round(minutes)) },
+    timestamp: Date.parse(now),
+    productId: 'bricolage',
+    ...(alarm === undefined
+      ? {}
+      : { alarms: [{ action: 'display', description: alarm, trigger: { minutes: 0, before: true } }] }),
+  }));
   const { value, error } = createEvents(events);
   if (error) throw error;
   return value ?? '';

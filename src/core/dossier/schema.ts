@@ -358,7 +358,10 @@ export const mixSchema = z.looseObject({
   name: text(80),
   class: z.string().max(60).optional(),
   product: z.string().max(64).optional(),
-  parts: z.array(z.looseObject({ name: text(60), parts: positive(10_000) })).min(1).max(12),
+  parts: z
+    .array(z.looseObject({ name: text(60), parts: positive(10_000) }))
+    .min(1)
+    .max(12),
   volume_ml: positive(100_000),
   mixed_at: instant.optional(),
   pot_life_h: positive(1000).optional(),

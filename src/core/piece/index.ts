@@ -4,10 +4,13 @@ export { summariseProgress, type Progress, type Stage } from './progress';
 export {
   buildSection,
   buildTreatedSection,
+  buildWorkSection,
   groupLayers,
   nameZone,
   zoneName,
   type Section,
+  type CoatState,
   type SectionLayer,
+  type WorkCoat,
 } from './section';
 export { judgeReadingState, type ReadingState } from './reading-state';

@@ -27,7 +27,10 @@ export type SectionLayer =
       colour: string;
       label: string;
       note: string;
+      /** How far it has come in the work; left out where a section shows a plan. */
+      state?: CoatState;
     };
+export type CoatState = 'planned' | 'wet' | 'dry' | 'cured';
 
 export interface Section {
   layers: SectionLayer[];
@@ -69,6 +72,36 @@ export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?:
       note: '',
     });
   return draw(belief, work, prep, goal);
+}
+
+/** A coat of the work on a zone, from the bottom up. */
+export interface WorkCoat {
+  layer: 'primer' | 'paint' | 'clear';
+  code: keyof typeof FILM_FACTS;
+  tint?: PrimerTint;
+  note: string;
+  state: CoatState;
+}
+
+/** The cut through a zone in work: what is on it, and what is still to come. */
+export function buildWorkSection(
+  belief: Belief,
+  prep: PrepCode,
+  coats: readonly WorkCoat[],
+  goal?: Dossier['goal'],
+): Section {
+  const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_LABELS[prep] ?? prep, note: '' }];
+  const bare = draw(belief, tooth, prep, goal);
+  const layers = coats.flatMap(({ state, ...coat }) =>
+    drawWork({ op: 'coat', coats: 1, ...coat }, goal?.colour ?? DEFAULT_COLOUR).map((layer) => ({ ...layer, state })),
+  );
+  const all = [...bare.layers, ...layers];
+  return {
+    layers: all,
+    summary: all
+      .map((layer) => ('state' in layer ? `${layer.label} (${String(layer.state)})` : layer.label))
+      .join(', '),
+  };
 }
 
 function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined, goal: Dossier['goal']): Section {
@@ -131,7 +164,7 @@ function drawWork(work: Work, paintColour: string): SectionLayer[] {
 export function groupLayers(section: Section): { label: string; note: string; from: number; to: number }[] {
   const groups: { label: string; note: string; from: number; to: number; key: string }[] = [];
   section.layers.forEach((layer, i) => {
-    const key = layer.kind === 'coat' ? `${layer.layer}${layer.label}` : `${layer.kind}${i}`;
+    const key = layer.kind === 'coat' ? `${layer.layer}${layer.label}${layer.state ?? ''}` : `${layer.kind}${i}`;
     const last = groups[groups.length - 1];
     if (last?.key === key) last.to = i;
     else groups.push({ label: layer.label, note: layer.note, from: i, to: i, key });

@@ -1,6 +1,5 @@
 import {
   priceSchedule,
-
   type Bound,
   type Job,
   type Placement,
@@ -238,4 +237,3 @@ function findLag(lags: Job['after'][number]['lags'], elapsed: number): number {
   for (const { from, until } of lags) if (elapsed <= (until ?? Infinity)) return Math.max(elapsed, from);
   return elapsed;
 }
-

@@ -25,7 +25,8 @@ const RANK_SHARE = 0.06;
 export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedule {
   const shop = readShop(problem);
   const random = makeRandom(seed);
-  const rounds = tries ?? Math.min(MOST_TRIES, Math.max(FEWEST_TRIES, Math.round(PLACEMENTS / (problem.jobs.length || 1))));
+  const rounds =
+    tries ?? Math.min(MOST_TRIES, Math.max(FEWEST_TRIES, Math.round(PLACEMENTS / (problem.jobs.length || 1))));
   const starts = RULES.map((rule) => evaluate(shop, sequenceBy(shop, rule)));
   starts.push(rankGroups(shop, Math.ceil(rounds * RANK_SHARE), random));
   const best = starts.reduce((a, b) => (b.cost < a.cost ? b : a));
@@ -36,7 +37,10 @@ export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedul
 export function scheduleInOrder(problem: Problem, ids: readonly string[]): Schedule {
   const shop = readShop(problem);
   const index = new Map(problem.jobs.map(({ id }, i) => [id, i]));
-  return evaluate(shop, ids.map((id) => index.get(id)!)).schedule;
+  return evaluate(
+    shop,
+    ids.map((id) => index.get(id)!),
+  ).schedule;
 }
 
 interface Shop {
@@ -204,7 +208,10 @@ function improve(shop: Shop, start: Tried, rounds: number, random: () => number)
     if (!order) continue;
     const next = evaluate(shop, order);
     const bold = BOLDNESS * (1 - round / rounds);
-    if (next.cost <= here.cost || random() < bold * Math.exp((here.cost - next.cost) / (0.002 * Math.abs(here.cost) + 1)))
+    if (
+      next.cost <= here.cost ||
+      random() < bold * Math.exp((here.cost - next.cost) / (0.002 * Math.abs(here.cost) + 1))
+    )
       here = next;
     if (next.cost < best.cost) best = next;
     // From time to time back to the best found.
@@ -247,4 +254,3 @@ function shift(order: readonly number[], from: number, to: number): number[] {
   next.splice(to, 0, job!);
   return next;
 }
-

@@ -31,7 +31,10 @@ export const minuteOf = (instant: string | number): number => Math.floor(new Dat
 export const instantOf = (minute: number): string => new Date(minute * MINUTE_MS).toISOString();
 
 /** The wall clock of a zone (an IANA name) at a minute since 1970. */
-export function readLocal(minute: number, timeZone: string): LocalDay & { weekday: number; hour: number; minute: number } {
+export function readLocal(
+  minute: number,
+  timeZone: string,
+): LocalDay & { weekday: number; hour: number; minute: number } {
   const local = new TZDate(minute * MINUTE_MS, timeZone);
   return {
     year: local.getFullYear(),
@@ -88,7 +91,8 @@ export function listWindows(
     const date = addDays(first, i);
     const [year, month, day] = date.split('-').map(Number) as [number, number, number];
     const weekday = new Date(Date.UTC(year, month - 1, day)).getUTCDay() || 7;
-    const own = exceptions.find((exception) => exception.date === date)?.hours ?? hours.filter((one) => one.day === weekday);
+    const own =
+      exceptions.find((exception) => exception.date === date)?.hours ?? hours.filter((one) => one.day === weekday);
     for (const { from: opens, to: closes, hands = 1 } of own) {
       const start = Math.max(from, minuteAt(date, opens, timeZone));
       const end = closes === '24:00' ? minuteAt(addDays(date, 1), '00:00', timeZone) : minuteAt(date, closes, timeZone);

@@ -5,7 +5,17 @@ import type { Task } from './tasks';
 
 /** A caution: shown at the step where it bites. One that `holds` must be seen once in each sitting before going on. */
 export interface Caution {
-  code: 'lead' | 'fumes' | 'two_part' | 'oily_rags' | 'dust' | 'spray' | 'cleaners' | 'heat_and_strippers' | 'blades' | 'tipping';
+  code:
+    | 'lead'
+    | 'fumes'
+    | 'two_part'
+    | 'oily_rags'
+    | 'dust'
+    | 'spray'
+    | 'cleaners'
+    | 'heat_and_strippers'
+    | 'blades'
+    | 'tipping';
   holds: boolean;
   title: string;
   text: string;
@@ -53,7 +63,11 @@ const CAUTIONS: Record<Caution['code'], Omit<Caution, 'code'>> = {
     title: 'Stripper and heat',
     text: 'Gloves, moving air. Heat below scorching, never on foil or vinyl, never where lead may be. Sludge is hazardous waste.',
   },
-  blades: { holds: false, title: 'Blade', text: 'Cut away from your other hand; cap the blade before you put it down.' },
+  blades: {
+    holds: false,
+    title: 'Blade',
+    text: 'Cut away from your other hand; cap the blade before you put it down.',
+  },
   tipping: {
     holds: false,
     title: 'Lift and anchor',
@@ -61,7 +75,13 @@ const CAUTIONS: Record<Caution['code'], Omit<Caution, 'code'>> = {
   },
 };
 
-const OILS: readonly string[] = ['wipe_on_oil', 'oil_enamel', 'oil_polyurethane', 'stainblock_primer_oil', 'bonding_primer_oil'];
+const OILS: readonly string[] = [
+  'wipe_on_oil',
+  'oil_enamel',
+  'oil_polyurethane',
+  'stainblock_primer_oil',
+  'bonding_primer_oil',
+];
 const CLEANING: readonly OperationCode[] = ['clean', 'degrease', 'liquid_degloss'];
 const SANDING: readonly OperationCode[] = ['scuff', 'sand', 'denib', 'grain_fill', 'fill'];
 
@@ -74,10 +94,15 @@ export function listCautions(
   const codes: Caution['code'][] = [];
   if (oldCoat && (SANDING.includes(op) || op === 'strip')) codes.push('lead');
   if (op === 'strip') codes.push('heat_and_strippers');
-  const carrier = isFilm(code) ? findCarrier(code) : code === 'mineral_spirits' || code === 'alcohol_wipe' ? 'solvent' : null;
+  const carrier = isFilm(code)
+    ? findCarrier(code)
+    : code === 'mineral_spirits' || code === 'alcohol_wipe'
+      ? 'solvent'
+      : null;
   if (carrier === 'two_part') codes.push('two_part');
   if (carrier !== null && hasStrongFumes(carrier)) codes.push('fumes');
-  if ((code !== undefined && OILS.includes(code)) || op === 'stain' || code === 'mineral_spirits') codes.push('oily_rags');
+  if ((code !== undefined && OILS.includes(code)) || op === 'stain' || code === 'mineral_spirits')
+    codes.push('oily_rags');
   const coats = op === 'prime' || op === 'paint' || op === 'topcoat';
   if (coats && (application === 'spray' || application === 'aerosol')) codes.push('spray');
   if (SANDING.includes(op)) codes.push('dust');
@@ -103,17 +128,26 @@ export function listFacts(
   switch (task.op) {
     case 'degrease':
     case 'clean':
-      facts.push('Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.', doors && 'The backs of doors and round the handles too.');
+      facts.push(
+        'Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.',
+        doors && 'The backs of doors and round the handles too.',
+      );
       break;
     case 'dewax':
     case 'desilicone':
       facts.push('Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.');
       break;
     case 'hardware_off':
-      facts.push('Label each part where no paint goes, and its opening, with which way is up.', 'Screws go back into their holes or into a bag with the number.');
+      facts.push(
+        'Label each part where no paint goes, and its opening, with which way is up.',
+        'Screws go back into their holes or into a bag with the number.',
+      );
       break;
     case 'liquid_degloss':
-      facts.push('Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.');
+      facts.push(
+        'Saturated lint-free cloth, in circles; refold it often. Haze is normal.',
+        'Prime within the time on its label.',
+      );
       break;
     case 'scuff':
     case 'sand':
@@ -130,10 +164,16 @@ export function listFacts(
       facts.push('Vacuum, then a damp or tack cloth. Wipe the floor under it too.');
       break;
     case 'fill':
-      facts.push('Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.');
+      facts.push(
+        'Fill a little proud; it shrinks. Sand 220 when hard.',
+        'A low lamp along the face shows what light from above hides.',
+      );
       break;
     case 'grain_fill':
-      facts.push('Across the grain, pressed in; sand 220 until it is left in the pores only.', 'Deep oak wants a second pass.');
+      facts.push(
+        'Across the grain, pressed in; sand 220 until it is left in the pores only.',
+        'Deep oak wants a second pass.',
+      );
       break;
     case 'edge_seal':
       facts.push('Two thin coats, sanded between. Never flood a board edge with water.');
@@ -142,7 +182,10 @@ export function listFacts(
       facts.push('A finger’s breadth beyond the stain all round.', 'Two thin dabs hold back more than one thick one.');
       break;
     case 'proof':
-      facts.push('On a hidden place of the same surface, prepared just like the piece.', 'No label where paint will go: the map is the label.');
+      facts.push(
+        'On a hidden place of the same surface, prepared just like the piece.',
+        'No label where paint will go: the map is the label.',
+      );
       break;
     case 'prime':
       facts.push(...primingFacts(task.class));
@@ -157,7 +200,10 @@ export function listFacts(
       facts.push(...toppingFacts(task.class));
       break;
     case 'refit':
-      facts.push('Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.');
+      facts.push(
+        'Clean hinge recesses; sand stray paint off runners and edges.',
+        'Press nothing together that stays shut overnight.',
+      );
       break;
     case 'mask':
       facts.push('Press the tape’s edge down with a nail; cut it with a blade before you pull.');
@@ -169,32 +215,52 @@ export function listFacts(
 }
 
 function primingFacts(code: string | undefined): string[] {
-  if (code === 'bonding_primer_wb') return ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'];
-  if (code?.startsWith('shellac')) return ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'];
+  if (code === 'bonding_primer_wb')
+    return ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'];
+  if (code?.startsWith('shellac'))
+    return ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'];
   if (code === 'bonding_primer_oil') return ['It feels tacky and rolls out slowly. That is right.'];
-  if (code === 'bonding_primer_2k') return ['Measure both parts exactly, stir two minutes, let it stand as the label says.', 'Note the minute you mixed it.'];
-  if (code === 'aerosol_stainblock') return ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'];
+  if (code === 'bonding_primer_2k')
+    return [
+      'Measure both parts exactly, stir two minutes, let it stand as the label says.',
+      'Note the minute you mixed it.',
+    ];
+  if (code === 'aerosol_stainblock')
+    return ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'];
   return ['Even and thin; it need not hide.', 'Push it into pores with the brush before you roll.'];
 }
 
-function paintingFacts(task: Pick<Task, 'coat' | 'coats'>, flat: boolean, doors: boolean, application: Goal['application']): string[] {
-  if (application === 'spray') return ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'];
+function paintingFacts(
+  task: Pick<Task, 'coat' | 'coats'>,
+  flat: boolean,
+  doors: boolean,
+  application: Goal['application'],
+): string[] {
+  if (application === 'spray')
+    return ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'];
   if (application === 'aerosol') return ['Light passes; a wet look means a run is coming.'];
   const facts = ['Brush on, then roll off at once with an unloaded foam roller.'];
-  if (doors) facts.push('Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.');
+  if (doors)
+    facts.push('Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.');
   if (flat) facts.push('In strips about 15 cm wide, so that each is rolled off while it is wet.');
-  facts.push(task.coat < task.coats ? 'This coat need not cover. Leave it alone when it drags.' : 'Look against the light while it is wet: runs hide on edges and lower corners.');
+  facts.push(
+    task.coat < task.coats
+      ? 'This coat need not cover. Leave it alone when it drags.'
+      : 'Look against the light while it is wet: runs hide on edges and lower corners.',
+  );
   return facts;
 }
 
 function toppingFacts(code: string | undefined): string[] {
   if (code === 'wax') return ['A thin film, buffed after half an hour.', 'Nothing sticks over wax later.'];
   if (code === 'wipe_on_oil') return ['Wipe on, wait ten minutes, wipe off all that has not soaked in.'];
-  return ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'];
+  return [
+    'Stir, never shake: bubbles stay.',
+    'Thin, and only when the paint is dry right through: the next day is safe.',
+  ];
 }
 
 /** What to pour for a task, ml: its coat and what stays in tray and roller (common practice: 30–50 ml). */
 export const TRAY_ML = 40;
 export const measurePour = ({ ml, op, class: code }: Pick<Task, 'ml' | 'op' | 'class'>): number | null =>
   ml > 0 && isFilm(code) && op !== 'spot_seal' ? Math.ceil((ml + TRAY_ML) / 5) * 5 : ml > 0 ? ml : null;
-

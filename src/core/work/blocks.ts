@@ -42,7 +42,9 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   }
   for (const { zone, state, why } of judgeGates(dossier)) {
     if (state !== 'closed') continue;
-    const own = open.filter(({ openZones, op }) => openZones.includes(zone) && (op === 'proof' || op === 'prime' || op === 'paint'));
+    const own = open.filter(
+      ({ openZones, op }) => openZones.includes(zone) && (op === 'proof' || op === 'prime' || op === 'paint'),
+    );
     add('proof_failed', zone, why, own, 'choose');
   }
   const planned = new Set(tasks.flatMap(({ zones }) => zones));

@@ -25,10 +25,12 @@ export interface ByDate {
 function addEvening(facts: ShopFacts): { facts: ShopFacts; text: string } {
   const { hours = DEFAULT_HOURS } = facts.workshop.setup;
   const day = [7, 6, 5, 4, 3, 2, 1].find((own) => !hours.some((one) => one.day === own));
-  const extra =
-    day === undefined ? { day: 7, from: '21:00', to: '22:30' } : { day, from: '19:00', to: '21:00' };
+  const extra = day === undefined ? { day: 7, from: '21:00', to: '22:30' } : { day, from: '19:00', to: '21:00' };
   const workshop = { ...facts.workshop, setup: { ...facts.workshop.setup, hours: [...hours, extra] } };
-  return { facts: { ...facts, workshop }, text: `One more evening a week: ${DAYS[extra.day - 1]!} from ${extra.from} to ${extra.to}` };
+  return {
+    facts: { ...facts, workshop },
+    text: `One more evening a week: ${DAYS[extra.day - 1]!} from ${extra.from} to ${extra.to}`,
+  };
 }
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
@@ -39,7 +41,7 @@ const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'
  */
 export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: string): ByDate {
   const due = (): string => date;
-  const plan = planShop(pieces, facts, due);
+  const plan = planShop(pieces, facts, { due });
   const open = pieces.flatMap(({ id, name, blocks, tasks, held }) => {
     const [block] = blocks;
     const waits = tasks.some((task) => held.has(task.id));
@@ -61,13 +63,13 @@ const readyOf = (plan: ShopPlan, id: string): string | null => plan.ready.find((
 const isLate = (plan: ShopPlan, id: string): boolean => plan.ready.find(({ piece }) => piece === id)?.late ?? true;
 
 function listRemedies(piece: PieceWork, pieces: readonly PieceWork[], facts: ShopFacts, due: () => string): Remedy[] {
-  const before = readyOf(planShop(pieces, facts, due), piece.id);
+  const before = readyOf(planShop(pieces, facts, { due }), piece.id);
   const attempt = (kind: Remedy['kind'], text: string, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
     if (!next) return [];
     const plan = planShop(
       pieces.map((own) => (own.id === piece.id ? next : own)),
       with_,
-      due,
+      { due },
     );
     const readyAt = readyOf(plan, piece.id);
     if (readyAt === null || (before !== null && readyAt >= before)) return [];
@@ -89,7 +91,9 @@ function dropSecondClear(piece: PieceWork): PieceWork | null {
   const tasks = piece.tasks.flatMap((task) => {
     if (over.has(task.key)) return [];
     // What came after the coat left out comes after the one before it.
-    const after = task.after.flatMap((one) => (over.has(one.key) ? (gone.find(({ key }) => key === one.key)?.after ?? []) : [one]));
+    const after = task.after.flatMap((one) =>
+      over.has(one.key) ? (gone.find(({ key }) => key === one.key)?.after ?? []) : [one],
+    );
     return [{ ...task, after }];
   });
   return { ...piece, tasks };
@@ -101,10 +105,16 @@ function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [Remedy['kind'], 
   const primes = tasks.filter(({ op }) => op === 'prime');
   if (primes.length === 0 || primes.some(({ state }) => state !== 'open')) return ['faster_primer', '', null];
   const goal = { ...dossier.goal, priority: 'soonest' as const };
-  const soonest = planPiece({ ...dossier, goal, shelf: [...facts.tins] }).systems.find(({ labels }) => labels.includes('soonest'));
+  const soonest = planPiece({ ...dossier, goal, shelf: [...facts.tins] }).systems.find(({ labels }) =>
+    labels.includes('soonest'),
+  );
   if (!soonest) return ['faster_primer', '', null];
   const chosen = freezeSystem(soonest, dossier.chosen?.at ?? facts.now);
   const next = readPieceWork({ ...dossier, chosen }, facts);
-  const labels = [...new Set(next.tasks.filter(({ op }) => op === 'prime').map(({ label }) => label.replace(/, coat .*/, '').toLowerCase()))];
+  const labels = [
+    ...new Set(
+      next.tasks.filter(({ op }) => op === 'prime').map(({ label }) => label.replace(/, coat .*/, '').toLowerCase()),
+    ),
+  ];
   return ['faster_primer', `A faster system: ${labels.join(' and ') || 'no primer'} (to be proved on a patch)`, next];
 }

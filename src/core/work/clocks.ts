@@ -53,7 +53,11 @@ export function listClocks(dossier: Dossier, tins: readonly ShelfItem[], climate
       entry.temperature_c !== undefined && entry.humidity_pct !== undefined
         ? { temperature_c: entry.temperature_c, humidity_pct: entry.humidity_pct }
         : climate;
-    const times = listFilmTimes(code as Parameters<typeof listFilmTimes>[0], tins.find(({ id }) => id === entry.product), slower(air, climate));
+    const times = listFilmTimes(
+      code as Parameters<typeof listFilmTimes>[0],
+      tins.find(({ id }) => id === entry.product),
+      slower(air, climate),
+    );
     const start = Date.parse(entry.at!);
     const after = (hours: number): string => new Date(start + hours * HOUR_MS).toISOString();
     return {

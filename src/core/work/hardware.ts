@@ -26,7 +26,10 @@ const holesOf = ({ holes, spacing_mm }: { holes: 1 | 2; spacing_mm?: number | un
  */
 export function judgeHardware({ old, next }: Pick<Hardware, 'old' | 'next'>): HardwareVerdict {
   const [before, after] = [holesOf(old), holesOf(next)];
-  if (before.every((hole) => after.some((other) => Math.abs(hole - other) <= SAME_MM)) && before.length === after.length)
+  if (
+    before.every((hole) => after.some((other) => Math.abs(hole - other) <= SAME_MM)) &&
+    before.length === after.length
+  )
     return { verdict: 'reuse', why: 'The new screws go into the old holes.', steps: [], clashes: false };
   const free = before.filter((hole) => !after.some((other) => Math.abs(hole - other) <= SAME_MM));
   const clashes = free.some((hole) => after.some((other) => Math.abs(hole - other) < TOO_NEAR_MM));
@@ -34,7 +37,12 @@ export function judgeHardware({ old, next }: Pick<Hardware, 'old' | 'next'>): Ha
   const plate = next.plate_mm;
   if (plate && plate.length / 2 >= reach && plate.height / 2 >= HOLE_MM / 2 + RIM_MM) {
     const tight = clashes ? ' A new hole comes close to an old one: fill that one first, or the drill wanders.' : '';
-    return { verdict: 'cover', why: `The plate lies ${Math.round(plate.length / 2 - reach + RIM_MM)} mm beyond the old holes.${tight}`, steps: [], clashes };
+    return {
+      verdict: 'cover',
+      why: `The plate lies ${Math.round(plate.length / 2 - reach + RIM_MM)} mm beyond the old holes.${tight}`,
+      steps: [],
+      clashes,
+    };
   }
   const gap = free.map((hole) => Math.min(...after.map((other) => Math.abs(hole - other))));
   const why = plate
@@ -62,7 +70,12 @@ const CHECK_MM = 50;
  */
 export function drawTemplate({ old, next, front_mm }: Hardware): string {
   const [before, after] = [holesOf(old), holesOf(next)];
-  const half = Math.max(...before.map(Math.abs), ...after.map(Math.abs), (next.plate_mm?.length ?? 0) / 2, CHECK_MM / 2);
+  const half = Math.max(
+    ...before.map(Math.abs),
+    ...after.map(Math.abs),
+    (next.plate_mm?.length ?? 0) / 2,
+    CHECK_MM / 2,
+  );
   const [width, height] = [2 * (half + PAD_MM), 70];
   const [x, y] = [width / 2, 28];
   const cross = (at: number): string =>

@@ -8,7 +8,11 @@ export interface MixPart {
 /** How much of each part goes into a volume, ml, to the millilitre; the rounding is put on the largest. Volume > 0. */
 export function portionMix(parts: readonly MixPart[], volumeMl: number): { name: string; ml: number; share: number }[] {
   const total = parts.reduce((sum, part) => sum + part.parts, 0);
-  const rows = parts.map(({ name, parts: own }) => ({ name, ml: Math.round((volumeMl * own) / total), share: own / total }));
+  const rows = parts.map(({ name, parts: own }) => ({
+    name,
+    ml: Math.round((volumeMl * own) / total),
+    share: own / total,
+  }));
   const largest = rows.reduce((best, row) => (row.ml > best.ml ? row : best));
   largest.ml += Math.round(volumeMl) - rows.reduce((sum, { ml }) => sum + ml, 0);
   return rows;

@@ -14,7 +14,8 @@ export interface Move {
 /** What the owner saw: when each task was to start. */
 export type Agreed = Readonly<Record<string, string>>;
 
-export const agreeOn = (plan: ShopPlan): Agreed => Object.fromEntries(firstItems(plan).map(({ task, startAt }) => [task, startAt]));
+export const agreeOn = (plan: ShopPlan): Agreed =>
+  Object.fromEntries(firstItems(plan).map(({ task, startAt }) => [task, startAt]));
 
 function firstItems({ sittings }: ShopPlan): Item[] {
   const seen = new Set<string>();
@@ -35,7 +36,9 @@ const LEAST_MOVE_MIN = 60;
  * Where the task before it moved as well, that is the reason.
  */
 export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly PieceWork[]): Move[] {
-  const tasks = new Map(pieces.flatMap(({ tasks, name }) => tasks.map((task) => [task.id, { ...task, name }] as const)));
+  const tasks = new Map(
+    pieces.flatMap(({ tasks, name }) => tasks.map((task) => [task.id, { ...task, name }] as const)),
+  );
   const name = (id: string): string => {
     const task = tasks.get(id);
     return task ? `${task.label.toLowerCase()} (${task.name})` : 'another task';

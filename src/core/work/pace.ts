@@ -77,7 +77,11 @@ function sum(entries: readonly LogEntry[], value: (entry: LogEntry) => number | 
 }
 
 /** Spread of the sum of several independent times, given each one's minutes and pace: eight times in ten between these. */
-export function addUpTimes(list: readonly { minutes: number; pace: PaceOf }[]): { minutes: number; low: number; high: number } {
+export function addUpTimes(list: readonly { minutes: number; pace: PaceOf }[]): {
+  minutes: number;
+  low: number;
+  high: number;
+} {
   const minutes = list.reduce((total, one) => total + one.minutes * one.pace.factor, 0);
   const spread = Math.sqrt(
     list.reduce((total, one) => total + ((one.minutes * (one.pace.high - one.pace.low)) / 2) ** 2, 0),

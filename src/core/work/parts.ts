@@ -25,14 +25,18 @@ export function listParts(dossier: Pick<Dossier, 'piece' | 'zones' | 'parts'>): 
       const id = `${zone.id}.${i + 1}`;
       const own = known.find((part) => part.id === id);
       const place = faces[i] ? sayPlace(faces, i) : zoneName(zone);
-      return own ?? {
-        id,
-        zone: zone.id,
-        label: `${CODE[role]}${offset(zones, zone.id, role, shapes) + i + 1}`,
-        place: count > 1 ? `${WORD[role]} ${place}` : zoneName(zone),
-        ...(role === 'shelf' ? {} : { up: role === 'door' ? 'hinges as it hung; arrow points up' : 'arrow points up' }),
-        state: 'on',
-      };
+      return (
+        own ?? {
+          id,
+          zone: zone.id,
+          label: `${CODE[role]}${offset(zones, zone.id, role, shapes) + i + 1}`,
+          place: count > 1 ? `${WORD[role]} ${place}` : zoneName(zone),
+          ...(role === 'shelf'
+            ? {}
+            : { up: role === 'door' ? 'hinges as it hung; arrow points up' : 'arrow points up' }),
+          state: 'on',
+        }
+      );
     });
   });
 }
@@ -55,7 +59,8 @@ interface Face {
 /** Middles of the faces of a zone, one a part, in reading order: rows from the top, each from the left. */
 function placeFaces(shapes: readonly Shape[], zone: string): Face[] {
   const parts = new Map<string, Shape>();
-  for (const shape of shapes) if (shape.zone === zone && !shape.detail && !parts.has(shape.part)) parts.set(shape.part, shape);
+  for (const shape of shapes)
+    if (shape.zone === zone && !shape.detail && !parts.has(shape.part)) parts.set(shape.part, shape);
   const faces = [...parts.values()].map(({ points }) => ({
     x: points.reduce((sum, [x]) => sum + x, 0) / points.length,
     y: points.reduce((sum, [, y]) => sum + y, 0) / points.length,

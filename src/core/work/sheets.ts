@@ -18,7 +18,9 @@ export function writeSittings(plan: ShopPlan, pieces: readonly PieceWork[], now:
       return found ? [`${at.slice(11, 16)} UTC ${found.piece.name}: ${found.task.label}`] : [];
     });
     const names = [...new Set(items.map(({ piece }) => pieces.find(({ id }) => id === piece)?.name ?? piece))];
-    const last = items.map(({ endAt, cleanUpMin }) => Date.parse(endAt) + cleanUpMin * 60_000).sort((a, b) => b - a)[0]!;
+    const last = items
+      .map(({ endAt, cleanUpMin }) => Date.parse(endAt) + cleanUpMin * 60_000)
+      .sort((a, b) => b - a)[0]!;
     return {
       uid: `sitting-${startAt}@bricolage`,
       title: `Workshop: ${names.join(', ')}`,
@@ -46,7 +48,11 @@ export function writeJobSheet(
   sayVolume: (ml: number) => string,
 ): string {
   const { dossier, tasks } = piece;
-  const starts = new Map((plan?.sittings ?? []).flatMap(({ items }) => [...items].reverse().map(({ task, startAt }) => [task, startAt] as const)));
+  const starts = new Map(
+    (plan?.sittings ?? []).flatMap(({ items }) =>
+      [...items].reverse().map(({ task, startAt }) => [task, startAt] as const),
+    ),
+  );
   const lines = [`# ${piece.name}: job sheet`, ''];
   for (const block of piece.blocks) lines.push(`**Held back:** ${block.text}`, '');
   for (const task of tasks) {

@@ -93,7 +93,10 @@ const HORIZON_DAYS = 90;
 export const isInWork = ({ chosen, log = [], outcomes = [] }: Dossier): boolean =>
   chosen !== undefined && outcomes.length === 0 && !log.some(({ op, skipped }) => op === 'handover' && !skipped);
 
-export function readPieceWork(dossier: Dossier, facts: Pick<ShopFacts, 'workshop' | 'tins' | 'now' | 'timeZone'>): PieceWork {
+export function readPieceWork(
+  dossier: Dossier,
+  facts: Pick<ShopFacts, 'workshop' | 'tins' | 'now' | 'timeZone'>,
+): PieceWork {
   const tasks = listTasks(dossier, facts.tins, airOf(facts));
   const blocks = listBlocks(dossier, tasks);
   return {
@@ -107,21 +110,34 @@ export function readPieceWork(dossier: Dossier, facts: Pick<ShopFacts, 'workshop
 }
 
 /** Owner's windows from now on, with what the air is expected to forbid in each. */
-export function listShopWindows({ workshop, now, timeZone, freeFor = 0 }: ShopFacts): (Window & { climate: Climate })[] {
+export function listShopWindows({
+  workshop,
+  now,
+  timeZone,
+  freeFor = 0,
+}: ShopFacts): (Window & { climate: Climate })[] {
   const { hours = DEFAULT_HOURS, exceptions = [] } = workshop.setup;
   const from = minuteOf(now);
   const measured = readAirNow(workshop.air, now);
   return listWindows(hours, exceptions, timeZone, from, HORIZON_DAYS, freeFor).map((window) => {
     const running = window.start <= from && from < window.end;
-    const air = running && measured ? measured : expect(workshop, now, instantOf((window.start + window.end) / 2), timeZone);
+    const air =
+      running && measured ? measured : expect(workshop, now, instantOf((window.start + window.end) / 2), timeZone);
     const { stops } = judgeAir(air);
-    const closedTo = [...(stops.waterborne ? ['waterborne' as const] : []), ...(stops.solvent ? ['solvent' as const] : [])];
+    const closedTo = [
+      ...(stops.waterborne ? ['waterborne' as const] : []),
+      ...(stops.solvent ? ['solvent' as const] : []),
+    ];
     return { ...window, ...(closedTo.length > 0 ? { closedTo } : {}), climate: air };
   });
 }
 
 /** The scheduler's problem of all open tasks that nothing holds back. */
-export function poseProblem(pieces: readonly PieceWork[], facts: ShopFacts, due?: (piece: PieceWork) => string | undefined): Problem {
+export function poseProblem(
+  pieces: readonly PieceWork[],
+  facts: ShopFacts,
+  due?: (piece: PieceWork) => string | undefined,
+): Problem {
   const { workshop, now, timeZone } = facts;
   const jobs = pieces.flatMap((piece) => listJobs(piece, facts));
   return {
@@ -186,7 +202,10 @@ function describeProduct(task: Task, application: string | undefined, climate: C
     cleanUpMin: gun ? CLEAN_UP_MIN.gun : aerosol ? CLEAN_UP_MIN.none : CLEAN_UP_MIN[carrier],
     ...(potLifeH ? { potLifeMin: computePotLifeMin(potLifeH, climate.temperature_c) } : {}),
     // The spray place is free again when nothing wet stands in it.
-    uses: [{ thing: `tin ${tin}`, untilMin: 0 }, ...(gun || aerosol ? [{ thing: 'spray place', untilMin: touchMin }] : [])],
+    uses: [
+      { thing: `tin ${tin}`, untilMin: 0 },
+      ...(gun || aerosol ? [{ thing: 'spray place', untilMin: touchMin }] : []),
+    ],
     air: hasStrongFumes(carrier) ? 'solvent' : 'waterborne',
   };
 }
@@ -216,9 +235,17 @@ function sizeOf({ piece, zones = [] }: Dossier): PlaceSize {
 /** One seed for the shop: the same facts give the same schedule. */
 const SEED = 7;
 
-export function planShop(pieces: readonly PieceWork[], facts: ShopFacts, due?: (piece: PieceWork) => string | undefined): ShopPlan {
+export interface PlanWish {
+  /** Another due date than the piece's own. */
+  due?: (piece: PieceWork) => string | undefined;
+  /** Schedules tried beyond the rules; left out, as many as a third of a second allows. */
+  tries?: number;
+}
+
+export function planShop(pieces: readonly PieceWork[], facts: ShopFacts, { due, tries }: PlanWish = {}): ShopPlan {
   const problem = poseProblem(pieces, facts, due);
-  return describePlan(problem, makeSchedule(problem, { seed: SEED }), pieces);
+  const schedule = makeSchedule(problem, { seed: SEED, ...(tries === undefined ? {} : { tries }) });
+  return describePlan(problem, schedule, pieces);
 }
 
 function describePlan(problem: Problem, schedule: Schedule, pieces: readonly PieceWork[]): ShopPlan {
@@ -253,7 +280,14 @@ function describePlan(problem: Problem, schedule: Schedule, pieces: readonly Pie
       // No date while something holds it back: what comes after that is not in the schedule.
       if (at === undefined || held.size > 0) return [];
       const due = problem.groups.find((group) => group.id === id)?.due;
-      return [{ piece: id, at: instantOf(at), ...(dossier.goal?.due ? { due: dossier.goal.due } : {}), late: due !== undefined && at > due }];
+      return [
+        {
+          piece: id,
+          at: instantOf(at),
+          ...(dossier.goal?.due ? { due: dossier.goal.due } : {}),
+          late: due !== undefined && at > due,
+        },
+      ];
     }),
     unplaced: schedule.unplaced.map(({ id, why }) => ({ task: id, why })),
     lateMin: schedule.cost.lateMin,

@@ -79,7 +79,10 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   for (const { key, nodes } of mergeChains(chains)) {
     const [first] = nodes as [Node, ...Node[]];
     const { step } = first;
-    const marks = nodes.map((node) => ({ zone: node.zone, mark: findMark(node, done.get(node.zone)!, gates, dossier) }));
+    const marks = nodes.map((node) => ({
+      zone: node.zone,
+      mark: findMark(node, done.get(node.zone)!, gates, dossier),
+    }));
     const open = marks.filter(({ mark }) => mark === undefined);
     const over = marks.flatMap(({ mark }) => (mark ? [mark] : []));
     const skipped = open.length === 0 && over.every((mark) => mark.skipped);
@@ -105,7 +108,14 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       waitH: Math.max(...nodes.map((node) => waitAfter(node, tin, climate)[0]!.fromH)),
       why: step.why,
       state: open.length > 0 ? 'open' : skipped ? 'skipped' : 'done',
-      ...(over.length > 0 ? { doneAt: over.map(({ at }) => at).sort().at(-1)! } : {}),
+      ...(over.length > 0
+        ? {
+            doneAt: over
+              .map(({ at }) => at)
+              .sort()
+              .at(-1)!,
+          }
+        : {}),
       openZones: open.map(({ zone }) => zone),
     });
   }
@@ -156,7 +166,9 @@ function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key:
   }
   const used = new Map<string, number>();
   const place = new Map(chains.flatMap(({ nodes }) => nodes.map((node, i) => [node, i] as const)));
-  const rows = [...groups.values()].flatMap((nodes) => (isAligned(nodes, groups, place) ? [nodes] : nodes.map((node) => [node])));
+  const rows = [...groups.values()].flatMap((nodes) =>
+    isAligned(nodes, groups, place) ? [nodes] : nodes.map((node) => [node]),
+  );
   return rows
     .map((nodes) => ({ nodes, stage: nodes[0]!.step.stage, at: Math.max(...nodes.map((node) => place.get(node)!)) }))
     .sort((a, b) => a.stage - b.stage || a.at - b.at)
@@ -169,7 +181,11 @@ function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key:
 }
 
 /** Within its stage, no other shared task stands before it on one zone and behind it on another. */
-function isAligned(nodes: readonly Node[], groups: ReadonlyMap<string, Node[]>, place: ReadonlyMap<Node, number>): boolean {
+function isAligned(
+  nodes: readonly Node[],
+  groups: ReadonlyMap<string, Node[]>,
+  place: ReadonlyMap<Node, number>,
+): boolean {
   for (const others of groups.values()) {
     if (others === nodes || others[0]!.step.stage !== nodes[0]!.step.stage) continue;
     const sides = nodes.flatMap((node) => {
@@ -196,7 +212,10 @@ function listBefore(
     const chain = chains.find(({ zone }) => zone === node.zone)!.nodes;
     const before = chain[chain.indexOf(node) - 1];
     if (!before) continue;
-    const task = earlier.find(({ key, label, zones }) => key.split('.')[0] === before.key && label === before.label && zones.includes(before.zone));
+    const task = earlier.find(
+      ({ key, label, zones }) =>
+        key.split('.')[0] === before.key && label === before.label && zones.includes(before.zone),
+    );
     if (!task) continue;
     const lags = waitAfter(before, tin, climate, node);
     const known = found.get(task.key);
@@ -242,7 +261,9 @@ function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone: string
     if (entry) take(node, entry);
   }
   const left = entries.flatMap((entry, i) =>
-    used.has(entry) || entry.task !== undefined ? [] : Array.from({ length: Math.max(1, entry.coats ?? 1) }, () => ({ entry, i })),
+    used.has(entry) || entry.task !== undefined
+      ? []
+      : Array.from({ length: Math.max(1, entry.coats ?? 1) }, () => ({ entry, i })),
   );
   for (const node of nodes) {
     if (marks.has(node.key) || node.reading) continue;
@@ -279,4 +300,3 @@ function findMark(
 }
 
 const EPOCH = '1970-01-01T00:00:00.000Z';
-

@@ -10,6 +10,8 @@ import { airOf } from './shop-plan';
 export interface Today {
   /** What to do in the time there is, in order. */
   doNow: Item[];
+  /** The end of the sitting that runs now. */
+  until: string | null;
   /** Coats that have not cured yet, the ones that change next first. */
   drying: (Clock & { name: string; next: { what: string; at: string } })[];
   readings: { piece: string; name: string; reading: Omit<DueReading, 'panel'> & { panel: string; zone: string } }[];
@@ -27,13 +29,13 @@ const NEXT: readonly [keyof Pick<Clock, 'touchAt' | 'recoatAt' | 'handleAt' | 'c
   ['curedAt', 'cured'],
 ];
 
-/** Today from the shop's plan. `facts.freeFor` are the minutes the owner has now; without any, nothing is to be done now. */
+/** Today from the shop's plan: what stands in the sitting that runs now, by the owner's hours or by the time they said. */
 export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: ShopFacts): Today {
-  const { now, tins, workshop } = facts;
+  const { tins, workshop } = facts;
+  const now = new Date(facts.now).toISOString();
   const climate = airOf(facts);
   const measured = readAirNow(workshop.air, now);
   const running = plan.sittings.find(({ startAt, endAt }) => startAt <= now && now < endAt);
-  const doNow = facts.freeFor ? (running?.items ?? []) : [];
   const drying = pieces
     .flatMap(({ dossier, name }) => listClocks(dossier, tins, climate, now).map((clock) => ({ ...clock, name })))
     .flatMap((clock) => {
@@ -45,17 +47,24 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
     .flatMap(({ id, name, dossier }) =>
       listReadings(dossier, now)
         .filter(({ state }) => state !== 'later')
-        .map(({ panel, ...reading }) => ({ piece: id, name, reading: { ...reading, panel: panel.id, zone: panel.zone } })),
+        .map(({ panel, ...reading }) => ({
+          piece: id,
+          name,
+          reading: { ...reading, panel: panel.id, zone: panel.zone },
+        })),
     )
     .sort((a, b) => a.reading.dueAt.localeCompare(b.reading.dueAt));
   const blocked = pieces.flatMap(({ id, name, blocks }) =>
     blocks.map(({ gate, text, goTo }) => ({ piece: id, name, gate, text, goTo })),
   );
   const upcoming = plan.sittings.flatMap(({ items }) => items.map(({ startAt }) => startAt)).filter((at) => at > now);
-  const laterReadings = pieces.flatMap(({ dossier }) => listReadings(dossier, now).map(({ dueAt }) => dueAt)).filter((at) => at > now);
+  const laterReadings = pieces
+    .flatMap(({ dossier }) => listReadings(dossier, now).map(({ dueAt }) => dueAt))
+    .filter((at) => at > now);
   const nextAt = [...upcoming, ...laterReadings].sort()[0] ?? null;
   return {
-    doNow,
+    doNow: running?.items ?? [],
+    until: running?.endAt ?? null,
     drying,
     readings,
     blocked,

@@ -71,7 +71,7 @@ export interface Workshop {
 export const EMPTY_WORKSHOP: Workshop = { setup: {}, air: [], pins: [] };
 
 /** Evenings and a Saturday morning, until the owner says otherwise. */
-export const DEFAULT_HOURS = [
+export const DEFAULT_HOURS: NonNullable<Setup['hours']> = [
   ...[1, 2, 3, 4, 5].map((day) => ({ day, from: '19:00', to: '21:00' })),
   { day: 6, from: '09:00', to: '13:00' },
 ];

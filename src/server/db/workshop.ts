@@ -15,7 +15,9 @@ export function makeWorkshopStore(db: Db): WorkshopStore {
   const putSetup = db.prepare(
     'INSERT INTO workshop (id, body) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET body = excluded.body',
   );
-  const air = db.prepare('SELECT body FROM air WHERE withdrawn_at IS NULL ORDER BY unixepoch(at) DESC, at DESC LIMIT ?');
+  const air = db.prepare(
+    'SELECT body FROM air WHERE withdrawn_at IS NULL ORDER BY unixepoch(at) DESC, at DESC LIMIT ?',
+  );
   const putAir = db.prepare(
     `INSERT INTO air (at, temperature_c, humidity_pct, body) VALUES (@at, @temperature, @humidity, @body)
      ON CONFLICT (at) DO UPDATE

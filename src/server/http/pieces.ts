@@ -84,7 +84,11 @@ const CHANGES: readonly (readonly ['put' | 'delete', string, MakeChange])[] = [
   ['delete', '/work/:record', withoutBody(({ record }) => ({ type: 'work_withdrawn', work: record! }))],
   ['put', '/parts', parse(bodies.parts, ({ parts }) => ({ type: 'parts_set', parts }))],
   ['put', '/hardware', parse(bodies.hardware, ({ hardware }) => ({ type: 'hardware_set', hardware }))],
-  ['put', '/mixes/:record', parse(bodies.mix, (body, { record }) => ({ type: 'mix_set', mix: { ...body, id: record! } }))],
+  [
+    'put',
+    '/mixes/:record',
+    parse(bodies.mix, (body, { record }) => ({ type: 'mix_set', mix: { ...body, id: record! } })),
+  ],
   ['delete', '/mixes/:record', withoutBody(({ record }) => ({ type: 'mix_removed', mixId: record! }))],
 ];
 

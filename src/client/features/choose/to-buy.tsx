@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { Body, Button, Column, Disclosure, Row, Small, Strong } from '@/client/ui';
+import { Body, Button, Column, Disclosure, Row, Small, Strong, printText } from '@/client/ui';
 import { useMeasures } from '@/client/store';
-import { printText } from './print-text';
 import type { Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 

@@ -1,8 +1,8 @@
 import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Screen, BackLink, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
-import { useGetExperienceQuery, useListPiecesQuery } from '@/client/store';
+import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { useGetExperienceQuery, usePieces } from '@/client/store';
 import {
   Body,
   Card,
@@ -45,7 +45,7 @@ const MODES = { adhesion: 'Grip', bleed: 'Bleed' } as const;
 export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Findings" header={<ShopHeader title="Findings" before={<BackLink />} />}>
+    <Screen title="Findings" header={<ShopHeader title="Findings" />}>
       {data ? <Findings experience={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
     </Screen>
   );
@@ -145,7 +145,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
 /** The readings behind a figure, each leading to its piece. */
 function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: FindingsView }) {
   const tones = useTones();
-  const { data: pieces } = useListPiecesQuery();
+  const { pieces } = usePieces();
   const readings = useMemo(() => findReadings(pieces ?? [], row, cell.primer, view), [pieces, row, cell.primer, view]);
   return (
     <Column gap="$s" role="group" aria-label={`Readings of ${namePrimer(cell.primer)}`}>

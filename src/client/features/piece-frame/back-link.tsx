@@ -2,13 +2,13 @@ import { Link } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { SPACE, useTones } from '@/client/ui';
 
-/** The way back to all pieces, as big as a thumb; its arrow stands on the text margin. */
-export function BackLink() {
+/** The way back, as big as a thumb; its arrow stands on the text margin. */
+const Back = ({ href, label }: { href: '/' | '/pieces'; label: string }) => {
   const tones = useTones();
   return (
     <Link
-      href="/"
-      aria-label="All pieces"
+      href={href}
+      aria-label={label}
       style={{
         width: SPACE.target,
         height: SPACE.target,
@@ -21,4 +21,7 @@ export function BackLink() {
       <ArrowLeft size={24} color={tones.ink} aria-hidden />
     </Link>
   );
-}
+};
+
+export const BackLink = () => <Back href="/pieces" label="All pieces" />;
+export const TodayLink = () => <Back href="/" label="Today" />;

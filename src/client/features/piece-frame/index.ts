@@ -1,4 +1,4 @@
-export { BackLink } from './back-link';
+export { BackLink, TodayLink } from './back-link';
 export { NotFoundScreen } from './not-found-screen';
 export { PieceScreen, Skeleton, Unreachable, useRouteParam, type PieceParts } from './piece-screen';
 export { Screen } from './screen';

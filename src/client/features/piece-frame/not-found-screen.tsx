@@ -8,7 +8,7 @@ export function NotFoundScreen() {
       <Notice
         tone="wait"
         title="There is nothing at this address"
-        action={<Button onPress={() => router.replace('/')}>All pieces</Button>}
+        action={<Button onPress={() => router.replace('/pieces')}>All pieces</Button>}
       >
         Pieces are found from the list.
       </Notice>

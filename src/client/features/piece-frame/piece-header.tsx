@@ -8,6 +8,7 @@ const STAGES = [
   { code: 'read', label: 'Read' },
   { code: 'choose', label: 'Choose' },
   { code: 'prove', label: 'Prove' },
+  { code: 'work', label: 'Work' },
 ] as const;
 
 const Tab = styled(View, {

@@ -37,7 +37,7 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
           <Notice
             tone="stop"
             title="There is no such piece"
-            action={<Button onPress={() => router.replace('/')}>All pieces</Button>}
+            action={<Button onPress={() => router.replace('/pieces')}>All pieces</Button>}
           >
             It may have been removed, or the address has a slip in it.
           </Notice>

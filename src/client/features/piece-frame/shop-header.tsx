@@ -1,5 +1,10 @@
+import { View } from '@tamagui/core';
+import Moon from 'lucide-react-native/icons/moon';
+import Sun from 'lucide-react-native/icons/sun';
 import type { ReactNode } from 'react';
-import { Column, Row, Title } from '@/client/ui';
+import { useDispatch } from 'react-redux';
+import { schemePicked, type AppDispatch } from '@/client/store';
+import { Column, Row, Title, useIsDark, useTones } from '@/client/ui';
 
 /** Header of a screen of the whole shop: its name, with what stands before it and after. */
 export function ShopHeader({ title, before, children }: { title: string; before?: ReactNode; children?: ReactNode }) {
@@ -12,12 +17,37 @@ export function ShopHeader({ title, before, children }: { title: string; before?
         alignItems="center"
         paddingHorizontal="$l"
         minHeight={64}
-        gap="$m"
+        gap="$s"
       >
         {before}
         <Title flex={1}>{title}</Title>
         {children}
+        <SchemeSwitch />
       </Row>
     </Column>
+  );
+}
+
+function SchemeSwitch() {
+  const tones = useTones();
+  const dispatch = useDispatch<AppDispatch>();
+  const dark = useIsDark();
+  const Icon = dark ? Sun : Moon;
+  return (
+    <View
+      render="button"
+      aria-label={dark ? 'Use the light look' : 'Use the dark look'}
+      width={48}
+      height={48}
+      marginRight={-12}
+      alignItems="center"
+      justifyContent="center"
+      backgroundColor="transparent"
+      borderWidth={0}
+      cursor="pointer"
+      onPress={() => dispatch(schemePicked(dark ? 'light' : 'dark'))}
+    >
+      <Icon size={22} color={tones.ink} aria-hidden />
+    </View>
   );
 }

@@ -1,12 +1,9 @@
 import { View } from '@tamagui/core';
 import { Link, router } from 'expo-router';
-import Moon from 'lucide-react-native/icons/moon';
 import Plus from 'lucide-react-native/icons/plus';
-import Sun from 'lucide-react-native/icons/sun';
 import { useMemo, useState } from 'react';
-import { useDispatch, useSelector } from 'react-redux';
 import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
-import { overlay, schemePicked, useListPiecesQuery, type AppDispatch, type RootState } from '@/client/store';
+import { usePieces } from '@/client/store';
 import {
   Body,
   Button,
@@ -19,7 +16,6 @@ import {
   Small,
   StateMark,
   Strong,
-  useIsDark,
   useIsWide,
   useKeys,
   useTones,
@@ -35,8 +31,7 @@ const SEARCH_ID = 'find-piece';
 
 /** All pieces, newest change first: what each is, where it stands, what comes next. */
 export function PiecesScreen() {
-  const { data, error, isLoading, refetch } = useListPiecesQuery();
-  const pieces = useWithPending(data);
+  const { pieces, loading, failed, retry } = usePieces();
   const [words, setWords] = useState('');
   const shown = pieces?.filter((piece) => matches(piece, words)) ?? [];
   useKeys(
@@ -51,7 +46,7 @@ export function PiecesScreen() {
   return (
     <Screen
       title="Pieces"
-      header={<PiecesHeader />}
+      header={<ShopHeader title="Pieces" />}
       action={
         pieces ? (
           <Button look="main" grow onPress={() => router.push('/new')} icon={<PlusIcon />}>
@@ -60,8 +55,8 @@ export function PiecesScreen() {
         ) : undefined
       }
     >
-      {isLoading ? <Skeleton /> : null}
-      {error && !data ? <Unreachable retry={() => void refetch()} /> : null}
+      {loading ? <Skeleton /> : null}
+      {failed ? <Unreachable retry={retry} /> : null}
       {pieces?.length === 0 ? <NoPieces /> : null}
       {pieces && pieces.length > 0 ? (
         <>
@@ -83,20 +78,6 @@ export function PiecesScreen() {
   );
 }
 
-function useWithPending(stored: Dossier[] | undefined): Dossier[] | undefined {
-  const pending = useSelector((state: RootState) => state.outbox.pending);
-  return useMemo(() => {
-    if (!stored) return undefined;
-    const ids = new Set(stored.map((dossier) => dossier.piece.id));
-    const fresh = [...new Set(pending.map(({ pieceId }) => pieceId))].filter((id) => !ids.has(id));
-    const all = [
-      ...fresh.map((id) => overlay(undefined, pending, id)),
-      ...stored.map((dossier) => overlay(dossier, pending, dossier.piece.id ?? '')),
-    ];
-    return all.filter((dossier) => dossier !== undefined);
-  }, [stored, pending]);
-}
-
 function matches({ piece }: Dossier, words: string): boolean {
   const text = `${piece.name ?? ''} ${KIND_TEMPLATES[piece.kind].label}`.toLowerCase();
   return words
@@ -107,42 +88,6 @@ function matches({ piece }: Dossier, words: string): boolean {
 
 function PlusIcon() {
   return <Plus size={20} color={useTones().onAct} aria-hidden />;
-}
-
-function PiecesHeader() {
-  const tones = useTones();
-  const dispatch = useDispatch<AppDispatch>();
-  const dark = useIsDark();
-  return (
-    <ShopHeader title="Pieces">
-      <Link
-        href="/findings"
-        style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
-      >
-        <Strong>Findings</Strong>
-      </Link>
-      <Link
-        href="/shelf"
-        style={{ color: tones.ink, height: 48, paddingHorizontal: 12, display: 'flex', alignItems: 'center' }}
-      >
-        <Strong>Shelf</Strong>
-      </Link>
-      <View
-        render="button"
-        aria-label={dark ? 'Use the light look' : 'Use the dark look'}
-        width={48}
-        height={48}
-        alignItems="center"
-        justifyContent="center"
-        backgroundColor="transparent"
-        borderWidth={0}
-        cursor="pointer"
-        onPress={() => dispatch(schemePicked(dark ? 'light' : 'dark'))}
-      >
-        {dark ? <Sun size={22} color={tones.ink} aria-hidden /> : <Moon size={22} color={tones.ink} aria-hidden />}
-      </View>
-    </ShopHeader>
-  );
 }
 
 function PieceList({ pieces }: { pieces: readonly Dossier[] }) {
@@ -169,7 +114,7 @@ function PieceCard({ dossier }: { dossier: Dossier }) {
     const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id);
     return taken ? buildTreatedSection(belief, taken.treatment, dossier.goal) : buildSection(belief);
   }, [dossier, zones]);
-  const stage = progress.stage === 'paint' ? 'prove' : progress.stage === 'stopped' ? 'read' : progress.stage;
+  const stage = progress.stage === 'paint' ? 'work' : progress.stage === 'stopped' ? 'read' : progress.stage;
   return (
     <Link href={`/piece/${piece.id ?? ''}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex' }}>
       <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>

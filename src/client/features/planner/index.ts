@@ -1,1 +1,2 @@
+export type { ShopAnswer, ShopQuestion } from './planner-answers';
 export { usePlanner } from './use-planner';

@@ -1,5 +1,19 @@
-import type { Dossier, Treatment } from '@/core/dossier';
+import type { Dossier, ShelfItem, Treatment } from '@/core/dossier';
 import { proposeForZone } from '@/core/piece';
+import type { Workshop } from '@/core/workshop';
+import {
+  askByDate,
+  learnPace,
+  planShop,
+  readPieceWork,
+  readToday,
+  type ByDate,
+  type PaceOf,
+  type PieceWork,
+  type ShopFacts,
+  type ShopPlan,
+  type Today,
+} from '@/core/work';
 import {
   listConsidered,
   listTurningPoints,
@@ -15,7 +29,37 @@ export type PlannerRequest =
   | { kind: 'alternatives'; dossiers: Dossier[] }
   | { kind: 'turning_points'; dossier: Dossier }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
-  | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer };
+  | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
+  | ({ kind: 'shop' } & ShopQuestion)
+  | ({ kind: 'by_date'; date: string } & ShopQuestion);
+
+/** The pieces in work with all that a plan of the shop hangs on. `paced`: what has been logged on every piece. */
+export interface ShopQuestion {
+  dossiers: Dossier[];
+  paced: Pick<Dossier, 'log'>[];
+  tins: ShelfItem[];
+  workshop: Workshop;
+  now: string;
+  timeZone: string;
+  freeFor: number;
+}
+
+export interface ShopAnswer {
+  pieces: PieceWork[];
+  plan: ShopPlan;
+  today: Today;
+  /** How long each kind of work takes the owner. */
+  paces: Record<string, PaceOf>;
+  /** Made in haste: the order may still get better. */
+  rough: boolean;
+}
+
+export interface PlannerMessage {
+  id: number;
+  answer: unknown;
+  /** Nothing more comes to this request. */
+  last: boolean;
+}
 
 interface Answers {
   plan: ReturnType<typeof planPiece>;
@@ -24,10 +68,21 @@ interface Answers {
   turning_points: ReturnType<typeof listTurningPoints>;
   proposal: ReturnType<typeof proposeForZone>;
   considered: ReturnType<typeof listConsidered>;
+  shop: ShopAnswer;
+  by_date: ByDate;
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 
-export function answerPlanner(request: PlannerRequest): Answers[keyof Answers] {
+/** Answers a request; what takes long is told in haste first. */
+export function answerPlanner(
+  request: PlannerRequest,
+  tell: (answer: Answers[keyof Answers], last: boolean) => void,
+): void {
+  if (request.kind === 'shop') answerShop(request, tell);
+  else tell(answerOnce(request), true);
+}
+
+function answerOnce(request: Exclude<PlannerRequest, { kind: 'shop' }>): Answers[keyof Answers] {
   switch (request.kind) {
     case 'plan':
       return planPiece(request.dossier);
@@ -39,6 +94,26 @@ export function answerPlanner(request: PlannerRequest): Answers[keyof Answers] {
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
+    case 'by_date': {
+      const { pieces, facts } = readShop(request);
+      return askByDate(pieces, facts, request.date);
+    }
+  }
+}
+
+function readShop(question: ShopQuestion): { pieces: PieceWork[]; facts: ShopFacts } {
+  const { dossiers, paced, freeFor, ...rest } = question;
+  const facts = { ...rest, pace: learnPace(paced), ...(freeFor > 0 ? { freeFor } : {}) };
+  return { pieces: dossiers.map((dossier) => readPieceWork(dossier, facts)), facts };
+}
+
+function answerShop(question: ShopQuestion, tell: (answer: ShopAnswer, last: boolean) => void): void {
+  const { pieces, facts } = readShop(question);
+  const ops = new Set(pieces.flatMap(({ tasks }) => tasks.map(({ op }) => op)));
+  const paces = Object.fromEntries([...ops].map((op) => [op, facts.pace(op)]));
+  for (const rough of [true, false]) {
+    const plan = planShop(pieces, facts, rough ? { tries: 0 } : {});
+    tell({ pieces, plan, today: readToday(pieces, plan, facts), paces, rough }, !rough);
   }
 }
 

@@ -1,22 +1,29 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { PlannerAnswer, PlannerRequest } from './planner-answers';
+import type { PlannerAnswer, PlannerMessage, PlannerRequest } from './planner-answers';
 
-type Waiting = Map<number, (answer: unknown) => void>;
-let shared: { worker: Worker; waiting: Waiting } | null = null;
+interface Line {
+  worker: Worker;
+  waiting: Map<number, (message: PlannerMessage) => void>;
+}
+const lines = new Map<string, Line>();
 let count = 0;
 
-/** One planner for the application; it answers in the order it is asked. */
-function openPlanner(): { worker: Worker; waiting: Waiting } {
-  if (shared) return shared;
-  const waiting: Waiting = new Map();
+/** Plans of a piece and plans of the shop are worked out beside each other; each line answers in the order it is asked. */
+function openLine(name: string): Line {
+  const known = lines.get(name);
+  if (known) return known;
+  const waiting: Line['waiting'] = new Map();
   const worker = new Worker(new URL('../../workers/planner.worker', import.meta.url));
-  worker.onmessage = ({ data }: MessageEvent<{ id: number; answer: unknown }>) => {
-    waiting.get(data.id)?.(data.answer);
-    waiting.delete(data.id);
+  worker.onmessage = ({ data }: MessageEvent<PlannerMessage>) => {
+    waiting.get(data.id)?.(data);
+    if (data.last) waiting.delete(data.id);
   };
-  shared = { worker, waiting };
-  return shared;
+  const line = { worker, waiting };
+  lines.set(name, line);
+  return line;
 }
+
+const lineOf = ({ kind }: PlannerRequest): string => (kind === 'shop' || kind === 'by_date' ? kind : 'piece');
 
 /**
  * What the planner says to a request, worked out off the interface's thread. The last answer stays while a newer one is
@@ -29,10 +36,11 @@ export function usePlanner<R extends PlannerRequest>(
   const [last, setLast] = useState<{ key: string; answer: PlannerAnswer<R> } | null>(null);
   useEffect(() => {
     if (key === '') return;
-    const { worker, waiting } = openPlanner();
+    const asked = JSON.parse(key) as R;
+    const { worker, waiting } = openLine(lineOf(asked));
     const id = (count += 1);
-    waiting.set(id, (answer) => setLast({ key, answer: answer as PlannerAnswer<R> }));
-    worker.postMessage({ id, request: JSON.parse(key) as R });
+    waiting.set(id, ({ answer }) => setLast({ key, answer: answer as PlannerAnswer<R> }));
+    worker.postMessage({ id, request: asked });
     return () => void waiting.delete(id);
   }, [key]);
   return { answer: last?.answer ?? null, fresh: last?.key === key };

@@ -1,5 +1,18 @@
 import { useState } from 'react';
-import { Body, Button, Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  type Tone,
+  printSvg,
+} from '@/client/ui';
 import type { Dossier, Panel } from '@/core/dossier';
 import { writeCalendar } from '@/core/calendar';
 import {
@@ -13,7 +26,6 @@ import {
 import { judgeTest, traceDrift } from '@/core/proof';
 import { nameZone } from '@/core/piece';
 import { DriftChart } from './drift-chart';
-import { printSvg } from './print-svg';
 import { StripMap, type StripState } from './strip-map';
 
 interface PanelCardProps {

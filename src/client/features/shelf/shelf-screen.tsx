@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { BackLink, ShopHeader, Screen } from '@/client/features/piece-frame';
+import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Disclosure, Heading, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
@@ -20,7 +20,7 @@ export function ShelfScreen() {
   return (
     <Screen
       title="Shelf"
-      header={<ShopHeader title="Shelf" before={<BackLink />} />}
+      header={<ShopHeader title="Shelf" />}
       action={
         adding ? undefined : (
           <Button look="main" grow onPress={() => setAdding(true)}>

@@ -5,8 +5,9 @@ import { useEffect, useMemo, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { Provider, useSelector } from 'react-redux';
 import { makeStore, type RootState } from '@/client/store';
-import { Button, Card, Heading, Row, Small, Strong, useKeys } from '@/client/ui';
+import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
 import { config } from '@/client/ui/tamagui.config';
+import { NavBar } from './nav-bar';
 
 /** The outermost frame: store, theme, and the list of keys. */
 export function Shell() {
@@ -23,6 +24,7 @@ export function Shell() {
 function Themed() {
   const preferred = useSelector((state: RootState) => state.settings.scheme);
   const system = useColorScheme();
+  const wide = useIsWide();
   const scheme = preferred === 'system' ? (system === 'dark' ? 'dark' : 'light') : preferred;
   useEffect(() => {
     document.documentElement.dataset.scheme = scheme;
@@ -30,8 +32,11 @@ function Themed() {
   }, [scheme]);
   return (
     <Theme name={scheme}>
-      <View flex={1} height="100%" backgroundColor="$ground">
-        <Slot />
+      <View flex={1} height="100%" backgroundColor="$ground" flexDirection={wide ? 'row' : 'column-reverse'}>
+        <NavBar />
+        <View flex={1} minHeight={0}>
+          <Slot />
+        </View>
         <KeyHelp />
       </View>
     </Theme>
@@ -44,6 +49,8 @@ const KEYS: readonly [string, string][] = [
   ['u', 'take the last answer back'],
   ['← →', 'the zone before, the next zone'],
   ['n', 'new piece'],
+  ['t', 'today'],
+  ['d', 'done (at a step of the work)'],
   ['/', 'find a piece'],
   ['?', 'this list'],
 ];

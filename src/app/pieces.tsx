@@ -1,0 +1,1 @@
+export { PiecesScreen as default } from '@/client/features/pieces';

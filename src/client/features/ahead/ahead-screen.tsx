@@ -1,0 +1,184 @@
+import { View } from '@tamagui/core';
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/features/piece-frame';
+import type { ShopAnswer } from '@/client/features/planner';
+import { makeTimes, saySpan, useShopPlan, type Times } from '@/client/features/shop-plan';
+import { useNow, useWorkshopChange } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  useIsWide,
+} from '@/client/ui';
+import { sayBound, sayWhere, writeSittings, type Item, type Sitting } from '@/core/work';
+import type { Workshop } from '@/core/workshop';
+import { AheadChart } from './ahead-chart';
+
+const DAYS = 14;
+const DAY_MS = 86_400_000;
+
+/** Two weeks of sittings and waits: a chart where there is room, day by day on a phone. */
+export function AheadScreen() {
+  const { answer, question, failed, retry, timeZone, workshop } = useShopPlan();
+  const now = useNow(60_000);
+  const wide = useIsWide();
+  const times = useMemo(() => makeTimes(timeZone), [timeZone]);
+  const until = new Date(Date.parse(now) + DAYS * DAY_MS).toISOString();
+  return (
+    <Screen title="Two weeks ahead" header={<ShopHeader title="Two weeks ahead" before={<TodayLink />} />}>
+      {failed ? <Unreachable retry={retry} /> : null}
+      {!answer && question ? <Skeleton /> : null}
+      {answer && answer.plan.sittings.length === 0 ? (
+        <Notice tone="act" title="Nothing is planned">
+          Work is planned once a system has been taken for a piece, in Choose.
+        </Notice>
+      ) : null}
+      {answer && answer.plan.sittings.length > 0 ? (
+        <>
+          <Closed answer={answer} until={until} times={times} now={now} />
+          {wide ? <AheadChart answer={answer} now={now} days={DAYS} timeZone={timeZone} /> : null}
+          <Sittings answer={answer} until={until} times={times} now={now} workshop={workshop} />
+          <SaveCalendar answer={answer} now={now} />
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+function Closed({ answer, until, times, now }: { answer: ShopAnswer; until: string; times: Times; now: string }) {
+  const closed = answer.plan.closed.filter(({ startAt, waterborne }) => waterborne && startAt < until);
+  const [first] = closed;
+  if (!first) return null;
+  return (
+    <Notice
+      tone="wait"
+      title={
+        closed.length === 1
+          ? 'One sitting is closed to waterborne coats'
+          : `${closed.length} sittings are closed to waterborne coats`
+      }
+    >
+      {`About ${first.climate.temperature_c} °C and ${first.climate.humidity_pct} % are expected ${times.moment(first.startAt, now)}, by last week’s readings. Other work is planned there.`}
+    </Notice>
+  );
+}
+
+interface SittingsProps {
+  answer: ShopAnswer;
+  until: string;
+  times: Times;
+  now: string;
+  workshop: Workshop;
+}
+
+function Sittings({ answer, until, times, now, workshop }: SittingsProps) {
+  const near = answer.plan.sittings.filter(({ startAt }) => startAt < until);
+  const later = answer.plan.sittings.length - near.length;
+  const wide = useIsWide();
+  return (
+    <Column gap="$m">
+      <View role="list" aria-label="Sittings" flexDirection="row" flexWrap="wrap" gap="$m">
+        {near.map((sitting) => (
+          <View key={sitting.startAt} role="listitem" width={wide ? '49%' : '100%'}>
+            <SittingCard sitting={sitting} answer={answer} times={times} now={now} workshop={workshop} />
+          </View>
+        ))}
+      </View>
+      {later > 0 ? <Small>{`${later} more sittings come after these two weeks.`}</Small> : null}
+      {answer.plan.unplaced.length > 0 ? (
+        <Notice tone="stop" title={`${answer.plan.unplaced.length} jobs find no time`}>
+          They do not fit into any of your hours, or the air stays closed to them. Longer hours on one day would help.
+        </Notice>
+      ) : null}
+    </Column>
+  );
+}
+
+function SittingCard({ sitting, answer, times, now, workshop }: { sitting: Sitting } & Omit<SittingsProps, 'until'>) {
+  const minutes = sitting.items.reduce(
+    (sum, { startAt, endAt, cleanUpMin }) => sum + (Date.parse(endAt) - Date.parse(startAt)) / 60_000 + cleanUpMin,
+    0,
+  );
+  return (
+    <Card padding="$m" gap="$s">
+      <Row justifyContent="space-between" alignItems="baseline" gap="$s">
+        <Heading render="h2">{times.day(sitting.startAt)}</Heading>
+        <Small>{`${times.clock(sitting.startAt)}–${times.clock(sitting.endAt)}, ${saySpan(minutes)} of work`}</Small>
+      </Row>
+      {sitting.items.map((item) => (
+        <ItemRow
+          key={item.task + item.startAt}
+          item={item}
+          answer={answer}
+          times={times}
+          now={now}
+          workshop={workshop}
+        />
+      ))}
+    </Card>
+  );
+}
+
+function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<SittingsProps, 'until'>) {
+  const change = useWorkshopChange();
+  const piece = answer.pieces.find(({ id }) => id === item.piece);
+  const task = piece?.tasks.find(({ id }) => id === item.task);
+  if (!piece || !task) return null;
+  const pinned = workshop.pins.some((pin) => pin.task === item.task);
+  const name = (id: string): string => {
+    for (const own of answer.pieces) {
+      const found = own.tasks.find((other) => other.id === id);
+      if (found) return `${found.label.toLowerCase()} (${own.name})`;
+    }
+    return 'another job';
+  };
+  return (
+    <Column gap="$xs">
+      <Disclosure label={`${times.clock(item.startAt)}  ${task.label}: ${piece.name}`}>
+        {() => (
+          <Column gap="$s" paddingLeft="$m">
+            <Body>{`${sayWhere(piece, task)}. ${saySpan((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000)}${item.goesOn ? ', goes on in the next sitting' : ''}.`}</Body>
+            <Small>{sayBound(item.bound, name)}</Small>
+            <Row gap="$s" flexWrap="wrap">
+              <Button onPress={() => router.push(`/piece/${piece.id}/work?task=${encodeURIComponent(task.id)}`)}>
+                Open
+              </Button>
+              {pinned ? (
+                <Button onPress={() => change({ type: 'task_unpinned', task: task.id })}>Unpin</Button>
+              ) : (
+                <Button onPress={() => change({ type: 'task_pinned', pin: { task: task.id, at: item.startAt } })}>
+                  {`Pin to ${times.moment(item.startAt, now)}`}
+                </Button>
+              )}
+            </Row>
+          </Column>
+        )}
+      </Disclosure>
+      {pinned ? <StateMark tone="act">Pinned</StateMark> : null}
+    </Column>
+  );
+}
+
+function SaveCalendar({ answer, now }: { answer: ShopAnswer; now: string }) {
+  // Made when it is wanted: the file carries its time of writing.
+  const save = (): void => {
+    const link = document.createElement('a');
+    link.href = `data:text/calendar;charset=utf-8,${encodeURIComponent(writeSittings(answer.plan, answer.pieces, now))}`;
+    link.download = 'workshop.ics';
+    link.click();
+  };
+  return (
+    <Row>
+      <Button onPress={save}>Save as a calendar file</Button>
+    </Row>
+  );
+}

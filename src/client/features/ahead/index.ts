@@ -1,0 +1,1 @@
+export { AheadScreen } from './ahead-screen';

@@ -1,0 +1,71 @@
+import { styled, View } from '@tamagui/core';
+import { Link, usePathname, type Href } from 'expo-router';
+import Armchair from 'lucide-react-native/icons/armchair';
+import Columns from 'lucide-react-native/icons/chart-no-axes-column';
+import Clock from 'lucide-react-native/icons/clock';
+import PaintBucket from 'lucide-react-native/icons/paint-bucket';
+import { Small, useIsWide, useTones } from '@/client/ui';
+
+const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (path: string) => boolean }[] = [
+  { href: '/', label: 'Today', icon: Clock, owns: (path) => path === '/' || path === '/ahead' || path === '/workshop' },
+  {
+    href: '/pieces',
+    label: 'Pieces',
+    icon: Armchair,
+    owns: (path) => path === '/pieces' || path === '/new' || path.startsWith('/piece/'),
+  },
+  { href: '/findings', label: 'Findings', icon: Columns, owns: (path) => path === '/findings' },
+  { href: '/shelf', label: 'Shelf', icon: PaintBucket, owns: (path) => path === '/shelf' },
+];
+
+const Place = styled(View, {
+  minHeight: 60,
+  minWidth: 72,
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: 2,
+  borderTopWidth: 3,
+  borderColor: 'transparent',
+  variants: { current: { true: { borderColor: '$act' } } } as const,
+});
+
+/** The four rooms of the shop: along the bottom on a phone, down the side where there is room. */
+export function NavBar() {
+  const path = usePathname();
+  const wide = useIsWide();
+  const tones = useTones();
+  return (
+    <View
+      render="nav"
+      aria-label="Bricolage"
+      flexDirection={wide ? 'column' : 'row'}
+      justifyContent={wide ? 'flex-start' : 'space-around'}
+      gap={wide ? '$s' : 0}
+      paddingTop={wide ? '$l' : 0}
+      backgroundColor="$card"
+      borderColor="$line"
+      borderTopWidth={wide ? 0 : 1}
+      borderRightWidth={wide ? 1 : 0}
+      width={wide ? 92 : '100%'}
+    >
+      {PLACES.map(({ href, label, icon: Icon, owns }) => {
+        const current = owns(path);
+        return (
+          <Link
+            key={label}
+            href={href}
+            aria-current={current ? 'page' : undefined}
+            style={{ textDecorationLine: 'none' }}
+          >
+            <Place current={current}>
+              <Icon size={22} color={current ? tones.act : tones.softInk} aria-hidden />
+              <Small color={current ? '$act' : '$softInk'} fontWeight={current ? '700' : '400'}>
+                {label}
+              </Small>
+            </Place>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}

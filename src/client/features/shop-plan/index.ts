@@ -1,0 +1,2 @@
+export { makeTimes, saySpan, sayUntil, type Times } from './times';
+export { useShopPlan, type ShopView } from './use-shop-plan';

@@ -1,0 +1,44 @@
+/** Instants in the words of the shop's wall clock. */
+export interface Times {
+  /** "18:40". */
+  clock: (at: string) => string;
+  /** "today 18:40", "tomorrow 9:05", "Sat 28 Nov, 09:00". */
+  moment: (at: string, now: string) => string;
+  /** "Sat 28 Nov". */
+  day: (at: string) => string;
+}
+
+export function makeTimes(timeZone: string): Times {
+  const format = (options: Intl.DateTimeFormatOptions): ((at: string) => string) => {
+    const formatter = new Intl.DateTimeFormat('en-GB', { timeZone, ...options });
+    return (at) => formatter.format(new Date(at));
+  };
+  const clock = format({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const day = format({ weekday: 'short', day: 'numeric', month: 'short' });
+  const date = format({ year: 'numeric', month: '2-digit', day: '2-digit' });
+  return {
+    clock,
+    day: (at) => day(at).replace(',', ''),
+    moment: (at, now) => {
+      if (date(at) === date(now)) return `today ${clock(at)}`;
+      const tomorrow = new Date(Date.parse(now) + 86_400_000).toISOString();
+      const yesterday = new Date(Date.parse(now) - 86_400_000).toISOString();
+      if (date(at) === date(tomorrow)) return `tomorrow ${clock(at)}`;
+      if (date(at) === date(yesterday)) return `yesterday ${clock(at)}`;
+      return `${day(at).replace(',', '')}, ${clock(at)}`;
+    },
+  };
+}
+
+/** How long until then: "2 h 10", "35 min", "3 days". */
+export function sayUntil(at: string, now: string): string {
+  const minutes = Math.ceil((Date.parse(at) - Date.parse(now)) / 60_000);
+  return saySpan(minutes);
+}
+
+export function saySpan(minutes: number): string {
+  const left = Math.max(0, Math.round(minutes));
+  if (left < 60) return `${left} min`;
+  if (left < 48 * 60) return left % 60 === 0 ? `${left / 60} h` : `${Math.floor(left / 60)} h ${left % 60} min`;
+  return `${Math.round(left / 1440)} days`;
+}

@@ -1,0 +1,90 @@
+import { useMemo, useState } from 'react';
+import type { ShopAnswer } from '@/client/features/planner';
+import { usePlanner } from '@/client/features/planner';
+import type { ShopView, Times } from '@/client/features/shop-plan';
+import { Body, Button, Card, Column, Field, Heading, Notice, Row, Small, StateMark, Strong } from '@/client/ui';
+
+const DATE = /^\d{4}-\d{2}-\d{2}$/;
+
+/** When each piece can be collected, and whether all can by a date, with what would save it. */
+export function ByDateCard({
+  view,
+  answer,
+  times,
+  now,
+}: {
+  view: ShopView;
+  answer: ShopAnswer;
+  times: Times;
+  now: string;
+}) {
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState<string | null>(null);
+  const { question } = view;
+  const request = useMemo(
+    () => (asked && question ? { kind: 'by_date' as const, date: asked, ...question } : null),
+    [asked, question],
+  );
+  const { answer: verdict, fresh } = usePlanner(request);
+  const valid = DATE.test(text) && !Number.isNaN(Date.parse(text));
+  const { ready } = answer.plan;
+  const name = (id: string): string => answer.pieces.find((piece) => piece.id === id)?.name ?? id;
+  if (answer.pieces.length === 0) return null;
+  return (
+    <Card padding="$m" gap="$s" role="region" aria-label="Can be collected">
+      <Heading>Can be collected</Heading>
+      {ready.map(({ piece, at, due, late }) => (
+        <Row key={piece} justifyContent="space-between" gap="$s" alignItems="center">
+          <Column flexShrink={1}>
+            <Body>{name(piece)}</Body>
+            {due ? (
+              <StateMark tone={late ? 'stop' : 'go'}>{`${late ? 'too late for' : 'in time for'} ${due}`}</StateMark>
+            ) : null}
+          </Column>
+          <Strong fontVariant={['tabular-nums']}>{times.day(at)}</Strong>
+        </Row>
+      ))}
+      {ready.length === 0 ? <Small>No date yet: something holds every piece back.</Small> : null}
+      <Row gap="$s" alignItems="flex-end">
+        <Field
+          label="All by"
+          value={text}
+          onChange={setText}
+          placeholder="2026-12-20"
+          error={text !== '' && !valid ? 'Write the date as 2026-12-20.' : undefined}
+        />
+        <Button disabled={!valid} onPress={() => setAsked(text)}>
+          Can they?
+        </Button>
+      </Row>
+      {asked && !fresh ? <Small role="status">Trying it out…</Small> : null}
+      {verdict && fresh ? (
+        <Column gap="$s" role="status">
+          {verdict.possible ? (
+            <Notice tone="go" title={`Yes: all can be collected by ${verdict.date}`} />
+          ) : (
+            <Notice tone="stop" title={`Not all by ${verdict.date}`}>
+              {verdict.late.length > 0
+                ? `Too late: ${verdict.late.map((own) => own.name).join(', ')}.`
+                : 'Something holds a piece back.'}
+            </Notice>
+          )}
+          {verdict.late.map((own) => (
+            <Column key={own.piece} gap="$xs">
+              <Strong>{`${own.name}: ${own.readyAt ? times.day(own.readyAt) : 'no date'}`}</Strong>
+              {own.remedies.map((remedy) => (
+                <StateMark key={remedy.kind} tone={remedy.saves ? 'go' : 'wait'}>
+                  {`${remedy.text}: ${times.day(remedy.readyAt)}${remedy.saves ? ', all in time' : ''}`}
+                </StateMark>
+              ))}
+              {own.remedies.length === 0 ? <Small>Nothing tried would bring it forward.</Small> : null}
+            </Column>
+          ))}
+          {verdict.open.map((own) => (
+            <Small key={own.piece}>{`${own.name}: no date while it is held back. ${own.why}`}</Small>
+          ))}
+        </Column>
+      ) : null}
+    </Card>
+  );
+}

@@ -1,0 +1,104 @@
+import { router } from 'expo-router';
+import type { ShopAnswer } from '@/client/features/planner';
+import { sayUntil, type Times } from '@/client/features/shop-plan';
+import { useMeasures } from '@/client/store';
+import { Body, Button, Card, Column, Figure, Heading, Notice, Row, Small, Strong } from '@/client/ui';
+import { measurePour, sayWhere, type Item } from '@/core/work';
+
+interface DoNowProps {
+  answer: ShopAnswer;
+  times: Times;
+  now: string;
+  onOpen: (piece: string, task: string) => void;
+}
+
+/** What to do in the time there is, in an order that keeps coats drying while hands are elsewhere. */
+export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
+  const { doNow, nextAt } = answer.today;
+  if (answer.pieces.length === 0) {
+    return (
+      <Notice
+        tone="act"
+        title="Nothing is in work"
+        action={<Button onPress={() => router.push('/pieces')}>See the pieces</Button>}
+      >
+        Work begins when a system has been taken for a piece, in Choose.
+      </Notice>
+    );
+  }
+  if (doNow.length === 0) {
+    return (
+      <Notice tone="go" title={nextAt ? `Nothing needs you before ${times.moment(nextAt, now)}` : 'Nothing needs you'}>
+        {nextAt
+          ? `That is in ${sayUntil(nextAt, now)}. If you have time now, say how long and it is planned in.`
+          : 'No open job waits for your hands.'}
+      </Notice>
+    );
+  }
+  return (
+    <Column gap="$s" role="region" aria-label="Do now">
+      <Heading>Now, in this order</Heading>
+      <Column role="list" gap="$s">
+        {doNow.map((item, i) => (
+          <NowItem
+            key={`${item.task}${item.startAt}`}
+            item={item}
+            place={i + 1}
+            answer={answer}
+            times={times}
+            onOpen={onOpen}
+          />
+        ))}
+      </Column>
+    </Column>
+  );
+}
+
+interface NowItemProps {
+  item: Item;
+  place: number;
+  answer: ShopAnswer;
+  times: Times;
+  onOpen: (piece: string, task: string) => void;
+}
+
+function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
+  const { sayVolume } = useMeasures();
+  const piece = answer.pieces.find(({ id }) => id === item.piece);
+  const task = piece?.tasks.find(({ id }) => id === item.task);
+  if (!piece || !task) return null;
+  const minutes = Math.round((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000);
+  const pour = measurePour(task);
+  const facts = [
+    `${minutes} min${item.goesOn ? ', goes on later' : ''}`,
+    pour === null ? '' : `pour ${sayVolume(pour)}`,
+    task.waitH > 0 ? `then ${sayHours(task.waitH)} by itself` : '',
+    item.cleanUpMin > 0 ? `clean up ${item.cleanUpMin} min` : '',
+  ].filter(Boolean);
+  return (
+    <Card
+      role="listitem"
+      padding="$m"
+      flexDirection="row"
+      gap="$m"
+      alignItems="center"
+      borderColor={place === 1 ? '$act' : '$line'}
+      borderWidth={place === 1 ? 2 : 1}
+    >
+      <Figure width={74}>{times.clock(item.startAt)}</Figure>
+      <Column flex={1} gap={2}>
+        <Strong>{task.label}</Strong>
+        <Body>{`${piece.name}: ${sayWhere(piece, task).toLowerCase()}`}</Body>
+        <Small>{facts.join(' · ')}</Small>
+      </Column>
+      <Row>
+        <Button onPress={() => onOpen(item.piece, item.task)} label={`Open ${task.label}, ${piece.name}`}>
+          Open
+        </Button>
+      </Row>
+    </Card>
+  );
+}
+
+const sayHours = (hours: number): string =>
+  hours < 1 ? `${Math.round(hours * 60)} min` : `${Math.round(hours * 10) / 10} h`;

@@ -1,0 +1,71 @@
+import { View } from '@tamagui/core';
+import { Link } from 'expo-router';
+import { sayUntil, type Times } from '@/client/features/shop-plan';
+import { Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
+import type { DryState, Today } from '@/core/work';
+
+type DryingClock = Today['drying'][number];
+
+const STATES: Record<DryState, { tone: Tone; words: string }> = {
+  wet: { tone: 'stop', words: 'Wet: do not touch' },
+  touch_dry: { tone: 'wait', words: 'Touch dry, no coat yet' },
+  recoatable: { tone: 'act', words: 'May be recoated' },
+  handleable: { tone: 'go', words: 'May be refitted, still curing' },
+  cured: { tone: 'go', words: 'Cured' },
+};
+const SHOWN = 4;
+
+/** What is drying, the coat that changes next first, each with its clock in this air. */
+export function Drying({ clocks, times, now }: { clocks: readonly DryingClock[]; times: Times; now: string }) {
+  if (clocks.length === 0) return null;
+  return (
+    <Column gap="$s" role="region" aria-label="Drying">
+      <Heading>Drying</Heading>
+      {clocks.slice(0, SHOWN).map((clock) => (
+        <ClockCard key={clock.piece + clock.where + clock.at} clock={clock} times={times} now={now} />
+      ))}
+      {clocks.length > SHOWN ? (
+        <Disclosure label={`${clocks.length - SHOWN} more, mostly curing`}>
+          {() => (
+            <Column gap="$s">
+              {clocks.slice(SHOWN).map((clock) => (
+                <ClockCard key={clock.piece + clock.where + clock.at} clock={clock} times={times} now={now} />
+              ))}
+            </Column>
+          )}
+        </Disclosure>
+      ) : null}
+    </Column>
+  );
+}
+
+function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; now: string }) {
+  const { name, where, what, state, next, at } = clock;
+  const { tone, words } = STATES[state];
+  const share = Math.min(1, Math.max(0, (Date.parse(now) - Date.parse(at)) / (Date.parse(next.at) - Date.parse(at))));
+  return (
+    <Link href={`/piece/${clock.piece}/work`} style={{ textDecorationLine: 'none' }}>
+      <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
+        <Row justifyContent="space-between" gap="$s">
+          <Strong flexShrink={1}>{name}</Strong>
+          <Strong fontVariant={['tabular-nums']}>{sayUntil(next.at, now)}</Strong>
+        </Row>
+        <Small>{`${what} on ${where.toLowerCase()}`}</Small>
+        <View height={6} backgroundColor="$line" aria-hidden>
+          <View height={6} width={`${share * 100}%`} backgroundColor={`$${tone}`} />
+        </View>
+        <StateMark tone={tone}>{words}</StateMark>
+        <Small>{`${next.what} ${times.moment(next.at, now)}${saySlow(clock)}`}</Small>
+        {clock.quick && clock.quick.untilAt > now ? (
+          <StateMark tone="wait">{`Recoat before ${times.clock(clock.quick.untilAt)} or not before ${times.moment(clock.recoatAt, now)}`}</StateMark>
+        ) : null}
+      </Card>
+    </Link>
+  );
+}
+
+/** The label's figure beside the one for this air, where they differ. */
+const saySlow = ({ times, state }: DryingClock): string =>
+  times.factor > 1.15 && (state === 'wet' || state === 'touch_dry')
+    ? ` (label ${times.labelRecoatH} h; in this air about ${times.recoatH} h)`
+    : '';

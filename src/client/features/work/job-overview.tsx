@@ -1,0 +1,185 @@
+import { useMemo } from 'react';
+import { saySpan } from '@/client/features/shop-plan';
+import {
+  Column,
+  Disclosure,
+  Figure,
+  Heading,
+  Row,
+  SectionDrawing,
+  Small,
+  StateMark,
+  Strong,
+  ToneIcon,
+  type Tone,
+} from '@/client/ui';
+import { Pressable } from 'react-native';
+import { nameZone } from '@/core/piece';
+import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
+import { usePieces } from '@/client/store';
+import type { WorkView } from './use-work';
+
+interface JobOverviewProps {
+  view: WorkView;
+  current: Task | undefined;
+  onPick: (task: Task) => void;
+}
+
+/** Where the piece stands: its sections filling up, what is left, and the jobs grouped into sittings. */
+export function JobOverview({ view, current, onPick }: JobOverviewProps) {
+  const { piece, plan, times } = view;
+  const { pieces } = usePieces();
+  const pace = useMemo(() => learnPace((pieces ?? []).map(({ log }) => ({ log }))), [pieces]);
+  const open = piece.tasks.filter(({ state }) => state === 'open');
+  const done = piece.tasks.filter(({ state }) => state !== 'open');
+  const time = addUpTimes(open.map((task) => ({ minutes: openMinutes(task), pace: pace(task.op) })));
+  const own = open.reduce((sum, { op }) => sum + Math.min(1, pace(op).times), 0);
+  const ready = plan?.ready.find((one) => one.piece === piece.id);
+  const groups = groupBySitting(view, open);
+  return (
+    <Column gap="$m" role="region" aria-label="The job">
+      <Heading>The job</Heading>
+      <Sections view={view} />
+      <Row gap="$xl" flexWrap="wrap">
+        <Column>
+          <Figure>{`${done.length} of ${piece.tasks.length}`}</Figure>
+          <Small>jobs done</Small>
+        </Column>
+        {open.length > 0 ? (
+          <Column maxWidth={190}>
+            <Figure>{saySpan(time.minutes)}</Figure>
+            <Small>{`of hands left, likely ${saySpan(time.low)} to ${saySpan(time.high)}${own > 0 ? ', by your own times too' : ''}`}</Small>
+          </Column>
+        ) : null}
+        {ready ? (
+          <Column>
+            <Figure>{times.day(ready.at)}</Figure>
+            <Small>{`can be collected${ready.due ? `; wanted by ${ready.due}` : ''}`}</Small>
+          </Column>
+        ) : null}
+      </Row>
+      {groups.map(({ title, tasks }) => (
+        <Column key={title} gap={2}>
+          <Strong>{title}</Strong>
+          {tasks.map((task) => (
+            <JobRow key={task.id} view={view} task={task} current={task.id === current?.id} onPick={onPick} />
+          ))}
+        </Column>
+      ))}
+      {done.length > 0 ? (
+        <Disclosure label={`${done.length} done`}>
+          {() => (
+            <Column gap={2}>
+              {done.map((task) => (
+                <JobRow key={task.id} view={view} task={task} current={task.id === current?.id} onPick={onPick} />
+              ))}
+            </Column>
+          )}
+        </Disclosure>
+      ) : null}
+    </Column>
+  );
+}
+
+/** Jobs by the sitting they are planned for; then what has no time yet, and what is held back. */
+function groupBySitting(
+  { piece, plan, times, now }: WorkView,
+  open: readonly Task[],
+): { title: string; tasks: Task[] }[] {
+  const left = new Map(open.map((task) => [task.id, task]));
+  const groups: { title: string; tasks: Task[] }[] = [];
+  for (const { startAt, items } of plan?.sittings ?? []) {
+    const tasks = items.flatMap(({ task }) => {
+      const own = left.get(task);
+      left.delete(task);
+      return own && !piece.held.has(task) ? [own] : [];
+    });
+    if (tasks.length > 0) groups.push({ title: times.moment(startAt, now), tasks });
+  }
+  const rest = open.filter(({ id }) => left.has(id) && !piece.held.has(id));
+  const held = open.filter(({ id }) => piece.held.has(id));
+  if (rest.length > 0) groups.push({ title: plan ? 'No time for it yet' : 'To do', tasks: rest });
+  if (held.length > 0) groups.push({ title: 'Held back', tasks: held });
+  return groups;
+}
+
+const STATE_TONES: Record<Task['state'], Tone> = { open: 'act', done: 'go', skipped: 'wait' };
+
+function JobRow({
+  view,
+  task,
+  current,
+  onPick,
+}: {
+  view: WorkView;
+  task: Task;
+  current: boolean;
+  onPick: (task: Task) => void;
+}) {
+  const { piece } = view;
+  const held = piece.held.has(task.id);
+  const where = sayWhere(piece, task);
+  const said = task.state === 'open' ? (held ? 'held back' : 'to do') : task.state === 'done' ? 'done' : 'left out';
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${task.label}, ${where}: ${said}`}
+      aria-current={current ? 'step' : undefined}
+      onPress={() => onPick(task)}
+      style={{ minHeight: 48, justifyContent: 'center' }}
+    >
+      <Row
+        alignItems="center"
+        gap="$s"
+        paddingHorizontal="$s"
+        paddingVertical={4}
+        borderRadius="$corner"
+        backgroundColor={current ? '$actTint' : 'transparent'}
+      >
+        <ToneIcon tone={held ? 'stop' : STATE_TONES[task.state]} size={16} />
+        <Column flex={1}>
+          <Strong>{task.label}</Strong>
+          <Small>{`${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
+        </Column>
+      </Row>
+    </Pressable>
+  );
+}
+
+const SHOWN = 4;
+
+/** A section for each zone in work, its coats ghosts until they are on. */
+function Sections({ view }: { view: WorkView }) {
+  const { piece, now } = view;
+  const hour = now.slice(0, 15);
+  const zones = useMemo(() => {
+    const ids = new Set(
+      piece.tasks
+        .filter(({ op }) => op === 'prime' || op === 'paint' || op === 'topcoat')
+        .flatMap((task) => task.zones),
+    );
+    return (piece.dossier.zones ?? []).filter(({ id }) => ids.has(id)).slice(0, SHOWN);
+  }, [piece]);
+  const sections = useMemo(
+    () => zones.map((zone) => ({ id: zone.id, section: drawWork(piece.dossier, zone, piece.tasks, `${hour}0:00Z`) })),
+    [zones, piece, hour],
+  );
+  if (sections.length === 0) return null;
+  return (
+    <Column gap="$xs">
+      <Row gap="$m" flexWrap="wrap">
+        {sections.map(({ id, section }) => (
+          <Column key={id} gap={2} width={84}>
+            <SectionDrawing section={section} width={84} height={130} />
+            <Small numberOfLines={1}>{nameZone(piece.dossier, id)}</Small>
+          </Column>
+        ))}
+      </Row>
+      <Row gap="$m" flexWrap="wrap">
+        <StateMark tone="act">Dashed: to come</StateMark>
+        <StateMark tone="wait">Waves: wet</StateMark>
+        <StateMark tone="go">Second line: cured</StateMark>
+      </Row>
+    </Column>
+  );
+}

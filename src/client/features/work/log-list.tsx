@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import { useMeasures } from '@/client/store';
+import { Button, Column, Disclosure, Field, Row, Small, Strong } from '@/client/ui';
+import { correctWork, type LogEntry } from '@/core/dossier';
+import { labelProduct, type ProductClass } from '@/core/knowledge';
+import { nameZone } from '@/core/piece';
+import { minuteAt, instantOf } from '@/core/schedule';
+import type { WorkView } from './use-work';
+
+/** What was done, newest first; every tap can be put right or taken back. */
+export function LogList({ view }: { view: WorkView }) {
+  const { dossier } = view.piece;
+  const taps = groupTaps(dossier.log ?? []);
+  if (taps.length === 0) return null;
+  return (
+    <Disclosure label={`The log: ${taps.length} ${taps.length === 1 ? 'entry' : 'entries'}`}>
+      {() => (
+        <Column role="list" gap="$s">
+          {taps.map((entries) => (
+            <Tap key={entries[0]!.work ?? entries[0]!.id ?? entries[0]!.at} view={view} entries={entries} />
+          ))}
+        </Column>
+      )}
+    </Disclosure>
+  );
+}
+
+function groupTaps(log: readonly LogEntry[]): LogEntry[][] {
+  const taps = new Map<string, LogEntry[]>();
+  log.forEach((entry, i) => {
+    const key = entry.work ?? `alone-${i}`;
+    taps.set(key, [...(taps.get(key) ?? []), entry]);
+  });
+  return [...taps.values()].sort((a, b) => Date.parse(b[0]!.at ?? '') - Date.parse(a[0]!.at ?? ''));
+}
+
+const total = (entries: readonly LogEntry[], value: (entry: LogEntry) => number | undefined): number | undefined => {
+  const values = entries.map(value).filter((own) => own !== undefined);
+  return values.length === 0 ? undefined : values.reduce((sum, own) => sum + own, 0);
+};
+
+function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
+  const { sayVolume } = useMeasures();
+  const { times, now, piece } = view;
+  const [first] = entries as [LogEntry, ...LogEntry[]];
+  const task = piece.tasks.find(({ key }) => key === first.task);
+  const minutes = total(entries, (entry) => entry.minutes);
+  const ml = total(entries, (entry) => entry.ml);
+  const label =
+    task?.label ??
+    `${first.op.replaceAll('_', ' ')}${first.class ? `, ${labelProduct(first.class as ProductClass).toLowerCase()}` : ''}`;
+  const facts = [
+    first.at ? times.moment(first.at, now) : '',
+    entries.map(({ zone }) => nameZone(piece.dossier, zone)).join(', '),
+    first.skipped ? 'left out on purpose' : '',
+    minutes === undefined ? '' : `${Math.round(minutes)} min`,
+    ml === undefined ? '' : sayVolume(ml),
+    first.thinned_pct ? `thinned ${first.thinned_pct} %` : '',
+    first.temperature_c === undefined ? '' : `${first.temperature_c} °C, ${first.humidity_pct ?? '?'} %`,
+    first.earlier && first.earlier.length > 0 ? `put right ${first.earlier.length}×` : '',
+    first.note ?? '',
+  ].filter(Boolean);
+  return (
+    <Column role="listitem" gap="$xs">
+      <Strong>{label}</Strong>
+      <Small>{facts.join(' · ')}</Small>
+      {first.work ? (
+        <Disclosure label={`Put right: ${label}`}>
+          {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
+        </Disclosure>
+      ) : null}
+    </Column>
+  );
+}
+
+const NUMBER = /^\d+([.,]\d+)?$/;
+const MOMENT = /^(\d{4}-\d{2}-\d{2}) (\d{1,2}:\d{2})$/;
+const read = (text: string): number | undefined =>
+  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
+
+interface TapFormProps {
+  view: WorkView;
+  entries: LogEntry[];
+  minutes: number | undefined;
+  ml: number | undefined;
+  onDone: () => void;
+}
+
+function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
+  const { timeZone } = view;
+  const [first] = entries as [LogEntry, ...LogEntry[]];
+  const local = (at: string): string => {
+    const parts = new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' });
+    return parts.format(new Date(at));
+  };
+  const [texts, setTexts] = useState({
+    at: first.at ? local(first.at) : '',
+    minutes: minutes === undefined ? '' : String(Math.round(minutes)),
+    ml: ml === undefined ? '' : String(ml),
+    thinned: first.thinned_pct === undefined ? '' : String(first.thinned_pct),
+    note: first.note ?? '',
+  });
+  const set = (name: keyof typeof texts) => (text: string) => setTexts({ ...texts, [name]: text });
+  const moment = MOMENT.exec(texts.at.trim());
+  const at = moment ? minuteAt(moment[1]!, moment[2]!, timeZone) : NaN;
+  const errors = {
+    at: Number.isNaN(at) ? 'Write it as 2026-12-20 18:40.' : undefined,
+    minutes: texts.minutes !== '' && read(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
+    ml: texts.ml !== '' && read(texts.ml) === undefined ? 'Millilitres as a number.' : undefined,
+    thinned: texts.thinned !== '' && (read(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
+  };
+  const right = Object.values(errors).every((error) => error === undefined);
+  const save = (): void => {
+    const share = (value: number | undefined, of: number | undefined, whole: number | undefined): number | undefined =>
+      value === undefined
+        ? undefined
+        : whole
+          ? Math.round(((value * (of ?? 0)) / whole) * 10) / 10
+          : Math.round((value / entries.length) * 10) / 10;
+    // The minute is only changed where it was typed anew.
+    const when = first.at && texts.at === local(first.at) ? first.at : instantOf(at);
+    const put = entries.flatMap((entry) =>
+      correctWork([entry], {
+        at: when,
+        ...(texts.minutes === '' ? {} : { minutes: share(read(texts.minutes), entry.minutes, minutes)! }),
+        ...(texts.ml === '' ? {} : { ml: share(read(texts.ml), entry.ml, ml)! }),
+        ...(texts.thinned === '' ? {} : { thinned_pct: read(texts.thinned)! }),
+        ...(texts.note === '' ? {} : { note: texts.note }),
+      }),
+    );
+    view.putRight(first.work!, put);
+    onDone();
+  };
+  return (
+    <Column gap="$m">
+      <Field label="When" value={texts.at} onChange={set('at')} error={errors.at} />
+      <Field label="Took" unit="min" numeric value={texts.minutes} onChange={set('minutes')} error={errors.minutes} />
+      <Field label="Used" unit="ml" numeric value={texts.ml} onChange={set('ml')} error={errors.ml} />
+      <Field
+        label="Thinned by"
+        unit="% of the paint"
+        numeric
+        value={texts.thinned}
+        onChange={set('thinned')}
+        error={errors.thinned}
+      />
+      <Field label="Note" value={texts.note} onChange={set('note')} />
+      <Row gap="$s" flexWrap="wrap">
+        <Button look="main" disabled={!right} onPress={save}>
+          Keep it so
+        </Button>
+        <Button onPress={() => view.takeBack(first.work!)}>Take it back</Button>
+      </Row>
+    </Column>
+  );
+}

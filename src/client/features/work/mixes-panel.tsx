@@ -1,0 +1,186 @@
+import { useState } from 'react';
+import type { PieceParts } from '@/client/features/piece-frame';
+import { sayUntil } from '@/client/features/shop-plan';
+import { makeId, useMeasures } from '@/client/store';
+import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
+import { mixSchema, type Mix } from '@/core/dossier';
+import { computePotLifeMin, portionMix, readThinning, spoilsAt } from '@/core/work';
+import type { WorkView } from './use-work';
+
+const KINDS = [
+  { code: 'thinned', label: 'Thinned' },
+  { code: 'two_part', label: 'Two-part' },
+  { code: 'colour', label: 'Colour' },
+] as const;
+const NAMES: Record<Mix['kind'], readonly [string, string]> = {
+  thinned: ['Paint', 'Thinner'],
+  two_part: ['Base', 'Hardener'],
+  colour: ['White', 'Black'],
+};
+const NUMBER = /^\d+([.,]\d+)?$/;
+const read = (text: string): number | undefined =>
+  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
+
+/** What is mixed for this piece: how much of each, and until when it is good. */
+export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkView }) {
+  const mixes = dossier.mixes ?? [];
+  return (
+    <Disclosure label={mixes.length > 0 ? `Mixes: ${mixes.length}` : 'Mixes: thinning, two-part, colours'}>
+      {() => (
+        <Column gap="$m" role="region" aria-label="Mixes">
+          {mixes.map((mix) => (
+            <MixCard
+              key={mix.id}
+              mix={mix}
+              view={view}
+              onSet={(next) => change({ type: 'mix_set', mix: next })}
+              onRemove={() => change({ type: 'mix_removed', mixId: mix.id })}
+            />
+          ))}
+          <MixForm onMade={(mix) => change({ type: 'mix_set', mix })} />
+        </Column>
+      )}
+    </Disclosure>
+  );
+}
+
+interface MixCardProps {
+  mix: Mix;
+  view: WorkView;
+  onSet: (mix: Mix) => void;
+  onRemove: () => void;
+}
+
+function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
+  const { now, times, piece } = view;
+  const { sayVolume } = useMeasures();
+  const [text, setText] = useState(String(mix.volume_ml));
+  const volume = read(text);
+  const climate = piece.dossier.climate?.temperature_c ?? 21;
+  const ends =
+    mix.mixed_at && mix.pot_life_h ? spoilsAt(mix.mixed_at, computePotLifeMin(mix.pot_life_h, climate)) : null;
+  const thinning =
+    mix.kind === 'thinned' && mix.parts.length === 2 ? readThinning(mix.parts[0]!.parts, mix.parts[1]!.parts) : null;
+  return (
+    <Card padding="$m" gap="$s">
+      <Strong>{mix.name}</Strong>
+      {portionMix(mix.parts, volume && volume > 0 ? volume : mix.volume_ml).map(({ name, ml, share }) => (
+        <Row key={name} justifyContent="space-between" gap="$s">
+          <Body>{name}</Body>
+          <Strong fontVariant={['tabular-nums']}>{`${sayVolume(ml)} · ${Math.round(share * 100)} %`}</Strong>
+        </Row>
+      ))}
+      {thinning ? (
+        <Small>{`${Math.round(thinning.ofPaint * 100)} % of the paint, which is ${Math.round(thinning.ofMix * 100)} % of the mix`}</Small>
+      ) : null}
+      {mix.match_code ? <Small>{`Matched as ${mix.match_code}`}</Small> : null}
+      {ends ? (
+        ends > now ? (
+          <StateMark tone="wait">{`Good until ${times.clock(ends)}: ${sayUntil(ends, now)}`}</StateMark>
+        ) : (
+          <StateMark tone="stop">{`Past use since ${times.moment(ends, now)}: it sets in the pot`}</StateMark>
+        )
+      ) : null}
+      <Field
+        label="For another volume"
+        unit="ml"
+        numeric
+        value={text}
+        onChange={setText}
+        error={volume ? undefined : 'Millilitres as a number.'}
+      />
+      <Row gap="$s" flexWrap="wrap">
+        {volume && volume !== mix.volume_ml ? (
+          <Button onPress={() => onSet({ ...mix, volume_ml: volume })}>Keep this volume</Button>
+        ) : null}
+        {mix.kind === 'two_part' ? (
+          <Button
+            onPress={() => onSet({ ...mix, mixed_at: new Date().toISOString(), pot_life_h: mix.pot_life_h ?? 4 })}
+          >
+            Mixed just now
+          </Button>
+        ) : null}
+        <Button onPress={onRemove} label={`Remove ${mix.name}`}>
+          Remove
+        </Button>
+      </Row>
+    </Card>
+  );
+}
+
+const MOST_PARTS = 6;
+
+function MixForm({ onMade }: { onMade: (mix: Mix) => void }) {
+  const [kind, setKind] = useState<Mix['kind']>('thinned');
+  const [name, setName] = useState('');
+  const [rows, setRows] = useState([
+    { name: 'Paint', parts: '4' },
+    { name: 'Thinner', parts: '1' },
+  ]);
+  const [volume, setVolume] = useState('250');
+  const [potLife, setPotLife] = useState('4');
+  const [code, setCode] = useState('');
+  const { sayVolume } = useMeasures();
+  const pick = (next: Mix['kind']): void => {
+    setKind(next);
+    setRows(NAMES[next].map((own, i) => ({ name: own, parts: i === 0 ? '4' : '1' })));
+  };
+  const mix = {
+    id: 'new',
+    kind,
+    name: name || KINDS.find((own) => own.code === kind)!.label,
+    parts: rows.map((row) => ({ name: row.name, parts: read(row.parts) })),
+    volume_ml: read(volume),
+    ...(kind === 'two_part' && read(potLife) ? { pot_life_h: read(potLife) } : {}),
+    ...(kind === 'colour' && code ? { match_code: code } : {}),
+  };
+  const parsed = mixSchema.safeParse(mix);
+  const amounts = parsed.success ? portionMix(parsed.data.parts, parsed.data.volume_ml) : [];
+  return (
+    <Card padding="$m" gap="$m">
+      <Strong>A new mix</Strong>
+      <Choices label="What kind of mix?" options={KINDS} value={kind} onPick={pick} />
+      <Field label="Name" value={name} onChange={setName} placeholder={KINDS.find((own) => own.code === kind)!.label} />
+      {rows.map((row, i) => (
+        <Row key={i} gap="$s">
+          <Field
+            label={`Part ${i + 1}`}
+            value={row.name}
+            onChange={(text) => setRows(rows.map((own, k) => (k === i ? { ...own, name: text } : own)))}
+          />
+          <Field
+            label={`Parts of ${row.name || `part ${i + 1}`}`}
+            numeric
+            value={row.parts}
+            onChange={(text) => setRows(rows.map((own, k) => (k === i ? { ...own, parts: text } : own)))}
+            error={read(row.parts) ? undefined : 'A number above nothing.'}
+          />
+        </Row>
+      ))}
+      {kind === 'colour' && rows.length < MOST_PARTS ? (
+        <Button onPress={() => setRows([...rows, { name: `Colour ${rows.length + 1}`, parts: '1' }])}>
+          One more colour
+        </Button>
+      ) : null}
+      <Field
+        label="Volume"
+        unit="ml"
+        numeric
+        value={volume}
+        onChange={setVolume}
+        error={read(volume) ? undefined : 'Millilitres as a number.'}
+      />
+      {kind === 'two_part' ? (
+        <Field label="Pot life by its label" unit="h" numeric value={potLife} onChange={setPotLife} />
+      ) : null}
+      {kind === 'colour' ? <Field label="Match code, if a shop mixed it" value={code} onChange={setCode} /> : null}
+      {amounts.length > 0 ? (
+        <Small>{amounts.map((part) => `${part.name} ${sayVolume(part.ml)}`).join(' + ')}</Small>
+      ) : null}
+      <Small>Mix enough for all coats and a tenth more: a colour that runs out is never met again.</Small>
+      <Button disabled={!parsed.success} onPress={() => parsed.success && onMade({ ...parsed.data, id: makeId() })}>
+        Keep this mix
+      </Button>
+    </Card>
+  );
+}

@@ -1,0 +1,27 @@
+import { useMeasures } from '@/client/store';
+import { Button, Disclosure, printText, Row } from '@/client/ui';
+import { writeJobSheet } from '@/core/work';
+import type { WorkView } from './use-work';
+
+/** The whole job on paper. */
+export function SheetPanel({ view }: { view: WorkView }) {
+  const { sayVolume } = useMeasures();
+  const { piece, plan, times, now } = view;
+  const write = (): string => writeJobSheet(piece, plan, (at) => times.moment(at, now), sayVolume);
+  const save = (): void => {
+    const link = document.createElement('a');
+    link.href = `data:text/markdown;charset=utf-8,${encodeURIComponent(write())}`;
+    link.download = `${piece.id}-job-sheet.md`;
+    link.click();
+  };
+  return (
+    <Disclosure label="Job sheet">
+      {() => (
+        <Row gap="$s" flexWrap="wrap">
+          <Button onPress={() => printText(`${piece.name}: job sheet`, write())}>Print it</Button>
+          <Button onPress={save}>Save as Markdown</Button>
+        </Row>
+      )}
+    </Disclosure>
+  );
+}

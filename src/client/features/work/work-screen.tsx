@@ -1,0 +1,146 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
+import { Button, Column, Notice, Row, Small, Strong, useIsWide } from '@/client/ui';
+import type { Dossier } from '@/core/dossier';
+import { listTasks, type Task } from '@/core/work';
+import { HardwarePanel } from './hardware-panel';
+import { JobOverview } from './job-overview';
+import { LogList } from './log-list';
+import { MixesPanel } from './mixes-panel';
+import { PartsPanel } from './parts-panel';
+import { SheetPanel } from './sheet-panel';
+import { StepView } from './step-view';
+import { useWork, type WorkView } from './use-work';
+
+/** Work: one step at a time, from the first wipe to the last coat. */
+export function WorkScreen() {
+  return (
+    <PieceScreen stage="Work" note={countDone}>
+      {(parts) => <Work {...parts} />}
+    </PieceScreen>
+  );
+}
+
+function countDone(dossier: Dossier): string {
+  if (!dossier.chosen) return '';
+  const tasks = listTasks(dossier, [], { temperature_c: 21, humidity_pct: 50 });
+  return `${tasks.filter(({ state }) => state !== 'open').length} of ${tasks.length} done`;
+}
+
+function Work({ dossier, change }: PieceParts) {
+  if (!dossier.chosen) {
+    return (
+      <Notice
+        tone="act"
+        title="No system taken yet"
+        action={
+          <Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/choose`)}>Choose a system</Button>
+        }
+      >
+        The work follows from the system you take in Choose.
+      </Notice>
+    );
+  }
+  return <Bench dossier={dossier} change={change} />;
+}
+
+/** The next thing to do: the first in the plan of the shop, else the first that nothing holds back. */
+function findNext({ piece, plan }: WorkView): Task | undefined {
+  const open = piece.tasks.filter(({ id, state }) => state === 'open' && !piece.held.has(id));
+  const planned = plan?.sittings.flatMap(({ items }) => items).find(({ task }) => open.some(({ id }) => id === task));
+  return open.find(({ id }) => id === planned?.task) ?? open[0];
+}
+
+function Bench({ dossier, change }: PieceParts) {
+  const view = useWork(dossier);
+  const wide = useIsWide();
+  const asked = useRouteParam('task');
+  const [lastTap, setLastTap] = useState<{ work: string; words: string } | null>(null);
+  const { piece } = view;
+  const picked = piece.tasks.find(({ id }) => id === asked);
+  const current = picked ?? findNext(view);
+  const pick = (task: Task | null): void => router.setParams({ task: task?.id ?? '' });
+  const log = (task: Task, doing: Parameters<WorkView['log']>[1]): void => {
+    const work = view.log(task, doing);
+    setLastTap({ work, words: `${doing.skipped ? 'Left out' : 'Logged'}: ${task.label}` });
+    pick(null);
+  };
+  const left = piece.tasks.filter(({ state }) => state === 'open');
+  const step = (
+    <Column gap="$l" flex={wide ? 1.15 : undefined} minWidth={0}>
+      {piece.blocks.map((block) => (
+        <Notice
+          key={block.gate}
+          tone="stop"
+          title={BLOCK_TITLES[block.gate]}
+          action={
+            <Button onPress={() => router.replace(`/piece/${piece.id}/${block.goTo}`)}>{GO_TO[block.goTo]}</Button>
+          }
+        >
+          {block.text}
+        </Notice>
+      ))}
+      {lastTap ? (
+        <Row
+          role="status"
+          alignItems="center"
+          gap="$s"
+          backgroundColor="$goTint"
+          borderRadius="$corner"
+          paddingLeft="$m"
+        >
+          <Strong flex={1}>{lastTap.words}</Strong>
+          <Button
+            look="quiet"
+            onPress={() => {
+              view.takeBack(lastTap.work);
+              setLastTap(null);
+            }}
+          >
+            Undo
+          </Button>
+        </Row>
+      ) : null}
+      {current ? (
+        <StepView key={current.id} view={view} task={current} onLog={log} />
+      ) : (
+        <Notice tone="go" title={left.length === 0 ? 'All is done' : 'Nothing can be done just now'}>
+          {left.length === 0
+            ? 'It goes on curing: see when it can be collected below.'
+            : 'What is left is held back, as said above.'}
+        </Notice>
+      )}
+    </Column>
+  );
+  const rest = (
+    <Column gap="$l" flex={wide ? 1 : undefined} minWidth={0}>
+      <JobOverview view={view} current={current} onPick={pick} />
+      <LogList view={view} />
+      <PartsPanel dossier={dossier} change={change} />
+      <HardwarePanel dossier={dossier} change={change} />
+      <MixesPanel dossier={dossier} change={change} view={view} />
+      <SheetPanel view={view} />
+      <Small>Labels, safety sheets, local law and licensed practice go before anything said here.</Small>
+    </Column>
+  );
+  return wide ? (
+    <Row gap="$xl" alignItems="flex-start">
+      {step}
+      {rest}
+    </Row>
+  ) : (
+    <>
+      {step}
+      {rest}
+    </>
+  );
+}
+
+const BLOCK_TITLES = {
+  certified_practice: 'Lead was found: leave it closed',
+  lead_test: 'No dry sanding or heat before a lead test',
+  proof_failed: 'A patch failed',
+  no_way: 'Choose again',
+} as const;
+const GO_TO = { read: 'Go to Read', choose: 'Choose again', prove: 'Go to Prove' } as const;

@@ -1,0 +1,30 @@
+import type { Dossier, Zone } from '../dossier';
+import type { PrimerTint } from '../film';
+import { buildWorkSection, type CoatState, type Section, type WorkCoat } from '../piece';
+import { computeBelief } from '../survey';
+import { stateAt } from './clocks';
+import { isFilm, listFilmTimes } from './film-times';
+import type { Task } from './tasks';
+
+const LAYERS: Partial<Record<Task['op'], WorkCoat['layer']>> = { prime: 'primer', paint: 'paint', topcoat: 'clear' };
+const WORDS: Record<CoatState, string> = { planned: 'to come', wet: 'wet', dry: 'dry', cured: 'cured' };
+
+/** The section of a zone as the log fills it: coats on it wet, dry or cured, the ones to come as ghosts. `now`: ISO instant. */
+export function drawWork(dossier: Dossier, zone: Zone, tasks: readonly Task[], now: string): Section {
+  const coats = tasks.flatMap((task): WorkCoat[] => {
+    const layer = LAYERS[task.op];
+    if (!layer || !task.zones.includes(zone.id) || !isFilm(task.class) || task.state === 'skipped') return [];
+    const at = task.openZones.includes(zone.id) ? undefined : task.doneAt;
+    const state = at === undefined ? 'planned' : judgeState(task.class, (Date.parse(now) - Date.parse(at)) / 3_600_000);
+    return [
+      { layer, code: task.class, ...(task.tint ? { tint: task.tint as PrimerTint } : {}), note: WORDS[state], state },
+    ];
+  });
+  const prep = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment.prep ?? 'none';
+  return buildWorkSection(computeBelief(dossier, zone), prep, coats, dossier.goal);
+}
+
+function judgeState(code: Parameters<typeof listFilmTimes>[0], hours: number): CoatState {
+  const state = stateAt(hours, listFilmTimes(code));
+  return state === 'cured' ? 'cured' : state === 'wet' ? 'wet' : 'dry';
+}
