@@ -1,9 +1,6 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
-import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
-import { explainProblem } from '@/contract';
 import { makeApp } from './app';
 import {
   makePieceStore,
@@ -13,12 +10,13 @@ import {
   type PieceStore,
   type ShelfStore,
 } from './db';
+import { loadDemo } from './demo';
 import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
- * are not there yet), LOG_LEVEL. The first line on standard output is the address.
+ * are not there yet), BRICOLAGE_DEMO_NOW (the moment the demo is told for), LOG_LEVEL. The first line on standard output is the address.
  */
 const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
 const now = (): string => new Date().toISOString();
@@ -29,10 +27,8 @@ const db = openDatabase(file, path.join(root, 'src/server/db/migrations'));
 const store = makePieceStore(db);
 const shelf = makeShelfStore(db);
 const workshop = makeWorkshopStore(db);
-if (process.env.BRICOLAGE_DEMO) {
-  loadDossiers(store, process.env.BRICOLAGE_DEMO);
-  loadShelf(shelf, path.join(process.env.BRICOLAGE_DEMO, '../shelf.json'));
-}
+if (process.env.BRICOLAGE_DEMO)
+  loadDemo({ dossiers: process.env.BRICOLAGE_DEMO, store, shelf, workshop, now: process.env.BRICOLAGE_DEMO_NOW ?? now() });
 
 const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
 const app = makeApp({
@@ -69,26 +65,4 @@ function stop(server: Server): void {
   });
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS);
-}
-
-function loadDossiers(pieces: PieceStore, folder: string): void {
-  for (const file of readdirSync(folder)
-    .filter((name) => name.endsWith('.json'))
-    .sort()
-    .reverse()) {
-    const dossier = parseDossier(readFileSync(path.join(folder, file), 'utf8'));
-    if (!dossier.ok) throw new Error(`${file}: ${explainProblem(dossier.problem)}`);
-    const id = dossier.value.piece.id ?? path.basename(file, '.json');
-    pieces.apply(id, { type: 'piece_met', dossier: dossier.value }, now());
-  }
-}
-
-/** The demo's tins, unless the shop has some already. */
-function loadShelf(tins: ShelfStore, demo: string): void {
-  if (tins.list().length > 0 || !existsSync(demo)) return;
-  for (const entry of JSON.parse(readFileSync(demo, 'utf8')) as unknown[]) {
-    const tin = readWith(shelfItemSchema, entry);
-    if (!tin.ok) throw new Error(`${demo}: ${explainProblem(tin.problem)}`);
-    tins.apply({ type: 'tin_set', tin: tin.value }, now());
-  }
 }

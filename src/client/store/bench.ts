@@ -5,6 +5,8 @@ import { recall } from './keep';
 export interface BenchState {
   /** The owner said they have until then; none goes by the shop's hours. */
   freeUntil: string | null;
+  /** When they said so. */
+  saidAt: string | null;
   /** Cautions seen, with when. */
   seen: Record<string, string>;
   /** A task whose clock runs. */
@@ -13,15 +15,16 @@ export interface BenchState {
   agreed: Record<string, string> | null;
 }
 
-const DEFAULTS: BenchState = { freeUntil: null, seen: {}, started: null, agreed: null };
+const DEFAULTS: BenchState = { freeUntil: null, saidAt: null, seen: {}, started: null, agreed: null };
 
 export const benchSlice = createSlice({
   name: 'bench',
   initialState: (): BenchState => ({ ...DEFAULTS, ...recall<Partial<BenchState>>('bench', {}) }),
   reducers: {
     /** A new sitting: cautions are to be seen again. */
-    sittingBegun: (state, { payload }: PayloadAction<{ until: string | null }>) => {
+    sittingBegun: (state, { payload }: PayloadAction<{ until: string | null; at: string }>) => {
       state.freeUntil = payload.until;
+      state.saidAt = payload.at;
       state.seen = {};
     },
     cautionSeen: (state, { payload }: PayloadAction<{ code: string; at: string }>) => {

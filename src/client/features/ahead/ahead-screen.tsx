@@ -16,7 +16,6 @@ import {
   Row,
   Small,
   StateMark,
-  Strong,
   useIsWide,
 } from '@/client/ui';
 import { sayBound, sayWhere, writeSittings, type Item, type Sitting } from '@/core/work';

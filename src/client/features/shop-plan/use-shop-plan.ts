@@ -28,12 +28,13 @@ export function useShopPlan(): ShopView {
   const { workshop, loading: opening } = useWorkshop();
   const tins = useShelf();
   const tick = useNow(PLAN_EVERY_MS);
-  const freeUntil = useSelector((state: RootState) => state.bench.freeUntil);
+  const { freeUntil, saidAt } = useSelector((state: RootState) => state.bench);
   const timeZone = zoneOfShop(workshop);
   const question = useMemo((): ShopQuestion | null => {
     if (!pieces || opening) return null;
-    // Time goes on between the ticks; what was just done is never in the future.
-    const clock = Math.max(Date.now(), Date.parse(tick));
+    // Time goes on between the ticks: what was just done or said is never in the future.
+    const events = [saidAt, workshop.air.at(-1)?.at, ...pieces.flatMap(({ log = [] }) => log.map(({ at }) => at))];
+    const clock = Math.max(Date.parse(tick), ...events.flatMap((at) => (at ? [Date.parse(at)] : [])));
     const left = freeUntil ? Math.floor((Date.parse(freeUntil) - clock) / 60_000) : 0;
     return {
       dossiers: pieces.filter(isInWork).map(withoutPictures),
@@ -44,7 +45,7 @@ export function useShopPlan(): ShopView {
       timeZone,
       freeFor: Math.max(0, left),
     };
-  }, [pieces, opening, tins, workshop, timeZone, freeUntil, tick]);
+  }, [pieces, opening, tins, workshop, timeZone, freeUntil, saidAt, tick]);
   const request = useMemo(() => (question ? { kind: 'shop' as const, ...question } : null), [question]);
   const { answer, fresh } = usePlanner(request);
   return { question, answer, fresh, pieces, workshop, timeZone, loading, failed, retry };

@@ -147,10 +147,11 @@ function Free({ now, times, until }: { now: string; times: Times; until: string 
   const dispatch = useDispatch<AppDispatch>();
   const freeUntil = useSelector((state: RootState) => state.bench.freeUntil);
   const said = freeUntil !== null && freeUntil > now;
-  const pick = (minutes: number): void =>
-    void dispatch(
-      sittingBegun({ until: minutes === 0 ? null : new Date(Date.now() + minutes * MINUTE_MS).toISOString() }),
-    );
+  const pick = (minutes: number): void => {
+    const at = new Date();
+    const until = minutes === 0 ? null : new Date(at.getTime() + minutes * MINUTE_MS).toISOString();
+    dispatch(sittingBegun({ until, at: at.toISOString() }));
+  };
   const end = said ? freeUntil : until;
   return (
     <Column gap="$s">
