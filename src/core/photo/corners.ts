@@ -1,5 +1,6 @@
 import { findDarkLines } from './line-map';
-import { computeHomography, isConvex, UNIT_SQUARE, type Homography, type Quad } from './homography';
+import { findPatches } from './patches';
+import { isConvex, mapUnitSquare, type Homography, type Quad } from './homography';
 import { boxBlur, shrinkToBrightness, type Pixels, type Plane, type Point } from './pixels';
 
 export interface FoundCorners {
@@ -12,11 +13,17 @@ const WORKING_SIDE = 700;
 const ANGLES = 180;
 /** Lines of one direction seen from aside fan out by no more than this, degrees. */
 const FAN = 14;
-/** The best pairs of outermost lines kept in each direction. */
-const PAIRS_KEPT = 12;
+/** The best pairs of outermost lines kept in each direction and of each size, sizes a third apart. */
+const PAIRS_KEPT = 5;
+const SIZE_STEP = 1.35;
+/** Pairs of directions looked at. */
+const DIRECTIONS_KEPT = 5;
 /** Squares moved into place on the blurred map and on the sharp one. */
-const ROUGH_KEPT = 8;
-const FINE_KEPT = 2;
+const ROUGH_KEPT = 18;
+const PATCHES_KEPT = 8;
+const FINE_KEPT = 3;
+/** Squares whose corners are all nearer than this are one, pixels of the shrunk picture. */
+const SAME_PX = 12;
 
 /** Cuts nearer than this are not told apart, pixels of the shrunk picture. */
 const LEAST_GAP = 9;
@@ -33,27 +40,45 @@ interface Line {
  * The outer corners of a lattice of cuts, clockwise from the one nearest the top left; null when no lattice is seen.
  * `cuts` each way, 6 or 11. The picture is brought to about 700 px; places that look like thin dark lines vote for
  * straight lines (Hough 1962, Duda and Hart 1972); in two directions the pairs of outermost lines are kept between
- * which the right number of evenly spaced lines lies; of their crossings the square is taken on whose cuts most of the
- * darkness lies, and its corners are moved until that is most.
+ * which the right number of evenly spaced lines lies; of their crossings, and of the outlines of large patches, the square
+ * is taken whose cuts are darkest against what lies between them, and its corners are moved until that is most.
  */
 export function findCorners(pixels: Pixels, cuts: number): FoundCorners | null {
   const factor = Math.max(1, Math.round(Math.max(pixels.width, pixels.height) / WORKING_SIDE));
-  const lines = findDarkLines(shrinkToBrightness(pixels, factor));
+  const brightness = shrinkToBrightness(pixels, factor);
+  const lines = findDarkLines(brightness);
   const votes = castVotes(lines);
   // First on a blurred map, where a square a few pixels off still gets its due, then on the sharp one.
   const soft = boxBlur(lines, 3);
-  const best = pickDirections(votes)
+  const crossed = pickDirections(votes)
     .flatMap(([first, second]) => crossPairs(votes, soft, first, second, cuts))
     .sort((a, b) => b.score - a.score)
-    .slice(0, ROUGH_KEPT)
-    .map(({ quad }) => refine(soft, quad, cuts, [4, 2]))
+    .filter(keepsApart(SAME_PX, ROUGH_KEPT));
+  const patches = findPatches(brightness)
+    .filter((quad) => isPlausible(quad, cuts))
+    .map((quad) => ({ quad, score: scoreQuad(soft, quad, cuts, FIRST_SAMPLES) }))
+    .sort((a, b) => b.score - a.score)
+    .filter(keepsApart(SAME_PX, PATCHES_KEPT));
+  const best = [...crossed, ...patches]
+    .map(({ quad }) => refine(soft, quad, cuts, [4, 2], ROUGH_SAMPLES))
     .sort((a, b) => b.score - a.score)
     .slice(0, FINE_KEPT)
-    .map(({ quad }) => refine(lines, quad, cuts, [2, 1, 0.5, 0.25]))
+    .map(({ quad }) => refine(lines, quad, cuts, [2, 1, 0.5, 0.25], FINE_SAMPLES))
     .sort((a, b) => b.score - a.score)[0];
   if (!best) return null;
   const scale = ({ x, y }: Point): Point => ({ x: (x + 0.5) * factor - 0.5, y: (y + 0.5) * factor - 0.5 });
   return { corners: fromTopLeft(best.quad.map(scale) as unknown as Quad), found: countFound(lines, best.quad, cuts) };
+}
+
+/** Lets through so many squares, none with all corners near those of one before it. */
+function keepsApart(near: number, most: number): (own: { quad: Quad }) => boolean {
+  const kept: Quad[] = [];
+  return ({ quad }) => {
+    if (kept.length >= most) return false;
+    const known = kept.some((other) => other.every(({ x, y }, i) => Math.hypot(quad[i]!.x - x, quad[i]!.y - y) < near));
+    if (!known) kept.push(quad);
+    return !known;
+  };
 }
 
 /** Clockwise, beginning with the corner nearest the top left of the picture. */
@@ -173,7 +198,7 @@ function pickDirections(votes: Votes): (readonly [number, number])[] {
   const kept: (readonly [number, number])[] = [];
   for (const { pair } of pairs) {
     if (kept.every((other) => Math.abs(other[0] - pair[0]) > 10 || Math.abs(other[1] - pair[1]) > 10)) kept.push(pair);
-    if (kept.length === 3) break;
+    if (kept.length === DIRECTIONS_KEPT) break;
   }
   return kept;
 }
@@ -247,7 +272,15 @@ function listPairs(votes: Votes, direction: number, cuts: number): Pair[] {
       }
     }
   });
-  return pairs.sort((a, b) => b.score - a.score).slice(0, PAIRS_KEPT);
+  // The best of each size: lines close together always find something dark near them and would crowd out the rest.
+  const kept = new Map<number, number>();
+  return pairs
+    .sort((a, b) => b.score - a.score)
+    .filter(({ first, last }) => {
+      const size = Math.round(Math.log(Math.abs(last.distance - first.distance)) / Math.log(SIZE_STEP));
+      kept.set(size, (kept.get(size) ?? 0) + 1);
+      return kept.get(size)! <= PAIRS_KEPT;
+    });
 }
 
 function crossPairs(votes: Votes, lines: Plane, one: number, two: number, cuts: number) {
@@ -258,7 +291,7 @@ function crossPairs(votes: Votes, lines: Plane, one: number, two: number, cuts: 
       if (corners.some((corner) => corner === null)) return [];
       const placed = corners.map((corner) => ({ x: corner!.x + votes.middle.x, y: corner!.y + votes.middle.y }));
       const quad = (isConvex(placed as unknown as Quad) ? placed : placed.reverse()) as unknown as Quad;
-      return isPlausible(quad, cuts) ? [{ quad, score: scoreQuad(lines, quad, cuts) }] : [];
+      return isPlausible(quad, cuts) ? [{ quad, score: scoreQuad(lines, quad, cuts, FIRST_SAMPLES) }] : [];
     }),
   );
 }
@@ -281,24 +314,31 @@ function cross(a: Line, b: Line): Point | null {
   return { x: (a.distance * sb - b.distance * sa) / det, y: (b.distance * ca - a.distance * cb) / det };
 }
 
-/** Samples along one cut: enough to see a gap, few enough to be quick. */
-const SAMPLES = 48;
+/** Samples along one cut: few while many squares are weighed, enough to see a gap when it matters. */
+const FIRST_SAMPLES = 10;
+const ROUGH_SAMPLES = 18;
+const FINE_SAMPLES = 36;
 
 /** How dark each cut of a square is on the map of lines, 0–1; first those down, then those across. */
 function measureCuts(lines: Plane, quad: Quad, cuts: number): number[] {
-  const h = computeHomography(UNIT_SQUARE, quad);
+  const h = mapUnitSquare(quad);
   if (!h) return [];
   return Array.from({ length: 2 * cuts }, (_, k) => {
     const mark = (k % cuts) / (cuts - 1);
-    return k < cuts ? measureLine(lines, h, mark, 0, mark, 1) : measureLine(lines, h, 0, mark, 1, mark);
+    return measureLine(lines, h, k < cuts ? [mark, 0, mark, 1] : [0, mark, 1, mark], FINE_SAMPLES);
   });
 }
 
 /** Mean of the map along a line of the unit square, place by place between pixels; outside the picture counts as 0. */
-function measureLine({ width, height, values }: Plane, h: Homography, u0: number, v0: number, u1: number, v1: number) {
+function measureLine(
+  { width, height, values }: Plane,
+  h: Homography,
+  [u0, v0, u1, v1]: readonly [number, number, number, number],
+  samples: number,
+): number {
   let sum = 0;
-  for (let k = 0; k < SAMPLES; k += 1) {
-    const t = (k + 0.5) / SAMPLES;
+  for (let k = 0; k < samples; k += 1) {
+    const t = (k + 0.5) / samples;
     const u = u0 + (u1 - u0) * t;
     const v = v0 + (v1 - v0) * t;
     const w = h[6]! * u + h[7]! * v + 1;
@@ -312,33 +352,60 @@ function measureLine({ width, height, values }: Plane, h: Homography, u0: number
     const above = values[i]! * (1 - fx) + values[i + 1]! * fx;
     sum += above + (values[i + width]! * (1 - fx) + values[i + width + 1]! * fx - above) * (y - top);
   }
-  return sum / SAMPLES;
+  return sum / samples;
 }
 
-function scoreQuad(lines: Plane, quad: Quad, cuts: number): number {
-  const measured = measureCuts(lines, quad, cuts);
+/**
+ * How much darker the cuts of a square are than the lines midway between them. Darkness alone is no sign: a small square
+ * set down where many lines are finds some on each of its cuts, and as many between them.
+ */
+function scoreQuad(lines: Plane, quad: Quad, cuts: number, samples: number): number {
+  const h = mapUnitSquare(quad);
+  if (!h) return 0;
   // The square root keeps one missing cut from being made up for by another very dark one.
-  return measured.length === 0 ? 0 : measured.reduce((sum, value) => sum + Math.sqrt(value), 0) / measured.length;
+  const mean = (count: number, first: number): number => {
+    let sum = 0;
+    for (let k = 0; k < count; k += 1) {
+      const mark = first + k / (cuts - 1);
+      for (const ends of [
+        [mark, 0, mark, 1],
+        [0, mark, 1, mark],
+      ] as const)
+        sum += Math.sqrt(measureLine(lines, h, ends, samples));
+    }
+    return sum / (2 * count);
+  };
+  return mean(cuts, 0) - BETWEEN_WEIGHT * mean(cuts - 1, 0.5 / (cuts - 1));
 }
+
+const BETWEEN_WEIGHT = 0.7;
 
 function countFound(lines: Plane, quad: Quad, cuts: number): number {
   const measured = measureCuts(lines, quad, cuts);
   return measured.filter((value) => value > 0.15).length / (2 * cuts);
 }
 
+const MOST_ROUNDS = 8;
+
 /** Moves the corners one at a time, by less and less, as long as more darkness comes under the cuts. */
-function refine(lines: Plane, start: Quad, cuts: number, steps: readonly number[]): { quad: Quad; score: number } {
+function refine(
+  lines: Plane,
+  start: Quad,
+  cuts: number,
+  steps: readonly number[],
+  samples: number,
+): { quad: Quad; score: number } {
   let quad = start.map((corner) => ({ ...corner })) as unknown as Quad;
-  let score = scoreQuad(lines, quad, cuts);
+  let score = scoreQuad(lines, quad, cuts, samples);
   for (const step of steps) {
-    for (let round = 0, moved = true; moved && round < 12; round += 1) {
+    for (let round = 0, moved = true; moved && round < MOST_ROUNDS; round += 1) {
       moved = false;
       for (let corner = 0; corner < 4; corner += 1) {
         for (const [dx, dy] of MOVES) {
           const next = quad.map((point, i) =>
             i === corner ? { x: point.x + dx * step, y: point.y + dy * step } : point,
           ) as unknown as Quad;
-          const better = scoreQuad(lines, next, cuts);
+          const better = scoreQuad(lines, next, cuts, samples);
           if (better <= score + 1e-9 || !isPlausible(next, cuts)) continue;
           [quad, score, moved] = [next, better, true];
         }

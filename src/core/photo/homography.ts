@@ -33,6 +33,21 @@ export function computeHomography(from: Quad, to: Quad): Homography | null {
   return solution.every(Number.isFinite) ? [...solution, 1] : null;
 }
 
+/**
+ * The unit square taken to four points, in closed form (Heckbert 1989, Fundamentals of Texture Mapping, 2.2.3); null when
+ * three of them lie on a line. The same map as `computeHomography(UNIT_SQUARE, to)`, for where thousands are tried.
+ */
+export function mapUnitSquare(to: Quad): Homography | null {
+  const [p, q, r, s] = to;
+  const [dx1, dx2, sumX] = [q.x - r.x, s.x - r.x, p.x - q.x + r.x - s.x];
+  const [dy1, dy2, sumY] = [q.y - r.y, s.y - r.y, p.y - q.y + r.y - s.y];
+  const det = dx1 * dy2 - dx2 * dy1;
+  if (Math.abs(det) < 1e-9) return null;
+  const g = (sumX * dy2 - dx2 * sumY) / det;
+  const h = (dx1 * sumY - sumX * dy1) / det;
+  return [q.x - p.x + g * q.x, s.x - p.x + h * s.x, p.x, q.y - p.y + g * q.y, s.y - p.y + h * s.y, p.y, g, h, 1];
+}
+
 /** Where a point of the first plane lies in the second. */
 export function applyHomography(h: Homography, x: number, y: number): Point {
   const w = h[6]! * x + h[7]! * y + h[8]!;
