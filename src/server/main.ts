@@ -2,14 +2,7 @@ import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from './app';
-import {
-  makePieceStore,
-  makeShelfStore,
-  makeWorkshopStore,
-  openDatabase,
-  type PieceStore,
-  type ShelfStore,
-} from './db';
+import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from './db';
 import { loadDemo } from './demo';
 import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
@@ -28,7 +21,13 @@ const store = makePieceStore(db);
 const shelf = makeShelfStore(db);
 const workshop = makeWorkshopStore(db);
 if (process.env.BRICOLAGE_DEMO)
-  loadDemo({ dossiers: process.env.BRICOLAGE_DEMO, store, shelf, workshop, now: process.env.BRICOLAGE_DEMO_NOW ?? now() });
+  loadDemo({
+    dossiers: process.env.BRICOLAGE_DEMO,
+    store,
+    shelf,
+    workshop,
+    now: process.env.BRICOLAGE_DEMO_NOW ?? now(),
+  });
 
 const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
 const app = makeApp({

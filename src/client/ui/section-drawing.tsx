@@ -192,7 +192,8 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
       return <Polyline points={points} fill="none" stroke={tones.ink} strokeWidth={1.5} />;
     }
     case 'coat':
-      if (layer.state === 'planned') return <PlannedBand y={y} width={width} height={height} tones={tones} />;
+      if (layer.state === 'planned')
+        return <PlannedBand y={y} width={width} height={height} hatchId={hatchId} tones={tones} />;
       return (
         <G>
           <Rect
@@ -231,19 +232,22 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
   }
 }
 
-/** A coat still to come: a ghost between dashed lines. */
-function PlannedBand({ y, width, height, tones }: { y: number; width: number; height: number; tones: Tones }) {
+interface PlannedProps {
+  y: number;
+  width: number;
+  height: number;
+  hatchId: string;
+  tones: Tones;
+}
+
+/** A coat still to come: a dotted ghost. */
+function PlannedBand({ y, width, height, hatchId, tones }: PlannedProps) {
   return (
-    <Rect
-      x={1}
-      y={y + 1}
-      width={width - 2}
-      height={Math.max(1, height - 2)}
-      fill="none"
-      stroke={tones.softInk}
-      strokeWidth={0.9}
-      strokeDasharray="2 4"
-    />
+    <G>
+      <Rect x={0} y={y} width={width} height={height} fill={tones.ground} />
+      <Rect x={0} y={y} width={width} height={height} fill={`url(#${hatchId}ghost)`} />
+      <Line x1={0} x2={width} y1={y} y2={y} stroke={tones.line} strokeWidth={1} />
+    </G>
   );
 }
 
@@ -270,6 +274,9 @@ function hatches(id: string, tones: Tones) {
     </Pattern>,
     <Pattern key="plies" id={`${id}plies`} width={12} height={16} patternUnits="userSpaceOnUse">
       <Path d="M0 0.5 h12 M0 8.5 h12 M3 8.5 v8 M9 8.5 v8" stroke={ink} strokeWidth={0.7} />
+    </Pattern>,
+    <Pattern key="ghost" id={`${id}ghost`} width={7} height={7} patternUnits="userSpaceOnUse">
+      <Circle cx={3.5} cy={3.5} r={0.9} fill={tones.softInk} />
     </Pattern>,
     // Wet: waves, as light plays on it.
     <Pattern key="wet" id={`${id}wet`} width={16} height={7} patternUnits="userSpaceOnUse">

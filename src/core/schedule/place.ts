@@ -26,6 +26,19 @@ interface Offer {
   bound: Bound;
 }
 
+interface Place {
+  size: PlaceSize;
+  /** Infinite while somebody stands in it. */
+  freeAt: number;
+  holder: string | null;
+  /** Not a place at all: a piece in work for which there was none. */
+  beyond: boolean;
+  /** From when its holder may stand in it. */
+  since: number;
+  /** Not free before this, whoever leaves it. */
+  floor: number;
+}
+
 /** Why a job finds no window. */
 export type Refusal = Schedule['unplaced'][number]['why'] | 'no_place';
 
@@ -40,7 +53,7 @@ export class Placing {
   private readonly things = new Map<string, number>();
   private readonly opened = new Map<number, Opened[]>();
   /** When each place is free again; infinite while a group stands in it. */
-  private readonly places: { size: PlaceSize; freeAt: number; holder: string | null }[];
+  private places: Place[];
   private readonly left = new Map<string, number>();
   private readonly past = new Map<string, number>();
   private readonly ends = new Map<string, number>();
@@ -50,7 +63,14 @@ export class Placing {
     const most = Math.max(1, ...problem.windows.map(({ hands }) => hands));
     this.free = Array.from({ length: most }, () => ({ at: -Infinity, last: null }));
     this.places = (['small', 'large'] as const).flatMap((size) =>
-      Array.from({ length: problem.places[size] }, () => ({ size, freeAt: -Infinity, holder: null as string | null })),
+      Array.from({ length: problem.places[size] }, (): Place => ({
+        size,
+        freeAt: -Infinity,
+        holder: null,
+        beyond: false,
+        since: -Infinity,
+        floor: -Infinity,
+      })),
     );
     for (const { id, end } of problem.past ?? []) this.past.set(id, end);
     for (const { group } of problem.jobs) this.left.set(group, (this.left.get(group) ?? 0) + 1);
@@ -64,7 +84,7 @@ export class Placing {
       this.places.find((place) => place.holder === null && place.size === size) ??
       this.places.find((place) => place.holder === null && fits(size, place.size));
     if (seat) Object.assign(seat, { holder: group, freeAt: Infinity });
-    else this.places.push({ size, freeAt: Infinity, holder: group });
+    else this.places.push({ size, freeAt: Infinity, holder: group, beyond: true, since: -Infinity, floor: -Infinity });
   }
 
   private groupOf(id: string): Problem['groups'][number] {
@@ -75,7 +95,7 @@ export class Placing {
   offer(job: Job): Offer | Refusal {
     const place = job.takesPlace ? this.findPlace(job.group) : null;
     if (place === 'none') return 'no_place';
-    const sitting = place === null || place.holder === job.group ? -Infinity : place.freeAt;
+    const sitting = place === null ? -Infinity : place.holder === job.group ? place.since : place.freeAt;
     let best: Offer | Refusal = 'no_window';
     for (let hand = 0; hand < this.free.length; hand += 1) {
       const offer = this.offerHand(job, hand, sitting);
@@ -170,15 +190,18 @@ export class Placing {
 
   private needsOpening(job: Job, window: number, at: number): boolean {
     if (job.product === undefined) return false;
-    const open = this.opened.get(window)?.findLast(({ product }) => product === job.product);
-    return !open || (job.potLifeMin !== undefined && at + job.minutes > open.at + job.potLifeMin);
+    const open = (this.opened.get(window) ?? []).filter(({ product }) => product === job.product);
+    const { potLifeMin } = job;
+    if (potLifeMin === undefined) return open.length === 0;
+    // A batch is mixed before it is used, and not used past its life.
+    return !open.some((batch) => batch.at <= at && at + job.minutes <= batch.at + potLifeMin);
   }
 
-  private findPlace(group: string): (typeof this.places)[number] | 'none' {
+  private findPlace(group: string): Place | 'none' {
     const held = this.places.find(({ holder }) => holder === group);
     if (held) return held;
     const { place: size } = this.groupOf(group);
-    const open = this.places.filter((place) => place.holder === null && fits(size, place.size));
+    const open = this.places.filter((place) => place.holder === null && !place.beyond && fits(size, place.size));
     if (open.length === 0) return 'none';
     return open.reduce((best, other) => (other.freeAt < best.freeAt ? other : best));
   }
@@ -197,14 +220,27 @@ export class Placing {
       this.things.set(thing, Math.max(end + untilMin, this.things.get(thing) ?? -Infinity));
     if (job.takesPlace) {
       const place = this.findPlace(job.group);
-      if (place !== 'none' && place.holder === null) Object.assign(place, { holder: job.group, freeAt: Infinity });
+      if (place !== 'none' && place.holder === null)
+        Object.assign(place, { holder: job.group, freeAt: Infinity, since: place.freeAt });
     }
     this.ends.set(job.group, Math.max(end, this.ends.get(job.group) ?? -Infinity));
     const left = this.left.get(job.group)! - 1;
     this.left.set(job.group, left);
     if (left > 0) return;
-    const held = this.places.find(({ holder }) => holder === job.group);
-    if (held) Object.assign(held, { holder: null, freeAt: this.ends.get(job.group)! });
+    this.leave(job.group);
+  }
+
+  /** A place is free again; what stood in the way, for want of one, takes it first. */
+  private leave(group: string): void {
+    const held = this.places.find(({ holder }) => holder === group);
+    if (!held) return;
+    const freeAt = Math.max(this.ends.get(group)!, held.floor);
+    if (held.beyond) return void Object.assign(held, { holder: null, freeAt });
+    const crowded = this.places.find(({ beyond, size }) => beyond && fits(size, held.size));
+    if (crowded) this.places = this.places.filter((place) => place !== crowded);
+    // It may have been through before in the order of placing, and yet leave later on the clock.
+    if (crowded?.holder) Object.assign(held, { holder: crowded.holder, freeAt: Infinity, floor: freeAt });
+    else Object.assign(held, { holder: null, freeAt: Math.max(freeAt, crowded?.freeAt ?? -Infinity) });
   }
 
   finish(unplaced: Schedule['unplaced']): Schedule {

@@ -42,11 +42,7 @@ const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'
 export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: string): ByDate {
   const due = (): string => date;
   const plan = planShop(pieces, facts, { due });
-  const open = pieces.flatMap(({ id, name, blocks, tasks, held }) => {
-    const [block] = blocks;
-    const waits = tasks.some((task) => held.has(task.id));
-    return block && waits ? [{ piece: id, name, why: block.text }] : [];
-  });
+  const open = pieces.flatMap(({ id, name, blocks: [block] }) => (block ? [{ piece: id, name, why: block.text }] : []));
   const stuck = new Set(open.map(({ piece }) => piece));
   const late = pieces
     .filter(({ id, tasks }) => !stuck.has(id) && tasks.some(({ state }) => state === 'open'))

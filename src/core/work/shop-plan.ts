@@ -275,10 +275,10 @@ function describePlan(problem: Problem, schedule: Schedule, pieces: readonly Pie
         endAt: instantOf(windows[window]!.end),
         items: items.sort((a, b) => a.startAt.localeCompare(b.startAt) || a.hand - b.hand),
       })),
-    ready: pieces.flatMap(({ id, dossier, held }) => {
+    ready: pieces.flatMap(({ id, dossier, blocks }) => {
       const at = schedule.ready.get(id);
       // No date while something holds it back: what comes after that is not in the schedule.
-      if (at === undefined || held.size > 0) return [];
+      if (at === undefined || blocks.length > 0) return [];
       const due = problem.groups.find((group) => group.id === id)?.due;
       return [
         {

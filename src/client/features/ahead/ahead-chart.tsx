@@ -114,7 +114,7 @@ export function AheadChart({
                   strokeWidth={2}
                 />
               ) : null}
-              {piece.held.size > 0 ? (
+              {piece.blocks.length > 0 ? (
                 <Text x={LEFT + 6} y={y + 25} fontSize={12} fill={tones.stop}>
                   {`held back: ${piece.blocks[0]?.gate === 'proof_failed' ? 'a patch failed' : piece.blocks[0]?.gate === 'no_way' ? 'choose again' : 'lead'}`}
                 </Text>

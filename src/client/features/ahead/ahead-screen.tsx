@@ -5,19 +5,7 @@ import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/f
 import type { ShopAnswer } from '@/client/features/planner';
 import { makeTimes, saySpan, useShopPlan, type Times } from '@/client/features/shop-plan';
 import { useNow, useWorkshopChange } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Column,
-  Disclosure,
-  Heading,
-  Notice,
-  Row,
-  Small,
-  StateMark,
-  useIsWide,
-} from '@/client/ui';
+import { Body, Button, Card, Column, Disclosure, Heading, Notice, Row, Small, StateMark, useIsWide } from '@/client/ui';
 import { sayBound, sayWhere, writeSittings, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';

@@ -1,5 +1,5 @@
 export { BackLink, TodayLink } from './back-link';
 export { NotFoundScreen } from './not-found-screen';
 export { PieceScreen, Skeleton, Unreachable, useRouteParam, type PieceParts } from './piece-screen';
-export { Screen } from './screen';
+export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';

@@ -1,5 +1,6 @@
 import { View } from '@tamagui/core';
-import { useEffect, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
 import { ScrollView } from 'react-native';
 import { useDispatch, useSelector } from 'react-redux';
 import { refusalRead, type AppDispatch, type RootState } from '@/client/store';
@@ -13,9 +14,18 @@ interface ScreenProps {
   action?: ReactNode;
 }
 
+const ActionPlace = createContext<HTMLElement | null>(null);
+
+/** The main action of a screen said from deep inside it: it stands at the thumb all the same. */
+export function MainAction({ children }: { children: ReactNode }) {
+  const place = useContext(ActionPlace);
+  return place ? createPortal(children, place) : null;
+}
+
 /** The frame of every screen: header, what is scrolled, and the main action at the bottom. */
 export function Screen({ title, header, children, action }: ScreenProps) {
   const tones = useTones();
+  const [place, setPlace] = useState<HTMLElement | null>(null);
   useEffect(() => {
     document.title = `${title} · Bricolage`;
   }, [title]);
@@ -28,9 +38,10 @@ export function Screen({ title, header, children, action }: ScreenProps) {
         contentContainerStyle={{ padding: 16, paddingBottom: 32 }}
       >
         <View width="100%" maxWidth={1180} alignSelf="center" gap="$l">
-          {children}
+          <ActionPlace.Provider value={place}>{children}</ActionPlace.Provider>
         </View>
       </ScrollView>
+      <View ref={(node) => setPlace(node as HTMLElement | null)} />
       {action ? (
         <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
           <View width="100%" maxWidth={560} alignSelf="center" flexDirection="row" gap="$s">

@@ -7,6 +7,7 @@ import { Provider, useSelector } from 'react-redux';
 import { makeStore, type RootState } from '@/client/store';
 import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
 import { config } from '@/client/ui/tamagui.config';
+import { ClockWatch } from './clock-watch';
 import { NavBar } from './nav-bar';
 
 /** The outermost frame: store, theme, and the list of keys. */
@@ -38,6 +39,7 @@ function Themed() {
           <Slot />
         </View>
         <KeyHelp />
+        <ClockWatch />
       </View>
     </Theme>
   );

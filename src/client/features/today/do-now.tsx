@@ -1,8 +1,9 @@
 import { router } from 'expo-router';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ShopAnswer } from '@/client/features/planner';
 import { sayUntil, type Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
-import { Body, Button, Card, Column, Figure, Heading, Notice, Row, Small, Strong } from '@/client/ui';
+import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';
 
 interface DoNowProps {
@@ -64,6 +65,7 @@ interface NowItemProps {
 
 function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
   const { sayVolume } = useMeasures();
+  const tones = useTones();
   const piece = answer.pieces.find(({ id }) => id === item.piece);
   const task = piece?.tasks.find(({ id }) => id === item.task);
   if (!piece || !task) return null;
@@ -76,27 +78,30 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
     item.cleanUpMin > 0 ? `clean up ${item.cleanUpMin} min` : '',
   ].filter(Boolean);
   return (
-    <Card
-      role="listitem"
-      padding="$m"
-      flexDirection="row"
-      gap="$m"
-      alignItems="center"
-      borderColor={place === 1 ? '$act' : '$line'}
-      borderWidth={place === 1 ? 2 : 1}
-    >
-      <Figure width={74}>{times.clock(item.startAt)}</Figure>
-      <Column flex={1} gap={2}>
-        <Strong>{task.label}</Strong>
-        <Body>{`${piece.name}: ${sayWhere(piece, task).toLowerCase()}`}</Body>
-        <Small>{facts.join(' · ')}</Small>
-      </Column>
-      <Row>
-        <Button onPress={() => onOpen(item.piece, item.task)} label={`Open ${task.label}, ${piece.name}`}>
-          Open
-        </Button>
-      </Row>
-    </Card>
+    <Column role="listitem">
+      <Pressed
+        paddingHorizontal="$m"
+        flexDirection="row"
+        gap="$m"
+        alignItems="center"
+        justifyContent="flex-start"
+        borderColor={place === 1 ? '$act' : '$line'}
+        borderWidth={place === 1 ? 2 : 1}
+        aria-label={`${times.clock(item.startAt)} ${task.label}, ${piece.name}: ${sayWhere(piece, task)}. ${facts.join(', ')}`}
+        onPress={() => onOpen(item.piece, item.task)}
+        {...{ type: 'button' }}
+      >
+        <Heading render="span" width={56} fontVariant={['tabular-nums']}>
+          {times.clock(item.startAt)}
+        </Heading>
+        <Column flex={1} gap={2} alignItems="flex-start">
+          <Strong textAlign="left">{task.label}</Strong>
+          <Body textAlign="left">{`${piece.name}: ${sayWhere(piece, task).toLowerCase()}`}</Body>
+          <Small textAlign="left">{facts.join(' · ')}</Small>
+        </Column>
+        <ChevronRight size={18} color={tones.softInk} aria-hidden />
+      </Pressed>
+    </Column>
   );
 }
 

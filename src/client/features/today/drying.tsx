@@ -1,7 +1,8 @@
 import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { sayUntil, type Times } from '@/client/features/shop-plan';
-import { Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
+import { useState } from 'react';
+import { Button, Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
 import type { DryState, Today } from '@/core/work';
 
 type DryingClock = Today['drying'][number];
@@ -24,6 +25,7 @@ export function Drying({ clocks, times, now }: { clocks: readonly DryingClock[];
       {clocks.slice(0, SHOWN).map((clock) => (
         <ClockCard key={clock.piece + clock.where + clock.at} clock={clock} times={times} now={now} />
       ))}
+      <TellMe />
       {clocks.length > SHOWN ? (
         <Disclosure label={`${clocks.length - SHOWN} more, mostly curing`}>
           {() => (
@@ -36,6 +38,15 @@ export function Drying({ clocks, times, now }: { clocks: readonly DryingClock[];
         </Disclosure>
       ) : null}
     </Column>
+  );
+}
+
+/** Asks the browser to be allowed to tell when a coat is ready, where it can and has not been asked. */
+function TellMe() {
+  const [state, setState] = useState(() => ('Notification' in globalThis ? Notification.permission : 'denied'));
+  if (state !== 'default') return null;
+  return (
+    <Button onPress={() => void Notification.requestPermission().then(setState)}>Tell me when a coat is ready</Button>
   );
 }
 

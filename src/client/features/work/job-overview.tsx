@@ -137,9 +137,9 @@ function JobRow({
         backgroundColor={current ? '$actTint' : 'transparent'}
       >
         <ToneIcon tone={held ? 'stop' : STATE_TONES[task.state]} size={16} />
-        <Column flex={1}>
-          <Strong>{task.label}</Strong>
-          <Small>{`${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
+        <Column flex={1} alignItems="flex-start">
+          <Strong textAlign="left">{task.label}</Strong>
+          <Small textAlign="left">{`${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
         </Column>
       </Row>
     </Pressable>
@@ -176,7 +176,7 @@ function Sections({ view }: { view: WorkView }) {
         ))}
       </Row>
       <Row gap="$m" flexWrap="wrap">
-        <StateMark tone="act">Dashed: to come</StateMark>
+        <StateMark tone="act">Dotted: to come</StateMark>
         <StateMark tone="wait">Waves: wet</StateMark>
         <StateMark tone="go">Second line: cured</StateMark>
       </Row>

@@ -2,6 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
+import { MainAction } from '@/client/features/piece-frame';
 import { saySpan, sayUntil } from '@/client/features/shop-plan';
 import {
   cautionSeen,
@@ -95,7 +96,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
     if (isReading) return { label: 'Read it in Prove', press: () => router.replace(`/piece/${piece.id}/prove`) };
     if (unseen)
       return {
-        label: `I have seen this: ${unseen.title.toLowerCase()}`,
+        label: `Seen: ${unseen.title.toLowerCase()}`,
         press: () => dispatch(cautionSeen({ code: unseen.code, at: now })),
       };
     return { label: waiting || undone.length > 0 ? 'Done all the same' : 'Done', press: done };
@@ -164,18 +165,22 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         </Notice>
       ))}
       {action ? (
-        <Row gap="$s" flexWrap="wrap">
-          <Button look="main" grow onPress={action.press}>
-            {action.label}
-          </Button>
-          {isReading || unseen ? null : running ? (
-            <Button onPress={() => dispatch(taskLaidDown())} label="Stop the clock without logging">
-              {`Clock: ${saySpan((Date.parse(now) - Date.parse(running)) / 60_000)}`}
-            </Button>
-          ) : (
-            <Button onPress={() => dispatch(taskStarted({ task: task.id, at: now }))}>Start the clock</Button>
-          )}
-        </Row>
+        <MainAction>
+          <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
+            <Row gap="$s" width="100%" maxWidth={560} alignSelf="center">
+              <Button look="main" grow onPress={action.press}>
+                {action.label}
+              </Button>
+              {isReading || unseen ? null : running ? (
+                <Button onPress={() => dispatch(taskLaidDown())} label="Stop the clock without logging">
+                  {saySpan((Date.parse(now) - Date.parse(running)) / 60_000)}
+                </Button>
+              ) : (
+                <Button onPress={() => dispatch(taskStarted({ task: task.id, at: now }))}>Start the clock</Button>
+              )}
+            </Row>
+          </View>
+        </MainAction>
       ) : null}
       <Disclosure label="Why this step, and other ways to log it">
         {() => (
