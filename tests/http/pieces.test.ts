@@ -45,6 +45,39 @@ const CHANGES: PieceChange[] = [
   { type: 'test_logged', test: { id: 't-2', zone: 'side', kind: 'nail', age_h: 20, reading: { score: 4 } } },
   { type: 'gate_overridden', override: { id: 'g-1', zone: 'top', gate: 'prime_to_paint', reason: 'shed' } },
   { type: 'test_withdrawn', testId: 't-2' },
+  {
+    type: 'work_logged',
+    work: 'w-1',
+    entries: [
+      {
+        zone: 'top',
+        op: 'prime',
+        class: 'shellac_primer',
+        coats: 1,
+        at: '2026-11-24T19:00:00Z',
+        task: '8-prime-shellac_primer-1',
+        minutes: 7,
+      },
+      { zone: 'shelf', op: 'prime', class: 'shellac_primer', coats: 1, at: '2026-11-24T19:00:00Z' },
+    ],
+  },
+  { type: 'work_logged', work: 'w-2', entries: [{ zone: 'top', op: 'denib', at: '2026-11-24T20:30:00Z' }] },
+  {
+    type: 'work_logged',
+    work: 'w-1',
+    entries: [{ zone: 'top', op: 'prime', at: '2026-11-24T19:05:00Z', earlier: [{ zone: 'top', op: 'prime' }] }],
+  },
+  { type: 'work_withdrawn', work: 'w-2' },
+  {
+    type: 'parts_set',
+    parts: [{ id: 'shelf.1', zone: 'shelf', label: 'Sh1', place: 'Shelf', state: 'off', at: '2026-11-24T18:00:00Z' }],
+  },
+  { type: 'hardware_set', hardware: [{ zone: 'top', old: { holes: 1 }, next: { holes: 2, spacing_mm: 96 } }] },
+  {
+    type: 'mix_set',
+    mix: { id: 'm-1', kind: 'colour', name: 'Blue', parts: [{ name: 'White', parts: 3 }], volume_ml: 400 },
+  },
+  { type: 'mix_removed', mixId: 'm-0' },
   { type: 'zone_removed', zoneId: 'shelf' },
 ];
 

@@ -19,7 +19,7 @@ export function portionMix(parts: readonly MixPart[], volumeMl: number): { name:
 }
 
 /** For all coats and a tenth more: a colour that runs out is never met again (common practice). */
-export const mixForJob = (ml: number, coats = 1): number => Math.ceil((ml * coats * 1.1) / 10) * 10;
+export const mixForJob = (ml: number): number => Math.ceil((ml * 11) / 100) * 10;
 
 /** "4 parts to 1": thinner as a share of the paint and of the mix, 0–1 each. */
 export function readThinning(paintParts: number, thinnerParts: number): { ofPaint: number; ofMix: number } {

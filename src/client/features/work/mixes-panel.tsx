@@ -4,7 +4,7 @@ import { sayUntil } from '@/client/features/shop-plan';
 import { makeId, useMeasures } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
 import { mixSchema, type Mix } from '@/core/dossier';
-import { computePotLifeMin, portionMix, readThinning, spoilsAt } from '@/core/work';
+import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
 import type { WorkView } from './use-work';
 
 const KINDS = [
@@ -24,6 +24,10 @@ const read = (text: string): number | undefined =>
 /** What is mixed for this piece: how much of each, and until when it is good. */
 export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkView }) {
   const mixes = dossier.mixes ?? [];
+  const toCome = view.piece.tasks.reduce(
+    (sum, { op, state, ml }) => sum + (op === 'paint' && state === 'open' ? ml : 0),
+    0,
+  );
   return (
     <Disclosure label={mixes.length > 0 ? `Mixes: ${mixes.length}` : 'Mixes: thinning, two-part, colours'}>
       {() => (
@@ -37,7 +41,7 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
               onRemove={() => change({ type: 'mix_removed', mixId: mix.id })}
             />
           ))}
-          <MixForm onMade={(mix) => change({ type: 'mix_set', mix })} />
+          <MixForm wantedMl={mixForJob(toCome)} onMade={(mix) => change({ type: 'mix_set', mix })} />
         </Column>
       )}
     </Disclosure>
@@ -110,7 +114,7 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
 
 const MOST_PARTS = 6;
 
-function MixForm({ onMade }: { onMade: (mix: Mix) => void }) {
+function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) => void }) {
   const [kind, setKind] = useState<Mix['kind']>('thinned');
   const [name, setName] = useState('');
   const [rows, setRows] = useState([
@@ -178,6 +182,9 @@ function MixForm({ onMade }: { onMade: (mix: Mix) => void }) {
         <Small>{amounts.map((part) => `${part.name} ${sayVolume(part.ml)}`).join(' + ')}</Small>
       ) : null}
       <Small>Mix enough for all coats and a tenth more: a colour that runs out is never met again.</Small>
+      {wantedMl > 0 && volume !== String(wantedMl) ? (
+        <Button onPress={() => setVolume(String(wantedMl))}>{`For the paint to come: ${sayVolume(wantedMl)}`}</Button>
+      ) : null}
       <Button disabled={!parsed.success} onPress={() => parsed.success && onMade({ ...parsed.data, id: makeId() })}>
         Keep this mix
       </Button>

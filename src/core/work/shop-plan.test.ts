@@ -1,0 +1,168 @@
+import ICAL from 'ical.js';
+import { applyChange } from '../dossier';
+import { minuteOf } from '../schedule';
+import { makeFacts, makePiece, NOW, plainSteps } from '../../../tests/properties/shop-data';
+import { listBreaches } from '../../../tests/properties/check-schedule';
+import {
+  agreeOn,
+  askByDate,
+  isInWork,
+  listMoves,
+  logTask,
+  planShop,
+  poseProblem,
+  readPieceWork,
+  readToday,
+  writeJobSheet,
+  writeSittings,
+} from './index';
+import { makeSchedule } from '../schedule';
+
+const facts = makeFacts();
+const read = (...pieces: Parameters<typeof readPieceWork>[0][]) => pieces.map((piece) => readPieceWork(piece, facts));
+
+describe('the plan of the shop', () => {
+  it('can be worked, and keeps coats in the hours the owner has', () => {
+    const pieces = read(makePiece('a', ['top', 'legs']), makePiece('b'), makePiece('c', ['top'], plainSteps(true)));
+    const problem = poseProblem(pieces, facts);
+    expect(listBreaches(problem, makeSchedule(problem, { seed: 1 }))).toEqual([]);
+    const plan = planShop(pieces, facts);
+    expect(plan.unplaced).toEqual([]);
+    expect(plan.ready.map(({ piece }) => piece).sort()).toEqual(['a', 'b', 'c']);
+    for (const { startAt, items } of plan.sittings)
+      for (const item of items) expect(item.startAt >= startAt).toBe(true);
+  });
+
+  it('pulls the same tin on two pieces together', () => {
+    const plan = planShop(read(makePiece('a'), makePiece('b')), facts);
+    // Primer and two coats of paint, each cleaned up once for both pieces.
+    expect(plan.cleanUps).toBe(3);
+  });
+
+  it('gives no date to a piece something holds back, and says what', () => {
+    const piece = makePiece('a');
+    const failed = {
+      ...piece,
+      tests: piece.tests!.map((test) => ({ ...test, reading: test.kind === 'nail' ? { score: 5 } : test.reading })),
+    };
+    const pieces = read(failed, makePiece('b'));
+    const plan = planShop(pieces, facts);
+    expect(plan.ready.map((one) => one.piece)).toEqual(['b']);
+    expect(readToday(pieces, plan, facts).blocked).toMatchObject([
+      { piece: 'a', gate: 'proof_failed', goTo: 'choose' },
+    ]);
+  });
+
+  it('closes evenings that the last ones say are cold', () => {
+    const cold = [1, 2, 3].map((day) => ({ at: `2026-11-${24 + day}T19:30:00Z`, temperature_c: 7, humidity_pct: 70 }));
+    const noon = [1, 2, 3].map((day) => ({ at: `2026-11-${24 + day}T11:00:00Z`, temperature_c: 17, humidity_pct: 55 }));
+    const winter = makeFacts({}, { air: [...cold, ...noon].sort((a, b) => a.at.localeCompare(b.at)) });
+    const pieces = [readPieceWork(makePiece('a'), winter)];
+    const plan = planShop(pieces, winter);
+    const paints = plan.sittings
+      .flatMap(({ items }) => items)
+      .filter(({ task }) => task.includes('paint') || task.includes('prime'));
+    expect(paints.length).toBe(3);
+    // Evenings are closed to waterborne coats; the Saturday mornings are left.
+    for (const { startAt } of paints) expect(new Date(startAt).getUTCDay()).toBe(6);
+    expect(plan.closed.some(({ waterborne }) => waterborne)).toBe(true);
+  });
+
+  it('goes by the time the owner says they have', () => {
+    const now = makeFacts({ freeFor: 20 });
+    const pieces = [readPieceWork(makePiece('a'), now)];
+    const plan = planShop(pieces, now);
+    const today = readToday(pieces, plan, now);
+    expect(today.until).toBe('2026-11-28T09:20:00.000Z');
+    expect(today.doNow.map(({ task }) => task)).toEqual(['a/0-degrease-degreaser-1']);
+  });
+
+  it('says well that there is nothing to do', () => {
+    const sunday = makeFacts({ now: '2026-11-29T10:00:00.000Z' });
+    const pieces = [readPieceWork(makePiece('a'), sunday)];
+    const today = readToday(pieces, planShop(pieces, sunday), sunday);
+    expect([today.doNow, today.nextAt]).toEqual([[], '2026-11-30T19:00:00.000Z']);
+  });
+
+  it('leaves out pieces that have gone', () => {
+    const piece = makePiece('a');
+    expect(isInWork(piece)).toBe(true);
+    expect(isInWork({ ...piece, log: [{ zone: 'top', op: 'handover', at: NOW }] })).toBe(false);
+    expect(isInWork({ ...piece, outcomes: [{ id: 'o', outcome: 'fine' }] })).toBe(false);
+    expect(isInWork({ ...piece, chosen: undefined })).toBe(false);
+  });
+});
+
+describe('what really happened', () => {
+  it('moves the plan, and says what moved and why', () => {
+    const [before] = read(makePiece('a'));
+    const agreed = agreeOn(planShop([before!], facts));
+    // Nothing was done on Saturday: it is Monday now.
+    const monday = makeFacts({ now: '2026-11-30T18:00:00.000Z' });
+    const pieces = [readPieceWork(makePiece('a'), monday)];
+    const moves = listMoves(agreed, planShop(pieces, monday), pieces);
+    expect(moves.length).toBeGreaterThan(2);
+    expect(moves[0]).toMatchObject({ task: 'a/0-degrease-degreaser-1', why: 'It waits for your next free time.' });
+    expect(moves.some(({ why }) => why.includes('moved too'))).toBe(true);
+    expect(listMoves(agreed, planShop([before!], facts), [before!])).toEqual([]);
+  });
+
+  it('counts waits from when a coat was really put on', () => {
+    const piece = makePiece('a');
+    const [work] = read(piece);
+    const prime = work!.tasks.find(({ op }) => op === 'prime')!;
+    const late = applyChange(piece, {
+      type: 'work_logged',
+      work: 'w',
+      entries: logTask(prime, { at: '2026-11-28T08:30:00Z' }),
+    })!;
+    const pieces = read(late);
+    const plan = planShop(pieces, facts);
+    const paint = plan.sittings.flatMap(({ items }) => items).find(({ task }) => task.includes('paint'))!;
+    expect(minuteOf(paint.startAt)).toBeGreaterThanOrEqual(minuteOf('2026-11-28T20:30:00Z'));
+  });
+});
+
+describe('"can all be collected by then?"', () => {
+  it('is yes with time enough, and names the piece and what would save it where not', () => {
+    const pieces = read(makePiece('a', ['top'], plainSteps(true)), makePiece('b'));
+    expect(askByDate(pieces, facts, '2026-12-31')).toMatchObject({ possible: true, late: [], open: [] });
+    const tight = askByDate(pieces, facts, '2026-12-03');
+    expect(tight.possible).toBe(false);
+    expect(tight.late.map(({ piece }) => piece)).toContain('a');
+    const remedies = tight.late.find(({ piece }) => piece === 'a')!.remedies;
+    expect(remedies.map(({ kind }) => kind)).toContain('drop_clear');
+    for (const { readyAt } of remedies)
+      expect(readyAt < tight.late.find(({ piece }) => piece === 'a')!.readyAt!).toBe(true);
+  });
+});
+
+describe('the plan on paper', () => {
+  const pieces = read(makePiece('a', ['top', 'legs']));
+  const plan = planShop(pieces, facts);
+
+  it('is a calendar that a parser reads back: every sitting once, and when it can be collected', () => {
+    const events = new ICAL.Component(ICAL.parse(writeSittings(plan, pieces, NOW)))
+      .getAllSubcomponents('vevent')
+      .map((own) => new ICAL.Event(own));
+    expect(events).toHaveLength(plan.sittings.length + 1);
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
+    const first = events.find(
+      ({ startDate }) => startDate.toJSDate().toISOString() === plan.sittings[0]!.items[0]!.startAt,
+    );
+    expect(first?.summary).toBe('Workshop: a');
+    expect(events.at(-1)!.summary).toBe('a can be collected');
+  });
+
+  it('is a job sheet with every task, where, how much and what to beware of', () => {
+    const sheet = writeJobSheet(
+      pieces[0]!,
+      plan,
+      (at) => at.slice(0, 16),
+      (ml) => `${ml} ml`,
+    );
+    for (const { label } of pieces[0]!.tasks) expect(sheet).toContain(`**${label}**`);
+    expect(sheet).toContain('- [ ] **Scuff 150** (top, legs');
+    expect(sheet).toContain('pour 340 ml');
+  });
+});
