@@ -5,6 +5,9 @@ test.use({ demo: true });
 
 const SCREENS = [
   '/',
+  '/pieces',
+  '/ahead',
+  '/workshop',
   '/new',
   '/shelf',
   '/piece/demo-issue-desk/meet',
@@ -15,6 +18,8 @@ const SCREENS = [
   '/piece/demo-issue-desk/prove',
   '/piece/demo-reading-table/prove',
   '/findings',
+  '/piece/demo-lending-counter/work',
+  '/piece/demo-media-cupboard/work',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {

@@ -113,7 +113,7 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   await page.reload();
   await page.getByRole('radio', { name: /^Top/ }).click();
   await expect(page.getByRole('status', { name: 'Gate: closed' })).toBeVisible();
-  await page.goto(shop.url);
+  await page.goto(`${shop.url}/pieces`);
   await expect(page.getByText('Reading desk')).toBeVisible();
   await expect(page.getByText('A patch failed')).toBeVisible();
 

@@ -17,7 +17,7 @@ async function tabTo(page: Page, name: RegExp): Promise<void> {
 }
 
 test('the keyboard alone leads from the list to a logged test', async ({ page, shop }) => {
-  await page.goto(shop.url);
+  await page.goto(`${shop.url}/pieces`);
   await expect(page.getByText('Issue desk')).toBeVisible();
 
   await page.keyboard.press('?');

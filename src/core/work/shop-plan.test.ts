@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { applyChange } from '../dossier';
-import { minuteOf } from '../schedule';
+import { minuteOf , makeSchedule } from '../schedule';
 import { makeFacts, makePiece, NOW, plainSteps } from '../../../tests/properties/shop-data';
 import { listBreaches } from '../../../tests/properties/check-schedule';
 import {
@@ -16,7 +16,6 @@ import {
   writeJobSheet,
   writeSittings,
 } from './index';
-import { makeSchedule } from '../schedule';
 
 const facts = makeFacts();
 const read = (...pieces: Parameters<typeof readPieceWork>[0][]) => pieces.map((piece) => readPieceWork(piece, facts));
