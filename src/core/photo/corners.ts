@@ -19,9 +19,11 @@ const SIZE_STEP = 1.35;
 /** Pairs of directions looked at. */
 const DIRECTIONS_KEPT = 5;
 /** Squares moved into place on the blurred map and on the sharp one. */
-const ROUGH_KEPT = 18;
-const PATCHES_KEPT = 8;
-const FINE_KEPT = 3;
+const ROUGH_KEPT = 12;
+const PATCHES_KEPT = 5;
+const FINE_KEPT = 2;
+/** What an outline that is seen counts for: lines alone leave open whether the square is a cell further. */
+const PATCH_TRUST = 0.02;
 /** Squares whose corners are all nearer than this are one, pixels of the shrunk picture. */
 const SAME_PX = 12;
 
@@ -50,8 +52,14 @@ export function findCorners(pixels: Pixels, cuts: number): FoundCorners | null {
   const votes = castVotes(lines);
   // First on a blurred map, where a square a few pixels off still gets its due, then on the sharp one.
   const soft = boxBlur(lines, 3);
+  const known = new Map<number, Pair[]>();
+  const pairsOf = (direction: number): Pair[] => {
+    const pairs = known.get(direction) ?? listPairs(votes, direction, cuts);
+    known.set(direction, pairs);
+    return pairs;
+  };
   const crossed = pickDirections(votes)
-    .flatMap(([first, second]) => crossPairs(votes, soft, first, second, cuts))
+    .flatMap(([one, two]) => crossPairs(pairsOf(one), pairsOf(two), votes, soft, cuts))
     .sort((a, b) => b.score - a.score)
     .filter(keepsApart(SAME_PX, ROUGH_KEPT));
   const patches = findPatches(brightness)
@@ -59,11 +67,16 @@ export function findCorners(pixels: Pixels, cuts: number): FoundCorners | null {
     .map((quad) => ({ quad, score: scoreQuad(soft, quad, cuts, FIRST_SAMPLES) }))
     .sort((a, b) => b.score - a.score)
     .filter(keepsApart(SAME_PX, PATCHES_KEPT));
-  const best = [...crossed, ...patches]
-    .map(({ quad }) => refine(soft, quad, cuts, [4, 2], ROUGH_SAMPLES))
-    .sort((a, b) => b.score - a.score)
-    .slice(0, FINE_KEPT)
-    .map(({ quad }) => refine(lines, quad, cuts, [2, 1, 0.5, 0.25], FINE_SAMPLES))
+  // The best few of each kind go on: a wrong square among many dark lines may well outdo a true patch at first.
+  const best = [crossed, patches]
+    .flatMap((list) =>
+      list
+        .map(({ quad }) => refine(soft, quad, cuts, [4, 2], ROUGH_SAMPLES))
+        .sort((a, b) => b.score - a.score)
+        .slice(0, FINE_KEPT)
+        .map(({ quad }) => refine(lines, quad, cuts, [2, 1, 0.5, 0.25], FINE_SAMPLES))
+        .map(({ quad, score }) => ({ quad, score: list === patches ? score + PATCH_TRUST : score })),
+    )
     .sort((a, b) => b.score - a.score)[0];
   if (!best) return null;
   const scale = ({ x, y }: Point): Point => ({ x: (x + 0.5) * factor - 0.5, y: (y + 0.5) * factor - 0.5 });
@@ -283,8 +296,7 @@ function listPairs(votes: Votes, direction: number, cuts: number): Pair[] {
     });
 }
 
-function crossPairs(votes: Votes, lines: Plane, one: number, two: number, cuts: number) {
-  const [first, second] = [listPairs(votes, one, cuts), listPairs(votes, two, cuts)];
+function crossPairs(first: readonly Pair[], second: readonly Pair[], votes: Votes, lines: Plane, cuts: number) {
   return first.flatMap((a) =>
     second.flatMap((b) => {
       const corners = [cross(a.first, b.first), cross(a.last, b.first), cross(a.last, b.last), cross(a.first, b.last)];
@@ -316,8 +328,8 @@ function cross(a: Line, b: Line): Point | null {
 
 /** Samples along one cut: few while many squares are weighed, enough to see a gap when it matters. */
 const FIRST_SAMPLES = 10;
-const ROUGH_SAMPLES = 18;
-const FINE_SAMPLES = 36;
+const ROUGH_SAMPLES = 15;
+const FINE_SAMPLES = 26;
 
 /** How dark each cut of a square is on the map of lines, 0–1; first those down, then those across. */
 function measureCuts(lines: Plane, quad: Quad, cuts: number): number[] {
@@ -385,7 +397,7 @@ function countFound(lines: Plane, quad: Quad, cuts: number): number {
   return measured.filter((value) => value > 0.15).length / (2 * cuts);
 }
 
-const MOST_ROUNDS = 8;
+const MOST_ROUNDS = 6;
 
 /** Moves the corners one at a time, by less and less, as long as more darkness comes under the cuts. */
 function refine(

@@ -5,6 +5,7 @@ import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
 import type { Item, PieceWork, ShopFacts, ShopPlan } from './shop-plan';
 import { airOf } from './shop-plan';
+import { isCoat } from './tasks';
 
 /** What the owner needs to know now, over all pieces. */
 export interface Today {
@@ -37,11 +38,16 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
   const measured = readAirNow(workshop.air, now);
   const running = plan.sittings.find(({ startAt, endAt }) => startAt <= now && now < endAt);
   const drying = pieces
-    .flatMap(({ dossier, name }) => listClocks(dossier, tins, climate, now).map((clock) => ({ ...clock, name })))
-    .flatMap((clock) => {
-      const next = NEXT.find(([moment]) => clock[moment] > now);
-      return next ? [{ ...clock, next: { what: next[1], at: clock[next[0]] } }] : [];
-    })
+    .flatMap(({ dossier, name, tasks }) =>
+      listClocks(dossier, tins, climate, now).flatMap((clock) => {
+        // Under a coat that is still to come nobody waits for a primer to cure.
+        const covered = tasks.some(
+          ({ op, openZones }) => isCoat(op) && openZones.some((zone) => clock.zones.includes(zone)),
+        );
+        const next = (covered ? NEXT.slice(0, 2) : NEXT).find(([moment]) => clock[moment] > now);
+        return next ? [{ ...clock, name, next: { what: next[1], at: clock[next[0]] } }] : [];
+      }),
+    )
     .sort((a, b) => a.next.at.localeCompare(b.next.at));
   const readings = pieces
     .flatMap(({ id, name, dossier }) =>
