@@ -12,10 +12,11 @@ install();
 build();
 const asJson = process.argv.includes('--json');
 const { measureCore, measureReading } = loadTypeScript('scripts/bench-core.ts');
+const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value) => Number(value.toPrecision(3));
-const figures = [...measureCore(), ...measureReading()];
+const figures = [...measureCore(), ...measureShop(), ...measureReading()];
 const add = (name, value, unit, target, reference) =>
   figures.push({ name, value: round(value), unit, target, reference });
 

@@ -8,8 +8,13 @@ import { build, findChromium, install, root, say } from './lib.mjs';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 const WIDE = { viewport: { width: 1280, height: 800 } };
+/** The morning the demo tells of. */
+const SATURDAY = '2026-11-28T09:12:00.000Z';
 const SHOTS = [
-  { name: 'pieces', path: '/', ...PHONE },
+  { name: 'today', path: '/', ...PHONE },
+  { name: 'work', path: '/piece/demo-lending-counter/work', ...PHONE },
+  { name: 'ahead-wide', path: '/ahead', ...WIDE },
+  { name: 'pieces', path: '/pieces', ...PHONE },
   { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
   { name: 'read', path: '/piece/demo-issue-desk/read?zone=pedestal', ...PHONE },
   { name: 'zones', path: '/piece/demo-issue-desk/meet', ...PHONE, press: [['button', 'Change Drawer fronts']] },
@@ -49,6 +54,7 @@ const env = {
   ...process.env,
   BRICOLAGE_DB: path.join(folder, 'shots.sqlite'),
   BRICOLAGE_DEMO: path.join(root, 'demo/dossiers'),
+  BRICOLAGE_DEMO_NOW: SATURDAY,
   PORT: '0',
 };
 const server = spawn(process.execPath, ['dist-server/main.cjs'], {
@@ -64,7 +70,8 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 for (const { name, path: address, press = [], show, ...options } of SHOTS) {
-  const page = await browser.newPage({ ...options, reducedMotion: 'reduce' });
+  const page = await browser.newPage({ ...options, reducedMotion: 'reduce', timezoneId: 'Europe/Lisbon' });
+  await page.clock.setFixedTime(SATURDAY);
   await page.goto(base + address, { waitUntil: 'networkidle' });
   // The network can be quiet before the screen's own chunk has drawn anything.
   await page.getByRole('heading').first().waitFor();
@@ -80,7 +87,7 @@ for (const { name, path: address, press = [], show, ...options } of SHOTS) {
       .getByText(show)
       .first()
       .evaluate((element) => element.scrollIntoView({ block: 'start' }));
-  await page.waitForTimeout(show ? 1500 : 300);
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: path.join(root, `docs/screenshots/${name}.png`) });
   say(`docs/screenshots/${name}.png`);
   await page.close();
