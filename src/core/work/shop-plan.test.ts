@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { applyChange } from '../dossier';
-import { minuteOf , makeSchedule } from '../schedule';
+import { minuteOf, makeSchedule } from '../schedule';
 import { makeFacts, makePiece, NOW, plainSteps } from '../../../tests/properties/shop-data';
 import { listBreaches } from '../../../tests/properties/check-schedule';
 import {
