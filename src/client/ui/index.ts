@@ -9,6 +9,8 @@ export { Notice, StateMark, ToneIcon, type Tone } from './notice';
 export { measureDrawing, PieceDrawing, ReadingSwatch, type Place } from './piece-drawing';
 export { printSvg } from './print-svg';
 export { printText } from './print-text';
+export { readNumber } from './read-number';
+export { saveText } from './save-text';
 export { LabelledSection, SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
 export { FONT, SPACE, TONES, WIDE } from './tokens';

@@ -5,7 +5,20 @@ import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/f
 import type { ShopAnswer } from '@/client/features/planner';
 import { makeTimes, saySpan, useShopPlan, type Times } from '@/client/features/shop-plan';
 import { useNow, useWorkshopChange } from '@/client/store';
-import { Body, Button, Card, Column, Disclosure, Heading, Notice, Row, Small, StateMark, useIsWide } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  StateMark,
+  saveText,
+  useIsWide,
+} from '@/client/ui';
 import { sayBound, sayWhere, writeSittings, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';
@@ -156,13 +169,7 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
 }
 
 function SaveCalendar({ answer, now }: { answer: ShopAnswer; now: string }) {
-  // Made when it is wanted: the file carries its time of writing.
-  const save = (): void => {
-    const link = document.createElement('a');
-    link.href = `data:text/calendar;charset=utf-8,${encodeURIComponent(writeSittings(answer.plan, answer.pieces, now))}`;
-    link.download = 'workshop.ics';
-    link.click();
-  };
+  const save = (): void => saveText('workshop.ics', 'text/calendar', writeSittings(answer.plan, answer.pieces, now));
   return (
     <Row>
       <Button onPress={save}>Save as a calendar file</Button>

@@ -8,10 +8,11 @@ import {
   Disclosure,
   Field,
   Notice,
-  printSvg,
   Row,
   Small,
   Strong,
+  printSvg,
+  readNumber,
   type Tone,
 } from '@/client/ui';
 import { hardwareSchema, type Hardware, type Zone } from '@/core/dossier';
@@ -27,9 +28,6 @@ const VERDICTS: Record<HardwareVerdict['verdict'], { tone: Tone; title: string }
   cover: { tone: 'go', title: 'The plate covers the old holes' },
   fill: { tone: 'wait', title: 'Fill the old holes' },
 };
-const NUMBER = /^\d+([.,]\d+)?$/;
-const read = (text: string): number | undefined =>
-  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
 
 /** Old holes against the new handle: use them, cover them or fill them; and a template to drill by. */
 export function HardwarePanel({ dossier, change }: PieceParts) {
@@ -80,7 +78,7 @@ function HandleForm({
     high: text(stored?.front_mm?.height),
   });
   const set = (name: keyof typeof texts) => (value: string) => setTexts({ ...texts, [name]: value });
-  const values = Object.fromEntries(Object.entries(texts).map(([name, value]) => [name, read(value)])) as Record<
+  const values = Object.fromEntries(Object.entries(texts).map(([name, value]) => [name, readNumber(value)])) as Record<
     keyof typeof texts,
     number | undefined
   >;

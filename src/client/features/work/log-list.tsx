@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useMeasures } from '@/client/store';
-import { Button, Column, Disclosure, Field, Row, Small, Strong } from '@/client/ui';
+import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber } from '@/client/ui';
 import { correctWork, type LogEntry } from '@/core/dossier';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { nameZone } from '@/core/piece';
@@ -73,10 +73,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   );
 }
 
-const NUMBER = /^\d+([.,]\d+)?$/;
 const MOMENT = /^(\d{4}-\d{2}-\d{2}) (\d{1,2}:\d{2})$/;
-const read = (text: string): number | undefined =>
-  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
 
 interface TapFormProps {
   view: WorkView;
@@ -105,9 +102,9 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const at = moment ? minuteAt(moment[1]!, moment[2]!, timeZone) : NaN;
   const errors = {
     at: Number.isNaN(at) ? 'Write it as 2026-12-20 18:40.' : undefined,
-    minutes: texts.minutes !== '' && read(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
-    ml: texts.ml !== '' && read(texts.ml) === undefined ? 'Millilitres as a number.' : undefined,
-    thinned: texts.thinned !== '' && (read(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
+    minutes: texts.minutes !== '' && readNumber(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
+    ml: texts.ml !== '' && readNumber(texts.ml) === undefined ? 'Millilitres as a number.' : undefined,
+    thinned: texts.thinned !== '' && (readNumber(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
   };
   const right = Object.values(errors).every((error) => error === undefined);
   const save = (): void => {
@@ -122,9 +119,9 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
     const put = entries.flatMap((entry) =>
       correctWork([entry], {
         at: when,
-        ...(texts.minutes === '' ? {} : { minutes: share(read(texts.minutes), entry.minutes, minutes)! }),
-        ...(texts.ml === '' ? {} : { ml: share(read(texts.ml), entry.ml, ml)! }),
-        ...(texts.thinned === '' ? {} : { thinned_pct: read(texts.thinned)! }),
+        ...(texts.minutes === '' ? {} : { minutes: share(readNumber(texts.minutes), entry.minutes, minutes)! }),
+        ...(texts.ml === '' ? {} : { ml: share(readNumber(texts.ml), entry.ml, ml)! }),
+        ...(texts.thinned === '' ? {} : { thinned_pct: readNumber(texts.thinned)! }),
         ...(texts.note === '' ? {} : { note: texts.note }),
       }),
     );

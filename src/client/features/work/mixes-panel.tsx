@@ -2,7 +2,20 @@ import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { sayUntil } from '@/client/features/shop-plan';
 import { makeId, useMeasures } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  readNumber,
+} from '@/client/ui';
 import { mixSchema, type Mix } from '@/core/dossier';
 import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
 import type { WorkView } from './use-work';
@@ -17,9 +30,6 @@ const NAMES: Record<Mix['kind'], readonly [string, string]> = {
   two_part: ['Base', 'Hardener'],
   colour: ['White', 'Black'],
 };
-const NUMBER = /^\d+([.,]\d+)?$/;
-const read = (text: string): number | undefined =>
-  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
 
 /** What is mixed for this piece: how much of each, and until when it is good. */
 export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkView }) {
@@ -59,7 +69,7 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
   const { now, times, piece } = view;
   const { sayVolume } = useMeasures();
   const [text, setText] = useState(String(mix.volume_ml));
-  const volume = read(text);
+  const volume = readNumber(text);
   const climate = piece.dossier.climate?.temperature_c ?? 21;
   const ends =
     mix.mixed_at && mix.pot_life_h ? spoilsAt(mix.mixed_at, computePotLifeMin(mix.pot_life_h, climate)) : null;
@@ -133,9 +143,9 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
     id: 'new',
     kind,
     name: name || KINDS.find((own) => own.code === kind)!.label,
-    parts: rows.map((row) => ({ name: row.name, parts: read(row.parts) })),
-    volume_ml: read(volume),
-    ...(kind === 'two_part' && read(potLife) ? { pot_life_h: read(potLife) } : {}),
+    parts: rows.map((row) => ({ name: row.name, parts: readNumber(row.parts) })),
+    volume_ml: readNumber(volume),
+    ...(kind === 'two_part' && readNumber(potLife) ? { pot_life_h: readNumber(potLife) } : {}),
     ...(kind === 'colour' && code ? { match_code: code } : {}),
   };
   const parsed = mixSchema.safeParse(mix);
@@ -157,7 +167,7 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
             numeric
             value={row.parts}
             onChange={(text) => setRows(rows.map((own, k) => (k === i ? { ...own, parts: text } : own)))}
-            error={read(row.parts) ? undefined : 'A number above nothing.'}
+            error={readNumber(row.parts) ? undefined : 'A number above nothing.'}
           />
         </Row>
       ))}
@@ -172,7 +182,7 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
         numeric
         value={volume}
         onChange={setVolume}
-        error={read(volume) ? undefined : 'Millilitres as a number.'}
+        error={readNumber(volume) ? undefined : 'Millilitres as a number.'}
       />
       {kind === 'two_part' ? (
         <Field label="Pot life by its label" unit="h" numeric value={potLife} onChange={setPotLife} />

@@ -1,5 +1,5 @@
 import { useMeasures } from '@/client/store';
-import { Button, Disclosure, printText, Row } from '@/client/ui';
+import { Button, Disclosure, Row, printText, saveText } from '@/client/ui';
 import { writeJobSheet } from '@/core/work';
 import type { WorkView } from './use-work';
 
@@ -8,12 +8,7 @@ export function SheetPanel({ view }: { view: WorkView }) {
   const { sayVolume } = useMeasures();
   const { piece, plan, times, now } = view;
   const write = (): string => writeJobSheet(piece, plan, (at) => times.moment(at, now), sayVolume);
-  const save = (): void => {
-    const link = document.createElement('a');
-    link.href = `data:text/markdown;charset=utf-8,${encodeURIComponent(write())}`;
-    link.download = `${piece.id}-job-sheet.md`;
-    link.click();
-  };
+  const save = (): void => saveText(`${piece.id}-job-sheet.md`, 'text/markdown', write());
   return (
     <Disclosure label="Job sheet">
       {() => (

@@ -29,6 +29,7 @@ import {
   StateMark,
   Strong,
   Title,
+  readNumber,
   useIsWide,
   useKeys,
 } from '@/client/ui';
@@ -168,7 +169,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         <MainAction>
           <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
             <Row gap="$s" width="100%" maxWidth={560} alignSelf="center">
-              <Button look="main" grow onPress={action.press}>
+              <Button look={waiting || undone.length > 0 ? 'plain' : 'main'} grow onPress={action.press}>
                 {action.label}
               </Button>
               {isReading || unseen ? null : running ? (
@@ -222,10 +223,6 @@ function Where({ view, zones }: { view: WorkView; zones: readonly string[] }) {
   );
 }
 
-const NUMBER = /^\d+([.,]\d+)?$/;
-const read = (text: string): number | undefined =>
-  NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : undefined;
-
 function Otherwise({
   task,
   open,
@@ -241,12 +238,14 @@ function Otherwise({
   const [thinned, setThinned] = useState('');
   const [note, setNote] = useState('');
   const wrong = (text: string, most: number): string | undefined =>
-    text !== '' && (read(text) === undefined || read(text)! > most) ? `A number from 0 to ${most}.` : undefined;
+    text !== '' && (readNumber(text) === undefined || readNumber(text)! > most)
+      ? `A number from 0 to ${most}.`
+      : undefined;
   const right = wrong(minutes, 600) === undefined && wrong(thinned, 100) === undefined;
   const doing = {
     ...(tin ? { tin } : {}),
-    ...(read(minutes) === undefined ? {} : { minutes: read(minutes)! }),
-    ...(read(thinned) === undefined ? {} : { thinnedPct: read(thinned)! }),
+    ...(readNumber(minutes) === undefined ? {} : { minutes: readNumber(minutes)! }),
+    ...(readNumber(thinned) === undefined ? {} : { thinnedPct: readNumber(thinned)! }),
     ...(note ? { note } : {}),
   };
   return (

@@ -3,11 +3,22 @@ import { useMemo, useState } from 'react';
 import Svg, { Line, Polyline, Text } from 'react-native-svg';
 import { makeTimes } from '@/client/features/shop-plan';
 import { useLazyGetInstrumentsQuery, useNow, useWorkshopChange, zoneOfShop } from '@/client/store';
-import { Button, Card, Column, Disclosure, Field, Heading, Row, Small, StateMark, Strong, useTones } from '@/client/ui';
+import {
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  Field,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  readNumber,
+  useTones,
+} from '@/client/ui';
 import { airSchema, judgeAir, type Air, type Workshop } from '@/core/workshop';
 
-const NUMBER = /^-?\d+([.,]\d+)?$/;
-const read = (text: string): number | null => (NUMBER.test(text.trim()) ? Number(text.replace(',', '.')) : null);
 const WEEK_MS = 7 * 86_400_000;
 const LISTED = 12;
 
@@ -61,16 +72,22 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
 
 function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
   const [texts, setTexts] = useState({ temperature: '', humidity: '', surface: '' });
-  const [temperature, humidity, surface] = [read(texts.temperature), read(texts.humidity), read(texts.surface)];
+  const [temperature, humidity, surface] = [
+    readNumber(texts.temperature),
+    readNumber(texts.humidity),
+    readNumber(texts.surface),
+  ];
   const air = {
     temperature_c: temperature ?? NaN,
     humidity_pct: humidity ?? NaN,
-    ...(surface === null ? {} : { surface_c: surface }),
+    ...(surface === undefined ? {} : { surface_c: surface }),
     source: 'typed' as const,
   };
-  const right = airSchema.omit({ at: true }).safeParse(air).success && (texts.surface === '' || surface !== null);
-  const error = (text: string, value: number | null, low: number, high: number): string | undefined =>
-    text !== '' && (value === null || value < low || value > high) ? `A number from ${low} to ${high}.` : undefined;
+  const right = airSchema.omit({ at: true }).safeParse(air).success && (texts.surface === '' || surface !== undefined);
+  const error = (text: string, value: number | undefined, low: number, high: number): string | undefined =>
+    text !== '' && (value === undefined || value < low || value > high)
+      ? `A number from ${low} to ${high}.`
+      : undefined;
   const set = (name: keyof typeof texts) => (text: string) => setTexts({ ...texts, [name]: text });
   const verdict = right ? judgeAir(air) : null;
   return (
