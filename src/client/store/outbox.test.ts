@@ -91,4 +91,28 @@ describe('the outbox', () => {
       DESK,
     );
   });
+
+  it('sends what belongs to the shop to the shop, and shows it at once', async () => {
+    const sent: [string, string][] = [];
+    const air = { at: '2026-11-28T09:00:00.000Z', temperature_c: 16, humidity_pct: 58 };
+    const stored = { setup: {}, air: [air], pins: [] };
+    const store = openStore((async (path: string, init: RequestInit) => {
+      sent.push([init.method!, path]);
+      return reply(200, stored);
+    }) as (path: string) => Promise<Response>);
+    store.dispatch(changeMade({ id: '1', pieceId: '', change: { type: 'air_recorded', air } }));
+    store.dispatch(changeMade({ id: '2', pieceId: '', change: { type: 'task_unpinned', task: 'p/1-prime' } }));
+    await settle();
+    expect(sent).toEqual([
+      ['PUT', '/api/workshop/air/2026-11-28T09%3A00%3A00.000Z'],
+      ['DELETE', '/api/workshop/pins/p%2F1-prime'],
+    ]);
+    expect(piecesApi.endpoints.getWorkshop.select()(store.getState()).data).toEqual(stored);
+    expect(store.getState().outbox.pending).toEqual([]);
+  });
+
+  it('leaves changes of the shop out of a piece', () => {
+    const pending = [{ id: '1', pieceId: 'p', change: { type: 'task_unpinned' as const, task: 'p/1' } }];
+    expect(overlay(DESK, pending, 'p')).toBe(DESK);
+  });
 });

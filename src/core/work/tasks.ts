@@ -164,20 +164,49 @@ function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key:
     const key = `${node.key}|${node.label}`;
     groups.set(key, [...(groups.get(key) ?? []), node]);
   }
-  const used = new Map<string, number>();
   const place = new Map(chains.flatMap(({ nodes }) => nodes.map((node, i) => [node, i] as const)));
   const rows = [...groups.values()].flatMap((nodes) =>
     isAligned(nodes, groups, place) ? [nodes] : nodes.map((node) => [node]),
   );
-  return rows
-    .map((nodes) => ({ nodes, stage: nodes[0]!.step.stage, at: Math.max(...nodes.map((node) => place.get(node)!)) }))
-    .sort((a, b) => a.stage - b.stage || a.at - b.at)
-    .map(({ nodes }) => {
-      const { key } = nodes[0]!;
-      const count = (used.get(key) ?? 0) + 1;
-      used.set(key, count);
-      return { key: count === 1 ? key : `${key}.${count}`, nodes };
-    });
+  const used = new Map<string, number>();
+  return orderRows(rows, chains, place).map((nodes) => {
+    const { key } = nodes[0]!;
+    const count = (used.get(key) ?? 0) + 1;
+    used.set(key, count);
+    return { key: count === 1 ? key : `${key}${KEY_COPY}${count}`, nodes };
+  });
+}
+
+/** Stands before the count where one key is several tasks; zones tell them apart in the log. */
+const KEY_COPY = '.';
+const baseKey = (key: string | undefined): string | undefined => key?.split(KEY_COPY)[0];
+
+/** Rows in an order that keeps that of every zone, early stages first; rows that wait for each other are taken apart. */
+function orderRows(
+  rows: readonly Node[][],
+  chains: readonly { zone: string; nodes: Node[] }[],
+  place: ReadonlyMap<Node, number>,
+): Node[][] {
+  const rowOf = new Map(rows.flatMap((row) => row.map((node) => [node, row] as const)));
+  const before = new Map(rows.map((row) => [row, new Set<Node[]>()]));
+  for (const { nodes } of chains)
+    nodes.slice(1).forEach((node, i) => before.get(rowOf.get(node)!)!.add(rowOf.get(nodes[i]!)!));
+  const rank = (row: Node[]): number => row[0]!.step.stage * 1000 + Math.max(...row.map((node) => place.get(node)!));
+  const left = [...rows].sort((a, b) => rank(a) - rank(b));
+  const ordered: Node[][] = [];
+  while (left.length > 0) {
+    const next = left.findIndex((row) => [...before.get(row)!].every((own) => ordered.includes(own)));
+    if (next >= 0) ordered.push(...left.splice(next, 1));
+    else {
+      const shared = left.find((row) => row.length > 1)!;
+      return orderRows(
+        rows.flatMap((row) => (row === shared ? row.map((node) => [node]) : [row])),
+        chains,
+        place,
+      );
+    }
+  }
+  return ordered;
 }
 
 /** Within its stage, no other shared task stands before it on one zone and behind it on another. */
@@ -213,8 +242,7 @@ function listBefore(
     const before = chain[chain.indexOf(node) - 1];
     if (!before) continue;
     const task = earlier.find(
-      ({ key, label, zones }) =>
-        key.split('.')[0] === before.key && label === before.label && zones.includes(before.zone),
+      ({ key, label, zones }) => baseKey(key) === before.key && label === before.label && zones.includes(before.zone),
     );
     if (!task) continue;
     const lags = waitAfter(before, tin, climate, node);
@@ -257,7 +285,7 @@ function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone: string
     used.add(entry);
   };
   for (const node of nodes) {
-    const entry = entries.findLast((own, i) => own.task === node.key && (i >= stripped || !isUndone(node)));
+    const entry = entries.findLast((own, i) => baseKey(own.task) === node.key && (i >= stripped || !isUndone(node)));
     if (entry) take(node, entry);
   }
   const left = entries.flatMap((entry, i) =>
