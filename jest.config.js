@@ -9,6 +9,7 @@ const modern = [
   'expo-.*',
   'react-native-.*',
   'lucide-react-native',
+  'nanoid',
   '@tamagui/.*',
   'immer',
   '@reduxjs/toolkit',
