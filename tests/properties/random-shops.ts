@@ -78,6 +78,6 @@ export function drawSmallShop(seed: number): Problem {
       });
     }
   }
-  const windows = Array.from({ length: 6 }, (_, i) => ({ start: i * 480, end: i * 480 + 90, hands: 1 }));
+  const windows = Array.from({ length: 5 }, (_, i) => ({ start: i * 480, end: i * 480 + 80, hands: 1 }));
   return { now: 0, jobs, groups, windows, places: { large: 9, small: 9 } };
 }

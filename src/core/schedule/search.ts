@@ -14,13 +14,13 @@ const PLACEMENTS = 220_000;
 const FEWEST_TRIES = 150;
 const MOST_TRIES = 4000;
 
+const RUNS = 3;
 /** Orders of the pieces tried, as a share of the schedules tried. */
 const RANK_SHARE = 0.06;
 
 /**
  * A schedule of all jobs, as good as the effort allows: sequences by priority rules and by orders of the pieces, then the
- * best of them improved by moving jobs and bringing together what uses one product (a seeded search; better or equal is
- * kept, a little worse now and then at first). Jobs that find no window are named, never dropped.
+ * best of them improved by moving jobs and bringing together what uses one product (seeded; see `improve`). Jobs that find no window are named, never dropped.
  */
 export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedule {
   const shop = readShop(problem);
@@ -29,8 +29,13 @@ export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedul
     tries ?? Math.min(MOST_TRIES, Math.max(FEWEST_TRIES, Math.round(PLACEMENTS / (problem.jobs.length || 1))));
   const starts = RULES.map((rule) => evaluate(shop, sequenceBy(shop, rule)));
   starts.push(rankGroups(shop, Math.ceil(rounds * RANK_SHARE), random));
-  const best = starts.reduce((a, b) => (b.cost < a.cost ? b : a));
-  return improve(shop, best, rounds, random).schedule;
+  starts.sort((a, b) => a.cost - b.cost);
+  // The best start gets half of the effort, the next ones share the rest: a start decides which hollow is found.
+  const [first, ...others] = starts as [Tried, ...Tried[]];
+  const runs = [improve(shop, first, Math.ceil(rounds / 2), random)];
+  for (const other of others.slice(0, RUNS - 1))
+    runs.push(improve(shop, other, Math.floor(rounds / 2 / (RUNS - 1)), random));
+  return runs.reduce((a, b) => (b.cost < a.cost ? b : a)).schedule;
 }
 
 /** The schedule of one sequence of jobs. What comes before a job must stand before it. */
@@ -197,9 +202,10 @@ function evaluate(shop: Shop, order: readonly number[]): Tried {
   return { order: [...order], schedule, cost: schedule.cost.total };
 }
 
-/** A worse schedule is taken with a chance that falls from this to nothing over the rounds. */
-const BOLDNESS = 0.12;
+/** At first a schedule worse by this share of the cost is taken as often as not; at the end of a run none is. */
+const WARMTH = 0.03;
 
+/** Simulated annealing (Kirkpatrick, Gelatt and Vecchi 1983) over sequences, from one start. */
 function improve(shop: Shop, start: Tried, rounds: number, random: () => number): Tried {
   let [best, here] = [start, start];
   if (start.order.length < 2) return start;
@@ -207,15 +213,9 @@ function improve(shop: Shop, start: Tried, rounds: number, random: () => number)
     const order = random() < 0.6 ? moveOne(shop, here.order, random) : gather(shop, here.order, random);
     if (!order) continue;
     const next = evaluate(shop, order);
-    const bold = BOLDNESS * (1 - round / rounds);
-    if (
-      next.cost <= here.cost ||
-      random() < bold * Math.exp((here.cost - next.cost) / (0.002 * Math.abs(here.cost) + 1))
-    )
-      here = next;
+    const warmth = WARMTH * Math.abs(best.cost) * (1 - round / rounds) ** 2;
+    if (next.cost <= here.cost || random() < Math.exp((here.cost - next.cost) / (warmth + 1e-9))) here = next;
     if (next.cost < best.cost) best = next;
-    // From time to time back to the best found.
-    if (round % 200 === 199) here = best;
   }
   return best;
 }
