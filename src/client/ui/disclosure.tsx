@@ -32,7 +32,7 @@ export function Disclosure({ label, children }: DisclosureProps) {
         <Strong flexShrink={1} textAlign="left">
           {label}
         </Strong>
-        <Chevron size={18} color={tones.ink} aria-hidden />
+        <Chevron size={18} color={tones.ink} style={{ flexShrink: 0 }} aria-hidden />
       </Bar>
       {open ? children(() => setOpen(false)) : null}
     </Column>

@@ -242,7 +242,8 @@ function separate(flat: Flat, colours: Float32Array, coat: Coat, margin: number)
  */
 function toLinear(l: number, a: number, b: number): [number, number, number] {
   const y = (l + 16) / 116;
-  return [(y + a / 500) ** 3, y ** 3, (y - b / 200) ** 3];
+  const [x, z] = [y + a / 500, y - b / 200];
+  return [x * x * x, y * y * y, z * z * z];
 }
 
 function toInterior({ rim, cell }: Flat, at: number, share: number): number {

@@ -16,7 +16,7 @@ export interface Block {
 
 /** Dry abrasion and heat, which lead forbids until it is settled. */
 const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
-export const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
+const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {

@@ -1,5 +1,5 @@
 export { listCautions, listFacts, measurePour, type Caution } from './advice';
-export { isAbrasive, listBlocks, listHeld, type Block } from './blocks';
+export { listBlocks, listHeld, type Block } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
 export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmTimes } from './film-times';
@@ -13,7 +13,6 @@ export { sayWhere, writeJobSheet, writeSittings } from './sheets';
 export {
   airOf,
   isInWork,
-  listShopWindows,
   planShop,
   poseProblem,
   readPieceWork,

@@ -110,12 +110,7 @@ export function readPieceWork(
 }
 
 /** Owner's windows from now on, with what the air is expected to forbid in each. */
-export function listShopWindows({
-  workshop,
-  now,
-  timeZone,
-  freeFor = 0,
-}: ShopFacts): (Window & { climate: Climate })[] {
+function listShopWindows({ workshop, now, timeZone, freeFor = 0 }: ShopFacts): (Window & { climate: Climate })[] {
   const { hours = DEFAULT_HOURS, exceptions = [] } = workshop.setup;
   const from = minuteOf(now);
   const measured = readAirNow(workshop.air, now);
