@@ -1,6 +1,6 @@
 import '@/client/ui/global.css';
 import { TamaguiProvider, Theme, View } from '@tamagui/core';
-import { Slot } from 'expo-router';
+import { router, Slot } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { Provider, useSelector } from 'react-redux';
@@ -59,7 +59,12 @@ const KEYS: readonly [string, string][] = [
 
 function KeyHelp() {
   const [open, setOpen] = useState(false);
-  useKeys(useMemo(() => ({ '?': () => setOpen((shown) => !shown), Escape: () => setOpen(false) }), []));
+  useKeys(
+    useMemo(
+      () => ({ '?': () => setOpen((shown) => !shown), t: () => router.push('/'), Escape: () => setOpen(false) }),
+      [],
+    ),
+  );
   if (!open) return null;
   return (
     <View
