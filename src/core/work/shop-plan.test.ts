@@ -136,6 +136,43 @@ describe('"can all be collected by then?"', () => {
   });
 });
 
+describe('what could save a date', () => {
+  const date = '2026-12-03';
+  const late = (piece: Parameters<typeof readPieceWork>[0], by = date) => askByDate(read(piece), facts, by).late[0]!;
+
+  it('is a faster primer, as long as nothing is primed, and says that it wants proof', () => {
+    const slow = makePiece(
+      'a',
+      ['top'],
+      plainSteps().map((step) =>
+        step.op === 'prime' ? { ...step, class: 'bonding_primer_oil', recoat_h: 16, wait_h: 16 } : step,
+      ),
+    );
+    const remedy = late(slow, '2026-12-01').remedies.find(({ kind }) => kind === 'faster_primer');
+    expect(remedy?.text).toMatch(/^A faster system: .*\(to be proved on a patch\)$/);
+    const prime = read(slow)[0]!.tasks.find(({ op }) => op === 'prime')!;
+    const primed = applyChange(slow, {
+      type: 'work_logged',
+      work: 'w',
+      entries: logTask(prime, { at: '2026-11-28T08:00:00Z' }),
+    })!;
+    expect(late(primed, '2026-11-30').remedies.map(({ kind }) => kind)).not.toContain('faster_primer');
+  });
+
+  it('is one more evening, on a day that has none', () => {
+    const { remedies } = late(makePiece('a', ['top'], plainSteps(true)));
+    expect(remedies.find(({ kind }) => kind === 'more_time')?.text).toBe(
+      'One more evening a week: Sunday from 19:00 to 21:00',
+    );
+  });
+
+  it('is said to save only what then is in time for all', () => {
+    const answer = askByDate(read(makePiece('a', ['top'], plainSteps(true)), makePiece('b')), facts, date);
+    for (const { remedies } of answer.late)
+      for (const { saves, readyAt } of remedies) if (saves) expect(readyAt < '2026-12-04T00:00:00.000Z').toBe(true);
+  });
+});
+
 describe('the plan on paper', () => {
   const pieces = read(makePiece('a', ['top', 'legs']));
   const plan = planShop(pieces, facts);
