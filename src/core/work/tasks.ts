@@ -1,10 +1,10 @@
 import type { Climate } from '../climate';
-import type { Dossier, LogEntry, PlannedStep, ShelfItem } from '../dossier';
+import type { Dossier, PlannedStep, ShelfItem } from '../dossier';
 import type { OperationCode } from '../knowledge';
 import { judgeGates } from '../piece';
-import type { Gate } from '../proof';
 import { listTakenSteps } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
+import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
 
 /** Hours after the end of one task in which another may start. */
 export interface HourLag {
@@ -48,19 +48,6 @@ export interface Task {
 
 /** The reading of a proof patch: not logged as work, it is over when the gate is. */
 export const READING_KEY = 'read';
-
-interface Node {
-  key: string;
-  step: PlannedStep;
-  zone: string;
-  coat: number;
-  coats: number;
-  minutes: number;
-  ml: number;
-  waitH: number;
-  label: string;
-  reading?: boolean;
-}
 
 /** What the reading of a patch takes: a thumbnail, a lattice, a look (common practice). */
 const READING_MIN = 6;
@@ -177,10 +164,6 @@ function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key:
   });
 }
 
-/** Stands before the count where one key is several tasks; zones tell them apart in the log. */
-const KEY_COPY = '.';
-const baseKey = (key: string | undefined): string | undefined => key?.split(KEY_COPY)[0];
-
 /** Rows in an order that keeps that of every zone, early stages first; rows that wait for each other are taken apart. */
 function orderRows(
   rows: readonly Node[][],
@@ -267,64 +250,3 @@ function waitAfter(node: Node, tin: FindTin, climate: Climate, next?: Node): Hou
 
 export const isCoat = (op: OperationCode): boolean =>
   op === 'prime' || op === 'paint' || op === 'topcoat' || op === 'spot_seal' || op === 'edge_seal';
-
-interface Mark {
-  at: string;
-  skipped: boolean;
-}
-
-/** Which of a zone's tasks the log says are over. An entry that names its task counts for it, others by kind and class. */
-function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone: string): Map<string, Mark> {
-  const own = log.filter((entry) => entry.zone === zone && entry.at !== undefined);
-  const entries = [...own].sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!));
-  const stripped = entries.findLastIndex(({ op, skipped }) => op === 'strip' && !skipped);
-  const marks = new Map<string, Mark>();
-  const used = new Set<LogEntry>();
-  const take = (node: Node, entry: LogEntry): void => {
-    marks.set(node.key, { at: entry.at!, skipped: entry.skipped === true });
-    used.add(entry);
-  };
-  for (const node of nodes) {
-    const entry = entries.findLast((own, i) => baseKey(own.task) === node.key && (i >= stripped || !isUndone(node)));
-    if (entry) take(node, entry);
-  }
-  const left = entries.flatMap((entry, i) =>
-    used.has(entry) || entry.task !== undefined
-      ? []
-      : Array.from({ length: Math.max(1, entry.coats ?? 1) }, () => ({ entry, i })),
-  );
-  for (const node of nodes) {
-    if (marks.has(node.key) || node.reading) continue;
-    const at = left.findIndex(
-      ({ entry, i }) =>
-        entry.op === node.step.op &&
-        (entry.class === undefined || node.step.class === undefined || entry.class === node.step.class) &&
-        (i >= stripped || !isUndone(node)),
-    );
-    if (at >= 0) take(node, left.splice(at, 1)[0]!.entry);
-  }
-  return marks;
-}
-
-/** Stripping takes away all that was put on before it, and the dulling under it. */
-const isUndone = ({ step }: Node): boolean => step.op !== 'strip' && step.stage >= DULLING_STAGE;
-const DULLING_STAGE = 4;
-
-const OVER: readonly Gate['state'][] = ['open', 'overridden', 'not_needed'];
-
-function findMark(
-  node: Node,
-  marks: ReadonlyMap<string, Mark>,
-  gates: readonly Gate[],
-  dossier: Dossier,
-): Mark | undefined {
-  if (node.step.op !== 'proof') return marks.get(node.key);
-  const own = gates.filter(({ zone }) => zone === node.zone);
-  // An open gate makes patch and reading one: they were done, when is in the tests.
-  if (own.length > 0 && own.every(({ state }) => OVER.includes(state))) return { at: EPOCH, skipped: false };
-  if (node.reading) return undefined;
-  const patch = dossier.panels?.find((panel) => panel.zone === node.zone && panel.coated_at !== undefined);
-  return marks.get(node.key) ?? (patch ? { at: patch.coated_at!, skipped: false } : undefined);
-}
-
-const EPOCH = '1970-01-01T00:00:00.000Z';
