@@ -22,10 +22,12 @@ import {
   type Tone,
 } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
-import { buildSection, buildTreatedSection, summariseProgress } from '@/core/piece';
+import { LABEL_CLIMATE } from '@/core/climate';
+import { buildSection, buildTreatedSection, summariseProgress, type Progress } from '@/core/piece';
 import { listReadings } from '@/core/panel';
 import { computeBelief } from '@/core/survey';
 import { KIND_TEMPLATES } from '@/core/templates';
+import { isInWork, listTasks } from '@/core/work';
 
 const SEARCH_ID = 'find-piece';
 
@@ -105,7 +107,7 @@ function PieceList({ pieces }: { pieces: readonly Dossier[] }) {
 
 function PieceCard({ dossier }: { dossier: Dossier }) {
   const { piece, zones = [] } = dossier;
-  const progress = useMemo(() => summariseProgress(dossier), [dossier]);
+  const progress = useMemo(() => sayProgress(dossier), [dossier]);
   const due = useMemo(() => sayDue(dossier, new Date().toISOString()), [dossier]);
   const section = useMemo(() => {
     const zone = zones.find(({ observations }) => observations?.length) ?? zones[0];
@@ -134,6 +136,21 @@ function PieceCard({ dossier }: { dossier: Dossier }) {
       </Card>
     </Link>
   );
+}
+
+/** Where a piece stands; once it may be painted, by its work. */
+function sayProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
+  const progress = summariseProgress(dossier);
+  if (progress.stage !== 'paint' || progress.tone !== 'go' || !isInWork(dossier)) return progress;
+  const tasks = listTasks(dossier, [], LABEL_CLIMATE);
+  const open = tasks.filter(({ state }) => state === 'open');
+  const [first] = open;
+  if (tasks.length === 0) return progress;
+  return {
+    ...progress,
+    state: `${tasks.length - open.length} of ${tasks.length} jobs done`,
+    next: first ? `Next: ${first.label.toLowerCase()}` : 'All is done: it cures',
+  };
 }
 
 /** A reading of a panel that is due, or will be next. */

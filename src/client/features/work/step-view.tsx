@@ -65,7 +65,9 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const dispatch = useDispatch<AppDispatch>();
   const bench = useSelector((state: RootState) => state.bench);
   const own = tins.filter((tin) => tin.class === task.class && tin.volume_ml !== 0);
-  const [tinId, setTinId] = useState<string | undefined>(own.find(({ id }) => id === task.product)?.id ?? own[0]?.id);
+  const [picked, setTinId] = useState<string | undefined>();
+  // The shelf may come in after the step is shown.
+  const tinId = picked ?? own.find(({ id }) => id === task.product)?.id ?? own[0]?.id;
   const zones = useMemo(
     () =>
       (piece.dossier.zones ?? []).filter(
