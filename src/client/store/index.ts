@@ -8,7 +8,7 @@ export { makeId, overlay, useChange, usePiece } from './use-piece';
 export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
-export { useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
+export { useMeasureAir, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
 export { useNow } from './use-now';
 export { usePieces } from './use-pieces';
 export { useWithShop } from './use-shop';

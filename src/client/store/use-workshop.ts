@@ -8,7 +8,7 @@ import {
   type WorkshopChange,
 } from '@/core/workshop';
 import { changeMade } from './outbox';
-import { useGetWorkshopQuery } from './pieces-api';
+import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
 
@@ -30,6 +30,20 @@ export function useWorkshop(): { workshop: Workshop; loading: boolean } {
 export function useWorkshopChange(): (change: WorkshopChange) => void {
   const dispatch = useDispatch<AppDispatch>();
   return useCallback((change) => void dispatch(changeMade({ id: makeId(), pieceId: '', change })), [dispatch]);
+}
+
+/** Reads the thermo-hygrometer and records what it says. */
+export function useMeasureAir(): { measure: () => Promise<void>; measuring: boolean } {
+  const change = useWorkshopChange();
+  const [readInstruments, { isFetching }] = useLazyGetInstrumentsQuery();
+  return {
+    measuring: isFetching,
+    measure: async () => {
+      const { data } = await readInstruments();
+      if (data)
+        change({ type: 'air_recorded', air: { ...data.air, at: new Date().toISOString(), source: 'instrument' } });
+    },
+  };
 }
 
 /** The zone the shop's clocks are read in: the owner's, or the browser's. */

@@ -75,7 +75,7 @@ export function priceProduct(product: Product, ml: number, aim: Aim): number {
   return pricePurchase(product, ml) * materials + (measureCleanUp(product) / 60) * HOUR_PRICE + vapour;
 }
 
-export const measureCleanUp = ({ carrier }: Product): number =>
+export const measureCleanUp = ({ carrier }: Pick<Product, 'carrier'>): number =>
   carrier === 'water' || carrier === 'none' ? CLEAN_UP_MIN.water : CLEAN_UP_MIN.solvent;
 
 export const priceElapsedHour = (aim: Aim): number => WEIGHTS[aim].elapsedHour;

@@ -46,6 +46,9 @@ export const STAGES: readonly Stage[] = [
   REFITTING,
 ];
 
+/** Places in the order of work that others go by. */
+export const DULLING_STAGE = STAGES.indexOf(DULLING);
+
 /** What one way through the graph costs so far. All figures add up along the way; chances are kept as −ln(1 − p). */
 export interface Label {
   state: SurfaceState;

@@ -54,7 +54,7 @@ export interface CoatingSystem {
 }
 
 /** Setting up and cleaning a gun, once for a piece (common practice). */
-const SPRAY_SET_UP_MIN = 40;
+export const SPRAY_SET_UP_MIN = 40;
 
 export function describeZone(label: Label, ground: Ground): ZonePlan {
   const { state } = label;

@@ -7,7 +7,7 @@ export { findWait, listTaken, listUndone, logTask, takeFromTin, type Doing } fro
 export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';
 export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
 export { agreeOn, listMoves, type Agreed, type Move } from './moves';
-export { addUpTimes, learnPace, type Pace, type PaceOf } from './pace';
+export { addUpTimes, groupTaps, learnPace, type Pace, type PaceOf } from './pace';
 export { drawLabels, listParts } from './parts';
 export { sayWhere, writeJobSheet, writeSittings } from './sheets';
 export {

@@ -56,8 +56,8 @@ export function learnPace(dossiers: readonly Pick<Dossier, 'log'>[]): Pace {
   };
 }
 
-/** One tap logs several zones; together they are one time. */
-function groupTaps(log: readonly LogEntry[]): LogEntry[][] {
+/** The entries of each tap: one tap logs several zones, and together they are one thing done. */
+export function groupTaps(log: readonly LogEntry[]): LogEntry[][] {
   const taps = new Map<string, LogEntry[]>();
   for (const [i, entry] of log.entries()) {
     const key = entry.work ?? `alone-${i}`;

@@ -17,6 +17,7 @@ import {
   type Schedule,
   type Window,
 } from '../schedule';
+import { DULLING_STAGE, measureCleanUp, SPRAY_SET_UP_MIN } from '../systems';
 import { DEFAULT_HOURS, DEFAULT_PLACES, forecastAir, judgeAir, readAirNow, type Workshop } from '../workshop';
 import { listBlocks, listHeld, type Block } from './blocks';
 import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
@@ -148,10 +149,10 @@ export function poseProblem(
 }
 
 /** Grain filler and all after it need a place where the piece can stand and dry. */
-const PLACE_STAGE = 5;
+const PLACE_STAGE = DULLING_STAGE + 1;
 const LAID_DOWN: readonly OperationCode[] = ['strip', 'scuff', 'sand', 'hardware_off', 'fill', 'degrease', 'clean'];
-/** Cleaning brush, roller and tray after a product; setting up and cleaning a gun (common practice). */
-const CLEAN_UP_MIN = { water: 10, alcohol: 15, solvent: 15, two_part: 15, none: 5, gun: 40 };
+/** An aerosol is turned over and blown clear (estimate). */
+const AEROSOL_CLEAN_UP_MIN = 5;
 
 function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFacts): Job[] {
   const { pace, workshop } = facts;
@@ -194,7 +195,7 @@ function describeProduct(task: Task, application: string | undefined, climate: C
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);
   return {
     product: tin,
-    cleanUpMin: gun ? CLEAN_UP_MIN.gun : aerosol ? CLEAN_UP_MIN.none : CLEAN_UP_MIN[carrier],
+    cleanUpMin: gun ? SPRAY_SET_UP_MIN : aerosol ? AEROSOL_CLEAN_UP_MIN : measureCleanUp({ carrier }),
     ...(potLifeH ? { potLifeMin: computePotLifeMin(potLifeH, climate.temperature_c) } : {}),
     // The spray place is free again when nothing wet stands in it.
     uses: [

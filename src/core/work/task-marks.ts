@@ -1,5 +1,6 @@
 import type { Dossier, LogEntry, PlannedStep } from '../dossier';
 import type { Gate } from '../proof';
+import { DULLING_STAGE } from '../systems';
 
 /** One thing to do on one zone, before what several zones want together is joined. */
 export interface Node {
@@ -60,7 +61,6 @@ export function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone:
 
 /** Stripping takes away all that was put on before it, and the dulling under it. */
 const isUndone = ({ step }: Node): boolean => step.op !== 'strip' && step.stage >= DULLING_STAGE;
-const DULLING_STAGE = 4;
 
 const OVER: readonly Gate['state'][] = ['open', 'overridden', 'not_needed'];
 

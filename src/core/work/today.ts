@@ -1,10 +1,8 @@
-import type { DueReading } from '../panel';
-import { listReadings } from '../panel';
+import { listReadings, type DueReading } from '../panel';
 import { readAirNow, judgeAir, type AirVerdict } from '../workshop';
 import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
-import type { Item, PieceWork, ShopFacts, ShopPlan } from './shop-plan';
-import { airOf } from './shop-plan';
+import { airOf, type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
 import { isCoat } from './tasks';
 
 /** What the owner needs to know now, over all pieces. */

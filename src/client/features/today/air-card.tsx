@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import type { Times } from '@/client/features/shop-plan';
-import { useLazyGetInstrumentsQuery, useWorkshopChange } from '@/client/store';
+import { useMeasureAir } from '@/client/store';
 import { Button, Card, Figure, Heading, Row, Small, StateMark, type Tone } from '@/client/ui';
 import type { StopReason } from '@/core/climate';
 import type { Today } from '@/core/work';
@@ -15,13 +15,7 @@ const STOPS: Record<StopReason, string> = {
 /** The damp-and-dew line: may anything be coated in this air? */
 export function AirCard({ today, times, now }: { today: Today; times: Times; now: string }) {
   const { climate, verdict, measuredAt } = today.air;
-  const change = useWorkshopChange();
-  const [readInstruments, { isFetching }] = useLazyGetInstrumentsQuery();
-  const measure = async (): Promise<void> => {
-    const { data } = await readInstruments();
-    if (data)
-      change({ type: 'air_recorded', air: { ...data.air, at: new Date().toISOString(), source: 'instrument' } });
-  };
+  const { measure, measuring } = useMeasureAir();
   const { tone, words } = sayVerdict(verdict);
   return (
     <Card padding="$m" gap="$s" role="region" aria-label="Air">
@@ -46,7 +40,7 @@ export function AirCard({ today, times, now }: { today: Today; times: Times; now
           : 'Not measured in the last six hours: what is usual here at this time of day, or the label’s air.'}
       </Small>
       <Row gap="$s" flexWrap="wrap">
-        <Button onPress={() => void measure()} disabled={isFetching}>
+        <Button onPress={() => void measure()} disabled={measuring}>
           Read the instrument
         </Button>
         <Button onPress={() => router.push('/workshop')}>Type it in</Button>

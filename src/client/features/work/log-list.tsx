@@ -5,12 +5,13 @@ import { correctWork, type LogEntry } from '@/core/dossier';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { nameZone } from '@/core/piece';
 import { minuteAt, instantOf } from '@/core/schedule';
+import { groupTaps } from '@/core/work';
 import type { WorkView } from './use-work';
 
 /** What was done, newest first; every tap can be put right or taken back. */
 export function LogList({ view }: { view: WorkView }) {
   const { dossier } = view.piece;
-  const taps = groupTaps(dossier.log ?? []);
+  const taps = groupTaps(dossier.log ?? []).sort((a, b) => Date.parse(b[0]!.at ?? '') - Date.parse(a[0]!.at ?? ''));
   if (taps.length === 0) return null;
   return (
     <Disclosure label={`The log: ${taps.length} ${taps.length === 1 ? 'entry' : 'entries'}`}>
@@ -23,15 +24,6 @@ export function LogList({ view }: { view: WorkView }) {
       )}
     </Disclosure>
   );
-}
-
-function groupTaps(log: readonly LogEntry[]): LogEntry[][] {
-  const taps = new Map<string, LogEntry[]>();
-  log.forEach((entry, i) => {
-    const key = entry.work ?? `alone-${i}`;
-    taps.set(key, [...(taps.get(key) ?? []), entry]);
-  });
-  return [...taps.values()].sort((a, b) => Date.parse(b[0]!.at ?? '') - Date.parse(a[0]!.at ?? ''));
 }
 
 const total = (entries: readonly LogEntry[], value: (entry: LogEntry) => number | undefined): number | undefined => {

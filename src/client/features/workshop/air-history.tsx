@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import Svg, { Line, Polyline, Text } from 'react-native-svg';
 import { makeTimes } from '@/client/features/shop-plan';
-import { useLazyGetInstrumentsQuery, useNow, useWorkshopChange, zoneOfShop } from '@/client/store';
+import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop } from '@/client/store';
 import {
   Button,
   Card,
@@ -27,13 +27,9 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
   const change = useWorkshopChange();
   const now = useNow(60_000);
   const times = useMemo(() => makeTimes(zoneOfShop(workshop)), [workshop]);
-  const [readInstruments] = useLazyGetInstrumentsQuery();
+  const { measure } = useMeasureAir();
   const record = (air: Omit<Air, 'at'>): void =>
     change({ type: 'air_recorded', air: { ...air, at: new Date().toISOString() } as Air });
-  const measure = async (): Promise<void> => {
-    const { data } = await readInstruments();
-    if (data) record({ ...data.air, source: 'instrument' });
-  };
   const week = workshop.air.filter(({ at }) => Date.parse(now) - Date.parse(at) <= WEEK_MS);
   return (
     <Card role="region" aria-label="Air" gap="$m">
