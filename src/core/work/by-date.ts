@@ -49,7 +49,7 @@ export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: 
     .flatMap((piece) => {
       const readyAt = readyOf(plan, piece.id);
       if (readyAt !== null && !isLate(plan, piece.id)) return [];
-      const remedies = listRemedies(piece, pieces, facts, due);
+      const remedies = listRemedies(piece, readyAt, pieces, facts, due);
       return [{ piece: piece.id, name: piece.name, readyAt, remedies }];
     });
   return { possible: late.length === 0 && open.length === 0, date, late, open };
@@ -58,8 +58,13 @@ export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: 
 const readyOf = (plan: ShopPlan, id: string): string | null => plan.ready.find(({ piece }) => piece === id)?.at ?? null;
 const isLate = (plan: ShopPlan, id: string): boolean => plan.ready.find(({ piece }) => piece === id)?.late ?? true;
 
-function listRemedies(piece: PieceWork, pieces: readonly PieceWork[], facts: ShopFacts, due: () => string): Remedy[] {
-  const before = readyOf(planShop(pieces, facts, { due }), piece.id);
+function listRemedies(
+  piece: PieceWork,
+  before: string | null,
+  pieces: readonly PieceWork[],
+  facts: ShopFacts,
+  due: () => string,
+): Remedy[] {
   const attempt = (kind: Remedy['kind'], text: string, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
     if (!next) return [];
     const plan = planShop(
