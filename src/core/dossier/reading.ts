@@ -54,7 +54,8 @@ export function readingProblem(kind: TestKind, reading: Record<string, unknown>)
     const allowed = shapes.map((candidate) => `{ ${Object.keys(candidate).join(', ')} }`);
     return { path: [], params: { problem: 'wrong_reading', kind, allowed } };
   }
-  for (const [field, schema] of Object.entries(shape)) {
+  const confidence = 'confidence' in reading ? { confidence: z.number().min(0).max(1) } : {};
+  for (const [field, schema] of Object.entries({ ...shape, ...confidence })) {
     if (schema.safeParse(reading[field]).success) continue;
     const allowed = schema instanceof z.ZodEnum ? schema.options.map(String) : [describeRange(schema)];
     return { path: [field], params: { problem: 'wrong_reading', kind, allowed } };

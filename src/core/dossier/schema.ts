@@ -156,7 +156,8 @@ export const goalSchema = z.looseObject({
   priority: z.enum(['surest', 'soonest', 'cheapest', 'least_fumes']).optional(),
   due: z.iso.date().optional(),
   paint: z.enum(PAINTS).optional(),
-  zones: z.record(z.string(), z.looseObject({ look: look.optional() })).optional(),
+  /** Wishes for single zones; `look_before` is what a zone that is left was to be. */
+  zones: z.record(z.string(), z.looseObject({ look: look.optional(), look_before: look.optional() })).optional(),
   schools: z
     .looseObject({
       dulling: z.enum(['mix', 'scuff', 'liquid']).optional(),

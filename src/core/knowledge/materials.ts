@@ -6,6 +6,8 @@ export interface SubstrateFact {
   matters: string;
   basis: Basis;
   source?: string;
+  /** A hard ground for the spacing of a lattice (ISO 2409: metal; wood and board are soft). */
+  cutsHard?: true;
 }
 
 const WOOD_HANDBOOK = 'USDA Wood Handbook, finishing chapter';
@@ -27,10 +29,10 @@ export const SUBSTRATE_FACTS: Record<SubstrateCode, SubstrateFact> = {
   particleboard: { label: 'Raw chipboard', matters: 'Crumbles, and swells for good once wet: consolidate, fill, seal.', basis: 'practice' },
   plywood: { label: 'Plywood', matters: 'The face behaves like its species; the edge needs filling.', basis: 'practice' },
   hardboard: { label: 'Hardboard', matters: 'Thin and thirsty; oil-tempered kinds resist waterborne primer.', basis: 'practice' },
-  metal_ferrous: { label: 'Iron or steel', matters: 'Rusts under waterborne primer: it needs its own primer.', basis: 'practice' },
-  metal_nonferrous: { label: 'Brass, aluminium or zinc', matters: 'Needs a primer made for it, or is masked and left.', basis: 'practice' },
+  metal_ferrous: { label: 'Iron or steel', matters: 'Rusts under waterborne primer: it needs its own primer.', basis: 'practice', cutsHard: true },
+  metal_nonferrous: { label: 'Brass, aluminium or zinc', matters: 'Needs a primer made for it, or is masked and left.', basis: 'practice', cutsHard: true },
   plastic: { label: 'Plastic', matters: 'Often best left: few primers hold for long.', basis: 'practice' },
-  glass_ceramic: { label: 'Glass or ceramic', matters: 'Mask it and leave it.', basis: 'practice' },
+  glass_ceramic: { label: 'Glass or ceramic', matters: 'Mask it and leave it.', basis: 'practice', cutsHard: true },
 };
 
 export interface FinishFact {

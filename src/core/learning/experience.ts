@@ -1,6 +1,6 @@
 import type { Dossier, Experience, Test, Treatment } from '../dossier';
 import type { TestKind } from '../knowledge';
-import { judgeTest } from '../proof';
+import { judgeTest, limitsOf, provesNoBleed } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
 import { mayBleed, SERVICE_WEIGHT, type Surface } from './discounts';
 
@@ -81,8 +81,11 @@ function groupPatches(dossier: Dossier): Patch[] {
   for (const test of dossier.tests ?? []) {
     const mode = modeOf(test.kind);
     if (!mode || !test.treatment) continue;
-    const { verdict } = judgeTest(test, dossier);
+    const judged = judgeTest(test, dossier);
+    const { verdict } = judged;
     if (verdict !== 'pass' && verdict !== 'fail') continue;
+    // Clean after an hour says nothing of the second day.
+    if (mode === 'bleed' && verdict === 'pass' && !provesNoBleed(test, judged, limitsOf(dossier))) continue;
     const key = keyOf(test, mode, repeats);
     const patch = patches.get(key) ?? { mode, zone: test.zone, treatment: test.treatment, tests: [], held: true };
     patch.tests.push(test);

@@ -1,8 +1,8 @@
 import { comparePosteriors, type BetaCounts } from '../learning';
 import type { Dossier, Treatment, Zone } from '../dossier';
 import type { TestKind } from '../knowledge';
-import { describeTreatment } from '../proof';
-import { BLEED_LIMIT, listLeaders, type Leader } from '../systems';
+import { BLEED_LIMIT, describeTreatment } from '../proof';
+import { listLeaders, type Leader } from '../systems';
 
 export interface Proposal {
   zone: string;

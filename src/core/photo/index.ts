@@ -1,3 +1,4 @@
+export { confirmRow, correctLattice, isRowConfirmed, turnSquare, type Confirmed } from './correct';
 export { drawSquare } from './flatten';
 export { applyHomography, computeHomography, UNIT_SQUARE, type Quad } from './homography';
 export { readLattice, type LatticeOptions } from './lattice';

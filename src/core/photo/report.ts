@@ -1,4 +1,4 @@
-import { CLASS_LIMITS, toAstmClass, toIsoClass } from '../scales';
+import { CLASS_LIMITS, LEAST_CONFIDENCE, toAstmClass, toIsoClass } from '../scales';
 import type { LatticeReading, PictureFault } from './lattice';
 import type { StripFault, StripReading } from './strips';
 
@@ -52,9 +52,6 @@ function normalShare(z: number): number {
     (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
   return z > 0 ? 1 - tail : tail;
 }
-
-/** Below this the class is a guess: the reading says so and asks for another picture or for the eye. */
-const LEAST_CONFIDENCE = 0.5;
 
 /** A lattice reading as the open format has it. */
 export function reportLattice(reading: LatticeReading) {

@@ -1,12 +1,10 @@
 import type { Dossier } from '../dossier';
 import { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate } from '../proof';
 import { computeBelief } from '../survey';
-import { computeLightness, DEFAULT_COLOUR } from '../systems';
+import { DEFAULT_COLOUR, isPaleColour } from '../systems';
 
-/** Paint this pale shows colour that comes through (relative luminance). */
-const PALE = 0.35;
 export const isPale = (dossier: Pick<Dossier, 'goal'>): boolean =>
-  computeLightness(dossier.goal?.colour ?? DEFAULT_COLOUR) > PALE;
+  isPaleColour(dossier.goal?.colour ?? DEFAULT_COLOUR);
 
 /** The gates before painting, of every zone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
 export function judgeGates(dossier: Dossier): Gate[] {

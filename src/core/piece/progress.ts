@@ -1,4 +1,4 @@
-import type { Dossier } from '../dossier';
+import { listTreated, type Dossier } from '../dossier';
 import { diagnosePiece } from '../survey';
 import { judgeGates } from './gates';
 import { zoneName } from './section';
@@ -18,7 +18,7 @@ export interface Progress {
 
 /** Where a piece stands and what comes next. */
 export function summariseProgress(dossier: Dossier): Progress {
-  const zones = (dossier.zones ?? []).filter((zone) => dossier.goal?.zones?.[zone.id]?.look !== 'leave');
+  const zones = listTreated(dossier);
   const ids = new Set(zones.map((zone) => zone.id));
   const diagnoses = diagnosePiece(dossier).filter(({ id }) => ids.has(id));
   const settledZones = diagnoses.filter(({ settled }) => settled).length;

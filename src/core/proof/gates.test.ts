@@ -1,5 +1,5 @@
 import { DOSSIER_FORMAT, type Dossier, type Test, type Treatment } from '../dossier';
-import { judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
+import { bleedMomentAt, judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
 import { judgeTest } from './judge';
 
 const SHELLAC: Treatment = { prep: 'scuff_220', primer: 'shellac_primer', coats: 2 };
@@ -131,6 +131,102 @@ describe('the bleed gate', () => {
     expect(judge([watch('1h', 0)])).toBe('waiting');
     expect(judge([watch('48h', 1)])).toBe('open');
     expect(judge([watch('after_clear', 3)])).toBe('closed');
+  });
+});
+
+describe('what opens the bleed gate', () => {
+  const zone = { id: 'top', role: 'top' as const };
+  const watch = (reading: Test['reading'], age_h?: number, treatment: Treatment = SHELLAC): Test => ({
+    zone: 'top',
+    kind: 'bleed_watch',
+    treatment,
+    reading,
+    ...(age_h === undefined ? {} : { age_h }),
+  });
+  const judge = (tests: Test[], more: Partial<Dossier> = {}) =>
+    judgeBleedGate(dossier(tests, more), zone, 0.8, true);
+  const chosen = (more: Partial<Treatment>, topcoat?: 'wb_clear'): Partial<Dossier> => ({
+    chosen: {
+      zones: [
+        {
+          id: 'top',
+          treatment: { ...SHELLAC, ...more },
+          ...(topcoat
+            ? {
+                stack: {
+                  prep: 'scuff_220' as const,
+                  primers: [{ code: 'shellac_primer' as const, coats: 2 }],
+                  paint: 'wb_alkyd_enamel' as const,
+                  paint_coats: 2,
+                  topcoat,
+                },
+              }
+            : {}),
+        },
+      ],
+    },
+  });
+
+  it('is not a moment named on a patch too young for it', () => {
+    expect(judge([watch({ at: '48h', score: 0 }, 2)]).state).toBe('waiting');
+    expect(judge([watch({ at: '7d', score: 0 }, 47.9)]).state).toBe('waiting');
+    expect(judge([watch({ at: '48h', score: 0 }, 48)]).state).toBe('open');
+  });
+
+  it('is not a reading without an age, stained or clean', () => {
+    expect(judge([watch({ at: '48h', score: 5 })]).state).toBe('waiting');
+    expect(judge([watch({ at: '48h', score: 0 })]).state).toBe('waiting');
+    expect(judge([watch({ at: '48h', score: 0 })]).why).toContain('lacks the age');
+  });
+
+  it('is no patch of another treatment than the one taken', () => {
+    const bonding = watch({ at: '48h', score: 0 }, 60, BONDING);
+    expect(judge([bonding]).state).toBe('open');
+    expect(judge([bonding], chosen({})).state).toBe('waiting');
+    const painted = (paint: 'chalk_paint' | 'wb_alkyd_enamel', paint_coats = 1) =>
+      judge([watch({ at: '48h', score: 0 }, 60, { ...SHELLAC, paint, paint_coats })], chosen({}, 'wb_clear')).state;
+    expect([painted('chalk_paint'), painted('wb_alkyd_enamel'), painted('wb_alkyd_enamel', 3)]).toEqual([
+      'waiting',
+      'open',
+      'waiting',
+    ]);
+  });
+
+  it('says what of the system did not lie on the patch', () => {
+    const whole = { ...SHELLAC, paint: 'wb_alkyd_enamel', paint_coats: 2, clear: 'wb_clear' } as const;
+    expect(judge([watch({ at: '48h', score: 0 }, 60)], chosen({}, 'wb_clear')).why).toContain(
+      'no colour coat and no clear coat',
+    );
+    expect(judge([watch({ at: '48h', score: 0 }, 60, whole)], chosen({}, 'wb_clear')).why).not.toContain('not proved');
+  });
+
+  it('does not shut because an unprimed control bled beside a treatment that held', () => {
+    const control = watch({ at: '1h', score: 5 }, 1, { prep: 'scuff_220', primer: 'none', coats: 0 });
+    const result = judge([control, watch({ at: '48h', score: 0 }, 60)]);
+    expect(result).toMatchObject({ state: 'open', proved: [SHELLAC] });
+    expect(judge([control]).state).toBe('closed');
+  });
+
+  it('has nothing to ask of a back, which is left unless it is wished', () => {
+    const back = { id: 'back', role: 'back' as const };
+    const piece = { ...dossier([]), zones: [back] };
+    expect(judgeBleedGate(piece, back, 0.8, true).state).toBe('not_needed');
+    expect(judgePrimeGate(piece, back).state).toBe('not_needed');
+    expect(judgeHandoverGate(piece, back, '2026-03-01T10:00:00Z').state).toBe('not_needed');
+  });
+});
+
+describe('the moment of a bleed watch', () => {
+  it('follows from the age of the patch', () => {
+    expect([0, 7.9, 8, 47.9, 48, 167, 168].map(bleedMomentAt)).toEqual([
+      '1h',
+      '1h',
+      'overnight',
+      'overnight',
+      '48h',
+      '48h',
+      '7d',
+    ]);
   });
 });
 

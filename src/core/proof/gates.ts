@@ -1,6 +1,6 @@
-import type { Dossier, Test, Treatment, Zone } from '../dossier';
+import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { FILM_FACTS } from '../knowledge';
-import { describeTreatment, judgeTest, limitsOf, type JudgedTest } from './judge';
+import { describeTreatment, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
 export interface Gate {
   zone: string;
@@ -30,9 +30,7 @@ export const treatmentKey = (treatment: Treatment | undefined): string =>
 export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const base = { zone: zone.id, gate: 'prime_to_paint' as const };
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id)?.treatment;
-  if (dossier.goal?.zones?.[zone.id]?.look === 'leave') {
-    return { ...base, state: 'not_needed', why: 'This zone is left as it is.', proved: [], missing: [] };
-  }
+  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS, proved: [], missing: [] };
   if (chosen && (chosen.primer ?? 'none') === 'none' && (chosen.coats ?? 0) === 0 && chosen.prep === 'none') {
     return { ...base, state: 'not_needed', why: 'Nothing is put on this zone.', proved: [], missing: [] };
   }
@@ -41,14 +39,8 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   );
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'prime_to_paint');
   const verdict = judgeStrips(strips, chosen);
-  if (override && verdict.state !== 'open') {
-    return {
-      ...base,
-      ...verdict,
-      state: 'overridden',
-      why: `Passed over by you: “${override.reason}” It stays in the record.`,
-    };
-  }
+  if (override && verdict.state !== 'open')
+    return { ...base, ...verdict, state: 'overridden', why: sayOverride(override.reason) };
   return { ...base, ...verdict };
 }
 
@@ -110,44 +102,121 @@ function judgeStrip({ treatment, tests }: Strip): {
   return { state: 'waiting', why: `${describeTreatment(treatment)}: still wants ${wanted}.${later}`, missing };
 }
 
-/** Pale paint over a bleed risk waits for a bleed watch, at 48 h unless set otherwise. */
+/** Bleed this likely is to be proved against, and blocked, under pale paint (estimate). */
+export const BLEED_LIMIT = 0.15;
+
+/**
+ * Pale paint over a bleed risk waits for a bleed watch that was judged a pass and was old enough, at 48 h unless set
+ * otherwise. If a system was taken, only patches of it count; else any treatment that held opens the gate.
+ */
 export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, pale: boolean): Gate {
   const base = { zone: zone.id, gate: 'bleed' as const, proved: [], missing: [] };
-  const { bleed_at } = limitsOf(dossier);
-  const wait = bleed_at === '48h' ? '48 hours' : 'a week';
-  if (!pale || bleedRisk < 0.15 || dossier.goal?.zones?.[zone.id]?.look === 'leave') {
+  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS };
+  if (!pale) return { ...base, state: 'not_needed', why: 'Dark paint hides most bleed.' };
+  if (bleedRisk < BLEED_LIMIT) return { ...base, state: 'not_needed', why: 'No stain is to be expected here.' };
+  const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id);
+  const watches = new Map<string, Watch[]>();
+  for (const test of dossier.tests ?? []) {
+    if (test.zone !== zone.id || test.kind !== 'bleed_watch') continue;
+    if (chosen && !covers(test.treatment, chosen)) continue;
+    const key = treatmentKey(test.treatment);
+    watches.set(key, [...(watches.get(key) ?? []), { test, judged: judgeTest(test, dossier) }]);
+  }
+  const verdicts = [...watches.values()].map((own) => judgeWatches(own, limitsOf(dossier), chosen));
+  const verdict =
+    verdicts.find(({ state }) => state === 'open') ??
+    verdicts.find(({ state }) => state === 'waiting') ??
+    verdicts.find(({ state }) => state === 'closed') ?? { state: 'waiting' as const, why: sayBleedWait(limitsOf(dossier)), proved: [] };
+  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
+  if (override && verdict.state !== 'open') return { ...base, state: 'overridden', why: sayOverride(override.reason) };
+  return { ...base, ...verdict };
+}
+
+type Chosen = NonNullable<Dossier['chosen']>['zones'][number];
+
+interface Watch {
+  test: Test;
+  judged: JudgedTest;
+}
+
+/** Watches of one treatment: one that bled closes, one that was clean when it was old enough opens. */
+function judgeWatches(
+  watches: readonly Watch[],
+  limits: Limits,
+  chosen: Chosen | undefined,
+): Pick<Gate, 'state' | 'why' | 'proved'> {
+  const failed = watches.find(({ judged }) => judged.verdict === 'fail');
+  if (failed) return { state: 'closed', why: failed.judged.why, proved: [] };
+  const held = watches.filter(({ test, judged }) => provesNoBleed(test, judged, limits));
+  if (held.length > 0) {
+    // The patch that had most of the system on it says most.
+    const least = held
+      .map(({ test }) => listUncovered(test.treatment, chosen))
+      .reduce((best, own) => (own.length < best.length ? own : best));
+    const rest = least.length > 0 ? ` The patch had no ${least.join(' and no ')} on it: that was not proved.` : '';
     return {
-      ...base,
-      state: 'not_needed',
-      why: pale ? 'No stain is to be expected here.' : 'Dark paint hides most bleed.',
+      state: 'open',
+      why: `No colour came through in ${sayMoment(limits)}.${rest}`,
+      proved: [held[0]!.test.treatment!],
     };
   }
-  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
-  const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id)?.treatment;
-  const watches = (dossier.tests ?? []).filter(
-    (test) =>
-      test.zone === zone.id &&
-      test.kind === 'bleed_watch' &&
-      (!chosen || treatmentKey(test.treatment) === treatmentKey(chosen)),
-  );
-  const failed = watches
-    .map((test) => ({ test, judged: judgeTest(test, dossier) }))
-    .find(({ judged }) => judged.verdict === 'fail');
-  const late = watches.find((test) => test.reading.at === '7d' || test.reading.at === bleed_at);
-  if (late && !failed) return { ...base, state: 'open', why: `No colour came through in ${wait}.` };
-  if (override)
-    return {
-      ...base,
-      state: 'overridden',
-      why: `Passed over by you: “${String(override.reason)}” It stays in the record.`,
-    };
-  if (failed) return { ...base, state: 'closed', why: failed.judged.why };
-  return {
-    ...base,
-    state: 'waiting',
-    why: `Colour may come through long after the last coat: read the patch after ${wait}.`,
-  };
+  const incomplete = watches.find(({ judged }) => judged.verdict === 'incomplete');
+  const oldest = Math.max(...watches.map(({ test }) => test.age_h ?? -1));
+  const sofar = incomplete ? ` ${incomplete.judged.why}` : oldest >= 0 ? ` The last look was at ${oldest} h.` : '';
+  return { state: 'waiting', why: `${sayBleedWait(limits)}${sofar}`, proved: [] };
 }
+
+/** Hours at which the moments of a bleed watch have come. */
+const BLEED_HOURS: Record<Limits['bleed_at'], number> = { '48h': 48, '7d': 168 };
+
+/**
+ * Does a bleed watch prove what the gate asks? Only a judged pass does whose age has reached the moment; a moment named
+ * without that age, or an age with an earlier moment named, proves nothing.
+ */
+export function provesNoBleed(test: Test, judged: Pick<JudgedTest, 'verdict'>, { bleed_at }: Limits): boolean {
+  const order: readonly string[] = BLEED_MOMENTS;
+  return (
+    test.kind === 'bleed_watch' &&
+    judged.verdict === 'pass' &&
+    (test.age_h ?? 0) >= BLEED_HOURS[bleed_at] &&
+    order.indexOf(String(test.reading.at)) >= order.indexOf(bleed_at)
+  );
+}
+
+/** The moment of a bleed watch that an age in hours (0 or more) has reached. Example: 50 h → `48h`. */
+export function bleedMomentAt(ageH: number): (typeof BLEED_MOMENTS)[number] {
+  if (ageH >= BLEED_HOURS['7d']) return '7d';
+  if (ageH >= BLEED_HOURS['48h']) return '48h';
+  return ageH >= OVERNIGHT_H ? 'overnight' : '1h';
+}
+
+const OVERNIGHT_H = 8;
+
+/** Is a patch one of the system taken: the same preparation, primer and coats, and no other paint or clear on it? */
+function covers(tested: Treatment | undefined, { treatment, stack }: Chosen): boolean {
+  if (!tested || treatmentKey(tested) !== treatmentKey(treatment)) return false;
+  const [paint, clear] = [stack?.paint ?? treatment.paint, stack?.topcoat ?? treatment.clear];
+  const paintCoats = stack?.paint_coats ?? treatment.paint_coats;
+  if (tested.paint !== undefined && paint !== undefined && tested.paint !== paint) return false;
+  if (tested.clear !== undefined && clear !== undefined && tested.clear !== clear) return false;
+  // More paint than will be put on would hide what the piece will show.
+  return tested.paint === undefined || paintCoats === undefined || (tested.paint_coats ?? 1) <= paintCoats;
+}
+
+/** What will lie on the piece and did not lie on the patch. */
+function listUncovered(tested: Treatment | undefined, chosen: Chosen | undefined): string[] {
+  const clear = chosen?.stack?.topcoat ?? chosen?.treatment.clear ?? 'none';
+  return [
+    ...(tested?.paint === undefined ? ['colour coat'] : []),
+    ...(clear !== 'none' && (tested?.clear ?? 'none') === 'none' ? ['clear coat'] : []),
+  ];
+}
+
+const sayMoment = ({ bleed_at }: Limits): string => (bleed_at === '48h' ? '48 hours' : 'a week');
+const sayBleedWait = (limits: Limits): string =>
+  `Colour may come through long after the last coat: read the patch after ${sayMoment(limits)}.`;
+const sayOverride = (reason: string): string => `Passed over by you: “${reason}” It stays in the record.`;
+const LEFT_WORDS = 'This zone is left as it is.';
 
 const DAY_MS = 86_400_000;
 
@@ -157,9 +226,7 @@ const DAY_MS = 86_400_000;
  */
 export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Gate {
   const base = { zone: zone.id, gate: 'handover' as const, proved: [], missing: [] };
-  if (dossier.goal?.zones?.[zone.id]?.look === 'leave') {
-    return { ...base, state: 'not_needed', why: 'This zone is left as it is.' };
-  }
+  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS };
   const coats = (dossier.log ?? []).filter(
     ({ zone: id, op, at, skipped }) =>
       id === zone.id && at !== undefined && !skipped && (op === 'prime' || op === 'paint' || op === 'topcoat'),
@@ -171,9 +238,7 @@ export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Ga
   const date = new Date(ready).toISOString().slice(0, 10);
   if (Date.parse(now) >= ready) return { ...base, state: 'open', why: `Cured since ${date}.` };
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'handover');
-  if (override) {
-    return { ...base, state: 'overridden', why: `Passed over by you: “${override.reason}” It stays in the record.` };
-  }
+  if (override) return { ...base, state: 'overridden', why: sayOverride(override.reason) };
   return { ...base, state: 'waiting', why: `It cures for ${days} days from the last coat: until ${date}.` };
 }
 

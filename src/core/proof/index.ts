@@ -1,9 +1,17 @@
-export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, treatmentKey, type Gate } from './gates';
+export {
+  BLEED_LIMIT,
+  bleedMomentAt,
+  judgeBleedGate,
+  judgeHandoverGate,
+  judgePrimeGate,
+  provesNoBleed,
+  treatmentKey,
+  type Gate,
+} from './gates';
 export {
   countsFromHours,
   DEFAULT_LIMITS,
   describeTreatment,
-  estimateFilm,
   judgeTest,
   KIND_WORDS,
   limitsOf,
@@ -11,5 +19,6 @@ export {
   type JudgedTest,
   type Limits,
 } from './judge';
+export { estimateFilm, specifyCutOn } from './cut';
 export { joinShots, SINGLE_SHOT, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

@@ -1,12 +1,13 @@
-import { readDossier, type Test } from '../dossier';
+import { readDossier, type Dossier, type Test } from '../dossier';
 import { PRIMERS, TEST_KINDS } from '../knowledge';
-import { countsFromHours, describeTreatment, estimateFilm, judgeTest, KIND_WORDS } from './judge';
+import { estimateFilm, specifyCutOn } from './cut';
+import { countsFromHours, describeTreatment, judgeTest, KIND_WORDS } from './judge';
 
 const TREATMENT = { prep: 'scuff_220', primer: 'stainblock_primer_oil', coats: 2 } as const;
 const judge = (kind: Test['kind'], reading: Test['reading'], more: Partial<Test> = {}) =>
   judgeTest(
     { zone: 'top', kind, reading, treatment: TREATMENT, age_h: 200, ...more },
-    { zones: [{ id: 'top', role: 'top' }] },
+    { piece: { kind: 'desk' }, zones: [{ id: 'top', role: 'top' }] },
   );
 
 const READINGS: Record<Test['kind'], { good: Test['reading']; bad: Test['reading'] }> = {
@@ -88,9 +89,30 @@ describe('a patch', () => {
       age_h: 48,
     };
     const on = (substrate: 'metal_ferrous' | 'closed_grain_hardwood') =>
-      judgeTest(test, { zones: [{ id: 'top', role: 'top', stated: { substrate } }] }).cut?.spacing_mm;
+      judgeTest(test, { piece: { kind: 'desk' }, zones: [{ id: 'top', role: 'top', stated: { substrate } }] }).cut
+        ?.spacing_mm;
     expect(on('metal_ferrous')).toBe(1);
     expect(on('closed_grain_hardwood')).toBe(2);
+  });
+
+  it('is cut as its form asked for it: by what is believed of the ground, stated or seen', () => {
+    const rusty: Dossier['zones'] = [
+      { id: 'top', role: 'leg', observations: [], defects: [{ code: 'rust' }], stated: { substrate: 'metal_ferrous' } },
+    ];
+    for (const zones of [rusty, [{ id: 'top', role: 'leg' as const }]]) {
+      const piece = { piece: { kind: 'chair' as const }, zones };
+      const treatment = { ...TREATMENT, coats: 1 };
+      const { cut } = judgeTest({ zone: 'top', kind: 'cross_cut', reading: { iso_class: 0 }, treatment }, piece);
+      expect(cut).toEqual(specifyCutOn(piece, 'top', treatment));
+    }
+  });
+
+  it('read from a picture with too little confidence is incomplete, however well it looks', () => {
+    const read = (confidence: number) => judge('cross_cut', { removed_pct: 0, by: 'photo', confidence }).verdict;
+    expect(read(0.01)).toBe('incomplete');
+    expect(read(0.49)).toBe('incomplete');
+    expect(read(0.5)).toBe('pass');
+    expect(judge('cross_cut', { removed_pct: 0, confidence: 0 }).why).toContain('a guess');
   });
 
   it('is named by what was done to it', () => {

@@ -2,17 +2,18 @@ import { FILM_FACTS, PRIMER_FACTS, type PrimerCode } from '../knowledge';
 import { PENCIL_GRADES, type Dossier, type Test, type Treatment } from '../dossier';
 import {
   astmOfSeverity,
+  LEAST_CONFIDENCE,
   severityOfAstm,
   severityOfBleed,
   severityOfPencil,
   severityOfRubs,
-  specifyCut,
   toAstmClass,
   toIsoClass,
   type AstmB,
   type CutSpec,
   type Severity,
 } from '../scales';
+import { specifyCutOn } from './cut';
 
 export interface JudgedTest {
   id: string | undefined;
@@ -41,7 +42,7 @@ const UNPRIMED_FROM_H = 12;
  * One reading on the common scale, with its verdict. A reading taken before the film's hardening time is kept but does
  * not count. `age_h` left out means incomplete: a reading without an age proves nothing.
  */
-export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones' | 'goal'>): JudgedTest {
+export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' | 'goal'>): JudgedTest {
   const reading = test.reading as Record<string, unknown>;
   const severity = readSeverity(test.kind, reading);
   const countsFromH = countsFrom(test);
@@ -49,7 +50,8 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones' | 'goal'>):
   const early = age !== undefined && age < countsFromH;
   const limits = limitsOf(dossier);
   const held = holds(test.kind, reading, severity, limits);
-  const verdict = age === undefined || !test.treatment ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
+  const lacks = findLack(test);
+  const verdict = lacks ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
   return {
     id: test.id,
     kind: test.kind,
@@ -58,9 +60,24 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'zones' | 'goal'>):
     early,
     countsFromH,
     ...lattice(test, reading, severity, dossier),
-    why: explain(test, severity, verdict, countsFromH, limits),
+    why: explain(test, severity, verdict, { countsFromH, limits, lacks }),
   };
 }
+
+type Lack = 'treatment' | 'age' | 'confidence';
+
+/** What a reading lacks to be judged; a class guessed from a poor picture is no more than a missing one. */
+function findLack({ treatment, age_h, reading }: Test): Lack | null {
+  if (!treatment) return 'treatment';
+  if (age_h === undefined) return 'age';
+  return typeof reading.confidence === 'number' && reading.confidence < LEAST_CONFIDENCE ? 'confidence' : null;
+}
+
+const LACK_WORDS: Record<Lack, string> = {
+  treatment: 'the record lacks what was put on the patch',
+  age: 'the record lacks the age of the patch',
+  confidence: 'the picture leaves the class a guess: take it again, or look and log it by eye',
+};
 
 /** Bleed that was measured is held against the limits of colour; all else against the limit of severity. */
 function holds(kind: Test['kind'], reading: Record<string, unknown>, severity: Severity, limits: Limits): boolean {
@@ -113,25 +130,11 @@ function lattice(
   test: Test,
   reading: Record<string, unknown>,
   severity: Severity,
-  dossier: Pick<Dossier, 'zones'>,
+  dossier: Pick<Dossier, 'piece' | 'zones'>,
 ): Pick<JudgedTest, 'isoClass' | 'astm' | 'cut'> {
   if (test.kind !== 'cross_cut') return {};
   const astm = typeof reading.removed_pct === 'number' ? toAstmClass(reading.removed_pct) : astmOfSeverity(severity);
-  return { isoClass: severity, astm, cut: specifyCut(estimateFilm(test), hardness(test, dossier)) };
-}
-
-/** Dry film of the patch, µm: as measured, or from the coats in the treatment. */
-export function estimateFilm(test: Pick<Test, 'treatment'>): number {
-  const { dft_um, primer, coats, paint, paint_coats } = test.treatment ?? {};
-  if (dft_um !== undefined) return dft_um;
-  const primerFilm = primer && primer !== 'none' ? FILM_FACTS[primer].dryFilmUm * (coats ?? 1) : 0;
-  const paintFilm = paint ? FILM_FACTS[paint].dryFilmUm * (paint_coats ?? 1) : 0;
-  return primerFilm + paintFilm;
-}
-
-function hardness(test: Test, dossier: Pick<Dossier, 'zones'>): 'hard' | 'soft' {
-  const stated = dossier.zones?.find((zone) => zone.id === test.zone)?.stated?.substrate;
-  return stated === 'metal_ferrous' || stated === 'metal_nonferrous' || stated === 'glass_ceramic' ? 'hard' : 'soft';
+  return { isoClass: severity, astm, cut: specifyCutOn(dossier, test.zone, test.treatment) };
 }
 
 const WHERE: Readonly<Record<string, string>> = {
@@ -146,14 +149,13 @@ function explain(
   test: Test,
   severity: Severity,
   verdict: JudgedTest['verdict'],
-  countsFromH: number,
-  limits: Limits,
+  { countsFromH, limits, lacks }: { countsFromH: number; limits: Limits; lacks: Lack | null },
 ): string {
   const place = test.interface && severity > 0 ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
   const name = KIND_WORDS[test.kind];
   switch (verdict) {
     case 'incomplete':
-      return `${name}: severity ${severity} of 5, but the record lacks ${test.treatment ? 'the age of the patch' : 'what was put on the patch'}.`;
+      return `${name}: severity ${severity} of 5, but ${LACK_WORDS[lacks ?? 'age']}.`;
     case 'early':
       return `${name}: severity ${severity} of 5 at ${test.age_h} h, early. Readings count from ${countsFromH} h.${place}`;
     case 'pass':

@@ -1,3 +1,9 @@
+/**
+ * A class read from a photograph with less confidence than this (0–1) is a guess: it proves nothing, and the picture is
+ * taken again or the lattice looked at (estimate).
+ */
+export const LEAST_CONFIDENCE = 0.5;
+
 /** 0 nothing, 5 worst: one scale for every kind of test. */
 export type Severity = 0 | 1 | 2 | 3 | 4 | 5;
 

@@ -4,14 +4,13 @@ import {
   type FinishCode,
   type PrepCode,
   type PrimerCode,
-  type RoleCode,
   type SubstrateCode,
 } from '../knowledge';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
-import type { Dossier, Experience, Goal, Test, Treatment, Zone } from '../dossier';
+import { lookOf, type Dossier, type Experience, type Goal, type Look, type Test, type Treatment, type Zone } from '../dossier';
 import { listExperience, modeOf, poolExperience, type Pooled } from '../learning';
-import { judgeTest } from '../proof';
+import { judgeTest, limitsOf, provesNoBleed } from '../proof';
 import {
   assessZone,
   CREDIBLE,
@@ -34,7 +33,7 @@ export interface Ground {
   hazards: Hazard[];
   area: number;
   goal: Goal;
-  look: 'opaque' | 'stain' | 'clear' | 'leave';
+  look: Look;
   colour: string;
   /** Pale paint shows bleed; dark paint hides most of it. */
   pale: boolean;
@@ -96,9 +95,9 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     hazards,
     area: zone.area_m2 ?? DEFAULT_AREA_M2,
     goal,
-    look: goal.zones?.[zone.id]?.look ?? (isSeldomPainted(zone.role) ? 'leave' : (goal.look ?? 'opaque')),
+    look: lookOf(dossier, zone),
     colour,
-    pale: computeLightness(colour) > 0.35,
+    pale: isPaleColour(colour),
     application: goal.application ?? 'brush_roll',
     ventilation: goal.ventilation ?? 'good',
     schools: { ...DEFAULT_SCHOOLS, ...goal.schools },
@@ -125,8 +124,6 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     failedTests: findFailedTests(dossier, zone),
   };
 }
-
-const isSeldomPainted = (role: RoleCode): boolean => role === 'hardware' || role === 'back';
 
 /** Wear decides what paint will do: tops in daily use, kitchen and bathroom fronts (common practice). */
 function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {
@@ -156,7 +153,9 @@ function makePool(dossier: Dossier, belief: Belief): Ground['pool'] {
 function findHeldTests(dossier: Dossier, zone: Zone): Ground['heldHere'] {
   return (dossier.tests ?? []).flatMap((test) => {
     const mode = modeOf(test.kind);
-    if (test.zone !== zone.id || !test.treatment || !mode || judgeTest(test, dossier).verdict !== 'pass') return [];
+    if (test.zone !== zone.id || !test.treatment || !mode) return [];
+    const judged = judgeTest(test, dossier);
+    if (mode === 'bleed' ? !provesNoBleed(test, judged, limitsOf(dossier)) : judged.verdict !== 'pass') return [];
     return [{ mode, prep: test.treatment.prep ?? 'none', primer: test.treatment.primer ?? 'none' }];
   });
 }
@@ -185,13 +184,15 @@ export const hasFinish =
   (state: State): boolean =>
     codes.includes(state.finish);
 
+/** Paint this pale shows colour that comes through (relative luminance, estimate). */
+const PALE = 0.35;
+export const isPaleColour = (hex: string): boolean => computeLightness(hex) > PALE;
+
 /** Relative luminance of a colour, 0 black to 1 white. */
 export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));
 
 export const isScuff = (prep: PrepCode): boolean =>
   prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';
 
-/** Bleed this likely must be blocked under pale paint. */
-export const BLEED_LIMIT = 0.15;
 /** An old coat this likely to be failing must come off. */
 export const FAILING_LIMIT = 0.3;

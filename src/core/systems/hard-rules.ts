@@ -7,11 +7,11 @@ import {
   SOLID_WOODS,
   type Basis,
 } from '../knowledge';
+import { BLEED_LIMIT } from '../proof';
 import { CREDIBLE } from '../survey';
 import { describeChance } from '../shared';
 import type { Choice } from './choice';
 import {
-  BLEED_LIMIT,
   FAILING_LIMIT,
   hasFinish,
   hasSubstrate,

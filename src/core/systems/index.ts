@@ -1,5 +1,5 @@
 export type { Step } from './choice';
-export { BLEED_LIMIT, computeLightness, DEFAULT_COLOUR, DEFAULT_SCHOOLS } from './ground';
+export { computeLightness, DEFAULT_COLOUR, DEFAULT_SCHOOLS, isPaleColour } from './ground';
 export { HARD_RULES } from './hard-rules';
 export { planPiece, type Plan } from './plan';
 export type { Rejection } from './rejections';

@@ -1,6 +1,6 @@
 import { LABEL_CLIMATE } from '../climate';
 import type { PrepCode } from '../knowledge';
-import type { Dossier, PlannedStep, Stack, Treatment } from '../dossier';
+import { isLeft, type Dossier, type PlannedStep, type Stack, type Treatment } from '../dossier';
 import type { Choice } from './choice';
 import { freezeStep } from './freeze';
 import { readGround, type Ground } from './ground';
@@ -95,7 +95,7 @@ export function listTakenSteps(dossier: Dossier): { id: string; steps: PlannedSt
   let products: Product[] | null = null;
   return taken.flatMap(({ id, treatment, stack, steps }) => {
     const zone = dossier.zones?.find((own) => own.id === id);
-    if (!zone || dossier.goal?.zones?.[id]?.look === 'leave') return [];
+    if (!zone || isLeft(dossier, zone)) return [];
     if (steps) return [{ id, steps }];
     products ??= listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
     const ground = readGround(dossier, zone);

@@ -1,6 +1,6 @@
 import { findCheck, labelProduct } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
-import type { Dossier, Zone } from '../dossier';
+import { listTreated, type Dossier, type Zone } from '../dossier';
 import { PREP_LABELS } from '../proof';
 import { describeChance } from '../shared';
 import { CREDIBLE, diagnoseZone, labelState } from '../survey';
@@ -45,7 +45,7 @@ const LEAST_MONEY = 2;
 export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint[] {
   const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
-  const grounds = (dossier.zones ?? []).map((zone) => readGround(dossier, zone)).filter(({ look }) => look !== 'leave');
+  const grounds = listTreated(dossier).map((zone) => readGround(dossier, zone));
   const largest = grounds.sort((a, b) => b.area - a.area).slice(0, mostZones);
   const weighed = largest.flatMap((ground) => {
     const { zone } = ground;

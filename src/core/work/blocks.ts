@@ -1,4 +1,4 @@
-import type { Dossier } from '../dossier';
+import { listTreated, type Dossier } from '../dossier';
 import { judgeGates, nameZone } from '../piece';
 import { assessZone } from '../survey';
 import type { Task } from './tasks';
@@ -22,7 +22,7 @@ const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   const open = tasks.filter(({ state }) => state === 'open');
   const taken = (dossier.chosen?.zones ?? []).map(({ id }) => id);
-  const left = (id: string): boolean => dossier.goal?.zones?.[id]?.look === 'leave';
+  const treated = new Set(listTreated(dossier).map(({ id }) => id));
   const blocks: Block[] = [];
   const add = (gate: Block['gate'], zone: string, text: string, held: readonly Task[], goTo: Block['goTo']): void => {
     const known = blocks.find((block) => block.gate === gate);
@@ -34,7 +34,7 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   };
   for (const zone of dossier.zones ?? []) {
     const own = open.filter(({ openZones }) => openZones.includes(zone.id));
-    if (left(zone.id) || own.length === 0) continue;
+    if (!treated.has(zone.id) || own.length === 0) continue;
     const hazard = assessZone(dossier, zone).hazards.find(({ gate }) => gate !== undefined);
     // Lead that was found stops the piece, all of it.
     if (hazard?.gate === 'certified_practice') add('certified_practice', zone.id, hazard.why, open, 'read');
@@ -50,7 +50,7 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   const planned = new Set(tasks.flatMap(({ zones }) => zones));
   for (const id of taken) {
     const failed = blocks.some(({ gate, zones }) => gate === 'proof_failed' && zones.includes(id));
-    if (left(id) || failed || planned.has(id) || !dossier.zones?.some((zone) => zone.id === id)) continue;
+    if (!treated.has(id) || failed || planned.has(id)) continue;
     const text = `The system you took does not stand any more for the ${nameZone(dossier, id).toLowerCase()}. Choose again.`;
     add('no_way', id, text, open, 'choose');
   }

@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
-import type { Dossier } from '@/core/dossier';
+import { listTreated, type Dossier } from '@/core/dossier';
 import { judgeGates, nameZone, zoneName } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
@@ -41,7 +41,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
   const wide = useIsWide();
   const systems = wide ? plan.systems.slice(0, SHOWN_WIDE) : plan.systems;
   const [picked, setPicked] = useState('s1');
-  const zones = (dossier.zones ?? []).filter((zone) => dossier.goal?.zones?.[zone.id]?.look !== 'leave');
+  const zones = listTreated(dossier);
   const [zonePicked, setZone] = useState('');
   const zoneId = zones.some(({ id }) => id === zonePicked) ? zonePicked : (zones[0]?.id ?? '');
   const current = systems.find(({ id }) => id === picked) ?? systems[0];
@@ -158,9 +158,8 @@ function RuledOut({ dossier }: { dossier: Dossier }) {
 
 /** A plan made before everything is read says so. */
 function Assumptions({ dossier }: { dossier: Dossier }) {
-  const open = diagnosePiece(dossier).filter(
-    ({ id, settled }) => !settled && dossier.goal?.zones?.[id]?.look !== 'leave',
-  );
+  const treated = new Set(listTreated(dossier).map(({ id }) => id));
+  const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && treated.has(id));
   if (open.length === 0) return null;
   const names = open.map(({ id }) => nameZone(dossier, id).toLowerCase()).join(', ');
   return (

@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { Choices, Column, Disclosure, Field, Heading, Small, Strong, type ChoiceOption } from '@/client/ui';
-import type { Goal, Zone } from '@/core/dossier';
+import { isLeft, wishLook, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
 import { DEFAULT_COLOUR } from '@/core/systems';
@@ -129,11 +129,8 @@ export function Wishes({ goal, zones, onChange }: WishesProps) {
                 key={zone.id}
                 title={`Look of the ${zoneName(zone).toLowerCase()}`}
                 options={[{ code: 'as_piece' as const, label: 'As the piece' }, ...LOOKS]}
-                value={goal.zones?.[zone.id]?.look ?? 'as_piece'}
-                onPick={(code) => {
-                  const { [zone.id]: _own, ...others } = goal.zones ?? {};
-                  set({ zones: code === 'as_piece' ? others : { ...others, [zone.id]: { look: code } } });
-                }}
+                value={isLeft({ goal }, zone) ? 'leave' : (goal.zones?.[zone.id]?.look ?? 'as_piece')}
+                onPick={(code) => set({ zones: wishLook(goal, zone, code).zones })}
               />
             ))}
             <DueDate key={goal.due ?? ''} due={goal.due ?? ''} onPick={(due) => set({ due })} />

@@ -15,7 +15,17 @@ import {
   Strong,
   Toggle,
 } from '@/client/ui';
-import { foundLead, isTrueElsewhere, toZoneFacts, type Observation, type PieceChange, type Zone } from '@/core/dossier';
+import {
+  foundLead,
+  isLeft,
+  isTrueElsewhere,
+  leaveZone,
+  takeUpZone,
+  toZoneFacts,
+  type Observation,
+  type PieceChange,
+  type Zone,
+} from '@/core/dossier';
 import { ROLES, type RoleCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
 import { assignShapes, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
@@ -54,9 +64,7 @@ export function ZoneEditor({ dossier, change }: PieceParts) {
     setPicked(next);
   };
   const toggleLeave = (zone: Zone): void => {
-    const left = goal.zones?.[zone.id]?.look === 'leave';
-    const { [zone.id]: _own, ...others } = goal.zones ?? {};
-    change({ type: 'goal_set', goal: { ...goal, zones: left ? others : { ...others, [zone.id]: { look: 'leave' } } } });
+    change({ type: 'goal_set', goal: isLeft(dossier, zone) ? takeUpZone(goal, zone) : leaveZone(goal, zone) });
   };
   return (
     <Column gap="$m">
@@ -78,7 +86,7 @@ export function ZoneEditor({ dossier, change }: PieceParts) {
           zone={zone}
           zones={zones}
           shapes={shapes}
-          left={goal.zones?.[zone.id]?.look === 'leave'}
+          left={isLeft(dossier, zone)}
           open={zone.id === open}
           picked={picked}
           onOpen={() => show(zone.id === open ? null : zone.id)}

@@ -16,7 +16,7 @@ import {
   useKeys,
   type Place,
 } from '@/client/ui';
-import type { Dossier, Zone } from '@/core/dossier';
+import { listTreated, type Dossier, type Zone } from '@/core/dossier';
 import { judgeReadingState, zoneName, type ReadingState } from '@/core/piece';
 import { diagnosePiece } from '@/core/survey';
 import { assignShapes, buildTemplate } from '@/core/templates';
@@ -36,17 +36,14 @@ export function ReadScreen() {
   );
 }
 
-const wanted = (dossier: Dossier): Zone[] =>
-  (dossier.zones ?? []).filter((zone) => dossier.goal?.zones?.[zone.id]?.look !== 'leave');
-
 function countSettled(dossier: Dossier): string {
-  const ids = new Set(wanted(dossier).map(({ id }) => id));
+  const ids = new Set(listTreated(dossier).map(({ id }) => id));
   const settled = diagnosePiece(dossier).filter(({ id, settled: done }) => done && ids.has(id)).length;
   return `${settled} of ${ids.size} settled`;
 }
 
 function ReadAction({ dossier }: PieceParts) {
-  const ids = new Set(wanted(dossier).map(({ id }) => id));
+  const ids = new Set(listTreated(dossier).map(({ id }) => id));
   const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && ids.has(id));
   const to = `/piece/${dossier.piece.id ?? ''}/choose` as const;
   return (
@@ -60,7 +57,7 @@ function Reading({ dossier, change }: PieceParts) {
   const wide = useIsWide();
   const asked = useRouteParam('zone');
   const [placing, setPlacing] = useState<number | null>(null);
-  const zones = wanted(dossier);
+  const zones = listTreated(dossier);
   const diagnoses = useMemo(() => diagnosePiece(dossier), [dossier]);
   const shapes = useMemo(
     () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
