@@ -49,6 +49,18 @@ function telling(answer: Answer): { code: string; ratio: number } | undefined {
   return top > 1 ? ranked.find(({ ratio }) => ratio === top) : undefined;
 }
 
+/** A measurement has its own chances; the material only tilts them towards the answer that fits it. */
+function measured({ answers, measures }: Check, world: World): number[] {
+  const { of, chances } = measures!;
+  const column = of === 'soundness' ? String(world.soundness) : world[of] === true ? 'yes' : 'no';
+  const tilted = answers.map(({ code, says }) => {
+    const sign = says.substrate?.[world.substrate as 'mdf'];
+    return chances[code]![column]! * (sign ? LIKELIHOOD_RATIO[sign] : 1);
+  });
+  const sum = tilted.reduce((a, b) => a + b, 0);
+  return tilted.map((share) => share / sum);
+}
+
 function chance(check: Check, result: string, world: World, weight: number): number {
   const shares = check.answers.map((answer) => {
     const sign = telling(answer);
@@ -60,7 +72,9 @@ function chance(check: Check, result: string, world: World, weight: number): num
     return weigh(check, answer, world) / (sign.ratio * alike.length);
   });
   const sum = shares.reduce((a, b) => a + b, 0);
-  const read = shares.map((share) => (0.95 * share) / sum + 0.05 / shares.length);
+  const read = check.measures
+    ? measured(check, world)
+    : shares.map((share) => (0.95 * share) / sum + 0.05 / shares.length);
   const damped = read.map((p) => p ** weight);
   return damped[check.answers.findIndex(({ code }) => code === result)]! / damped.reduce((a, b) => a + b, 0);
 }

@@ -1,4 +1,4 @@
-import type { FinishCode, GrainCode, RoleCode, SoundnessCode, Strength, SubstrateCode } from './codes';
+import type { Basis, FinishCode, GrainCode, RoleCode, SoundnessCode, Strength, SubstrateCode } from './codes';
 
 /**
  * Likelihood ratios against a neutral answer: `+++` about 30:1, `++` 10:1, `+` 3:1 (common practice turned
@@ -51,6 +51,18 @@ export const CHECK_GROUPS = [
 ] as const;
 export type CheckGroup = (typeof CHECK_GROUPS)[number];
 
+/**
+ * Chances of each answer of a check that shows the effect itself, by what is the case: it is a measurement with slips of
+ * its own and no clue. A false alarm is rare, for craters and colour have few other causes; a miss is likelier, for the
+ * dab may lie beside the spot.
+ */
+export interface Measurement {
+  of: 'bleed' | 'silicone' | 'soundness';
+  /** By answer, then `no` and `yes` of a small fact, or the degree of soundness. Each column sums to 1. */
+  chances: Readonly<Record<string, Readonly<Record<string, number>>>>;
+  basis: Basis;
+}
+
 export interface Check {
   code: string;
   group: CheckGroup | null;
@@ -68,6 +80,7 @@ export interface Check {
   /** Roles on which it is proposed; on all when left out. It can be made anywhere. */
   roles?: readonly RoleCode[];
   answers: readonly Answer[];
+  measures?: Measurement;
 }
 
 export const SOLID_WOODS = [
@@ -97,6 +110,45 @@ interface AnswerRow extends Omit<Answer, 'says' | 'estimated'> {
 interface CheckRow extends Omit<Check, 'answers'> {
   answers: readonly AnswerRow[];
 }
+
+const CRAWL: Measurement = {
+  of: 'silicone',
+  chances: { lies_flat: { no: 0.9996, yes: 0.04 }, crawls: { no: 0.0004, yes: 0.96 } },
+  basis: 'estimate',
+};
+/** In which colour it comes is told by the wood; that it comes counts. */
+const STAIN: Measurement = {
+  of: 'bleed',
+  chances: {
+    stays_white: { no: 0.999, yes: 0.04 },
+    yellow: { no: 0.000_34, yes: 0.32 },
+    pink_red: { no: 0.000_33, yes: 0.32 },
+    brown: { no: 0.000_33, yes: 0.32 },
+  },
+  basis: 'estimate',
+};
+const HOLD_BY_TAPE: Measurement = {
+  of: 'soundness',
+  chances: {
+    nothing: { sound: 0.9495, marginal: 0.14, failing: 0.03 },
+    specks: { sound: 0.05, marginal: 0.85, failing: 0.07 },
+    sheets: { sound: 0.0005, marginal: 0.01, failing: 0.9 },
+  },
+  basis: 'estimate',
+};
+/** Classes by how an old coat holds: 2 and 3 are marginal, 4 and 5 failing (common practice). */
+const HOLD_BY_LATTICE: Measurement = {
+  of: 'soundness',
+  chances: {
+    '0': { sound: 0.6, marginal: 0.03, failing: 0.005 },
+    '1': { sound: 0.35, marginal: 0.11, failing: 0.015 },
+    '2': { sound: 0.04, marginal: 0.5, failing: 0.03 },
+    '3': { sound: 0.0095, marginal: 0.35, failing: 0.05 },
+    '4': { sound: 0.0003, marginal: 0.008, failing: 0.4 },
+    '5': { sound: 0.0002, marginal: 0.002, failing: 0.5 },
+  },
+  basis: 'estimate',
+};
 
 // prettier-ignore
 const CHECK_ROWS: readonly CheckRow[] = [
@@ -281,7 +333,7 @@ const CHECK_ROWS: readonly CheckRow[] = [
     code: 'tape_pull', group: 'hold',
     title: 'Press firm tape on and pull it off sharply',
     where: 'Where the old coat looks worst',
-    minutes: 1, waitHours: 0, mark: 1,
+    minutes: 1, waitHours: 0, mark: 1, measures: HOLD_BY_TAPE,
     answers: [
       { code: 'nothing', label: 'Tape is clean', says: { soundness: { sound: '++' } }, estimates: { soundness: { marginal: '-', failing: '--' } } },
       { code: 'specks', label: 'Specks', says: { soundness: { marginal: '++' } }, estimates: { soundness: { sound: '-' } } },
@@ -292,7 +344,7 @@ const CHECK_ROWS: readonly CheckRow[] = [
     code: 'cross_cut_old', group: 'hold',
     title: 'Cut a lattice in the old coat and pull tape',
     where: 'Where a small scar can be filled',
-    minutes: 5, waitHours: 0, mark: 2,
+    minutes: 5, waitHours: 0, mark: 2, measures: HOLD_BY_LATTICE,
     answers: ['0', '1', '2', '3', '4', '5'].map((code): AnswerRow => ({
       code,
       label: `Class ${code}`,
@@ -339,7 +391,7 @@ const CHECK_ROWS: readonly CheckRow[] = [
     code: 'crawl_dab', group: null,
     title: 'Dab on waterborne primer and watch it',
     where: 'A coin’s size on a cleaned spot',
-    minutes: 10, waitHours: 0, mark: 1,
+    minutes: 10, waitHours: 0, mark: 1, measures: CRAWL,
     answers: [
       { code: 'lies_flat', label: 'Lies flat', estimates: { present: { silicone: '--' } } },
       { code: 'crawls', label: 'Crawls into craters', says: { present: { silicone: '+++' } } },
@@ -349,7 +401,7 @@ const CHECK_ROWS: readonly CheckRow[] = [
     code: 'bleed_probe', group: null,
     title: 'Dab white waterborne paint on a suspect spot',
     where: 'On a knot, a dark streak or a hidden red part; look tomorrow',
-    minutes: 3, waitHours: 12, mark: 1,
+    minutes: 3, waitHours: 12, mark: 1, measures: STAIN,
     answers: [
       { code: 'stays_white', label: 'Stays white', estimates: { present: { bleed: '---' } } },
       { code: 'yellow', label: 'Yellows', estimates: { substrate: { knotty_softwood: '+' }, present: { bleed: '+++' } } },

@@ -119,8 +119,8 @@ export const FINISH_BY_ERA: Record<EraCode, FinishWeights> = {
 /** How much an owner's "it has been painted" counts for an opaque coat, and "no" against one. */
 export const OPAQUE_IF_PAINTED: Record<'yes' | 'no' | 'unknown', number> = { yes: 20, no: 0.05, unknown: 1 };
 
-/** A fact the owner states is very strong evidence, not certainty: 100:1. */
-export const STATED_RATIO = 100;
+/** A material or finish the owner states is so with this chance until checks speak against it (estimate). */
+export const STATED_CERTAINTY = 0.985;
 
 /** Chance that a pale paint would be stained, by material, before any check. */
 // prettier-ignore

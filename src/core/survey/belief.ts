@@ -11,7 +11,7 @@ import {
 } from '../knowledge';
 import { resolveAlike, type Dossier, type Zone } from '../dossier';
 import { collectClues, type Clue } from './clues';
-import { computePrior } from './prior';
+import { computePrior, type Prior } from './prior';
 import { FACETS, STATE_COUNT, STATES, type FacetName } from './states';
 
 export interface Ranked<C extends string> {
@@ -30,6 +30,8 @@ export interface Belief {
   grain: Ranked<GrainCode>[];
   present: Record<SmallFact, number>;
   clues: readonly Clue[];
+  /** What was to be expected before any clue. */
+  prior: Prior;
 }
 
 /**
@@ -44,7 +46,7 @@ export function computeBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Z
   const facets: Record<FacetName, Float64Array> = { ...prior.facets };
   const touched = new Set<FacetName>();
 
-  const clues = collectClues(resolveAlike(dossier, zone), history);
+  const clues = collectClues(resolveAlike(dossier, zone), history, prior.logState);
   for (const { table } of clues) {
     if (!table.facet) {
       for (let s = 0; s < STATE_COUNT; s += 1) logState[s] = logState[s]! + Math.log(table.values[s]!);
@@ -59,7 +61,7 @@ export function computeBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Z
     for (let s = 0; s < STATE_COUNT; s += 1)
       logState[s] = logState[s]! + Math.log(normaliseRow(facets[name], s, width));
   }
-  return summarise(exponentiate(logState), facets, clues);
+  return { ...summarise(exponentiate(logState), facets), clues, prior };
 }
 
 function multiplyInto(target: Float64Array, factors: Float64Array): void {
@@ -85,7 +87,7 @@ function exponentiate(logs: Float64Array): Float64Array {
   return joint.map((value) => value / total);
 }
 
-function summarise(joint: Float64Array, facets: Belief['facets'], clues: readonly Clue[]): Belief {
+function summarise(joint: Float64Array, facets: Belief['facets']): Omit<Belief, 'clues' | 'prior'> {
   const { substrate, finish } = marginaliseStates(joint);
   const marginal = (name: FacetName): number[] => {
     const width = FACETS[name].length;
@@ -104,7 +106,7 @@ function summarise(joint: Float64Array, facets: Belief['facets'], clues: readonl
   };
   const soundness = rank(marginal('soundness').map((p, i) => ({ code: SOUNDNESS[i]!, p })));
   const grain = rank(marginal('grain').map((p, i) => ({ code: GRAINS[i]!, p })));
-  return { joint, facets, substrate: rank(substrate), finish: rank(finish), soundness, grain, present, clues };
+  return { joint, facets, substrate: rank(substrate), finish: rank(finish), soundness, grain, present };
 }
 
 /** Sums a weight of each state into substrates and finishes, in the order of the code lists. */

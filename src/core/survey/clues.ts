@@ -3,7 +3,7 @@ import {
   findAnswer,
   findCheck,
   measureStrength,
-  STATED_RATIO,
+  STATED_CERTAINTY,
   type DefectCode,
   type FinishCode,
   type Says,
@@ -11,7 +11,7 @@ import {
 } from '../knowledge';
 import { resultOf, type History, type Observation, type Zone } from '../dossier';
 import { buildWeightTable, likelihoodTables, type LikelihoodTable } from './likelihood';
-import { STATES } from './states';
+import { STATES, type State } from './states';
 
 /** One piece of evidence, as probabilities over the hidden states at the weight it counts with. */
 export interface Clue {
@@ -40,9 +40,14 @@ interface RawClue {
   observation?: Observation;
 }
 
-/** All evidence about a zone: answers, defects seen, stated facts, and the piece's history. */
-export function collectClues(zone: Zone, history: History): Clue[] {
-  const raw = [...readObservations(zone), ...readDefects(zone), ...readStatedFacts(zone), ...readHistory(history)];
+/** All evidence about a zone: answers, defects seen, stated facts, and the piece's history. `prior`: log P by state. */
+export function collectClues(zone: Zone, history: History, prior: Float64Array): Clue[] {
+  const raw = [
+    ...readObservations(zone),
+    ...readDefects(zone),
+    ...readStatedFacts(zone, prior),
+    ...readHistory(history),
+  ];
   return raw.flatMap((clue, i) => {
     const { group, strength, doubt, observation } = clue;
     const table = clue.build(doubt * weighInGroup(raw, i));
@@ -109,17 +114,42 @@ function sayWithWeight(name: `defect:${DefectCode}` | `bled:${string}`, says: Sa
   return { group, strength: measureStrength(says), doubt: 1, build };
 }
 
-function readStatedFacts({ stated }: Zone): RawClue[] {
-  if (!(stated?.substrate ?? stated?.finish)) return [];
-  const table = buildStatedTable(stated?.substrate, stated?.finish);
-  return [{ group: null, strength: STATED_RATIO, doubt: 1, build: () => table }];
+function readStatedFacts({ stated }: Zone, prior: Float64Array): RawClue[] {
+  const { substrate, finish } = stated ?? {};
+  if (substrate === undefined && finish === undefined) return [];
+  const table = buildStatedTable(prior, substrate, finish);
+  return [{ group: null, strength: STATED_STRENGTH, doubt: 1, build: () => table }];
 }
 
-function buildStatedTable(substrate: SubstrateCode | undefined, finish: FinishCode | undefined): LikelihoodTable {
-  const values = Float64Array.from(STATES, (state) => {
-    const first = substrate === state.substrate ? STATED_RATIO : 1;
-    const second = finish === state.finish ? STATED_RATIO : 1;
-    return first * second;
-  });
-  return { facet: null, width: 1, values };
+/** The strongest clue of all: an owner who built it knows more than any look. */
+const STATED_STRENGTH = 1000;
+const FITTING_ROUNDS = 12;
+
+/**
+ * Weights by state that lift what was stated from its prior chance to `STATED_CERTAINTY` and leave the rest in its own
+ * proportions; material and finish in turn until both stand (iterative proportional fitting, Deming and Stephan 1940).
+ */
+function buildStatedTable(
+  prior: Float64Array,
+  substrate: SubstrateCode | undefined,
+  finish: FinishCode | undefined,
+): LikelihoodTable {
+  const weights = new Float64Array(STATES.length).fill(1);
+  const fit = (belongs: (state: State) => boolean): void => {
+    let [own, all] = [0, 0];
+    STATES.forEach((state, s) => {
+      const mass = Math.exp(prior[s]!) * weights[s]!;
+      all += mass;
+      if (belongs(state)) own += mass;
+    });
+    const lift = (STATED_CERTAINTY / (1 - STATED_CERTAINTY)) * ((all - own) / own);
+    // A fact that is likelier than that already is not made less likely by being said.
+    if (lift > 1) STATES.forEach((state, s) => (weights[s]! *= belongs(state) ? lift : 1));
+  };
+  for (let round = 0; round < FITTING_ROUNDS; round += 1) {
+    if (substrate !== undefined) fit((state) => state.substrate === substrate);
+    if (finish !== undefined) fit((state) => state.finish === finish);
+  }
+  const most = Math.max(...weights);
+  return { facet: null, width: 1, values: weights.map((weight) => weight / most) };
 }

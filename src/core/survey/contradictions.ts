@@ -1,10 +1,10 @@
-import { findAnswer, findCheck, type SubstrateCode } from '../knowledge';
+import { findAnswer, findCheck, type Measurement, type SubstrateCode } from '../knowledge';
 import { resultOf, type Zone } from '../dossier';
-import { marginaliseStates, mostLikelyState, type Belief } from './belief';
+import { marginaliseStates, type Belief } from './belief';
 import type { Clue } from './clues';
 import { labelState } from './labels';
 import { likelihoodTables, type LikelihoodTable } from './likelihood';
-import { STATE_COUNT, STATES } from './states';
+import { STATE_COUNT, STATES, type State } from './states';
 
 export interface Contradiction {
   check: string;
@@ -40,11 +40,14 @@ export function findContradictions(belief: Belief, zone: Zone): Contradiction[] 
   const judged = answers.map((clue) => {
     const judgement = surprises.get(clue)!;
     // Of two that exclude each other, the one the rest foresaw less is doubted.
-    const beaten = misfits(clue, IRRECONCILABLE).some((other) => surprises.get(other)!.surprise >= judgement.surprise);
+    const beaten =
+      !measurementOf(clue) &&
+      misfits(clue, IRRECONCILABLE).some((other) => surprises.get(other)!.surprise >= judgement.surprise);
     return { clue, ...judgement, conflicts: judgement.conflicts || beaten };
   });
   return [
-    ...doubtStatedFact(belief, zone),
+    // Where an answer is named already, what was stated is not named besides.
+    ...doubtStatedFacts(belief, zone, judged.some(({ conflicts }) => conflicts) ? [] : [...kind.values()]),
     ...judged
       .filter(({ conflicts }) => conflicts)
       .sort((a, b) => Number(isConfirmed(a.clue)) - Number(isConfirmed(b.clue)) || a.surprise - b.surprise)
@@ -57,6 +60,9 @@ export function findContradictions(belief: Belief, zone: Zone): Contradiction[] 
       ),
   ];
 }
+
+/** What a clue measured, where it shows the effect itself. */
+const measurementOf = (clue: Clue): Measurement | undefined => findCheck(clue.observation!.check)?.measures;
 
 const isConfirmed = (clue: Clue): boolean => clue.observation?.certainty === 'confirmed';
 
@@ -87,9 +93,25 @@ function judgeAgainstRest(belief: Belief, clue: Clue, others: number): Judgement
   }
   const rest = best(without, total);
   const now = best(belief.joint, 1);
-  const surprise = (tables.size * foreseen) / total;
-  const turned = others >= OTHERS_FOR_A_VERDICT && rest.code !== now.code && rest.p >= VERDICT && now.p >= VERDICT;
+  const measured = measurementOf(clue);
+  // An effect is rare until it is seen: a measurement surprises only where the rest spoke against it.
+  const surprise = measured ? foreseen / total / foreseeBefore(belief, facet, full) : (tables.size * foreseen) / total;
+  const turned =
+    !measured && others >= OTHERS_FOR_A_VERDICT && rest.code !== now.code && rest.p >= VERDICT && now.p >= VERDICT;
   return { surprise, rest, conflicts: turned || (others > 0 && surprise < SURPRISE_RATIO) };
+}
+
+/** Chance of an answer before anything was known of the surface. */
+function foreseeBefore({ prior }: Belief, facet: Clue['table']['facet'], table: Float64Array): number {
+  const width = table.length / STATE_COUNT;
+  let [sum, all] = [0, 0];
+  for (let s = 0; s < STATE_COUNT; s += 1) {
+    const p = Math.exp(prior.logState[s]!);
+    all += p;
+    for (let x = 0; x < width; x += 1)
+      sum += p * (facet ? prior.facets[facet][s * width + x]! : 1) * table[s * width + x]!;
+  }
+  return sum / all;
 }
 
 function best(joint: Float64Array, total: number): { code: SubstrateCode; p: number } {
@@ -104,6 +126,11 @@ function word(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Con
   const named = others.map(
     ({ observation }) => `“${findAnswer(observation!.check, resultOf(observation!)!)?.label ?? ''}”`,
   );
+  if (measurementOf(clue)) {
+    // What was seen to happen is not argued away: it is provided for, and what it is set against is looked at again.
+    const why = `“${label}” was not to be foreseen from the rest, which speaks for ${labelState(rest.code)}. What was seen to happen counts all the same. Make it once more on another spot.`;
+    return { check, result: answer, why, ...(id === undefined ? {} : { observationId: id }), against: [] };
+  }
   const title = (findCheck(check)?.title ?? check).replace('?', '').toLowerCase();
   const cure = isConfirmed(clue)
     ? 'You made it twice, so make one of the others again.'
@@ -152,6 +179,18 @@ function explainKindly({ observation, doubt }: Clue): Float64Array {
   return kindest;
 }
 
+/** How likely an answer is where something is so, the rest as it was to be expected before any clue. */
+function expectUnder({ prior }: Belief, answer: Float64Array, isSo: (state: State) => boolean): number {
+  let [sum, all] = [0, 0];
+  STATES.forEach((state, s) => {
+    if (!isSo(state)) return;
+    const p = Math.exp(prior.logState[s]!);
+    sum += p * answer[s]!;
+    all += p;
+  });
+  return sum / all;
+}
+
 /** Whether an answer is likelier on this substrate than on the average state. */
 function speaksFor(likelihood: Float64Array, substrate: SubstrateCode): boolean {
   let [sum, top] = [0, 0];
@@ -162,20 +201,27 @@ function speaksFor(likelihood: Float64Array, substrate: SubstrateCode): boolean 
   return top > (1.5 * sum) / STATE_COUNT;
 }
 
-/** A fact the owner stated that the checks have made less likely than not. */
-function doubtStatedFact(belief: Belief, zone: Zone): Contradiction[] {
+/** What was stated stands at more than this until checks speak against it. */
+const STATED_UNDOUBTED = 0.9;
+
+/** Facts the owner stated that the checks together, or one of them alone, speak against. */
+function doubtStatedFacts(belief: Belief, zone: Zone, answers: readonly Float64Array[]): Contradiction[] {
   const { substrate, finish } = zone.stated ?? {};
-  const state = mostLikelyState(belief);
   const doubts: Contradiction[] = [];
-  const doubt = (said: string, label: string, found: string): void => {
-    const why = `You said ${label}; the checks speak for ${found}. Make one of them again, or take the statement back.`;
+  const doubt = (
+    said: string | undefined,
+    list: readonly { code: string; p: number }[],
+    isSaid: (state: State) => boolean,
+  ): void => {
+    if (said === undefined) return;
+    const stands = list.find(({ code }) => code === said)!.p;
+    const excluded = answers.some((answer) => expectUnder(belief, answer, isSaid) < IRRECONCILABLE * Math.max(...answer));
+    if (stands >= STATED_UNDOUBTED && !excluded) return;
+    const found = list.find(({ code }) => code !== said)!;
+    const why = `You said ${labelState(said)}; checks speak for ${labelState(found.code)}. Make one of them again, or take the statement back.`;
     doubts.push({ check: 'stated', result: said, why, against: [] });
   };
-  const chance = (list: readonly { code: string; p: number }[], code: string): number =>
-    list.find((entry) => entry.code === code)?.p ?? 1;
-  if (substrate && chance(belief.substrate, substrate) < 0.5) {
-    doubt(substrate, labelState(substrate), labelState(belief.substrate[0]!.code));
-  }
-  if (finish && chance(belief.finish, finish) < 0.5) doubt(finish, labelState(finish), labelState(state.finish));
+  doubt(substrate, belief.substrate, (state) => state.substrate === substrate);
+  doubt(finish, belief.finish, (state) => state.finish === finish);
   return doubts;
 }

@@ -5,6 +5,7 @@ import {
   measureStrength,
   MISREADING_RATE,
   type Check,
+  type Measurement,
   type Says,
   type Strength,
 } from '../knowledge';
@@ -77,6 +78,8 @@ function baseRates(answers: Check['answers']): number[] {
  * on wax 1 against 0.1, 0.95 × 0.909 + 0.025 = 0.889; elsewhere 1/30 against 1, 0.056.
  */
 function buildTables(check: Check): Map<string, LikelihoodTable> {
+  const { measures } = check;
+  if (measures) return buildMeasuredTables(check, measures);
   const facet = findFacet(check.answers.map((answer) => answer.says));
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
@@ -94,6 +97,33 @@ function buildTables(check: Check): Map<string, LikelihoodTable> {
         const read = (weights[a] ?? 0) / total;
         table.values[s * width + x] = (1 - MISREADING_RATE) * read + MISREADING_RATE / tables.length;
       });
+    });
+  });
+  return new Map(tables.map(({ code, table }) => [code, table]));
+}
+
+const FACET_OF = { bleed: 'seep', silicone: 'silicone', soundness: 'soundness' } as const satisfies Record<
+  Measurement['of'],
+  FacetName
+>;
+
+/** P(answer | state) of a measurement: its own chances, tilted to the answer that fits the material. */
+function buildMeasuredTables(check: Check, { of, chances }: Measurement): Map<string, LikelihoodTable> {
+  const facet = FACET_OF[of];
+  const facetValues: readonly FacetValue[] = FACETS[facet];
+  const width = facetValues.length;
+  const tables = check.answers.map(({ code }) => ({
+    code,
+    table: { facet, width, values: new Float64Array(STATE_COUNT * width) },
+  }));
+  STATES.forEach((state, s) => {
+    facetValues.forEach((value, x) => {
+      const column = of === 'soundness' ? value.soundness! : value[of] ? 'yes' : 'no';
+      const weights = check.answers.map(
+        ({ code, says }) => chances[code]![column]! * ratio(says.substrate?.[state.substrate]),
+      );
+      const total = weights.reduce((sum, weight) => sum + weight, 0);
+      tables.forEach(({ table }, a) => (table.values[s * width + x] = weights[a]! / total));
     });
   });
   return new Map(tables.map(({ code, table }) => [code, table]));

@@ -1,5 +1,5 @@
-import { DEFECTS, DEFECT_FACTS } from '../knowledge';
-import type { Dossier, Zone } from '../dossier';
+import { CHECKS, DEFECTS, DEFECT_FACTS, SUBSTRATES, type PieceKind } from '../knowledge';
+import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
 import { diagnoseZone } from './diagnose';
 
 const needsOf = (zone: Partial<Zone>, more: Partial<Dossier> = {}, history: Dossier['piece']['history'] = {}) => {
@@ -80,5 +80,90 @@ describe('the needs a diagnosis delivers', () => {
     };
     expect(tested('home_swab')).toMatch(/home swab.*sand wet/i);
     expect(tested('chip_to_laboratory')).toMatch(/laboratory.*place tested only/);
+  });
+});
+
+describe('a measurement', () => {
+  const needs = (kind: PieceKind, stated: Zone['stated'], observations: Observation[]) =>
+    new Map(
+      diagnoseZone(
+        { format: DOSSIER_FORMAT, piece: { kind } },
+        { id: 'z', role: 'top', observations, ...(stated ? { stated } : {}) },
+      ).needs.map(({ code, p }) => [code, p]),
+    );
+  const CRAWLS: Observation = { check: 'crawl_dab', result: 'crawls' };
+  const PINK: Observation = { check: 'bleed_probe', result: 'pink_red' };
+  const SHEETS: Observation = { check: 'tape_pull', result: 'sheets' };
+
+  it.each([
+    ['on a clear coat', undefined],
+    ['on old paint', { finish: 'alkyd_paint' as const }],
+    ['on laminate', { substrate: 'hpl_laminate' as const }],
+  ])('that shows the effect makes its need by itself, %s', (_name, stated) => {
+    expect(needs('table', stated, [CRAWLS]).get('desilicone')).toBeGreaterThan(0.9);
+    expect(needs('table', stated, [PINK]).get('stain_block')).toBeGreaterThan(0.9);
+    expect(needs('table', stated, [SHEETS]).get('strip')).toBeGreaterThan(0.9);
+  });
+
+  it('made twice settles it', () => {
+    expect(needs('table', undefined, [CRAWLS, CRAWLS]).get('desilicone')).toBeGreaterThan(0.975);
+    expect(needs('table', { substrate: 'hpl_laminate' }, [PINK, PINK]).get('stain_block')).toBeGreaterThan(0.98);
+  });
+
+  it('stands beside pale wood, and is not called a misfit', () => {
+    const observations: Observation[] = [{ check: 'wood_colour', result: 'pale_yellow' }, PINK];
+    expect(needs('table', undefined, observations).get('stain_block')).toBeGreaterThan(0.9);
+    const dossier: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'table' } };
+    const { contradictions } = diagnoseZone(dossier, { id: 'z', role: 'top', observations });
+    expect(contradictions.filter(({ why }) => why.includes('hardly fits'))).toEqual([]);
+  });
+
+  it('against another of the same is shown, and its effect still provided for', () => {
+    const observations: Observation[] = [{ check: 'crawl_dab', result: 'lies_flat' }, CRAWLS];
+    const dossier: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'table' } };
+    const { contradictions, needs: found } = diagnoseZone(dossier, { id: 'z', role: 'top', observations });
+    expect(contradictions).toContainEqual(expect.objectContaining({ check: 'crawl_dab', result: 'crawls' }));
+    expect(contradictions.find(({ result }) => result === 'crawls')!.why).toContain('counts all the same');
+    expect(found.find(({ code }) => code === 'desilicone')!.p).toBeGreaterThan(0.5);
+  });
+
+  it('has chances that sum to one in each case', () => {
+    for (const { measures } of CHECKS) {
+      if (!measures) continue;
+      const columns = Object.keys(Object.values(measures.chances)[0]!);
+      for (const column of columns) {
+        const sum = Object.values(measures.chances).reduce((total, row) => total + row[column]!, 0);
+        expect(sum).toBeCloseTo(1, 9);
+      }
+    }
+  });
+});
+
+describe('a material the owner states', () => {
+  const believe = (observations: Observation[], stated: Zone['stated'], kind: PieceKind = 'desk') =>
+    diagnoseZone({ format: DOSSIER_FORMAT, piece: { kind } }, { id: 'z', role: 'top', observations, stated });
+  const chance = (found: ReturnType<typeof believe>, code: string) =>
+    [...found.belief.substrate, ...found.belief.finish].find((entry) => entry.code === code)!.p;
+
+  it.each(SUBSTRATES)('stands at 0.97 or more before any check: %s', (substrate) => {
+    expect(chance(believe([], { substrate }), substrate)).toBeGreaterThanOrEqual(0.97);
+  });
+
+  it('stands together with a stated finish', () => {
+    const found = believe([], { substrate: 'open_grain_hardwood', finish: 'wax' });
+    expect(chance(found, 'open_grain_hardwood')).toBeGreaterThanOrEqual(0.97);
+    expect(chance(found, 'wax')).toBeGreaterThanOrEqual(0.97);
+  });
+
+  it('gives way to checks that speak against it, and the conflict is shown', () => {
+    const looks: Observation[] = [
+      { check: 'edge_line', result: 'dark_line' },
+      { check: 'core_view', result: 'chips' },
+    ];
+    const found = believe(looks, { substrate: 'open_grain_hardwood' });
+    expect(chance(found, 'open_grain_hardwood')).toBeLessThan(0.9);
+    expect(found.contradictions.map(({ check }) => check)).toContain('stated');
+    const one = believe(looks.slice(0, 1), { substrate: 'open_grain_hardwood' });
+    expect(one.contradictions.length).toBeGreaterThan(0);
   });
 });

@@ -109,7 +109,7 @@ export function makeReader(surface: PracticeSurface, random: () => number, how: 
     const weights = tables.map(([, { facet, width, values }]) => {
       const p = values[state * width + (facet ? surface.facets[facet] : 0)]!;
       // A misreading shared by the group stands in for the single slips that the tables contain.
-      return how === 'shared' ? p - MISREADING_RATE / tables.length : p;
+      return how === 'shared' && !check.measures ? p - MISREADING_RATE / tables.length : p;
     });
     return tables[drawIndex(random, weights)]![0];
   };
