@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { parseDossier, type Dossier } from '@/core/dossier';
 import { fail, type Result } from '@/core/shared';
 import { reportProof } from '@/core/piece';
-import { reportDiagnosis } from '@/core/survey';
+import { reportDiagnosis, type Circumstance } from '@/core/survey';
 import { reportPlan } from '@/core/systems';
 import { explainProblem } from '@/contract';
 import { PHOTO_USAGE } from './photos';
@@ -17,22 +17,23 @@ export interface Io {
 }
 
 interface Command {
-  report: (dossier: Dossier, now: string) => unknown;
-  text: (dossier: Dossier, now: string) => string;
+  report: (dossier: Dossier, now: string, at: Circumstance) => unknown;
+  text: (dossier: Dossier, now: string, at: Circumstance) => string;
 }
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   diagnose: {
-    report: (dossier) => reportDiagnosis(dossier),
-    text: (dossier) => describeDiagnosis(reportDiagnosis(dossier)),
+    report: (dossier, _now, at) => reportDiagnosis(dossier, at),
+    text: (dossier, _now, at) => describeDiagnosis(reportDiagnosis(dossier, at)),
   },
   plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
   proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },
 };
 
-const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text]
-Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text.
+const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text] [--at bench|kerb]
+Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
+are proposed.
 ${PHOTO_USAGE}`;
 
 /** Runs one command line. Returns the exit code: 0 fine, 1 invalid input, 2 usage. */
@@ -43,15 +44,15 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
     io.err(USAGE);
     return 2;
   }
-  const { command, files, asText } = parsed;
+  const { command, files, asText, at } = parsed;
   const several = files.length > 1;
   let code: 0 | 1 = 0;
   for (const file of files) {
     const dossier = readFile(file, io);
     if (dossier.ok) {
       const report = asText
-        ? command.text(dossier.value, io.now())
-        : JSON.stringify(command.report(dossier.value, io.now()), null, several ? 0 : 2);
+        ? command.text(dossier.value, io.now(), at)
+        : JSON.stringify(command.report(dossier.value, io.now(), at), null, several ? 0 : 2);
       io.out(report);
       continue;
     }
@@ -65,18 +66,22 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
   return code;
 }
 
-function readArguments(args: readonly string[]): { command: Command; files: string[]; asText: boolean } | string {
+function readArguments(
+  args: readonly string[],
+): { command: Command; files: string[]; asText: boolean; at: Circumstance } | string {
   try {
     const { values, positionals } = parseArgs({
       args: [...args],
-      options: { text: { type: 'boolean', default: false } },
+      options: { text: { type: 'boolean', default: false }, at: { type: 'string', default: 'bench' } },
       allowPositionals: true,
     });
     const [name, ...files] = positionals;
     const command = name && Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
     if (!command) return name ? `unknown command: ${name}` : 'a command is missing';
     if (files.length === 0) return 'a file is missing';
-    return { command, files, asText: values.text };
+    const { at } = values;
+    if (at !== 'bench' && at !== 'kerb') return `--at is bench or kerb, not ${at}`;
+    return { command, files, asText: values.text, at };
   } catch (error) {
     return error instanceof Error ? error.message : 'wrong arguments';
   }

@@ -2,7 +2,7 @@ export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted 
 export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
 export { useGetExperienceQuery, useLazyGetInstrumentsQuery } from './pieces-api';
-export { currencySet, schemePicked, unitsPicked, type Scheme } from './settings';
+export { currencySet, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, overlay, useChange, usePiece } from './use-piece';
 export { rememberPiece } from './sender';

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Units } from '@/core/shared';
+import type { Circumstance } from '@/core/survey';
 import { recall } from './keep';
 
 export type Scheme = 'light' | 'dark' | 'system';
@@ -9,9 +10,11 @@ export interface Settings {
   units: Units;
   /** What stands before a sum of money; the owner's own, or nothing. */
   currency: string;
+  /** Where pieces are read: at the kerb nothing is wetted, marked or waited for. */
+  place: Circumstance;
 }
 
-const DEFAULTS: Settings = { scheme: 'system', units: 'metric', currency: '' };
+const DEFAULTS: Settings = { scheme: 'system', units: 'metric', currency: '', place: 'bench' };
 
 export const settingsSlice = createSlice({
   name: 'settings',
@@ -23,9 +26,12 @@ export const settingsSlice = createSlice({
     unitsPicked: (state, { payload }: PayloadAction<Units>) => {
       state.units = payload;
     },
+    placePicked: (state, { payload }: PayloadAction<Circumstance>) => {
+      state.place = payload;
+    },
     currencySet: (state, { payload }: PayloadAction<string>) => {
       state.currency = payload.trim().slice(0, 4);
     },
   },
 });
-export const { schemePicked, unitsPicked, currencySet } = settingsSlice.actions;
+export const { schemePicked, unitsPicked, currencySet, placePicked } = settingsSlice.actions;

@@ -3,7 +3,8 @@ import { confirmRow, correctLattice, isRowConfirmed, turnSquare } from './correc
 const cells = Array.from({ length: 5 }, () => [0, 0, 0.4, 0, 0]);
 const faulty = { cells, confidence: 0, usable: false };
 const good = { cells, confidence: 0.9, usable: true };
-const confirmAll = () => cells.reduce((confirmed, _row, r) => confirmRow(confirmed, cells, r), new Map<number, number>());
+const confirmAll = () =>
+  cells.reduce((confirmed, _row, r) => confirmRow(confirmed, cells, r), new Map<number, number>());
 
 describe('a lattice put right by eye', () => {
   it('keeps its faults after one square is tapped', () => {

@@ -3,8 +3,7 @@ import { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate } from '..
 import { computeBelief } from '../survey';
 import { DEFAULT_COLOUR, isPaleColour } from '../systems';
 
-export const isPale = (dossier: Pick<Dossier, 'goal'>): boolean =>
-  isPaleColour(dossier.goal?.colour ?? DEFAULT_COLOUR);
+export const isPale = (dossier: Pick<Dossier, 'goal'>): boolean => isPaleColour(dossier.goal?.colour ?? DEFAULT_COLOUR);
 
 /** The gates before painting, of every zone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
 export function judgeGates(dossier: Dossier): Gate[] {

@@ -1,5 +1,5 @@
 import { listTreated, type Dossier } from '../dossier';
-import { diagnosePiece } from '../survey';
+import { diagnosePiece, nextQuestion } from '../survey';
 import { judgeGates } from './gates';
 import { zoneName } from './section';
 
@@ -33,10 +33,16 @@ export function summariseProgress(dossier: Dossier): Progress {
       tone: 'stop',
     };
   }
-  if (hazard)
-    return { ...base, stage: 'read', state: 'Lead possible', next: 'Test for lead before any sanding', tone: 'stop' };
-  const unread = diagnoses.find(({ settled }) => !settled);
   const name = (id: string): string => zoneName(zones.find((zone) => zone.id === id) ?? { id }).toLowerCase();
+  if (hazard) {
+    // A look may yet show that there is no coat to hold any.
+    const held = diagnoses.filter(({ hazards }) => hazards.includes(hazard))[0]!;
+    const asked = nextQuestion(held);
+    const next =
+      asked === 'lead_test' ? 'Test for lead before any sanding' : `Look at the ${name(held.id)}, sand nothing yet`;
+    return { ...base, stage: 'read', state: 'Lead possible', next, tone: 'stop' };
+  }
+  const unread = diagnoses.find(({ settled }) => !settled);
   if (unread && !dossier.chosen) {
     return {
       ...base,

@@ -143,8 +143,7 @@ describe('what opens the bleed gate', () => {
     reading,
     ...(age_h === undefined ? {} : { age_h }),
   });
-  const judge = (tests: Test[], more: Partial<Dossier> = {}) =>
-    judgeBleedGate(dossier(tests, more), zone, 0.8, true);
+  const judge = (tests: Test[], more: Partial<Dossier> = {}) => judgeBleedGate(dossier(tests, more), zone, 0.8, true);
   const chosen = (more: Partial<Treatment>, topcoat?: 'wb_clear'): Partial<Dossier> => ({
     chosen: {
       zones: [

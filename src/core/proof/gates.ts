@@ -123,10 +123,13 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
     watches.set(key, [...(watches.get(key) ?? []), { test, judged: judgeTest(test, dossier) }]);
   }
   const verdicts = [...watches.values()].map((own) => judgeWatches(own, limitsOf(dossier), chosen));
-  const verdict =
-    verdicts.find(({ state }) => state === 'open') ??
+  const verdict = verdicts.find(({ state }) => state === 'open') ??
     verdicts.find(({ state }) => state === 'waiting') ??
-    verdicts.find(({ state }) => state === 'closed') ?? { state: 'waiting' as const, why: sayBleedWait(limitsOf(dossier)), proved: [] };
+    verdicts.find(({ state }) => state === 'closed') ?? {
+      state: 'waiting' as const,
+      why: sayBleedWait(limitsOf(dossier)),
+      proved: [],
+    };
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
   if (override && verdict.state !== 'open') return { ...base, state: 'overridden', why: sayOverride(override.reason) };
   return { ...base, ...verdict };

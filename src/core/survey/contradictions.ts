@@ -215,7 +215,9 @@ function doubtStatedFacts(belief: Belief, zone: Zone, answers: readonly Float64A
   ): void => {
     if (said === undefined) return;
     const stands = list.find(({ code }) => code === said)!.p;
-    const excluded = answers.some((answer) => expectUnder(belief, answer, isSaid) < IRRECONCILABLE * Math.max(...answer));
+    const excluded = answers.some(
+      (answer) => expectUnder(belief, answer, isSaid) < IRRECONCILABLE * Math.max(...answer),
+    );
     if (stands >= STATED_UNDOUBTED && !excluded) return;
     const found = list.find(({ code }) => code !== said)!;
     const why = `You said ${labelState(said)}; checks speak for ${labelState(found.code)}. Make one of them again, or take the statement back.`;

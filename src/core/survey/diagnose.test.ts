@@ -103,8 +103,12 @@ describe('the lead gate', () => {
 describe('the next check', () => {
   it('is worth more than it costs, best first, and never one that was made or skipped', () => {
     const { nextChecks } = diagnose(
-      { observations: [{ check: 'edge_line', result: 'thin_wood_layer' }], skipped_checks: ['damp_rag'] },
-      { history: {} },
+      {
+        observations: [{ check: 'edge_line', result: 'thin_wood_layer' }],
+        // The first looks are taken.
+        skipped_checks: ['damp_rag', 'corner_lift', 'pattern_repeat'],
+      },
+      { history: { era: 'since_2000' } },
     );
     expect(nextChecks.length).toBeGreaterThan(1);
     nextChecks.reduce((before, next) => {

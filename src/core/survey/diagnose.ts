@@ -5,7 +5,7 @@ import { findContradictions, type Contradiction } from './contradictions';
 import { deriveHazards, type Hazard } from './hazards';
 import { labelState } from './labels';
 import { deriveNeeds, readMoisture, type Need } from './needs';
-import { rankNextChecks, type NextCheck } from './next-check';
+import { rankNextChecks, type Circumstance, type NextCheck } from './next-check';
 import type { MoistureVerdict } from '../climate';
 
 export interface EvidenceItem {
@@ -44,14 +44,15 @@ export function assessZone(dossier: Dossier, zone: Zone): Pick<ZoneDiagnosis, 'b
   return { belief, hazards, needs: deriveNeeds(belief, dossier, read, hazards) };
 }
 
-/** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. */
-export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
+/** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. `at`: where the piece stands. */
+export function diagnoseZone(dossier: Dossier, zone: Zone, at: Circumstance = 'bench'): ZoneDiagnosis {
   const read = resolveAlike(dossier, zone);
   const { belief, hazards, needs } = assessZone(dossier, zone);
   const nextChecks = rankNextChecks(belief, read, {
     leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
     ventilation: dossier.goal?.ventilation ?? 'good',
     hideGrain: dossier.goal?.grain === 'hide',
+    at,
   });
   const moisture = readMoisture(dossier, read);
   return {
@@ -67,8 +68,8 @@ export function diagnoseZone(dossier: Dossier, zone: Zone): ZoneDiagnosis {
   };
 }
 
-export const diagnosePiece = (dossier: Dossier): ZoneDiagnosis[] =>
-  (dossier.zones ?? []).map((zone) => diagnoseZone(dossier, zone));
+export const diagnosePiece = (dossier: Dossier, at?: Circumstance): ZoneDiagnosis[] =>
+  (dossier.zones ?? []).map((zone) => diagnoseZone(dossier, zone, at));
 
 const WEIGHT: Record<Strength, number> = { '+++': 3, '++': 2, '+': 1, '-': -1, '--': -2, '---': -3 };
 

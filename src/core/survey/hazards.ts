@@ -40,7 +40,7 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
   const era = dossier.piece.history?.era ?? 'unknown';
   if (!isLeadPossible(era, dossier.piece.region)) return null;
   const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
-  if (coated < 0.1) return null;
+  if (coated < LEAD_CREDIBLE) return null;
   const last = tests.at(-1);
   if (last) return { code: 'lead_not_found', why: sayNegative(last.kit) };
   const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
@@ -59,6 +59,9 @@ function sayNegative(kit: LeadKit | undefined): string {
   return `No lead was found (${by ? by.label.toLowerCase() : 'kind of test not recorded'}). ${doubt}`;
 }
 
-function mayHoldLead(state: State): boolean {
+/** A coat this likely is tested for lead before dust or heat (estimate, as every credible state is served). */
+export const LEAD_CREDIBLE = 0.1;
+
+export function mayHoldLead(state: State): boolean {
   return state.finish !== 'bare' && state.finish !== 'factory_film' && state.finish !== 'wax' && state.finish !== 'oil';
 }

@@ -1,7 +1,8 @@
 export { computeBelief, CREDIBLE, mostLikelyState, type Belief, type Ranked } from './belief';
 export { labelState } from './labels';
 export { assessZone, diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDiagnosis } from './diagnose';
-export { DEFAULT_AREA_M2, type NextCheck } from './next-check';
+export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './next-check';
+export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
 export type { Hazard } from './hazards';
 export { lastResult, SURFACE_NEEDS, type Need } from './needs';

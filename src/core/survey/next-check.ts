@@ -1,9 +1,11 @@
-import { CHECKS, type Check } from '../knowledge';
+import { CHECKS, findCheck, type Check } from '../knowledge';
 import type { Zone } from '../dossier';
 import type { Belief } from './belief';
 import { weighRank } from './clues';
+import { LEAD_CREDIBLE, mayHoldLead } from './hazards';
 import { checkStrength, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { expectInState, SURFACE_NEEDS, tabulateNeed, type SurfaceNeed } from './needs';
+import { STATES } from './states';
 import { formatChance } from '../shared';
 
 /** What one answer of a check would change. */
@@ -17,12 +19,15 @@ export interface AnswerForesight {
 
 export interface NextCheck {
   check: string;
-  /** Expected work saved, minutes, less the check's own cost. */
+  /** Expected work saved by it alone, minutes, less the check's own cost; 0 where it tells only together with others. */
   worthMinutes: number;
   costMinutes: number;
   why: string;
   answers: AnswerForesight[];
 }
+
+/** Where the piece stands: at the kerb, before it is bought, one looks and smells and nothing more. */
+export type Circumstance = 'kerb' | 'bench';
 
 export interface CheckLimits {
   /** No abrasion while lead is possible. */
@@ -30,13 +35,17 @@ export interface CheckLimits {
   ventilation: 'good' | 'limited' | 'none';
   /** The owner wants the grain hidden, so open pores matter. */
   hideGrain: boolean;
+  at: Circumstance;
 }
 
 /** A waiting hour and a mark cost something too: priced in minutes of work (estimates). */
-const WAIT_MINUTES_PER_HOUR = 0.5;
-const MARK_MINUTES = [0, 1, 12] as const;
-/** Reading the question and going to look costs a little, whatever the check. */
-const ATTENTION_MINUTES = 0.4;
+const WAIT_MINUTES_PER_HOUR = 1;
+const MARK_MINUTES = [0, 2.5, 12] as const;
+/**
+ * Reading the question, going to look and taking the glove off to answer, whatever the check (estimate; with it four
+ * questions a surface are asked on average, see `npm run bench`).
+ */
+const ATTENTION_MINUTES = 2;
 /** Gloves on and the door open, or a mask on: getting ready takes time as well (estimates). */
 const CARE_MINUTES = { solvent: 1.5, abrasion: 1 } as const;
 /** With little fresh air a solvent check is put off (an estimate). */
@@ -49,29 +58,64 @@ const NEGLIGIBLE = 1e-5;
 /**
  * The checks worth making, best first. Sensible behaviour costs Σ min(provide, p × missed) over the needs: that is the
  * table of decisions (leave, scuff, grip, block, strip, seal …), which falls apart by need because each is provided for
- * on its own. A check is worth what it takes off that sum on average, less its minutes, its wait and its mark. Empty
- * when nothing is worth it. A check that leaves a visible mark waits until no gentler one is worth asking.
+ * on its own; while lead is possible, its test is one of them. A check is worth what it takes off that sum on average,
+ * less its minutes, its wait and its mark; a look of under a minute is also worth what it brings together with one
+ * other, for one sign alone seldom tells what a surface is (`pairs`). Empty when nothing is worth it. A check that leaves
+ * a visible mark waits until no gentler one is worth asking, and everything waits for the first looks.
  */
 export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits): NextCheck[] {
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
-  const forecast = prepare(belief, area, limits.hideGrain);
-  const worthy = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits))
-    .map((check) => appraise(forecast, check, limits))
-    .filter(({ worth }) => worth > 0)
-    .sort((a, b) => b.worth - a.worth);
+  const forecast = prepare(belief, area, limits);
+  const open = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits)).map((check) =>
+    appraise(forecast, check, limits),
+  );
+  const alone = [...open].sort((a, b) => b.worth - a.worth);
+  // Where a look leads by itself it is asked whatever a second would add.
+  const looks = alone.filter(({ check }) => isLook(check));
+  const led = alone[0] !== undefined && alone[0].worth > 0 && isLook(alone[0].check);
+  const together = led ? new Map<string, number>() : appraisePairs(forecast, looks, limits);
+  const ranked = alone
+    .map((entry) => ({ ...entry, rank: Math.max(entry.worth, together.get(entry.check.code) ?? -Infinity) }))
+    .sort((a, b) => b.rank - a.rank);
+  const worthy = ranked.filter(({ rank }) => rank > 0);
   const gentle = worthy.filter(({ check }) => check.mark < 2);
-  return (gentle.length > 0 ? gentle : worthy).map((entry) => describe(forecast, entry));
+  const asked = gentle.length > 0 ? gentle : worthy;
+  // Nothing is wetted, marked, waited for or tested for lead before a few looks were taken.
+  const unread = [...done].filter((code) => isLookCode(code)).length < LOOKS_FIRST;
+  const look = unread && (asked.length > 0 || limits.leadOpen) ? ranked.find(({ check }) => isLook(check)) : undefined;
+  return (look ? [look, ...asked.filter((entry) => entry !== look)] : asked).map((entry) => describe(forecast, entry));
 }
+
+/** Looks taken of an unread zone before anything else is asked (common practice: look, touch, then probe). */
+const LOOKS_FIRST = 3;
+const isLookCode = (code: string): boolean => {
+  const check = findCheck(code);
+  return check !== undefined && isLook(check);
+};
 
 export const DEFAULT_AREA_M2 = 0.5;
 
+/** A look of under a minute that leaves nothing behind. */
+export const isLook = ({ minutes, waitHours, mark, care }: Check): boolean =>
+  minutes < 1 && waitHours === 0 && mark === 0 && care === undefined;
+
+/** Whether a check makes dust or flakes of the old coat, which lead forbids until it is settled. */
+export const raisesDust = ({ care, mark }: Check): boolean => care === 'abrasion' || mark === 2;
+
+/** At the kerb nothing is wetted, marked or waited for. */
+const MOST_KERB_MINUTES = 2;
+
+/** May this check be made on this zone, whether or not it is worth it? */
+export function mayCheck(check: Check, limits: Pick<CheckLimits, 'leadOpen' | 'at'>): boolean {
+  if (raisesDust(check) && limits.leadOpen) return false;
+  const gentle = check.mark === 0 && check.waitHours === 0 && check.care === undefined;
+  return limits.at === 'bench' || (gentle && check.minutes <= MOST_KERB_MINUTES);
+}
+
 function isAllowed(check: Check, zone: Zone, limits: CheckLimits): boolean {
-  if (NOT_ASKED_BY_WORTH.has(check.code)) return false;
+  if (NOT_ASKED_BY_WORTH.has(check.code) || !mayCheck(check, limits)) return false;
   if (check.roles && !check.roles.includes(zone.role)) return false;
-  if (check.care === 'abrasion' && limits.leadOpen) return false;
-  // A lattice is cut into the old coat: dust and flakes, so it waits for the lead test too.
-  if (check.mark === 2 && limits.leadOpen) return false;
   return !(check.care === 'solvent' && limits.ventilation === 'none');
 }
 
@@ -83,9 +127,10 @@ export function priceCheck(check: Check, limits: Pick<CheckLimits, 'ventilation'
 }
 
 interface Term {
-  need: SurfaceNeed;
-  provide: number;
-  missed: number;
+  need: Pick<SurfaceNeed, 'label' | 'facet' | 'silent'>;
+  /** What sensible behaviour costs at this chance of the need, minutes. */
+  behave: (p: number) => number;
+  isProvided: (p: number) => boolean;
   now: number;
   /** P(need | state), the facet summed out, for the states of the forecast. */
   byState: Float64Array;
@@ -101,7 +146,13 @@ interface Forecast {
   now: number;
 }
 
-function prepare(belief: Belief, area: number, hideGrain: boolean): Forecast {
+/** What a kit costs in money, as minutes of work, and the day it may hold things up (estimate). */
+const LEAD_KIT_MINUTES = 20;
+/** The lead test as a need: asked for while a coat that may hold lead is credible, whatever else is known. */
+const LEAD_TERM = { label: 'Lead test', facet: null };
+const priceLeadTest = (limits: CheckLimits): number => priceCheck(findCheck('lead_test')!, limits) + LEAD_KIT_MINUTES;
+
+function prepare(belief: Belief, area: number, limits: CheckLimits): Forecast {
   const states: number[] = [];
   belief.joint.forEach((p, s) => {
     if (p > NEGLIGIBLE) states.push(s);
@@ -110,7 +161,7 @@ function prepare(belief: Belief, area: number, hideGrain: boolean): Forecast {
   for (let i = 0; i < states.length; i += 1) pState[i] = belief.joint[states[i]!]!;
   const terms = SURFACE_NEEDS.flatMap((need): Term[] => {
     const missed = need.missedMinutes(area);
-    if (missed === 0 || (need.onlyIfHidden && !hideGrain)) return [];
+    if (missed === 0 || (need.onlyIfHidden && !limits.hideGrain)) return [];
     const chances = tabulateNeed(need);
     const width = need.facet ? chances[0]!.length : 0;
     const byState = new Float64Array(states.length);
@@ -122,14 +173,21 @@ function prepare(belief: Belief, area: number, hideGrain: boolean): Forecast {
       now += pState[i]! * byState[i]!;
       for (let x = 0; x < width; x += 1) byValue[i * width + x] = chances[s]![x]!;
     }
-    return [{ need, provide: need.provideMinutes(area), missed, now, byState, byValue }];
+    const provide = need.provideMinutes(area);
+    const behave = (p: number): number => Math.min(provide, p * missed);
+    return [{ need, behave, isProvided: (p) => p * missed > provide, now, byState, byValue }];
   });
-  const now = terms.reduce((sum, term) => sum + behave(term, term.now), 0);
+  if (limits.leadOpen) {
+    const byState = Float64Array.from(states, (s) => (mayHoldLead(STATES[s]!) ? 1 : 0));
+    const isProvided = (p: number): boolean => p >= LEAD_CREDIBLE;
+    const kit = priceLeadTest(limits);
+    const chance = byState.reduce((sum, share, i) => sum + share * pState[i]!, 0);
+    const behave = (p: number): number => (isProvided(p) ? kit : 0);
+    terms.push({ need: LEAD_TERM, behave, isProvided, now: chance, byState, byValue: new Float64Array(0) });
+  }
+  const now = terms.reduce((sum, term) => sum + term.behave(term.now), 0);
   return { belief, states, pState, rows: belief.facets, terms, now };
 }
-
-const behave = (term: Term, p: number): number => Math.min(term.provide, p * term.missed);
-const isProvided = (term: Term, p: number): boolean => p * term.missed > term.provide;
 
 interface Appraisal {
   check: Check;
@@ -141,24 +199,26 @@ function appraise(forecast: Forecast, check: Check, limits: CheckLimits): Apprai
   const tables = likelihoodTables(check.code, foreseenWeight(forecast.belief, check));
   const outcomes = check.answers.map(({ code, label }) => ({ code, label, ...foresee(forecast, tables.get(code)!) }));
   const after = outcomes.reduce(
-    (sum, { p, needs }) => sum + p * forecast.terms.reduce((cost, term, n) => cost + behave(term, needs[n]!), 0),
+    (sum, { p, needs }) => sum + p * forecast.terms.reduce((cost, term, n) => cost + term.behave(needs[n]!), 0),
     0,
   );
   return { check, worth: forecast.now - after - priceCheck(check, limits), outcomes };
 }
 
-/** The weight the check would count with beside what its group has said already. */
-function foreseenWeight(belief: Belief, check: Check): number {
+/** The weight the check would count with beside what its group has said already, and beside one made with it. */
+function foreseenWeight(belief: Belief, check: Check, beside?: Check): number {
   const strength = checkStrength(check);
-  const ahead = belief.clues.filter((clue) => clue.group === (check.group ?? check.code) && clue.strength >= strength);
-  return weighRank(ahead.length);
+  const group = check.group ?? check.code;
+  const ahead = belief.clues.filter((clue) => clue.group === group && clue.strength >= strength).length;
+  const other = beside && (beside.group ?? beside.code) === group && checkStrength(beside) >= strength ? 1 : 0;
+  return weighRank(ahead + other);
 }
 
 function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): NextCheck {
   let biggest: { shift: number; why: string } = { shift: 0, why: 'No answer would change the plan.' };
   for (const { label, p, needs } of outcomes) {
     terms.forEach((term, n) => {
-      const shift = p * Math.abs(behave(term, needs[n]!) - behave(term, term.now));
+      const shift = p * Math.abs(term.behave(needs[n]!) - term.behave(term.now));
       if (shift <= biggest.shift) return;
       const need = term.need.label.toLowerCase();
       const why = `“${label}” would move “${need}” from ${formatChance(term.now)} to ${formatChance(needs[n]!)}.`;
@@ -167,14 +227,14 @@ function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): N
   }
   return {
     check: check.code,
-    worthMinutes: Math.round(worth * 10) / 10,
+    worthMinutes: Math.max(0, Math.round(worth * 10) / 10),
     costMinutes: check.minutes,
     why: biggest.why,
     answers: outcomes.map(({ code, p, needs }) => ({
       code,
       p,
       changes: terms.flatMap((term, n) => {
-        const [before, then] = [isProvided(term, term.now), isProvided(term, needs[n]!)];
+        const [before, then] = [term.isProvided(term.now), term.isProvided(needs[n]!)];
         if (before === then || term.need.silent) return [];
         return [then ? term.need.label.toLowerCase() : `no “${term.need.label.toLowerCase()}”`];
       }),
@@ -209,4 +269,117 @@ function foresee({ states, pState, rows, terms }: Forecast, table: LikelihoodTab
     return sum / pAnswer;
   });
   return { p: pAnswer, needs };
+}
+
+/** States less likely than this are left out of pairs: they would double the work for hundredths of a minute. */
+const NEGLIGIBLE_IN_PAIRS = 5e-3;
+
+/** One look as pairs need it: for each answer P(answer | state), and with it P(answer and need | state) by term. */
+interface LookRow {
+  answers: { byState: Float64Array; byTerm: (Float64Array | null)[] }[];
+  price: number;
+  /** P(state) of the states that pairs look at. */
+  pState: Float64Array;
+}
+
+/**
+ * What each look is worth as the first of two: the pair's worth, both priced, where that is more than the dearer of the
+ * two alone would bring. Given material and finish two looks at different things are independent.
+ */
+function appraisePairs(forecast: Forecast, looks: readonly Appraisal[], limits: CheckLimits): Map<string, number> {
+  const kept = forecast.states.flatMap((_, i) => (forecast.pState[i]! > NEGLIGIBLE_IN_PAIRS ? [i] : []));
+  const rows = new Map<string, LookRow>();
+  const rowOf = (check: Check, beside: Check): LookRow => {
+    const weight = foreseenWeight(forecast.belief, check, beside);
+    const key = `${check.code}@${weight}`;
+    const known = rows.get(key) ?? readLook(forecast, kept, check, weight, limits);
+    rows.set(key, known);
+    return known;
+  };
+  const worth = new Map<string, number>();
+  looks.forEach((one, i) => {
+    for (const other of looks.slice(i + 1)) {
+      const facet = facetOf(one.check);
+      if (facet !== null && facet === facetOf(other.check)) continue;
+      const pair = appraisePair(forecast, kept, rowOf(one.check, other.check), rowOf(other.check, one.check));
+      // The other is made only if the first leaves it worth making: what it brings beyond the first is its own.
+      for (const own of [one, other])
+        if (pair > (worth.get(own.check.code) ?? -Infinity)) worth.set(own.check.code, pair);
+    }
+  });
+  // Of looks that are worth the same together, the one that tells more by itself comes first.
+  for (const { check, worth: alone } of looks) {
+    const shared = worth.get(check.code);
+    if (shared !== undefined) worth.set(check.code, shared + TIE_BREAK * alone);
+  }
+  return worth;
+}
+
+const TIE_BREAK = 1e-3;
+/** A pair has to bring this much before it keeps the questions going (minutes, estimate). */
+const LEAST_PAIR_GAIN = 1;
+
+const facetOf = (check: Check): string | null => [...likelihoodTables(check.code).values()][0]?.facet ?? null;
+
+function readLook(
+  { states, pState, rows, terms }: Forecast,
+  kept: readonly number[],
+  check: Check,
+  weight: number,
+  limits: CheckLimits,
+): LookRow {
+  const answers = [...likelihoodTables(check.code, weight).values()].map(({ facet, width, values }) => {
+    const facetRows = facet ? rows[facet] : null;
+    const byState = new Float64Array(kept.length);
+    const byTerm = terms.map(({ need }) => (facetRows && need.facet === facet ? new Float64Array(kept.length) : null));
+    for (let k = 0; k < kept.length; k += 1) {
+      const i = kept[k]!;
+      const at = states[i]! * width;
+      for (let x = 0; x < width; x += 1) {
+        const here = (facetRows ? facetRows[at + x]! : 1) * values[at + x]!;
+        byState[k]! += here;
+        for (let n = 0; n < terms.length; n += 1) {
+          const own = byTerm[n];
+          if (own) own[k]! += here * terms[n]!.byValue[i * width + x]!;
+        }
+      }
+    }
+    return { byState, byTerm };
+  });
+  return { answers, price: priceCheck(check, limits), pState: Float64Array.from(kept, (i) => pState[i]!) };
+}
+
+/** What two looks bring together, both priced. Sums over states as plain loops: every pair of answers goes through here. */
+function appraisePair({ terms, now }: Forecast, kept: readonly number[], one: LookRow, other: LookRow): number {
+  const count = kept.length;
+  const { pState } = one;
+  const first = new Float64Array(count);
+  const ofTerm = terms.map(() => new Float64Array(count));
+  let after = 0;
+  let seen = 0;
+  for (const a of one.answers) {
+    for (let k = 0; k < count; k += 1) first[k] = pState[k]! * a.byState[k]!;
+    for (let n = 0; n < terms.length; n += 1) {
+      const { byState } = terms[n]!;
+      const own = ofTerm[n]!;
+      const mine = a.byTerm[n];
+      for (let k = 0; k < count; k += 1) own[k] = mine ? pState[k]! * mine[k]! : first[k]! * byState[kept[k]!]!;
+    }
+    for (const b of other.answers) {
+      const pBoth = dot(first, b.byState);
+      if (pBoth < 1e-5) continue;
+      seen += pBoth;
+      for (let n = 0; n < terms.length; n += 1) {
+        const theirs = b.byTerm[n];
+        after += pBoth * terms[n]!.behave((theirs ? dot(first, theirs) : dot(ofTerm[n]!, b.byState)) / pBoth);
+      }
+    }
+  }
+  return now - after / seen - one.price - other.price - LEAST_PAIR_GAIN;
+}
+
+function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let k = 0; k < a.length; k += 1) sum += a[k]! * b[k]!;
+  return sum;
 }

@@ -180,7 +180,7 @@ export function readPractice(
   const zone = (): Zone => ({ id: 'z', role: surface.role, area_m2: surface.areaM2, observations });
   let belief = computeBelief(dossier, zone());
   // The lead gate is settled before reading starts: its test is the same for every strategy.
-  const limits = { leadOpen: false, ventilation: 'good' as const, hideGrain: false };
+  const limits = { leadOpen: false, ventilation: 'good', hideGrain: false, at: 'bench' } as const;
   while (observations.length < MOST_CHECKS) {
     const worthy = rankNextChecks(belief, zone(), limits).map(({ check }) => check);
     const code = strategy(belief, worthy, new Set(observations.map(({ check }) => check)));
@@ -213,6 +213,10 @@ export interface PracticeSummary {
   exactNeeds: number;
   checks: number;
   checkMinutes: number;
+  /** Minutes with hands and eyes on the piece, waits and marks not priced in. */
+  handsMinutes: number;
+  /** Checks that leave a mark. */
+  marks: number;
   allMinutes: number;
   /** Mean gap between forecast and outcome over ten bands of P(need), weighted by how many fall in each. */
   calibrationError: number;
@@ -245,6 +249,8 @@ export function measurePractice(count: number, strategy: Strategy, how: Misreadi
     exactNeeds: mean(({ forecasts: own }) => Number(own.every(({ p, needed }) => needed === p >= 0.5))),
     checks: mean(({ checks }) => checks.length),
     checkMinutes: mean(({ checkMinutes }) => checkMinutes),
+    handsMinutes: mean(({ checks }) => checks.reduce((sum, code) => sum + findCheck(code)!.minutes, 0)),
+    marks: mean(({ checks }) => checks.filter((code) => findCheck(code)!.mark > 0).length),
     allMinutes: mean(({ allMinutes }) => allMinutes),
     calibrationError: gap / forecasts.length,
     brier: squares / forecasts.length,

@@ -1,13 +1,14 @@
 import type { Dossier } from '../dossier';
 import type { MoistureVerdict } from '../climate';
 import { diagnoseZone } from './diagnose';
+import type { Circumstance } from './next-check';
 
 /** `bricolage.diagnosis/1`: the diagnosis as an open format. Probabilities to four decimals, each list sums to 1. */
-export function reportDiagnosis(dossier: Dossier) {
+export function reportDiagnosis(dossier: Dossier, at?: Circumstance) {
   return {
     format: 'bricolage.diagnosis/1' as const,
     zones: (dossier.zones ?? []).map((zone) => {
-      const diagnosis = diagnoseZone(dossier, zone);
+      const diagnosis = diagnoseZone(dossier, zone, at);
       const { belief } = diagnosis;
       return {
         id: zone.id,

@@ -8,7 +8,16 @@ import {
 } from '../knowledge';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
-import { lookOf, type Dossier, type Experience, type Goal, type Look, type Test, type Treatment, type Zone } from '../dossier';
+import {
+  lookOf,
+  type Dossier,
+  type Experience,
+  type Goal,
+  type Look,
+  type Test,
+  type Treatment,
+  type Zone,
+} from '../dossier';
 import { listExperience, modeOf, poolExperience, type Pooled } from '../learning';
 import { judgeTest, limitsOf, provesNoBleed } from '../proof';
 import {

@@ -11,15 +11,7 @@ import { BLEED_LIMIT } from '../proof';
 import { CREDIBLE } from '../survey';
 import { describeChance } from '../shared';
 import type { Choice } from './choice';
-import {
-  FAILING_LIMIT,
-  hasFinish,
-  hasSubstrate,
-  isCredible,
-  isScuff,
-  sumWhere,
-  type Ground,
-} from './ground';
+import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, isScuff, sumWhere, type Ground } from './ground';
 import { blocksStain } from './risk';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 

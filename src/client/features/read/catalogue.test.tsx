@@ -29,7 +29,9 @@ const draw = (node: React.ReactElement) =>
 
 describe('the whole vocabulary is within reach', () => {
   it('every check is asked or in the list of other checks', () => {
-    draw(<Question {...parts} change={jest.fn()} onNextZone={jest.fn()} more={false} />);
+    draw(
+      <Question {...parts} place="bench" onPlace={jest.fn()} change={jest.fn()} onNextZone={jest.fn()} more={false} />,
+    );
     fireEvent.press(screen.getByText('Make another check'));
     for (const code of CHECK_CODES)
       expect(screen.getAllByText(findCheck(code)?.title ?? NUMBER_CHECKS[code]!.title).length).toBeGreaterThan(0);

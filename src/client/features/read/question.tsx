@@ -13,10 +13,12 @@ import {
   Small,
   useIsWide,
   useKeys,
+  type ChoiceOption,
 } from '@/client/ui';
 import type { Observation, Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
+import { mayCheck, nextQuestion, type Circumstance } from '@/core/survey';
 import { CheckCard } from './check-card';
 import { Clash } from './evidence';
 import { MoistureCard } from './moisture-card';
@@ -24,17 +26,18 @@ import type { ReadingParts } from './reading-words';
 import { BeliefLine } from './verdict';
 
 interface QuestionProps extends ReadingParts {
+  place: Circumstance;
+  onPlace: (place: Circumstance) => void;
   onNextZone: () => void;
   more: boolean;
 }
 
 /** The check that matters most now, or any other the owner picks; hazards stand above it. */
-export function Question({ zone, diagnosis, dossier, change, onNextZone, more }: QuestionProps) {
+export function Question({ zone, diagnosis, dossier, change, place, onPlace, onNextZone, more }: QuestionProps) {
   const wide = useIsWide();
   const [other, setOther] = useState<string | null>(null);
-  const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
   const stopped = diagnosis.hazards.some(({ gate }) => gate === 'certified_practice');
-  const code = other ?? (leadOpen ? 'lead_test' : diagnosis.nextChecks[0]?.check);
+  const code = other ?? nextQuestion(diagnosis) ?? undefined;
   const check = code ? findCheck(code) : undefined;
   const record = (observation: Omit<Observation, 'check'>): void => {
     setOther(null);
@@ -80,13 +83,37 @@ export function Question({ zone, diagnosis, dossier, change, onNextZone, more }:
         <MoistureCard dossier={dossier} change={change} onRead={(value) => record({ value })} />
       ) : null}
       {code === undefined && !stopped ? (
-        <Settled zone={zone} clash={diagnosis.contradictions.length > 0} more={more} onNextZone={onNextZone} />
+        <Settled
+          zone={zone}
+          place={place}
+          clash={diagnosis.contradictions.length > 0}
+          more={more}
+          onNextZone={onNextZone}
+        />
       ) : null}
       <UndoLast zone={zone} change={change} />
-      {stopped ? null : <OtherChecks zone={zone} leadOpen={leadOpen} current={code} onPick={setOther} />}
+      {stopped ? null : (
+        <Choices
+          label="Where it stands"
+          options={PLACES}
+          value={place}
+          onPick={(picked) => {
+            setOther(null);
+            onPlace(picked);
+          }}
+        />
+      )}
+      {stopped ? null : (
+        <OtherChecks zone={zone} diagnosis={diagnosis} place={place} current={code} onPick={setOther} />
+      )}
     </Column>
   );
 }
+
+const PLACES: readonly ChoiceOption<Circumstance>[] = [
+  { code: 'bench', label: 'In the workshop' },
+  { code: 'kerb', label: 'At the kerb', hint: 'looks only' },
+];
 
 const HAZARD_TITLES: Readonly<Record<string, string>> = {
   lead_possible: 'Lead is possible: no sanding yet',
@@ -123,21 +150,26 @@ function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
 
 interface SettledProps {
   zone: Zone;
+  place: Circumstance;
   clash: boolean;
   more: boolean;
   onNextZone: () => void;
 }
 
-function Settled({ zone, clash, more, onNextZone }: SettledProps) {
+function Settled({ zone, place, clash, more, onNextZone }: SettledProps) {
   return (
     <Card gap="$m">
-      <Heading>Nothing left to ask would change the plan</Heading>
+      <Heading>
+        {place === 'kerb' ? 'Nothing more to be seen here' : 'Nothing left to ask would change the plan'}
+      </Heading>
       <Body>
         {clash
           ? 'But answers clash: settle that first, or the plan rests on a slip.'
-          : zone.observations?.length || zone.like
-            ? `The ${zoneName(zone).toLowerCase()} is read.`
-            : 'What is known of the piece says enough about this zone.'}
+          : place === 'kerb'
+            ? 'What has to be wetted, rubbed or waited for comes in the workshop.'
+            : zone.observations?.length || zone.like
+              ? `The ${zoneName(zone).toLowerCase()} is read.`
+              : 'What is known of the piece says enough about this zone.'}
       </Body>
       {more ? (
         <Button look="main" onPress={onNextZone}>
@@ -150,22 +182,20 @@ function Settled({ zone, clash, more, onNextZone }: SettledProps) {
 
 interface OtherChecksProps {
   zone: Zone;
-  leadOpen: boolean;
+  diagnosis: ReadingParts['diagnosis'];
+  place: Circumstance;
   current: string | undefined;
   onPick: (code: string) => void;
 }
 
-const ALL_CHECKS = [
-  ...CHECKS.map(({ code, title, care, mark }) => ({ code, title, dusty: care === 'abrasion' || mark === 2 })),
-  ...Object.entries(NUMBER_CHECKS).map(([code, { title }]) => ({ code, title, dusty: false })),
-];
-
-/** Any check can be made at any time; those that would raise dust wait for the lead test. */
-function OtherChecks({ zone, leadOpen, current, onPick }: OtherChecksProps) {
+/** Any check can be made at any time, but for what lead or the kerb forbids. One that was made may be made again. */
+function OtherChecks({ zone, diagnosis, place, current, onPick }: OtherChecksProps) {
+  const leadOpen = diagnosis.hazards.some(({ gate }) => gate === 'lead_test');
   const done = new Set(zone.observations?.map(({ check }) => check));
-  const free = ALL_CHECKS.filter(
-    ({ code, dusty }) => (!done.has(code) || code in NUMBER_CHECKS) && code !== current && !(leadOpen && dusty),
-  );
+  const free = [
+    ...CHECKS.filter((check) => (!done.has(check.code) || check.measures) && mayCheck(check, { leadOpen, at: place })),
+    ...Object.entries(NUMBER_CHECKS).map(([code, { title }]) => ({ code, title })),
+  ].filter(({ code }) => code !== current);
   return (
     <Disclosure label="Make another check">
       {(close) => (

@@ -1,6 +1,8 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { placePicked, type AppDispatch, type RootState } from '@/client/store';
 import { PhotoStrip } from '@/client/features/photos';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import {
@@ -58,7 +60,9 @@ function Reading({ dossier, change }: PieceParts) {
   const asked = useRouteParam('zone');
   const [placing, setPlacing] = useState<number | null>(null);
   const zones = listTreated(dossier);
-  const diagnoses = useMemo(() => diagnosePiece(dossier), [dossier]);
+  const dispatch = useDispatch<AppDispatch>();
+  const place = useSelector((state: RootState) => state.settings.place);
+  const diagnoses = useMemo(() => diagnosePiece(dossier, place), [dossier, place]);
   const shapes = useMemo(
     () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
     [dossier],
@@ -132,6 +136,8 @@ function Reading({ dossier, change }: PieceParts) {
         <Question
           key={zone.id}
           {...parts}
+          place={place}
+          onPlace={(picked) => dispatch(placePicked(picked))}
           onNextZone={() => unsettled && pick(unsettled.id)}
           more={unsettled !== undefined && unsettled.id !== zone.id}
         />

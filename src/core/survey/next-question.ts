@@ -1,0 +1,16 @@
+import { findCheck } from '../knowledge';
+import type { ZoneDiagnosis } from './diagnose';
+import { isLook } from './next-check';
+
+/**
+ * The check to ask for now; none where nothing is worth asking, or where lead that was found stops everything. The gate
+ * on dust and heat stands from the first second, but its test waits for looks of under a minute that are worth making:
+ * one of them may show that there is no coat that could hold lead.
+ */
+export function nextQuestion({ hazards, nextChecks }: Pick<ZoneDiagnosis, 'hazards' | 'nextChecks'>): string | null {
+  if (hazards.some(({ gate }) => gate === 'certified_practice')) return null;
+  const first = nextChecks[0]?.check ?? null;
+  if (!hazards.some(({ gate }) => gate === 'lead_test')) return first;
+  const look = nextChecks.find(({ check }) => isLook(findCheck(check)!));
+  return look?.check ?? 'lead_test';
+}
