@@ -1,5 +1,6 @@
 export { crossFactors, designPanel, type PanelDesign, type PanelWish } from './design';
 export {
+  bleedMomentOnPanel,
   listReadings,
   scheduleMoments,
   treatmentOnStrip,

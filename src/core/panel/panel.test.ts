@@ -3,7 +3,7 @@ import { writeCalendar } from '../calendar';
 import { DOSSIER_FORMAT, type Dossier, type Panel, type Test } from '../dossier';
 import { crossFactors, designPanel, type PanelWish } from './design';
 import { proposePanel } from './propose';
-import { listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
+import { bleedMomentOnPanel, listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
 import { drawStripMap, listTreatments } from './strip-map';
 
 const SHELLAC = { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const;
@@ -216,5 +216,35 @@ describe('the panel that is proposed', () => {
       false,
     )!;
     expect(sure.worth).toBeLessThan(first.worth);
+  });
+});
+
+describe('the moment of a bleed watch on a strip', () => {
+  it('is the last of the panel’s own that has come: two days count from its last coat', () => {
+    const panel = {
+      kinds: ['bleed_watch' as const],
+      strips: [
+        {
+          code: 'A',
+          control: false,
+          x_mm: 0,
+          y_mm: 0,
+          width_mm: 50,
+          height_mm: 50,
+          treatment: {
+            prep: 'scuff_220' as const,
+            primer: 'shellac_primer' as const,
+            coats: 1,
+            paint: 'oil_enamel' as const,
+            paint_coats: 2,
+          },
+        },
+      ],
+    };
+    const two = scheduleMoments(panel).find(({ bleedAt }) => bleedAt === '48h')!.atH;
+    expect(two).toBeGreaterThan(48);
+    expect(bleedMomentOnPanel(panel, two - 0.1)).not.toBe('48h');
+    expect(bleedMomentOnPanel(panel, two)).toBe('48h');
+    expect(bleedMomentOnPanel(panel, 0)).toBe('1h');
   });
 });

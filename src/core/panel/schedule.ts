@@ -75,6 +75,19 @@ function watchBleed(layers: readonly Layer[], moments: readonly Moment[], clock:
   ];
 }
 
+/**
+ * The moment of a bleed watch that a strip has reached so many hours after the first coat (0 or more): the last of the
+ * panel's own that has come, for its later ones count from the last coat.
+ */
+export function bleedMomentOnPanel(
+  panel: Pick<Panel, 'strips' | 'kinds'>,
+  ageH: number,
+  climate?: Climate,
+): BleedMoment {
+  const watched = scheduleMoments({ ...panel, kinds: ['bleed_watch'] }, climate);
+  return watched.findLast(({ bleedAt, atH }) => bleedAt !== undefined && atH <= ageH)?.bleedAt ?? '1h';
+}
+
 interface Layer {
   phase: 'prime' | 'paint' | 'clear';
   /** The last coat of its phase. */

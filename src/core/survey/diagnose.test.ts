@@ -104,6 +104,7 @@ describe('the next check', () => {
   it('is worth more than it costs, best first, and never one that was made or skipped', () => {
     const { nextChecks } = diagnose(
       {
+        area_m2: 3,
         observations: [{ check: 'edge_line', result: 'thin_wood_layer' }],
         // The first looks are taken.
         skipped_checks: ['damp_rag', 'corner_lift', 'pattern_repeat'],
@@ -112,8 +113,8 @@ describe('the next check', () => {
     );
     expect(nextChecks.length).toBeGreaterThan(1);
     nextChecks.reduce((before, next) => {
-      expect(next.worthMinutes).toBeGreaterThan(0);
-      expect(next.worthMinutes).toBeLessThanOrEqual(before.worthMinutes);
+      expect(next.worthTogether).toBeGreaterThan(0);
+      expect(next.worthTogether).toBeLessThanOrEqual(before.worthTogether);
       return next;
     });
     expect(nextChecks.map(({ check }) => check)).not.toContain('edge_line');

@@ -21,6 +21,8 @@ export interface NextCheck {
   check: string;
   /** Expected work saved by it alone, minutes, less the check's own cost; 0 where it tells only together with others. */
   worthMinutes: number;
+  /** The same with the look that goes best with it, where that is more: what the list is ordered by. */
+  worthTogether: number;
   costMinutes: number;
   why: string;
   answers: AnswerForesight[];
@@ -192,6 +194,7 @@ function prepare(belief: Belief, area: number, limits: CheckLimits): Forecast {
 interface Appraisal {
   check: Check;
   worth: number;
+  rank: number;
   outcomes: { code: string; label: string; p: number; needs: number[] }[];
 }
 
@@ -202,7 +205,8 @@ function appraise(forecast: Forecast, check: Check, limits: CheckLimits): Apprai
     (sum, { p, needs }) => sum + p * forecast.terms.reduce((cost, term, n) => cost + term.behave(needs[n]!), 0),
     0,
   );
-  return { check, worth: forecast.now - after - priceCheck(check, limits), outcomes };
+  const worth = forecast.now - after - priceCheck(check, limits);
+  return { check, worth, rank: worth, outcomes };
 }
 
 /** The weight the check would count with beside what its group has said already, and beside one made with it. */
@@ -214,7 +218,7 @@ function foreseenWeight(belief: Belief, check: Check, beside?: Check): number {
   return weighRank(ahead + other);
 }
 
-function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): NextCheck {
+function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Appraisal): NextCheck {
   let biggest: { shift: number; why: string } = { shift: 0, why: 'No answer would change the plan.' };
   for (const { label, p, needs } of outcomes) {
     terms.forEach((term, n) => {
@@ -228,6 +232,7 @@ function describe({ terms }: Forecast, { check, worth, outcomes }: Appraisal): N
   return {
     check: check.code,
     worthMinutes: Math.max(0, Math.round(worth * 10) / 10),
+    worthTogether: Math.max(0, Math.round(rank * 10) / 10),
     costMinutes: check.minutes,
     why: biggest.why,
     answers: outcomes.map(({ code, p, needs }) => ({

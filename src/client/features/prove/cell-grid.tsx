@@ -1,13 +1,16 @@
 import { View } from '@tamagui/core';
 import { useEffect, useMemo } from 'react';
 import { Image, ScrollView } from 'react-native';
-import { Column, Row, Small } from '@/client/ui';
+import { Button, Column, Row, Small } from '@/client/ui';
+import { isRowConfirmed, type Confirmed } from '@/core/photo';
 
 interface CellGridProps {
   cells: readonly (readonly number[])[];
   /** The lattice seen straight on. */
   square: Blob | null;
+  confirmed: Confirmed;
   onToggle: (at: number) => void;
+  onConfirmRow: (row: number) => void;
 }
 
 const SIDE = 300;
@@ -15,7 +18,7 @@ const SIDE = 300;
 const FINE_SIDE = 480;
 
 /** The lattice square by square over the picture: a hatched square has lost its coat, a tap puts it right. */
-export function CellGrid({ cells, square, onToggle }: CellGridProps) {
+export function CellGrid({ cells, square, confirmed, onToggle, onConfirmRow }: CellGridProps) {
   const url = useMemo(() => (square ? URL.createObjectURL(square) : null), [square]);
   useEffect(() => (url ? () => URL.revokeObjectURL(url) : undefined), [url]);
   const n = cells.length;
@@ -65,7 +68,17 @@ export function CellGrid({ cells, square, onToggle }: CellGridProps) {
           ))}
         </View>
       </ScrollView>
-      <Small>Red squares have lost coat, with how much in percent.</Small>
+      <Small>Red squares have lost coat, with how much in percent. Tap one to turn it over.</Small>
+      <Row gap="$xs" flexWrap="wrap" role="group" aria-label="Confirm rows">
+        {cells.map((_row, r) => {
+          const done = isRowConfirmed(confirmed, cells, r);
+          return (
+            <Button key={r} disabled={done} label={`Row ${r + 1} is right`} onPress={() => onConfirmRow(r)}>
+              {done ? `Row ${r + 1} ✓` : `Row ${r + 1} is right`}
+            </Button>
+          );
+        })}
+      </Row>
     </Column>
   );
 }

@@ -20,9 +20,9 @@ export const KIND_OPTIONS: readonly ChoiceOption<TestKind>[] = [
 ];
 
 // prettier-ignore
-export const MOMENTS: Record<BleedMoment, { label: string; hours: number }> = {
-  '1h': { label: '1 hour', hours: 1 }, overnight: { label: 'Next morning', hours: 12 },
-  after_clear: { label: 'After the last coat', hours: 24 }, '48h': { label: '48 hours', hours: 48 }, '7d': { label: 'A week', hours: 168 },
+export const MOMENTS: Record<BleedMoment, { label: string }> = {
+  '1h': { label: '1 hour' }, overnight: { label: 'Next morning' }, after_clear: { label: 'After the last coat' },
+  '48h': { label: '48 hours' }, '7d': { label: 'A week' },
 };
 
 export const WHERE: Record<InterfaceCode, string> = {

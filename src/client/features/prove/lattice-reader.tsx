@@ -3,8 +3,8 @@ import { launchImageLibraryAsync } from 'expo-image-picker';
 import Camera from 'lucide-react-native/icons/camera';
 import { useEffect, useRef, useState } from 'react';
 import { Body, Button, Choices, Column, Notice, Row, Small, Strong, useTones } from '@/client/ui';
-import type { Point, Quad } from '@/core/photo';
-import { toAstmClass, toIsoClass } from '@/core/proof';
+import { confirmRow, correctLattice, turnSquare, type Confirmed, type Point, type Quad } from '@/core/photo';
+import { LEAST_CONFIDENCE } from '@/core/proof';
 import { CellGrid } from './cell-grid';
 import { CornerPicture } from './corner-picture';
 import { makePictureReader, type LatticeReport, type PictureReader } from './picture-reader';
@@ -39,7 +39,7 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
   const [opened, setOpened] = useState<Opened | null>(null);
   const [corners, setCorners] = useState<Quad | null>(null);
   const [report, setReport] = useState<LatticeReport | null>(null);
-  const [fixes, setFixes] = useState<ReadonlyMap<number, number>>(new Map());
+  const [confirmed, setConfirmed] = useState<Confirmed>(new Map());
 
   const stop = (): void => {
     reader.current?.close();
@@ -55,7 +55,7 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
     setBusy(null);
     if (answer.kind === 'refused') return setProblem(answer.message);
     setReport(answer);
-    setFixes(new Map());
+    setConfirmed(new Map());
     const found = answer.report.corners.map(([x, y]): Point => ({ x: x!, y: y! }));
     if (!quad && found.length === 4) setCorners(found as unknown as Quad);
   };
@@ -89,10 +89,9 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
     setCuts(by);
     if (reader.current && opened) void measure(reader.current, by);
   };
-  const cells = report ? correct(report.report.cells, fixes) : null;
-  const removedPct = cells ? (100 * cells.flat().reduce((sum, share) => sum + share, 0)) / cells.flat().length : 0;
+  const read = report ? correctLattice(report.report, confirmed) : null;
   // While the squares are read anew, what is shown is out of date.
-  const usable = busy === null && report !== null && (report.report.usable || fixes.size > 0);
+  const usable = busy === null && read !== null && read.usable;
   return (
     <Column gap="$m">
       <Row gap="$s" flexWrap="wrap">
@@ -127,7 +126,7 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
           />
         </Column>
       ) : null}
-      {report && cells ? (
+      {report && read ? (
         <Column gap="$m" role="group" aria-label="Reading of the lattice">
           {report.report.usable ? null : (
             <Notice tone="stop" live title="Not good enough to go by">
@@ -135,26 +134,24 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
             </Notice>
           )}
           <CellGrid
-            cells={cells}
+            cells={read.cells}
             square={report.square}
-            onToggle={(at) => (busy ? undefined : setFixes(toggle(fixes, cells, at)))}
+            confirmed={confirmed}
+            onToggle={(at) => (busy ? undefined : setConfirmed(turnSquare(confirmed, read.cells, at)))}
+            onConfirmRow={(row) => (busy ? undefined : setConfirmed(confirmRow(confirmed, read.cells, row)))}
           />
           <View role="status" gap={4}>
-            <Strong>{`${removedPct.toFixed(1)} % bare: ISO class ${toIsoClass(removedPct)}, ASTM ${toAstmClass(removedPct)}`}</Strong>
-            <Small>
-              {fixes.size > 0
-                ? `${fixes.size === 1 ? 'One square' : `${fixes.size} squares`} put right by you.`
-                : sayConfidence(report.report)}
-            </Small>
+            <Strong>{`${read.removedPct.toFixed(1)} % bare: ISO class ${read.isoClass}, ASTM ${read.astm}`}</Strong>
+            <Small>{confirmed.size > 0 ? sayConfirmed(read.unconfirmed, usable) : sayConfidence(report.report)}</Small>
           </View>
           <Button
             look="main"
             disabled={!usable}
             onPress={() =>
               onUse({
-                removedPct,
-                corrected: fixes.size > 0,
-                confidence: report.report.confidence,
+                removedPct: read.removedPct,
+                corrected: confirmed.size > 0,
+                confidence: read.confidence,
                 picture: opened!.picture,
               })
             }
@@ -168,11 +165,20 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
 }
 
 const sayConfidence = ({ confidence, why, usable }: LatticeReport['report']): string => {
-  if (!usable) return 'Tap squares to put them right, take it again, or read it by eye.';
+  if (!usable) return 'Take it again, read it by eye, or go through all squares below and confirm each row.';
   const sure =
-    confidence >= 0.9 ? 'The class is sure.' : confidence >= 0.5 ? 'The class is likely.' : 'The class is a toss-up.';
+    confidence >= 0.9
+      ? 'The class is sure.'
+      : confidence >= LEAST_CONFIDENCE
+        ? 'The class is likely.'
+        : 'The class is a guess: take it again, or confirm each row of squares.';
   return `${sure} ${why} Tap a square to put it right.`;
 };
+
+const sayConfirmed = (unconfirmed: number, usable: boolean): string =>
+  unconfirmed === 0
+    ? 'Every square confirmed by you: it counts as read by eye.'
+    : `${unconfirmed} squares not confirmed yet.${usable ? '' : ' The picture alone is not good enough to go by.'}`;
 
 /** Where corners start when none are found: a square in the middle of the picture. */
 function middleSquare(width: number, height: number): Quad {
@@ -184,16 +190,4 @@ function middleSquare(width: number, height: number): Quad {
     { x: x + half, y: y + half },
     { x: x - half, y: y + half },
   ];
-}
-
-const correct = (cells: readonly (readonly number[])[], fixes: ReadonlyMap<number, number>): number[][] =>
-  cells.map((row, r) => row.map((share, c) => fixes.get(r * row.length + c) ?? share));
-
-/** A tap turns a square that is mostly bare into a coated one, and the other way about. */
-function toggle(
-  fixes: ReadonlyMap<number, number>,
-  cells: readonly (readonly number[])[],
-  at: number,
-): Map<number, number> {
-  return new Map(fixes).set(at, cells.flat()[at]! >= 0.5 ? 0 : 1);
 }

@@ -3,19 +3,19 @@ import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
-import { sendPhoto } from '@/client/features/photos';
-import { draftDone, draftTyped, makeId, rememberPiece, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Card, Choices, Column, Field, Heading, Row, Small, Strong } from '@/client/ui';
+import { draftDone, draftTyped, type AppDispatch, type RootState } from '@/client/store';
+import { Button, Card, Choices, Column, Field, Heading, Notice, Row, Small, Strong } from '@/client/ui';
 import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
 import { INTERFACES, PREPS, PRIMERS, TEST_KINDS, type InterfaceCode } from '@/core/knowledge';
-import { treatmentOnStrip } from '@/core/panel';
+import { bleedMomentOnPanel, treatmentOnStrip, type BleedMoment } from '@/core/panel';
 import { zoneName } from '@/core/piece';
-import { countsFromHours, describeTreatment, estimateFilm, specifyCut } from '@/core/proof';
+import { bleedMomentAt, countsFromHours, describeTreatment, specifyCutOn } from '@/core/proof';
 import { CutDrawing } from './cut-drawing';
 import { KIND_OPTIONS, letGo, listAnswers, makeReading, MOMENTS, WHERE } from './kinds';
 import { LatticeReader, type LatticeResult } from './lattice-reader';
 import { ScoreGlyph } from './score-glyph';
 import { TreatmentFields } from './treatment-fields';
+import { useTestLog } from './use-test-log';
 
 /** What the gates ask for; other kinds are a tap away. */
 const COMMON_KINDS = KIND_OPTIONS.slice(0, 4).map(({ code }) => code);
@@ -36,7 +36,8 @@ const formSchema = z
           .max(100_000, 'At most 100 000 h.'),
       ),
     where: z.string(),
-    moment: z.enum(BLEED_MOMENTS),
+    /** Empty while it follows from the age. */
+    moment: z.enum([...BLEED_MOMENTS, '']),
     prep: z.enum(PREPS),
     primer: z.enum([...PRIMERS, 'none']),
     coats: z.number(),
@@ -75,7 +76,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
     value: '',
     age: '',
     where: '',
-    moment: '48h',
+    moment: '',
     note: '',
     prep: chosen?.prep ?? 'scuff_150',
     primer: chosen?.primer ?? 'bonding_primer_wb',
@@ -105,43 +106,38 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
     coats: values.primer === 'none' ? 0 : values.coats,
   };
   const treatment = patch ? treatmentOnStrip(dossier, patch.panel, patch.strip, values.kind) : own;
-  const submit = handleSubmit(async ({ kind, value, age, where, moment, note }) => {
-    const read = kind === 'cross_cut' && photo ? photo : null;
-    const id = makeId();
-    const photoId = read ? await keepPhoto(read) : null;
-    onLog({
-      id,
-      zone: zone.id,
-      kind,
-      treatment,
-      ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
-      age_h: age,
-      at: new Date().toISOString(),
-      reading: read
-        ? {
-            removed_pct: Math.round(read.removedPct * 10) / 10,
-            by: read.corrected ? 'photo_corrected' : 'photo',
-            confidence: read.confidence,
-          }
-        : makeReading(kind, value.trim(), moment),
-      ...(where === '' ? {} : { interface: where as InterfaceCode }),
-      ...(note.trim() === '' ? {} : { note: note.trim() }),
-      ...(photoId ? { photo: photoId } : {}),
+  const { busy, trouble, log, forget } = useTestLog(dossier.piece.id ?? '', zone.id, onLog);
+  const momentOf = (ageH: number): BleedMoment =>
+    patch ? bleedMomentOnPanel(patch.panel, ageH, dossier.climate) : bleedMomentAt(ageH);
+  const logged = (withPicture: boolean) =>
+    handleSubmit(async ({ kind, value, age, where, moment, note }) => {
+      const read = kind === 'cross_cut' && photo ? photo : null;
+      const test: Omit<Test, 'id'> = {
+        zone: zone.id,
+        kind,
+        treatment,
+        ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
+        age_h: age,
+        at: new Date().toISOString(),
+        reading: read
+          ? {
+              removed_pct: Math.round(read.removedPct * 10) / 10,
+              by: read.corrected ? 'photo_corrected' : 'photo',
+              confidence: read.confidence,
+            }
+          : makeReading(kind, value.trim(), moment === '' ? momentOf(age) : moment),
+        ...(where === '' ? {} : { interface: where as InterfaceCode }),
+        ...(note.trim() === '' ? {} : { note: note.trim() }),
+      };
+      if (!(await log(test, withPicture ? (read?.picture ?? null) : null))) return;
+      setPhoto(null);
+      dispatch(draftDone({ form: formName }));
+      reset({ ...start, prep: values.prep, primer: values.primer, coats: values.coats, age: values.age });
     });
-    setPhoto(null);
-    dispatch(draftDone({ form: formName }));
-    reset({ ...start, prep: values.prep, primer: values.primer, coats: values.coats, age: values.age });
-  });
-  /** The picture goes with the record; a server that is away does not hold the reading up. */
-  const keepPhoto = async ({ picture }: LatticeResult): Promise<string | null> => {
-    const id = makeId();
-    const sent = await sendPhoto(picture, dossier.piece.id ?? '', id, zone.id);
-    if (!sent.ok) return null;
-    await rememberPiece(dispatch, dossier.piece.id ?? '', sent.dossier);
-    return id;
-  };
   const answers = listAnswers(values.kind);
-  const lattice = specifyCut(estimateFilm({ treatment }), 'soft');
+  const lattice = specifyCutOn(dossier, zone.id, treatment);
+  const ageH = Number(values.age.replace(',', '.'));
+  const byAge = values.age.trim() !== '' && ageH >= 0 ? momentOf(ageH) : null;
   return (
     <Card gap="$l" render="section" aria-label="Log a test">
       <Heading>Log a test of the {zoneName(zone).toLowerCase()}</Heading>
@@ -189,6 +185,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
               field.onChange(kind);
               setValue('value', '');
               setPhoto(null);
+              forget();
             }}
           />
         )}
@@ -230,19 +227,21 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
       ) : null}
       {values.kind === 'bleed_watch' ? (
         <Column gap="$s">
-          <Strong>When do you look?</Strong>
+          <Strong>Which moment is it?</Strong>
+          <Small>
+            {byAge
+              ? `By the age of the patch: ${MOMENTS[byAge].label.toLowerCase()}. Pick another where the clear coat came later.`
+              : 'It follows from the age of the patch, below.'}
+          </Small>
           <Controller
             control={control}
             name="moment"
             render={({ field }) => (
               <Choices
-                label="When do you look?"
+                label="Which moment is it?"
                 options={MOMENT_OPTIONS}
-                value={field.value}
-                onPick={(moment) => {
-                  field.onChange(moment);
-                  setValue('age', String(MOMENTS[moment].hours));
-                }}
+                value={field.value === '' ? (byAge ?? undefined) : field.value}
+                onPick={(moment) => field.onChange(moment === byAge ? '' : moment)}
               />
             )}
           />
@@ -326,8 +325,22 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
           <Field label="Note, if any" value={field.value} onChange={field.onChange} error={errors.note?.message} />
         )}
       />
-      <Button look="main" onPress={() => void submit()}>
-        Log this test
+      {trouble ? (
+        <Notice
+          tone="stop"
+          live
+          title="Not logged yet"
+          action={
+            <Row gap="$s" flexWrap="wrap">
+              <Button onPress={() => void logged(false)()}>Log it without the picture</Button>
+            </Row>
+          }
+        >
+          {`${trouble.message} ${trouble.retry ? 'Your answers and the picture stay here as long as this page is open: log it again when the server is back.' : 'Your answers stay here.'}`}
+        </Notice>
+      ) : null}
+      <Button look="main" disabled={busy} onPress={() => void logged(true)()}>
+        {busy ? 'Sending the picture…' : 'Log this test'}
       </Button>
     </Card>
   );
