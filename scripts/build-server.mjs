@@ -2,13 +2,14 @@
 import { buildSync } from 'esbuild';
 
 buildSync({
-  entryPoints: ['src/server/main.ts'],
+  entryPoints: ['src/server/main.ts', 'src/server/decode-picture.ts'],
   bundle: true,
   platform: 'node',
   target: 'node20',
   format: 'cjs',
   packages: 'external',
   sourcemap: true,
-  outfile: 'dist-server/main.cjs',
+  outdir: 'dist-server',
+  outExtension: { '.js': '.cjs' },
   logLevel: 'error',
 });

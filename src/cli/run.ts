@@ -89,7 +89,7 @@ function readArguments(
 
 function readFile(file: string, io: Io): Result<Dossier> {
   try {
-    return parseDossier(io.readFile(file));
+    return parseDossier(io.readFile(file), io.now());
   } catch {
     return fail('not_readable', '', { file });
   }

@@ -3,6 +3,7 @@ import {
   choiceSchema,
   climateSchema,
   defectSchema,
+  drawingSchema,
   dossierSchema,
   goalSchema,
   hardwareSchema,
@@ -48,7 +49,8 @@ export const bodies = {
   parts: z.looseObject({ parts: z.array(partSchema).max(200) }),
   hardware: z.looseObject({ hardware: z.array(hardwareSchema).max(60) }),
   mix: mixSchema,
-  tin: shelfItemSchema,
+  tin: shelfItemSchema.omit({ drawn: true }),
+  drawing: drawingSchema,
   setup: setupSchema,
   air: airSchema,
   pin: pinSchema,
@@ -124,10 +126,22 @@ export function toRequest(pieceId: string, change: PieceChange): ApiRequest {
 }
 
 /** The request that stores a change of the shop's shelf. */
-export const toShelfRequest = (change: ShelfChange): ApiRequest =>
-  change.type === 'tin_set'
-    ? { method: 'PUT', path: `/api/shelf/${change.tin.id}`, body: change.tin }
-    : { method: 'DELETE', path: `/api/shelf/${change.tinId}` };
+export function toShelfRequest(change: ShelfChange): ApiRequest {
+  switch (change.type) {
+    case 'tin_set':
+      return { method: 'PUT', path: `/api/shelf/${change.tin.id}`, body: change.tin };
+    case 'tin_removed':
+      return { method: 'DELETE', path: `/api/shelf/${change.tinId}` };
+    case 'tin_drawn': {
+      const { work } = change.drawing;
+      return { method: 'PUT', path: `/api/shelf/${change.tinId}/drawings/${work}`, body: change.drawing };
+    }
+    case 'tin_given_back':
+      return { method: 'DELETE', path: `/api/shelf/${change.tinId}/drawings/${change.work}` };
+    default:
+      return assertNever(change);
+  }
+}
 
 /** The request that stores a change of the workshop. */
 export function toWorkshopRequest(change: WorkshopChange): ApiRequest {

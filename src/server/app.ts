@@ -3,14 +3,14 @@ import expressStaticGzip from 'express-static-gzip';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { fail } from '@/core/shared';
+import { fail, type Problem } from '@/core/shared';
 import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
-import { makeErrorHandler, sendProblem } from './http/problems';
-import { sameOriginWrites, securityHeaders } from './http/security';
+import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
+import { ownHostOnly, sameOriginWrites, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
 import type { PhotoFiles } from './photo-files';
@@ -21,16 +21,20 @@ export interface AppParts {
   workshop: WorkshopStore;
   photos: PhotoFiles;
   instruments: Instruments;
+  /** What is wrong with the database just now; null when it answers. */
+  health: () => Problem | null;
   /** Folder of the exported web application; left out when only the API is wanted. */
   webRoot?: string;
   log: Logger;
   now: () => string;
 }
 
+/** A single change, and a whole piece coming in: what was kept and exported can always be put back. */
 const BODY_LIMIT = '1mb';
+export const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, shelf, workshop, photos, instruments, webRoot, log, now }: AppParts): Express {
+export function makeApp({ store, shelf, workshop, photos, instruments, health, webRoot, log, now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -40,13 +44,19 @@ export function makeApp({ store, shelf, workshop, photos, instruments, webRoot, 
     }),
   );
   app.use(securityHeaders);
+  app.use(ownHostOnly);
   app.use('/api', sameOriginWrites, (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
   app.use('/api', makePhotoRouter(store, photos, now));
-  app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }));
-  app.get('/api/health', (_request, response) => void response.json({ ok: true }));
+  app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
+  app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);
+  app.get('/api/health', (_request, response) => {
+    const trouble = health();
+    if (trouble) return sendProblem(response, trouble);
+    response.json({ ok: true });
+  });
   const experience = makeShopExperience(store);
   app.get('/api/experience', (request, response) => {
     const { except } = request.query;
@@ -66,6 +76,9 @@ export function makeApp({ store, shelf, workshop, photos, instruments, webRoot, 
   return app;
 }
 
+/** Paths of files: those of the export, and any whose last part has an ending. */
+const ASSET = /^\/(_expo|assets|fonts)\/|\.[a-z0-9]{1,8}$/i;
+
 /** The exported application, precompressed. Hashed files never change; the page itself is asked for again. */
 function serveWeb(app: Express, webRoot: string): void {
   app.use(
@@ -80,6 +93,8 @@ function serveWeb(app: Express, webRoot: string): void {
       },
     }),
   );
+  // A file that is not there is not the page: a script would be read as one.
+  app.get(ASSET, (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));
   app.get('/{*route}', (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(path.resolve(webRoot, 'index.html'));

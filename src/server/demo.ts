@@ -36,12 +36,13 @@ export function loadDemo({ dossiers, store, shelf, workshop, now }: Demo): void 
   for (const name of names.sort().reverse()) {
     const file = path.join(dossiers, name);
     const dossier = check(file, parseDossier(moveDays(readFileSync(file, 'utf8'), days)));
-    store.apply(dossier.piece.id ?? path.basename(name, '.json'), { type: 'piece_met', dossier }, now);
+    const id = dossier.piece.id ?? path.basename(name, '.json');
+    if (!store.find(id)) check(file, store.apply(id, { type: 'piece_met', dossier }, now));
   }
   const tins = path.join(dossiers, '../shelf.json');
   if (shelf.list().length === 0 && existsSync(tins))
     for (const entry of read(tins) as unknown[])
-      shelf.apply({ type: 'tin_set', tin: check(tins, readWith(shelfItemSchema, entry)) }, now);
+      check(tins, shelf.apply({ type: 'tin_set', tin: check(tins, readWith(shelfItemSchema, entry)) }, now));
   if (!told || workshop.find().air.length > 0) return;
   workshop.apply({ type: 'setup_set', setup: told.setup }, now);
   for (const air of told.air) {

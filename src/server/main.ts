@@ -2,10 +2,19 @@ import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { makeApp } from './app';
-import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from './db';
+import {
+  checkHealth,
+  DatabaseFault,
+  makePieceStore,
+  makeShelfStore,
+  makeWorkshopStore,
+  openDatabase,
+  type Db,
+} from './db';
 import { loadDemo } from './demo';
 import { makeSimulatedInstruments } from './devices';
 import { makePhotoFiles } from './photo-files';
+import { makePictureDecoder } from './picture-decoder';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
@@ -16,7 +25,7 @@ const now = (): string => new Date().toISOString();
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 
 const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite');
-const db = openDatabase(file, path.join(root, 'src/server/db/migrations'));
+const db = openOrSay(file);
 const store = makePieceStore(db);
 const shelf = makeShelfStore(db);
 const workshop = makeWorkshopStore(db);
@@ -29,18 +38,32 @@ if (process.env.BRICOLAGE_DEMO)
     now: process.env.BRICOLAGE_DEMO_NOW ?? now(),
   });
 
-const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'));
+const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
+const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'), decoder);
+photos.sweep(store.listPictures());
 const app = makeApp({
   store,
   shelf,
   workshop,
   photos,
   instruments: makeSimulatedInstruments(),
+  health: () => checkHealth(db),
   webRoot: path.join(root, 'dist'),
   log,
   now,
 });
 listen(Number(process.env.PORT ?? 4173));
+
+/** A database that cannot be used is said in words, and nothing is started. */
+function openOrSay(name: string): Db {
+  try {
+    return openDatabase(name, path.join(root, 'src/server/db/migrations'));
+  } catch (error) {
+    if (!(error instanceof DatabaseFault)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exit(1);
+  }
+}
 
 function listen(port: number): void {
   const server = app.listen(port, '127.0.0.1', (error?: Error & { code?: string }) => {
@@ -59,6 +82,7 @@ const GRACE_MS = 1500;
 /** Lets open requests finish, then closes the database so that its journal is folded in. */
 function stop(server: Server): void {
   server.close(() => {
+    decoder.close();
     db.close();
     process.exit(0);
   });

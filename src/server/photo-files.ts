@@ -1,8 +1,10 @@
-import { createHash } from 'node:crypto';
-import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { createHash, randomUUID } from 'node:crypto';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { mkdir, open, rename } from 'node:fs/promises';
 import path from 'node:path';
-import sharp from 'sharp';
-import { fail, KEPT_SIDE_PX, MOST_PIXELS, succeed, type Result } from '@/core/shared';
+import { succeed, type Result } from '@/core/shared';
+import { inspectPicture } from './inspect-picture';
+import type { PictureDecoder } from './picture-decoder';
 
 export interface StoredPicture {
   sha256: string;
@@ -13,55 +15,54 @@ export interface StoredPicture {
 export interface PhotoFiles {
   save: (bytes: Buffer) => Promise<Result<StoredPicture>>;
   pathOf: (sha256: string) => string;
+  /** Removes files that no piece has or had, and drafts; gives how many. For the start, when nothing is being saved. */
+  sweep: (known: ReadonlySet<string>) => number;
 }
-
-const FORMATS = new Set(['jpeg', 'png', 'webp']);
-const FORMAT_NAMES = ['JPEG', 'PNG', 'WebP'];
 
 /**
  * Pictures as files under the hash of their bytes. Each is turned upright, brought to at most 2048 px and written anew
- * as JPEG, which leaves the camera's data (with the place it was taken) behind.
+ * as JPEG, which leaves the camera's data (with the place it was taken) behind. A file is on the disk, and its folder
+ * knows of it, before it is spoken of.
  */
-export function makePhotoFiles(folder: string): PhotoFiles {
+export function makePhotoFiles(folder: string, decoder: PictureDecoder): PhotoFiles {
   const pathOf = (sha256: string): string => path.join(folder, sha256.slice(0, 2), `${sha256}.jpg`);
   return {
     pathOf,
     save: async (bytes) => {
-      const drawn = await redraw(bytes);
+      const fit = inspectPicture(bytes);
+      if (!fit.ok) return fit;
+      const drawn = await decoder.draw(bytes);
       if (!drawn.ok) return drawn;
-      const made = drawn.value;
-      const sha256 = createHash('sha256').update(made.data).digest('hex');
-      const file = pathOf(sha256);
-      await mkdir(path.dirname(file), { recursive: true });
-      const draft = `${file}.${process.pid}.${Date.now()}`;
-      await writeFile(draft, made.data);
-      await rename(draft, file);
-      return succeed({ sha256, width: made.info.width, height: made.info.height });
+      const { data, width, height } = drawn.value;
+      const sha256 = createHash('sha256').update(data).digest('hex');
+      await writeDurably(pathOf(sha256), data);
+      return succeed({ sha256, width, height });
+    },
+    sweep: (known) => {
+      if (!existsSync(folder)) return 0;
+      const lost = readdirSync(folder, { withFileTypes: true })
+        .filter((entry) => entry.isDirectory())
+        .flatMap(({ name }) => readdirSync(path.join(folder, name)).map((file) => path.join(folder, name, file)))
+        .filter((file) => !known.has(path.basename(file, '.jpg')));
+      for (const file of lost) rmSync(file, { force: true });
+      return lost.length;
     },
   };
 }
 
-interface Redrawn {
-  data: Buffer;
-  info: { width: number; height: number };
-}
-
-async function redraw(bytes: Buffer): Promise<Result<Redrawn>> {
+async function writeDurably(file: string, data: Uint8Array): Promise<void> {
+  await mkdir(path.dirname(file), { recursive: true });
+  const draft = `${file}.${randomUUID()}`;
+  const handle = await open(draft, 'w');
   try {
-    const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
-    if (!FORMATS.has(format)) return fail('not_a_picture', '', { allowed: FORMAT_NAMES });
-    if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
-    const size = { width: KEPT_SIDE_PX, height: KEPT_SIDE_PX, fit: 'inside', withoutEnlargement: true } as const;
-    return succeed(
-      await sharp(bytes)
-        .rotate()
-        .resize(size)
-        .toColourspace('srgb')
-        .jpeg({ quality: 82 })
-        .toBuffer({ resolveWithObject: true }),
-    );
-  } catch {
-    // Whatever cannot be unpacked is not a picture.
-    return fail('not_a_picture', '', { allowed: FORMAT_NAMES });
+    await handle.writeFile(data);
+    await handle.sync();
+  } finally {
+    await handle.close();
   }
+  await rename(draft, file);
+  const directory = await open(path.dirname(file), 'r');
+  // Not every file system lets a folder be synced; the rename itself has happened.
+  await directory.sync().catch(() => undefined);
+  await directory.close();
 }

@@ -2,11 +2,13 @@ import type { AddressInfo } from 'node:net';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
-import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
+import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
+import { makePictureDecoder } from '@/server/picture-decoder';
 
 export const MIGRATIONS = path.resolve('src/server/db/migrations');
 
@@ -22,19 +24,38 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
+/** The program that decodes pictures, bundled once for each test file; packages are found from the project's folder. */
+let decoderProgram = '';
+export function buildDecoder(): string {
+  if (decoderProgram !== '') return decoderProgram;
+  decoderProgram = path.resolve(`.cache/decode-picture.${process.pid}.cjs`);
+  buildSync({
+    entryPoints: ['src/server/decode-picture.ts'],
+    bundle: true,
+    platform: 'node',
+    format: 'cjs',
+    packages: 'external',
+    outfile: decoderProgram,
+    logLevel: 'error',
+  });
+  return decoderProgram;
+}
+
 /** A real server on a free port with a real database file. */
 export async function startServer(
   file = path.join(mkdtempSync(path.join(tmpdir(), 'bricolage-')), 'test.sqlite'),
 ): Promise<Running> {
   const db = openDatabase(file, MIGRATIONS);
+  const decoder = makePictureDecoder(buildDecoder());
   let ticks = 0;
-  const now = (): string => new Date(Date.UTC(2026, 0, 1, 0, 0, (ticks += 1))).toISOString();
+  const now = (): string => new Date(Date.UTC(2026, 11, 1, 0, 0, (ticks += 1))).toISOString();
   const app = makeApp({
     store: makePieceStore(db),
     shelf: makeShelfStore(db),
     workshop: makeWorkshopStore(db),
-    photos: makePhotoFiles(path.join(path.dirname(file), 'photos')),
+    photos: makePhotoFiles(path.join(path.dirname(file), 'photos'), decoder),
     instruments: makeSimulatedInstruments(),
+    health: () => checkHealth(db),
     log: pino({ level: 'silent' }),
     now,
   });
@@ -57,6 +78,7 @@ export async function startServer(
     },
     stop: () =>
       new Promise((resolve) => {
+        decoder.close();
         server.closeAllConnections();
         server.close(() => {
           db.close();

@@ -6,10 +6,11 @@ import path from 'node:path';
 import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
-import { makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
+import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
-import { MIGRATIONS } from './harness';
+import { makePictureDecoder } from '@/server/picture-decoder';
+import { buildDecoder, MIGRATIONS } from './harness';
 
 /* Serving an exported application: a small stand-in with the same layout. */
 const webRoot = mkdtempSync(path.join(tmpdir(), 'bricolage-web-'));
@@ -24,8 +25,9 @@ const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
   workshop: makeWorkshopStore(db),
-  photos: makePhotoFiles(webRoot),
+  photos: makePhotoFiles(webRoot, makePictureDecoder(buildDecoder())),
   instruments: makeSimulatedInstruments(),
+  health: () => checkHealth(db),
   webRoot,
   log: pino({ level: 'silent' }),
   now: () => '2026-01-01T00:00:00Z',

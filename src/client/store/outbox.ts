@@ -25,6 +25,10 @@ const initialState = (): OutboxState => ({
   refusal: null,
 });
 
+/** Paint that was drawn off for work the server refused was not drawn off. */
+const isDrawnFor = (change: PendingChange['change'], refused: PendingChange['change'] | undefined): boolean =>
+  refused?.type === 'work_logged' && change.type === 'tin_drawn' && change.drawing.work === refused.work;
+
 /** Changes wait here, in order, until the server has stored them. What is shown is the server's piece plus these. */
 export const outboxSlice = createSlice({
   name: 'outbox',
@@ -39,7 +43,8 @@ export const outboxSlice = createSlice({
       state.offline = false;
     },
     changeRefused: (state, { payload }: PayloadAction<{ id: string; message: string }>) => {
-      state.pending = state.pending.filter(({ id }) => id !== payload.id);
+      const refused = state.pending.find(({ id }) => id === payload.id)?.change;
+      state.pending = state.pending.filter(({ id, change }) => id !== payload.id && !isDrawnFor(change, refused));
       state.refusal = payload.message;
     },
     serverLost: (state) => {

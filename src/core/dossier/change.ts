@@ -1,4 +1,7 @@
-import { assertNever } from '../shared';
+import { assertNever, fail, succeed, type Result } from '../shared';
+import { inBins, inBinsToo, removeZone, setZone, withExistingZone } from './bin';
+import { findSharedId, withIds } from './ids';
+import { findOverfull } from './limits';
 import type {
   Choice,
   Climate,
@@ -51,31 +54,68 @@ export type PieceChange =
   | { type: 'mix_set'; mix: Mix }
   | { type: 'mix_removed'; mixId: string };
 
-/** The dossier after a change. `undefined` in means the piece does not exist yet (only `piece_met` makes one). */
+/** The dossier after a change; unchanged where the change cannot be made. `undefined` in means the piece is not there yet. */
 export function applyChange(dossier: Dossier | undefined, change: PieceChange): Dossier | undefined {
-  if (change.type === 'piece_met') return dossier ?? change.dossier;
+  if (change.type === 'piece_met') return dossier ?? withIds(change.dossier);
   if (!dossier) return undefined;
+  const made = tryChange(dossier, change);
+  return made.ok ? made.value : dossier;
+}
+
+/** A change of a piece that is there, or why it cannot be made. Server and client ask the same. */
+export function tryChange(dossier: Dossier, change: ChangeOfPiece): Result<Dossier> {
+  const ids = new Set(dossier.zones?.map(({ id }) => id));
+  if (zonesOf(change).some((zone) => !ids.has(zone))) return fail('zone_not_found');
+  if (change.type === 'zone_set') {
+    const { like } = change.facts;
+    if (like !== undefined && (like === change.zoneId || !ids.has(like)))
+      return fail('unknown_zone', 'like', { zone: like, allowed: [...ids].filter((id) => id !== change.zoneId) });
+  }
+  const after = makeChange(dossier, change);
+  const problem = findOverfull(dossier, after) ?? (touchesIds(change) ? findSharedId(after) : null);
+  return problem ? { ok: false, problem } : succeed(after);
+}
+
+export type ChangeOfPiece = Exclude<PieceChange, { type: 'piece_met' }>;
+
+/** The zones a change needs to find there; `zone_set` may make one, and removing twice is removing once. */
+function zonesOf(change: ChangeOfPiece): string[] {
+  switch (change.type) {
+    case 'observation_recorded':
+    case 'skips_set':
+    case 'defects_set':
+      return [change.zoneId];
+    case 'test_logged':
+      return [change.test.zone];
+    case 'gate_overridden':
+      return [change.override.zone];
+    case 'panel_set':
+      return [change.panel.zone];
+    case 'outcome_recorded':
+      return change.outcome.zone === undefined ? [] : [change.outcome.zone];
+    case 'work_logged':
+      return change.entries.map(({ zone }) => zone);
+    case 'parts_set':
+      return change.parts.map(({ zone }) => zone);
+    case 'hardware_set':
+      return change.hardware.map(({ zone }) => zone);
+    default:
+      return [];
+  }
+}
+
+/** Changes that bring records with ids of their own. */
+const touchesIds = ({ type }: ChangeOfPiece): boolean =>
+  type !== 'goal_set' && type !== 'climate_set' && type !== 'skips_set' && type !== 'defects_set';
+
+function makeChange(dossier: Dossier, change: ChangeOfPiece): Dossier {
   switch (change.type) {
     case 'piece_facts_set':
       return { ...dossier, piece: { ...change.piece, id: dossier.piece.id } };
     case 'zone_set':
-      return withZone(dossier, change.zoneId, (zone) => ({
-        ...change.facts,
-        ...pickReadings(zone),
-        id: change.zoneId,
-      }));
+      return setZone(dossier, change.zoneId, change.facts);
     case 'zone_removed':
-      return {
-        ...dossier,
-        zones: dossier.zones?.filter((zone) => zone.id !== change.zoneId).map((zone) => dropLike(zone, change.zoneId)),
-        tests: dossier.tests?.filter((test) => test.zone !== change.zoneId),
-        panels: dossier.panels?.filter((panel) => panel.zone !== change.zoneId),
-        outcomes: dossier.outcomes?.filter((outcome) => outcome.zone !== change.zoneId),
-        overrides: dossier.overrides?.filter((override) => override.zone !== change.zoneId),
-        log: dossier.log?.filter((entry) => entry.zone !== change.zoneId),
-        parts: dossier.parts?.filter((part) => part.zone !== change.zoneId),
-        hardware: dossier.hardware?.filter((hardware) => hardware.zone !== change.zoneId),
-      };
+      return removeZone(dossier, change.zoneId);
     case 'observation_recorded':
       return withExistingZone(dossier, change.zoneId, (zone) => ({
         ...zone,
@@ -101,19 +141,24 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
     case 'test_logged':
       return { ...dossier, tests: put(dossier.tests, change.test) };
     case 'test_withdrawn':
-      return { ...dossier, tests: dossier.tests?.filter((test) => test.id !== change.testId) };
+      return inBinsToo(dossier, 'tests', (tests) => tests.filter((test) => test.id !== change.testId));
     case 'gate_overridden':
-      return { ...dossier, overrides: put(dossier.overrides, change.override) };
+      // What was given as a reason stays as it was given.
+      return dossier.overrides?.some(({ id }) => id === change.override.id)
+        ? dossier
+        : { ...dossier, overrides: put(dossier.overrides, change.override) };
     case 'panel_set':
       return { ...dossier, panels: put(dossier.panels, change.panel) };
     case 'panel_removed':
-      return { ...dossier, panels: dossier.panels?.filter((panel) => panel.id !== change.panelId) };
+      return inBinsToo(dossier, 'panels', (panels) => panels.filter((panel) => panel.id !== change.panelId));
     case 'outcome_recorded':
       return { ...dossier, outcomes: put(dossier.outcomes, change.outcome) };
-    case 'work_logged':
-      return { ...dossier, log: logWork(dossier.log ?? [], change.work, change.entries) };
+    case 'work_logged': {
+      const cleared = inBins(dossier, 'log', (log) => log.filter((entry) => entry.work !== change.work));
+      return { ...cleared, log: logWork(cleared.log ?? [], change.work, change.entries) };
+    }
     case 'work_withdrawn':
-      return { ...dossier, log: dossier.log?.filter((entry) => entry.work !== change.work) };
+      return inBinsToo(dossier, 'log', (log) => log.filter((entry) => entry.work !== change.work));
     case 'parts_set':
       return { ...dossier, parts: change.parts };
     case 'hardware_set':
@@ -172,34 +217,11 @@ export function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>
   return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-MOST_EARLIER) };
 }
 
-/** A zone that was read like one that is gone stands on its own answers. */
-function dropLike(zone: Zone, gone: string): Zone {
-  if (zone.like !== gone) return zone;
-  const { like: _like, ...rest } = zone;
-  return rest;
-}
-
 function put<T extends { id?: unknown }>(list: readonly T[] | undefined, entry: T): T[] {
   const current = list ?? [];
   return current.some((other) => other.id === entry.id)
     ? current.map((other) => (other.id === entry.id ? entry : other))
     : [...current, entry];
-}
-
-function withExistingZone(dossier: Dossier, zoneId: string, update: (zone: Zone) => Zone): Dossier {
-  return { ...dossier, zones: dossier.zones?.map((zone) => (zone.id === zoneId ? update(zone) : zone)) };
-}
-
-function withZone(dossier: Dossier, zoneId: string, update: (zone: Zone | undefined) => Zone): Dossier {
-  if (dossier.zones?.some((zone) => zone.id === zoneId)) return withExistingZone(dossier, zoneId, update);
-  return { ...dossier, zones: [...(dossier.zones ?? []), update(undefined)] };
-}
-
-function pickReadings(zone: Zone | undefined): Partial<Zone> {
-  const { observations, skipped_checks, defects } = zone ?? {};
-  return Object.fromEntries(
-    Object.entries({ observations, skipped_checks, defects }).filter(([, value]) => value !== undefined),
-  );
 }
 
 /** What an owner sets on a zone, without its readings, which have changes of their own. */

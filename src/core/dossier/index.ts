@@ -1,5 +1,8 @@
 export * from './change';
-export { formatPath, parseDossier, readDossier, readWith } from './read';
+export { clampToNow, findFuture } from './dates';
+export { findSharedId, withIds } from './ids';
+export { LIMITS, tooMany } from './limits';
+export { formatPath, isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './read';
 export { ASTM_A_CLASSES, ASTM_B_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, takeUpZone, wishLook, type Look } from './look';
 export * from './schema';

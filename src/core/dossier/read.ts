@@ -1,27 +1,51 @@
 import type { z } from 'zod';
 import { fail, succeed, type Problem, type Result } from '../shared';
+import { findFuture } from './dates';
 import { DOSSIER_FORMAT, dossierSchema, type Dossier } from './schema';
 
 /**
  * Checks a parsed JSON value against `bricolage.dossier/1`. The value is refused whole: the first problem in document
- * order comes back with its path (`zones[1].observations[0].result`) and, for codes, the allowed values.
+ * order comes back with its path (`zones[1].observations[0].result`) and, for codes, the allowed values. With `now`, an
+ * ISO instant, so is what says it happened more than a day after it.
  */
-export function readDossier(value: unknown): Result<Dossier> {
+export function readDossier(value: unknown, now?: string): Result<Dossier> {
+  if (isDeeperThan(value, MOST_DEEP)) return fail('too_deep', '', { max: MOST_DEEP });
   if (typeof value === 'object' && value !== null && 'format' in value && value.format !== DOSSIER_FORMAT) {
-    return fail('wrong_format', 'format', { found: String(value.format), allowed: [DOSSIER_FORMAT] });
+    const found = typeof value.format === 'string' ? value.format : typeof value.format;
+    return fail('wrong_format', 'format', { found, allowed: [DOSSIER_FORMAT] });
   }
-  return readWith(dossierSchema, value);
+  const read = readWith(dossierSchema, value);
+  const future = read.ok && now !== undefined ? findFuture(read.value, now) : null;
+  return future ? { ok: false, problem: future } : read;
+}
+
+/** No record of ours is nested this deep; what is would break the programs that walk it. */
+export const MOST_DEEP = 100;
+
+/** Whether arrays and objects lie in each other more than so many levels deep. Goes level by level, not by recursion. */
+export function isDeeperThan(value: unknown, most: number): boolean {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    const next: unknown[] = [];
+    for (const own of level) {
+      if (typeof own !== 'object' || own === null) continue;
+      if (depth >= most) return true;
+      for (const inner of Object.values(own)) if (typeof inner === 'object' && inner !== null) next.push(inner);
+    }
+    level = next;
+  }
+  return false;
 }
 
 /** As `readDossier`, from text. */
-export function parseDossier(text: string): Result<Dossier> {
+export function parseDossier(text: string, now?: string): Result<Dossier> {
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch (error) {
     return fail('not_json', '', { detail: error instanceof Error ? error.message : '' });
   }
-  return readDossier(value);
+  return readDossier(value, now);
 }
 
 /** Runs any schema of the contract and turns its first issue into a problem. */

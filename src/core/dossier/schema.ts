@@ -21,6 +21,8 @@ import {
   TEST_KINDS,
   TOPCOATS,
 } from '../knowledge';
+import { findSharedId } from './ids';
+import { LIMITS } from './limits';
 import { readingProblem } from './reading';
 
 /*
@@ -129,13 +131,13 @@ export const zoneSchema = z.looseObject({
   /** This zone is read like that one: its answers count here unless the zone has its own to the same check. */
   like: idSchema.optional(),
   stated: z.looseObject({ substrate: z.enum(SUBSTRATES).optional(), finish: z.enum(FINISHES).optional() }).optional(),
-  observations: z.array(observationSchema).max(200).optional(),
+  observations: z.array(observationSchema).max(LIMITS.observations).optional(),
   /** Checks the owner could not answer; they are not asked again. */
   skipped_checks: z
     .array(z.enum(CHECK_CODES as [string, ...string[]]))
-    .max(50)
+    .max(LIMITS.skipped_checks)
     .optional(),
-  defects: z.array(defectSchema).max(100).optional(),
+  defects: z.array(defectSchema).max(LIMITS.defects).optional(),
 });
 
 /** What the owner may set on a zone directly; readings have changes of their own. */
@@ -280,6 +282,13 @@ export const experienceSchema = z.looseObject({
   tests_held: z.number().int().min(0).max(1_000_000),
 });
 
+/** Paint taken out of a tin for one tap of the work, and on which day. */
+export const drawingSchema = z.looseObject({
+  work: idSchema,
+  ml: z.number().min(0).max(1_000_000),
+  on: z.iso.date().optional(),
+});
+
 export const shelfItemSchema = z.looseObject({
   id: idSchema,
   name: text(80).optional(),
@@ -294,6 +303,8 @@ export const shelfItemSchema = z.looseObject({
   cure_days: z.number().min(0).max(365).optional(),
   thinner: z.enum(['water', 'alcohol', 'white_spirit', 'none']).optional(),
   opened_on: z.iso.date().optional(),
+  /** What was drawn off since `volume_ml` was measured, each with the tap of the work it was for. */
+  drawn: z.array(drawingSchema).max(LIMITS.drawn).optional(),
 });
 
 /** What was done to one zone. A tap that was about several zones makes an entry for each, with one `work`. */
@@ -428,7 +439,7 @@ export const choiceSchema = z.looseObject({
         steps: z.array(stepSchema).max(120).optional(),
       }),
     )
-    .max(60),
+    .max(LIMITS.zones),
   figures: z
     .looseObject({
       risk: share,
@@ -444,43 +455,51 @@ export const choiceSchema = z.looseObject({
 
 export const climateSchema = z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent });
 
+/** A zone that was taken away, with everything it had, so that it can come back. */
+export const removedZoneSchema = z.looseObject({
+  zone: zoneSchema,
+  /** Zones that were read like it. */
+  followers: z.array(idSchema).max(LIMITS.zones).optional(),
+  tests: z.array(testSchema).max(LIMITS.tests).optional(),
+  panels: z.array(panelSchema).max(LIMITS.panels).optional(),
+  outcomes: z.array(outcomeSchema).max(LIMITS.outcomes).optional(),
+  overrides: z.array(overrideSchema).max(LIMITS.overrides).optional(),
+  log: z.array(logEntrySchema).max(LIMITS.log).optional(),
+  parts: z.array(partSchema).max(LIMITS.parts).optional(),
+  hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
+});
+
 export const DOSSIER_FORMAT = 'bricolage.dossier/1';
 
 export const dossierSchema = z
   .looseObject({
     format: z.literal(DOSSIER_FORMAT),
     piece: pieceSchema,
-    zones: z.array(zoneSchema).max(60).optional(),
+    zones: z.array(zoneSchema).max(LIMITS.zones).optional(),
     goal: goalSchema.optional(),
     climate: climateSchema.optional(),
-    shelf: z.array(shelfItemSchema).max(500).optional(),
+    shelf: z.array(shelfItemSchema).max(LIMITS.shelf).optional(),
     chosen: choiceSchema.optional(),
     /** Systems taken before, oldest first. */
-    earlier_choices: z.array(choiceSchema).max(100).optional(),
-    tests: z.array(testSchema).max(1000).optional(),
-    panels: z.array(panelSchema).max(100).optional(),
-    outcomes: z.array(outcomeSchema).max(100).optional(),
+    earlier_choices: z.array(choiceSchema).max(LIMITS.earlier_choices).optional(),
+    tests: z.array(testSchema).max(LIMITS.tests).optional(),
+    panels: z.array(panelSchema).max(LIMITS.panels).optional(),
+    outcomes: z.array(outcomeSchema).max(LIMITS.outcomes).optional(),
     /** What the shop's other pieces have taught, laid beside this one. */
-    experience: z.array(experienceSchema).max(5000).optional(),
-    log: z.array(logEntrySchema).max(5000).optional(),
-    parts: z.array(partSchema).max(200).optional(),
-    hardware: z.array(hardwareSchema).max(60).optional(),
-    mixes: z.array(mixSchema).max(200).optional(),
-    overrides: z.array(overrideSchema).max(200).optional(),
-    photos: z.array(photoSchema).max(500).optional(),
+    experience: z.array(experienceSchema).max(LIMITS.experience).optional(),
+    log: z.array(logEntrySchema).max(LIMITS.log).optional(),
+    parts: z.array(partSchema).max(LIMITS.parts).optional(),
+    hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
+    mixes: z.array(mixSchema).max(LIMITS.mixes).optional(),
+    overrides: z.array(overrideSchema).max(LIMITS.overrides).optional(),
+    photos: z.array(photoSchema).max(LIMITS.photos).optional(),
+    removed_zones: z.array(removedZoneSchema).max(LIMITS.removed_zones).optional(),
   })
   .superRefine((dossier, context) => {
-    const zoneIds = new Set<string>();
-    (dossier.zones ?? []).forEach((zone, i) => {
-      if (zoneIds.has(zone.id)) {
-        context.addIssue({
-          code: 'custom',
-          path: ['zones', i, 'id'],
-          params: { problem: 'duplicate_id', id: zone.id },
-        });
-      }
-      zoneIds.add(zone.id);
-    });
+    const clash = findSharedId(dossier as Dossier);
+    if (clash)
+      context.addIssue({ code: 'custom', path: [clash.path], params: { problem: clash.code, ...clash.params } });
+    const zoneIds = new Set((dossier.zones ?? []).map(({ id }) => id));
     const known = [...zoneIds];
     (dossier.zones ?? []).forEach((zone, i) => {
       if (zone.like === undefined || (zone.like !== zone.id && zoneIds.has(zone.like))) return;
@@ -500,6 +519,7 @@ export type Dossier = z.infer<typeof dossierSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type History = z.infer<typeof historySchema>;
 export type Zone = z.infer<typeof zoneSchema>;
+export type RemovedZone = z.infer<typeof removedZoneSchema>;
 export type ZoneFacts = z.infer<typeof zoneFactsSchema>;
 export type PieceFacts = z.infer<typeof pieceFactsSchema>;
 export type Observation = z.infer<typeof observationSchema>;
@@ -521,4 +541,5 @@ export type Climate = z.infer<typeof climateSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Choice = z.infer<typeof choiceSchema>;
 export type Stack = z.infer<typeof stackSchema>;
+export type Drawing = z.infer<typeof drawingSchema>;
 export type ShelfItem = z.infer<typeof shelfItemSchema>;

@@ -227,6 +227,7 @@ describe('the moment of a bleed watch on a strip', () => {
         {
           code: 'A',
           control: false,
+          replicate: 1,
           x_mm: 0,
           y_mm: 0,
           width_mm: 50,

@@ -24,6 +24,18 @@ export const PROBLEM_CODES = [
   'body_too_large',
   'foreign_origin',
   'no_such_endpoint',
+  'too_many',
+  'too_deep',
+  'in_future',
+  'picture_overladen',
+  'database_unwell',
+  'database_damaged',
+  'database_newer',
+  'database_foreign',
+  'database_in_use',
+  'database_read_only',
+  'database_not_opened',
+  'disk_full',
   'internal',
 ] as const;
 export type ProblemCode = (typeof PROBLEM_CODES)[number];

@@ -54,13 +54,6 @@ export function logTask(task: Task, doing: Doing): LogEntry[] {
 
 const round = (value: number): number => Math.round(value * 10) / 10;
 
-/** A tin after so much was taken from it, or put back; never below nothing. A tin of unknown content stays so. */
-export function takeFromTin(tin: ShelfItem, ml: number, today: string): ShelfItem {
-  if (tin.volume_ml === undefined) return tin;
-  const left = Math.max(0, Math.round(tin.volume_ml - ml));
-  return { ...tin, volume_ml: left, ...(tin.opened_on ? {} : { opened_on: today }) };
-}
-
 /** Millilitres that a tap took from each tin. */
 export function listTaken(entries: readonly LogEntry[]): Map<string, number> {
   const taken = new Map<string, number>();

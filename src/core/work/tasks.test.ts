@@ -1,6 +1,6 @@
 import { applyChange, correctWork } from '../dossier';
 import { makePiece, plainSteps } from '../../../tests/properties/shop-data';
-import { findWait, listBlocks, listHeld, listTasks, listTaken, logTask, takeFromTin, type Task } from './index';
+import { findWait, listBlocks, listHeld, listTasks, listTaken, logTask, type Task } from './index';
 
 const MILD = { temperature_c: 21, humidity_pct: 50 };
 const tasksOf = (dossier: Parameters<typeof listTasks>[0]): Task[] => listTasks(dossier, [], MILD);
@@ -109,14 +109,6 @@ describe('a tap on Done', () => {
     expect(logTask(task, { at: '2026-11-28T09:30:00Z', startedAt: '2026-11-27T20:00:00Z' })[0]).not.toHaveProperty(
       'minutes',
     );
-  });
-
-  it('takes paint from the tin and puts it back, never below nothing', () => {
-    const tin = { id: 't', class: 'wb_alkyd_enamel', volume_ml: 200 };
-    expect(takeFromTin(tin, 150, '2026-11-28')).toMatchObject({ volume_ml: 50, opened_on: '2026-11-28' });
-    expect(takeFromTin(takeFromTin(tin, 150, '2026-11-28'), -150, '2026-11-28').volume_ml).toBe(200);
-    expect(takeFromTin(tin, 500, '2026-11-28').volume_ml).toBe(0);
-    expect(takeFromTin({ id: 't', class: 'wb_alkyd_enamel' }, 100, '2026-11-28')).not.toHaveProperty('volume_ml');
   });
 
   it('keeps what was written before when it is put right', () => {

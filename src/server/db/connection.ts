@@ -1,28 +1,73 @@
 import Database from 'better-sqlite3';
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { fail, type Problem } from '@/core/shared';
+import { DatabaseFault, toFault } from './database-fault';
 
 export type Db = Database.Database;
 
-/** Opens the one file that holds a shop's records, brought up to the newest schema. `:memory:` for a throwaway. */
+/** How long another program may hold the file before it counts as in use, ms. */
+const PATIENCE_MS = 2000;
+
+/**
+ * Opens the one file that holds a shop's records, brought up to the newest schema. `:memory:` for a throwaway. A file
+ * that is damaged, newer than this program, in use or not to be written is named in plain words (`DatabaseFault`) and
+ * left as it is; before a schema is brought up, a copy is laid beside it.
+ */
 export function openDatabase(file: string, migrationsDir: string): Db {
-  if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
-  const db = new Database(file);
-  db.pragma('journal_mode = WAL');
-  // FULL: a write is on the disk before it is acknowledged, also through a power cut.
-  db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
-  migrate(db, migrationsDir);
-  return db;
+  let db: Db | null = null;
+  try {
+    if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
+    db = new Database(file, { timeout: PATIENCE_MS });
+    refuseUnfit(db, file, migrationsDir);
+    db.pragma('journal_mode = WAL');
+    // FULL: a write is on the disk before it is acknowledged, also through a power cut.
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    copyBeforeMigration(db, file, migrationsDir);
+    migrate(db, migrationsDir);
+    return db;
+  } catch (error) {
+    db?.close();
+    const code = (error as { code?: string }).code ?? '';
+    if (code === 'EACCES' || code === 'EROFS' || code === 'ENOENT' || code === 'ENOTDIR')
+      throw new DatabaseFault('database_not_opened', { file });
+    throw toFault(error, file);
+  }
+}
+
+/** Reads only: nothing is written to a file before it was found whole and of a known version. */
+function refuseUnfit(db: Db, file: string, migrationsDir: string): void {
+  const current = readVersion(db);
+  const newest = newestVersion(migrationsDir);
+  if (current > newest) throw new DatabaseFault('database_newer', { file, found: current, allowed: String(newest) });
+  const found = db.pragma('quick_check(1)', { simple: true });
+  if (found !== 'ok') throw new DatabaseFault('database_damaged', { file, detail: String(found) });
+  const foreign = current === 0 && db.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table'").get() !== undefined;
+  if (foreign) throw new DatabaseFault('database_foreign', { file });
+}
+
+const readVersion = (db: Db): number => db.pragma('user_version', { simple: true }) as number;
+
+const listMigrations = (dir: string): string[] =>
+  readdirSync(dir)
+    .filter((name) => /^\d{4}_.+\.sql$/.test(name))
+    .sort();
+
+const newestVersion = (dir: string): number => Number(listMigrations(dir).at(-1)?.slice(0, 4) ?? 0);
+
+/** The file as it was, under its version: what a step forward breaks can be taken from there. */
+function copyBeforeMigration(db: Db, file: string, migrationsDir: string): void {
+  const current = readVersion(db);
+  if (file === ':memory:' || current === 0 || current === newestVersion(migrationsDir)) return;
+  const copy = `${file}.version-${current}`;
+  if (!existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
 }
 
 /** Runs the numbered files not yet run, each in a transaction of its own together with its version number. */
 export function migrate(db: Db, migrationsDir: string): void {
-  const current = db.pragma('user_version', { simple: true }) as number;
-  const files = readdirSync(migrationsDir)
-    .filter((name) => /^\d{4}_.+\.sql$/.test(name))
-    .sort();
-  for (const file of files) {
+  const current = readVersion(db);
+  for (const file of listMigrations(migrationsDir)) {
     const version = Number(file.slice(0, 4));
     if (version <= current) continue;
     const sql = readFileSync(path.join(migrationsDir, file), 'utf8');
@@ -31,7 +76,17 @@ export function migrate(db: Db, migrationsDir: string): void {
       db.pragma(`user_version = ${version}`);
     })();
   }
-  const newest = files.length === 0 ? 0 : Number(files[files.length - 1]!.slice(0, 4));
+  const newest = newestVersion(migrationsDir);
   if (current > newest)
     throw new Error(`The database is of a newer version (${current}) than this program (${newest}).`);
+}
+
+/** Whether the database still answers; null where it does. */
+export function checkHealth(db: Db): Problem | null {
+  try {
+    db.prepare('SELECT COUNT(*) FROM piece').get();
+    return null;
+  } catch (error) {
+    return fail('database_unwell', '', { detail: error instanceof Error ? error.message : '' }).problem;
+  }
 }

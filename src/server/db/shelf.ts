@@ -1,12 +1,14 @@
-import type { ShelfChange, ShelfItem } from '@/core/dossier';
+import { applyShelfChange, LIMITS, tooMany, type ShelfChange, type ShelfItem } from '@/core/dossier';
+import { succeed, type Result } from '@/core/shared';
 import type { Db } from './connection';
 
 /** The shop's tins. Every change answers with the shelf as it now is. */
 export interface ShelfStore {
   list: () => ShelfItem[];
-  apply: (change: ShelfChange, now: string) => ShelfItem[];
+  apply: (change: ShelfChange, now: string) => Result<ShelfItem[]>;
 }
 
+/** Changes are the core's, as in the client; a tin taken off the shelf is marked and stays in the file. */
 export function makeShelfStore(db: Db): ShelfStore {
   const tins = db.prepare('SELECT body FROM tin WHERE removed_at IS NULL ORDER BY created_at, id');
   const put = db.prepare(
@@ -17,13 +19,17 @@ export function makeShelfStore(db: Db): ShelfStore {
   const list = (): ShelfItem[] => (tins.all() as { body: string }[]).map(({ body }) => JSON.parse(body) as ShelfItem);
   return {
     list,
-    apply: db.transaction((change: ShelfChange, now: string): ShelfItem[] => {
+    apply: db.transaction((change: ShelfChange, now: string): Result<ShelfItem[]> => {
+      const before = list();
+      const after = applyShelfChange(before, change);
+      if (after.length > LIMITS.shelf && after.length > before.length)
+        return { ok: false, problem: tooMany('shelf', LIMITS.shelf) };
       if (change.type === 'tin_removed') remove.run(now, change.tinId);
-      else {
-        const { tin } = change;
+      for (const tin of after) {
+        if (before.includes(tin)) continue;
         put.run({ id: tin.id, class: tin.class, volume: tin.volume_ml ?? null, body: JSON.stringify(tin), now });
       }
-      return list();
+      return succeed(list());
     }),
   };
 }

@@ -1,7 +1,7 @@
 import { Router, type Request, type Response } from 'express';
 import type { z } from 'zod';
 import { bodies, paramIdSchema } from '@/contract';
-import { readDossier, readWith, withShelf, type PieceChange } from '@/core/dossier';
+import { LIMITS, readDossier, readWith, withShelf, type PieceChange } from '@/core/dossier';
 import { withExperience } from '@/core/learning';
 import { fail, succeed, type Result } from '@/core/shared';
 import type { PieceStore, ShelfStore } from '../db';
@@ -118,7 +118,7 @@ export function makePieceRouter(
       .attachment(`${request.params.id}.dossier.json`)
       .type('json')
       .send(
-        `${JSON.stringify(withExperience(withShelf(dossier, shelf.list()), experience.list(request.params.id)), null, 2)}\n`,
+        `${JSON.stringify(withExperience(withShelf(dossier, shelf.list()), experience.list(request.params.id).slice(0, LIMITS.experience)), null, 2)}\n`,
       );
   });
 
@@ -134,19 +134,16 @@ export function makePieceRouter(
       response.json(stored.value);
     };
 
-  router.put('/:id', handle(readMeeting(store)));
+  router.put('/:id', handle(readMeeting(now)));
   for (const [method, path, makeChange] of CHANGES) router[method](`/:id${path}`, handle(makeChange));
   return router;
 }
 
-/** A new piece under the client's id. The same piece again is a retry; another one under the same id is refused. */
-function readMeeting(store: PieceStore): MakeChange {
+/** A new piece under the client's id. */
+function readMeeting(now: () => string): MakeChange {
   return (request, ids) => {
-    const dossier = readDossier(request.body);
+    const dossier = readDossier(request.body, now());
     if (!dossier.ok) return dossier;
-    const existing = store.find(ids.id!);
-    const { kind, name } = dossier.value.piece;
-    if (existing && (existing.piece.kind !== kind || existing.piece.name !== name)) return fail('id_taken', 'piece.id');
     return succeed({
       type: 'piece_met',
       dossier: { ...dossier.value, piece: { ...dossier.value.piece, id: ids.id! } },

@@ -1,6 +1,7 @@
-import type { ErrorRequestHandler, Response } from 'express';
+import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { explainProblem, type ErrorBody } from '@/contract';
+import { isDeeperThan, MOST_DEEP } from '@/core/dossier';
 import { fail, type Problem, type ProblemCode } from '@/core/shared';
 
 /** Total on purpose: a new problem code does not compile until it has a status. */
@@ -29,6 +30,18 @@ const STATUS: Record<ProblemCode, number> = {
   body_too_large: 413,
   foreign_origin: 403,
   no_such_endpoint: 404,
+  too_many: 422,
+  too_deep: 422,
+  in_future: 422,
+  picture_overladen: 422,
+  database_unwell: 503,
+  database_damaged: 503,
+  database_newer: 503,
+  database_foreign: 503,
+  database_in_use: 503,
+  database_read_only: 503,
+  database_not_opened: 503,
+  disk_full: 507,
   internal: 500,
 };
 
@@ -37,9 +50,25 @@ export function sendProblem(response: Response, problem: Problem): void {
   response.status(STATUS[problem.code]).json(body);
 }
 
+/** Records nested without end would break whatever walks them. */
+export const refuseDeep: RequestHandler = (request, response, next) => {
+  if (isDeeperThan(request.body, MOST_DEEP))
+    return sendProblem(response, fail('too_deep', '', { max: MOST_DEEP }).problem);
+  return next();
+};
+
 /** The last handler: what the body parser refused, and broken invariants. No stack leaves the server. */
+/** zlib, where a body said to be packed is not. */
+const isInflateError = ({ code }: { code?: string }): boolean => code?.startsWith('Z_') ?? false;
+
 export function makeErrorHandler(log: Logger): ErrorRequestHandler {
-  return (error: { type?: string; message?: string; limit?: number }, _request, response, _next) => {
+  return (
+    error: { type?: string; message?: string; limit?: number; status?: number; code?: string },
+    _request,
+    response,
+    _next,
+  ) => {
+    if (response.headersSent) return void response.end();
     if (error.type === 'entity.too.large')
       return sendProblem(
         response,
@@ -47,7 +76,9 @@ export function makeErrorHandler(log: Logger): ErrorRequestHandler {
       );
     if (error.type === 'entity.parse.failed')
       return sendProblem(response, fail('not_json', '', { detail: error.message ?? '' }).problem);
-    if (error.type !== undefined || error instanceof URIError)
+    // What the parsers refuse, and what they cannot unpack, is the sender's: a 4xx of its own, never ours.
+    const refused = error.status !== undefined && error.status >= 400 && error.status < 500;
+    if (refused || error.type !== undefined || error instanceof URIError || isInflateError(error))
       return sendProblem(response, fail('wrong_type', '', { expected: 'a readable request' }).problem);
     log.error({ err: error }, 'request failed');
     return sendProblem(response, fail('internal').problem);

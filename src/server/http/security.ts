@@ -27,9 +27,15 @@ export const securityHeaders: RequestHandler = helmet({
 
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
+/** A foreign name pointed at this machine could read the whole shop: requests of any kind must name this machine. */
+export const ownHostOnly: RequestHandler = (request, response, next) => {
+  if (!LOOPBACK.test(request.headers.host ?? '')) return sendProblem(response, fail('foreign_origin').problem);
+  return next();
+};
+
 /**
- * Writes must come from our own pages: an Origin of another host is refused, and so is a Host that is not this machine
- * (a foreign name pointed at it). Programs without a browser send no Origin and are let through.
+ * Writes must come from our own pages: an Origin of another host is refused. Programs without a browser send no Origin
+ * and are let through.
  */
 export const sameOriginWrites: RequestHandler = (request, response, next) => {
   if (request.method === 'GET' || request.method === 'HEAD') return next();
@@ -37,6 +43,6 @@ export const sameOriginWrites: RequestHandler = (request, response, next) => {
   const { origin, 'sec-fetch-site': site } = request.headers;
   const foreign =
     site === 'cross-site' || site === 'same-site' || (origin !== undefined && origin !== `http://${host}`);
-  if (foreign || !LOOPBACK.test(host)) return sendProblem(response, fail('foreign_origin').problem);
+  if (foreign) return sendProblem(response, fail('foreign_origin').problem);
   return next();
 };

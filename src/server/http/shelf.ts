@@ -15,7 +15,9 @@ export function makeShelfRouter(store: ShelfStore, now: () => string): Router {
       if (!id.ok) return sendProblem(response, { ...id.problem, path: 'id' });
       const change = read(request, id.value);
       if (!change.ok) return sendProblem(response, change.problem);
-      response.json({ tins: store.apply(change.value, now()) });
+      const stored = store.apply(change.value, now());
+      if (!stored.ok) return sendProblem(response, stored.problem);
+      response.json({ tins: stored.value });
     };
   router.get('/', (_request, response) => void response.json({ tins: store.list() }));
   router.put(
@@ -28,6 +30,17 @@ export function makeShelfRouter(store: ShelfStore, now: () => string): Router {
   router.delete(
     '/:id',
     handle((_request, id) => succeed({ type: 'tin_removed', tinId: id })),
+  );
+  router.put(
+    '/:id/drawings/:work',
+    handle((request, id) => {
+      const drawing = readWith(bodies.drawing, { ...(request.body as object), work: request.params.work });
+      return drawing.ok ? succeed({ type: 'tin_drawn', tinId: id, drawing: drawing.value }) : drawing;
+    }),
+  );
+  router.delete(
+    '/:id/drawings/:work',
+    handle((request, id) => succeed({ type: 'tin_given_back', tinId: id, work: String(request.params.work) })),
   );
   return router;
 }

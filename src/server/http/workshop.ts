@@ -1,6 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import { bodies } from '@/contract';
-import { readWith } from '@/core/dossier';
+import { findFuture, readWith } from '@/core/dossier';
 import { succeed, type Result } from '@/core/shared';
 import type { WorkshopChange } from '@/core/workshop';
 import type { WorkshopStore } from '../db';
@@ -30,6 +30,8 @@ export function makeWorkshopRouter(store: WorkshopStore, now: () => string): Rou
     '/air/:at',
     handle((body, param) => {
       const air = readWith(bodies.air, { ...(body as object), at: param('at') });
+      const future = air.ok ? findFuture(air.value, now()) : null;
+      if (future) return { ok: false, problem: future };
       return air.ok ? succeed({ type: 'air_recorded', air: air.value }) : air;
     }),
   );

@@ -30,6 +30,7 @@ describe('the card of a check', () => {
       worth: {
         check: 'damp_rag',
         worthMinutes: 33.7,
+        worthTogether: 33.7,
         costMinutes: 1,
         why: '“Pink or red” would move it.',
         answers: [],

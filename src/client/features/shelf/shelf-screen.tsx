@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Disclosure, Heading, Row, Small, StateMark, Strong } from '@/client/ui';
-import type { ShelfItem } from '@/core/dossier';
+import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
 import { TinForm } from './tin-form';
@@ -104,6 +104,7 @@ interface TinProps {
 function Tin({ tin, onSet, onRemove }: TinProps) {
   const { sayVolume, sayMoney } = useMeasures();
   const code = tin.class as ProductClass;
+  const level = levelOf(tin);
   const name = tin.name ?? labelProduct(code);
   const known = FILM_FACTS[code as keyof typeof FILM_FACTS] as (typeof FILM_FACTS)[keyof typeof FILM_FACTS] | undefined;
   const facts = [
@@ -120,9 +121,9 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
           <Strong>{name}</Strong>
           <Small>{facts.join(' · ')}</Small>
         </Column>
-        <Strong>{tin.volume_ml === undefined ? 'left: not known' : `${sayVolume(tin.volume_ml)} left`}</Strong>
+        <Strong>{level === undefined ? 'left: not known' : `${sayVolume(level)} left`}</Strong>
       </Row>
-      {isLow(tin) ? <StateMark tone="wait">{tin.volume_ml === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
+      {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
       <Disclosure label={`Correct ${name}`}>
         {(close) => (
           <TinForm

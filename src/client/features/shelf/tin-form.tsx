@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button, Choices, Column, Field, Row, Strong } from '@/client/ui';
-import { shelfItemSchema, type ShelfItem } from '@/core/dossier';
+import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
 import { readTin, type TinTexts } from './read-tin';
 
 const THINNERS = [
@@ -30,14 +30,18 @@ interface TinFormProps {
 
 /** What the label says, as far as the owner cares to type it. */
 export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
+  const shown = withLevel(tin);
   const [texts, setTexts] = useState<TinTexts>(
     () =>
       Object.fromEntries(
-        FIELDS.map(({ name }) => [name, tin[name] === undefined ? '' : String(tin[name])]),
+        FIELDS.map(({ name }) => [name, shown[name] === undefined ? '' : String(shown[name])]),
       ) as TinTexts,
   );
   const [thinner, setThinner] = useState(tin.thinner);
-  const { tin: next, errors } = readTin({ ...tin, ...(thinner ? { thinner } : {}) }, texts);
+  const { tin: read, errors } = readTin({ ...shown, ...(thinner ? { thinner } : {}) }, texts);
+  // A level that was not typed anew is no measurement: what was drawn since the last one goes on counting.
+  const next =
+    read.volume_ml === shown.volume_ml && tin.volume_ml !== undefined ? { ...read, volume_ml: tin.volume_ml } : read;
   const right = Object.keys(errors).length === 0 && shelfItemSchema.safeParse(next).success;
   return (
     <Column gap="$m">

@@ -33,6 +33,7 @@ import {
   useIsWide,
   useKeys,
 } from '@/client/ui';
+import { withLevel } from '@/core/dossier';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { assessZone } from '@/core/survey';
 import { assignShapes, buildTemplate } from '@/core/templates';
@@ -64,7 +65,10 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const { sayVolume } = useMeasures();
   const dispatch = useDispatch<AppDispatch>();
   const bench = useSelector((state: RootState) => state.bench);
-  const own = tins.filter((tin) => tin.class === task.class && tin.volume_ml !== 0);
+  const own = tins
+    .filter((tin) => tin.class === task.class)
+    .map(withLevel)
+    .filter(({ volume_ml }) => volume_ml !== 0);
   const [picked, setTinId] = useState<string | undefined>();
   // The shelf may come in after the step is shown.
   const tinId = picked ?? own.find(({ id }) => id === task.product)?.id ?? own[0]?.id;

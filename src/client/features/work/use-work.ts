@@ -13,16 +13,7 @@ import {
 } from '@/client/store';
 import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
-import {
-  listTaken,
-  logTask,
-  readPieceWork,
-  takeFromTin,
-  type Doing,
-  type PieceWork,
-  type ShopPlan,
-  type Task,
-} from '@/core/work';
+import { listTaken, logTask, readPieceWork, type Doing, type PieceWork, type ShopPlan, type Task } from '@/core/work';
 import { readAirNow } from '@/core/workshop';
 
 export interface WorkView {
@@ -34,7 +25,7 @@ export interface WorkView {
   now: string;
   /** Logs a task as done or left out; gives the name of the tap, for taking it back. */
   log: (task: Task, doing: Omit<Doing, 'at' | 'climate'>) => string;
-  /** Takes a tap back, and the paint into its tin. */
+  /** Takes a tap back, and gives back to the tins what it took. */
   takeBack: (work: string) => void;
   /** Stores a tap put right; the tin follows what it now took. */
   putRight: (work: string, entries: LogEntry[]) => void;
@@ -55,12 +46,13 @@ export function useWork(dossier: Dossier): WorkView {
     () => readPieceWork(dossier, { workshop, tins, now: new Date(`${minute}:00Z`).toISOString(), timeZone }),
     [dossier, workshop, tins, timeZone, minute],
   );
-  const moveTins = (taken: ReadonlyMap<string, number>, sign: 1 | -1, at: string): void => {
-    for (const [id, ml] of taken) {
-      const tin = tins.find((own) => own.id === id);
-      if (tin?.volume_ml !== undefined)
-        changeShelf({ type: 'tin_set', tin: takeFromTin(tin, sign * ml, dateOf(minuteOf(at), timeZone)) });
-    }
+  /** What a tap took is a fact of each tin, under the tap's name: said again it replaces, taken back it gives back. */
+  const drawOff = (work: string, entries: readonly LogEntry[], before: readonly LogEntry[] = []): void => {
+    const taken = listTaken(entries);
+    const on = dateOf(minuteOf(new Date().toISOString()), timeZone);
+    for (const tinId of listTaken(before).keys())
+      if (!taken.has(tinId)) changeShelf({ type: 'tin_given_back', tinId, work });
+    for (const [tinId, ml] of taken) changeShelf({ type: 'tin_drawn', tinId, drawing: { work, ml, on } });
   };
   const entriesOf = (work: string): LogEntry[] => (dossier.log ?? []).filter((entry) => entry.work === work);
   return {
@@ -77,19 +69,17 @@ export function useWork(dossier: Dossier): WorkView {
       const running = started?.task === task.id ? { startedAt: started.at } : {};
       const entries = logTask(task, { ...running, ...doing, at, ...(air ? { climate: air } : {}) });
       change({ type: 'work_logged', work, entries });
-      moveTins(listTaken(entries), 1, at);
+      drawOff(work, entries);
       if (started?.task === task.id) dispatch(taskLaidDown());
       return work;
     },
     takeBack: (work) => {
-      moveTins(listTaken(entriesOf(work)), -1, new Date().toISOString());
       change({ type: 'work_withdrawn', work });
+      drawOff(work, [], entriesOf(work));
     },
     putRight: (work, entries) => {
-      const difference = listTaken(entries);
-      for (const [tin, ml] of listTaken(entriesOf(work))) difference.set(tin, (difference.get(tin) ?? 0) - ml);
-      moveTins(difference, 1, new Date().toISOString());
       change({ type: 'work_logged', work, entries });
+      drawOff(work, entries, entriesOf(work));
     },
   };
 }

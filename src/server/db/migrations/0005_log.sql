@@ -1,0 +1,28 @@
+-- The work log gets rows of its own: a tap writes its own entries and leaves the others alone. `met` is the hash of the
+-- file a piece came from, by which the same file sent again is told from another under the same id.
+CREATE TABLE log_entry (
+  row INTEGER PRIMARY KEY,
+  piece_id TEXT NOT NULL REFERENCES piece (id) ON DELETE CASCADE,
+  position REAL NOT NULL,
+  body TEXT NOT NULL CHECK (json_valid(body)),
+  withdrawn_at TEXT
+) STRICT;
+CREATE INDEX log_by_piece ON log_entry (piece_id, withdrawn_at, position);
+
+INSERT INTO log_entry (piece_id, position, body)
+SELECT piece.id, entry.key, entry.value FROM piece, json_each(piece.rest, '$.log') AS entry;
+UPDATE piece SET rest = json_remove(rest, '$.log');
+
+ALTER TABLE piece ADD COLUMN met TEXT;
+-- A reason goes with its zone when that is removed, and comes back with it.
+ALTER TABLE gate_override ADD COLUMN withdrawn_at TEXT;
+
+-- What lay on zones removed before stays out of sight.
+UPDATE test SET withdrawn_at = (SELECT removed_at FROM zone WHERE piece_id = test.piece_id AND id = test.zone_id)
+WHERE withdrawn_at IS NULL
+AND EXISTS (SELECT 1 FROM zone WHERE piece_id = test.piece_id AND id = test.zone_id AND removed_at IS NOT NULL);
+UPDATE gate_override SET withdrawn_at = (SELECT removed_at FROM zone WHERE piece_id = gate_override.piece_id AND id = gate_override.zone_id)
+WHERE EXISTS (SELECT 1 FROM zone WHERE piece_id = gate_override.piece_id AND id = gate_override.zone_id AND removed_at IS NOT NULL);
+UPDATE observation SET withdrawn_at = (SELECT removed_at FROM zone WHERE piece_id = observation.piece_id AND id = observation.zone_id)
+WHERE withdrawn_at IS NULL
+AND EXISTS (SELECT 1 FROM zone WHERE piece_id = observation.piece_id AND id = observation.zone_id AND removed_at IS NOT NULL);
