@@ -1,9 +1,10 @@
 import Database from 'better-sqlite3';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DOSSIER_FORMAT } from '@/core/dossier';
-import { makePieceStore, migrate, openDatabase } from '@/server/db';
+import { checkHealth, DatabaseFault, makePieceStore, migrate, openDatabase } from '@/server/db';
+import { toFault } from '@/server/db/database-fault';
 import { MIGRATIONS } from './harness';
 
 const folder = (): string => mkdtempSync(path.join(tmpdir(), 'bricolage-db-'));
@@ -72,5 +73,138 @@ describe('the database', () => {
     expect(db.prepare('SELECT check_code, withdrawn_at FROM observation').all()).toEqual([
       { check_code: 'edge_line', withdrawn_at: now },
     ]);
+  });
+});
+
+describe('a database that cannot be used', () => {
+  const fault = (file: string): string => {
+    try {
+      openDatabase(file, MIGRATIONS).close();
+      return 'opened';
+    } catch (error) {
+      return error instanceof DatabaseFault ? error.problem.code : `other: ${String(error)}`;
+    }
+  };
+  const made = (): string => {
+    const file = path.join(folder(), 'shop.sqlite');
+    openDatabase(file, MIGRATIONS).close();
+    return file;
+  };
+
+  it('because it is damaged is named and left as it is', () => {
+    const file = made();
+    const bytes = readFileSync(file);
+    bytes.fill(0x5a, 4096, 4096 * 6);
+    writeFileSync(file, bytes);
+    expect(fault(file)).toBe('database_damaged');
+    expect(readFileSync(file).equals(bytes)).toBe(true);
+    const text = path.join(folder(), 'letter.sqlite');
+    writeFileSync(text, 'Dear workshop, this is no database at all. '.repeat(50));
+    expect(fault(text)).toBe('database_damaged');
+  });
+
+  it('because it is newer is named and left as it is', () => {
+    const file = made();
+    const db = new Database(file);
+    db.pragma('user_version = 999');
+    db.close();
+    const before = readFileSync(file);
+    expect(fault(file)).toBe('database_newer');
+    expect(readFileSync(file).equals(before)).toBe(true);
+  });
+
+  it('because another program holds it, or it is another program’s, is named', () => {
+    const file = made();
+    const other = new Database(file);
+    other.pragma('locking_mode = EXCLUSIVE');
+    other.exec('BEGIN EXCLUSIVE');
+    expect(fault(file)).toBe('database_in_use');
+    other.close();
+    const foreign = path.join(folder(), 'foreign.sqlite');
+    const db = new Database(foreign);
+    db.exec('CREATE TABLE recipes (x)');
+    db.close();
+    expect(fault(foreign)).toBe('database_foreign');
+  }, 20_000);
+
+  it('because of where it lies is named, and every fault says the cure', () => {
+    expect(fault(path.join(made(), 'shop.sqlite'))).toBe('database_not_opened');
+    for (const [code, wanted] of [
+      ['SQLITE_READONLY', 'database_read_only'],
+      ['SQLITE_FULL', 'disk_full'],
+      ['SQLITE_CORRUPT_INDEX', 'database_damaged'],
+    ] as const) {
+      const told = toFault(Object.assign(new Error('x'), { code }), 'shop.sqlite') as DatabaseFault;
+      expect(told.problem.code).toBe(wanted);
+      expect(told.message).toMatch(/shop\.sqlite/);
+    }
+    expect(toFault(new Error('other'), 'x')).not.toBeInstanceOf(DatabaseFault);
+  });
+
+  it('is said by the health of a running server', () => {
+    const db = openDatabase(':memory:', MIGRATIONS);
+    expect(checkHealth(db)).toBeNull();
+    db.close();
+    expect(checkHealth(db)).toMatchObject({ code: 'database_unwell' });
+  });
+});
+
+describe('a step forward', () => {
+  /** A file as the fourth version left it. */
+  const olderFile = (): { file: string; db: Database.Database } => {
+    const file = path.join(folder(), 'old.sqlite');
+    const dir = folder();
+    for (const name of readdirSync(MIGRATIONS).filter((own) => own < '0005'))
+      copyFileSync(path.join(MIGRATIONS, name), path.join(dir, name));
+    const db = new Database(file);
+    migrate(db, dir);
+    return { file, db };
+  };
+
+  it('lays a copy of the file beside it first, keeps the log, and what lay on removed zones can come back', () => {
+    const { file, db } = olderFile();
+    const rest = {
+      log: [
+        { zone: 'top', op: 'prime' },
+        { zone: 'top', op: 'paint', work: 'w', id: 'w.1' },
+      ],
+      climate: { temperature_c: 18, humidity_pct: 60 },
+    };
+    db.prepare(
+      `INSERT INTO piece (id, kind, body, rest, created_at, changed_at) VALUES ('p', 'desk', '{"kind":"desk","id":"p"}', ?, '', '')`,
+    ).run(JSON.stringify(rest));
+    for (const [position, id, removed] of [
+      [0, 'top', null],
+      [1, 'lid', '2026-01-01T00:00:00Z'],
+    ] as const) {
+      db.prepare(
+        `INSERT INTO zone (piece_id, id, position, role, body, removed_at) VALUES ('p', ?, ?, 'top', ?, ?)`,
+      ).run(id, position, JSON.stringify({ id, role: 'top' }), removed);
+      db.prepare(
+        `INSERT INTO observation (piece_id, zone_id, id, position, check_code, result, body) VALUES ('p', ?, ?, 0, 'edge_line', 'dark_line', ?)`,
+      ).run(id, `o-${id}`, JSON.stringify({ id: `o-${id}`, check: 'edge_line', result: 'dark_line' }));
+      db.prepare(`INSERT INTO test (piece_id, zone_id, id, position, kind, body) VALUES ('p', ?, ?, 0, 'nail', ?)`).run(
+        id,
+        `t-${id}`,
+        JSON.stringify({ id: `t-${id}`, zone: id, kind: 'nail', reading: { score: 1 } }),
+      );
+    }
+    db.close();
+    const store = makePieceStore(openDatabase(file, MIGRATIONS));
+    expect(existsSync(`${file}.version-4`)).toBe(true);
+    const piece = store.find('p')!;
+    expect(piece.log).toEqual(rest.log);
+    expect(piece.climate).toEqual(rest.climate);
+    expect(piece.zones!.map(({ id }) => id)).toEqual(['top']);
+    expect(piece.tests!.map(({ id }) => id)).toEqual(['t-top']);
+    const back = store.apply('p', { type: 'zone_set', zoneId: 'lid', facts: { role: 'top' } }, '2026-02-01T00:00:00Z');
+    expect(back).toMatchObject({ ok: true });
+    expect(store.find('p')!.zones![1]).toMatchObject({ id: 'lid', observations: [{ id: 'o-lid' }] });
+    expect(
+      store
+        .find('p')!
+        .tests!.map(({ id }) => id)
+        .sort(),
+    ).toEqual(['t-lid', 't-top']);
   });
 });

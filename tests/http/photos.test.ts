@@ -1,9 +1,12 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { crc32, deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { DOSSIER_FORMAT } from '@/core/dossier';
-import { cleanUp, startServer, type Running } from './harness';
+import { makePhotoFiles } from '@/server/photo-files';
+import { makePictureDecoder } from '@/server/picture-decoder';
+import { buildDecoder, cleanUp, startServer, type Running } from './harness';
 
 let server: Running;
 beforeEach(async () => {
@@ -100,4 +103,93 @@ describe('a photograph', () => {
     for (const hash of ['../../etc/passwd', 'abc', '0'.repeat(64)])
       expect((await fetch(`${server.base}/api/photos/${encodeURIComponent(hash)}`)).status).toBe(404);
   });
+});
+
+describe('a picture that is not what it seems', () => {
+  /** A chunk of a PNG: length, name, data, checksum. */
+  const chunk = (name: string, data: Buffer): Buffer => {
+    const body = Buffer.concat([Buffer.from(name, 'latin1'), data]);
+    const length = Buffer.alloc(4);
+    length.writeUInt32BE(data.length);
+    const sum = Buffer.alloc(4);
+    sum.writeUInt32BE(crc32(body) >>> 0);
+    return Buffer.concat([length, body, sum]);
+  };
+  const pngWith = async (extra: Buffer[]): Promise<Buffer> => {
+    const plain = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#777777' } })
+      .png()
+      .toBuffer();
+    return Buffer.concat([plain.subarray(0, 33), ...extra, plain.subarray(33)]);
+  };
+
+  it('carrying forty packed texts is refused at once', async () => {
+    const text = Buffer.concat([Buffer.from('Comment\0\0', 'latin1'), deflateSync(Buffer.alloc(40 * 2 ** 20))]);
+    const bomb = await pngWith(Array.from({ length: 40 }, () => chunk('zTXt', text)));
+    const start = Date.now();
+    const { status, body } = await send('ph-b', bomb);
+    expect({ status, code: body.error.code }).toEqual({ status: 422, code: 'picture_overladen' });
+    expect(Date.now() - start).toBeLessThan(2000);
+    expect(body.error.message).toContain('Save it anew');
+  });
+
+  it('with a comment or two is taken', async () => {
+    const note = chunk('tEXt', Buffer.from('Comment\0a hall bench', 'latin1'));
+    expect((await send('ph-c', await pngWith([note, note]))).status).toBe(200);
+  });
+
+  it.each([
+    ['a moving PNG', () => pngWith([chunk('acTL', Buffer.from([0, 0, 0, 2, 0, 0, 0, 0]))])],
+    [
+      'a GIF',
+      () =>
+        sharp({ create: { width: 8, height: 8, channels: 3, background: '#123456' } })
+          .gif()
+          .toBuffer(),
+    ],
+    [
+      'a TIFF',
+      () =>
+        sharp({ create: { width: 8, height: 8, channels: 3, background: '#123456' } })
+          .tiff()
+          .toBuffer(),
+    ],
+    ['a drawing', () => Promise.resolve(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))],
+    ['a PNG cut short', async () => (await pngWith([])).subarray(0, 50)],
+  ])('%s is refused', async (_name, make) => {
+    const { status, body } = await send('ph-x', await make());
+    expect({ status, code: body.error.code }).toEqual({ status: 415, code: 'not_a_picture' });
+  });
+
+  it('sent eighty times at once is kept once and answered each time', async () => {
+    const picture = await cameraPicture();
+    const answers = await Promise.all(Array.from({ length: 80 }, (_, n) => send(`many-${n}`, picture)));
+    expect(answers.filter(({ status }) => status !== 200)).toEqual([]);
+    const files = readdirSync(folder()).flatMap((name) => readdirSync(path.join(folder(), name)));
+    expect(files).toHaveLength(1);
+  }, 60_000);
+
+  it('left behind by nobody is swept at the start; one that a piece has stays', async () => {
+    const picture = await cameraPicture();
+    const { body } = await send('ph-1', picture);
+    const kept = body.photos[0].sha256 as string;
+    mkdirSync(path.join(folder(), 'ab'), { recursive: true });
+    writeFileSync(path.join(folder(), 'ab', `${'ab'.repeat(32)}.jpg`), 'nobody');
+    writeFileSync(path.join(folder(), kept.slice(0, 2), `${kept}.jpg.draft`), 'half');
+    const files = makePhotoFiles(folder(), makePictureDecoder(buildDecoder()));
+    expect(files.sweep(new Set([kept]))).toBe(2);
+    expect(existsSync(files.pathOf(kept))).toBe(true);
+  });
+});
+
+describe('the program that decodes', () => {
+  it('is ended where it takes too long, and the next picture is drawn all the same', async () => {
+    const slow = makePictureDecoder(buildDecoder(), 1);
+    const picture = await cameraPicture();
+    expect(await slow.draw(picture)).toMatchObject({ ok: false, problem: { code: 'picture_overladen' } });
+    slow.close();
+    const decoder = makePictureDecoder(buildDecoder());
+    expect(await decoder.draw(Buffer.from('nonsense'))).toMatchObject({ problem: { code: 'not_a_picture' } });
+    expect(await decoder.draw(picture)).toMatchObject({ ok: true, value: { width: 20, height: 40 } });
+    decoder.close();
+  }, 30_000);
 });

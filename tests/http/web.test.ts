@@ -100,3 +100,19 @@ describe('the web application', () => {
     expect(headers['content-type']).toContain('json');
   });
 });
+
+describe('a file that is not there', () => {
+  it.each(['/_expo/static/js/gone.js', '/fonts/gone.woff2', '/favicon-gone.ico', '/assets/gone.png'])(
+    'is said to be missing and is not the page: %s',
+    async (url) => {
+      const { status, body } = await get(url);
+      expect(status).toBe(404);
+      expect(body.toString()).not.toContain('<!doctype html>');
+    },
+  );
+
+  it('is the page where it is an address of the application', async () => {
+    const { status, body } = await get('/piece/p-1/choose');
+    expect([status, body.toString()]).toEqual([200, expect.stringContaining('Bricolage')]);
+  });
+});

@@ -29,9 +29,6 @@ export function openDatabase(file: string, migrationsDir: string): Db {
     return db;
   } catch (error) {
     db?.close();
-    const code = (error as { code?: string }).code ?? '';
-    if (code === 'EACCES' || code === 'EROFS' || code === 'ENOENT' || code === 'ENOTDIR')
-      throw new DatabaseFault('database_not_opened', { file });
     throw toFault(error, file);
   }
 }

@@ -18,7 +18,8 @@ const BY_CODE: readonly (readonly [RegExp, ProblemCode])[] = [
   [/^SQLITE_(BUSY|LOCKED)/, 'database_in_use'],
   [/^SQLITE_(READONLY|PERM)/, 'database_read_only'],
   [/^SQLITE_FULL/, 'disk_full'],
-  [/^SQLITE_(CANTOPEN|IOERR)/, 'database_not_opened'],
+  // The folder is made first: what the file system says of it counts too.
+  [/^(SQLITE_(CANTOPEN|IOERR)|EACCES|EROFS|ENOENT|ENOTDIR|EEXIST|ENAMETOOLONG)/, 'database_not_opened'],
 ];
 
 /** The fault a failure of SQLite stands for; other errors are passed on as they are. */
