@@ -39,29 +39,32 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   foreign_origin: () =>
     'This came by another name or from another site and was refused. Open Bricolage at its own address.',
   no_such_endpoint: () => 'There is nothing at this address.',
-  too_many: ({ max }) => `There is room for ${String(max)}. Take some away first, or start another piece.`,
-  too_deep: ({ max }) => `Nested more than ${String(max)} levels deep. Lay the records flat, as the format has them.`,
+  too_many: ({ max }) => `There is room for ${String(max ?? 'no more')}. Take some away first, or start another piece.`,
+  too_deep: ({ max }) =>
+    `Nested more than ${String(max ?? 'a hundred')} levels deep. Lay the records flat, as the format has them.`,
   in_future: ({ found }) =>
-    `${String(found)} lies more than a day ahead. Check the date and the clock of the device, and send it again.`,
+    `${String(found ?? 'This moment')} lies more than a day ahead. Check the date and the clock of the device, and send it again.`,
   database_unwell: ({ detail }) =>
     `The database does not answer as it should (${String(detail ?? '')}). Stop the server, keep a copy of the file, and start again.`,
   picture_overladen: () =>
     'This file carries more than a photograph does, or takes too long to open. Save it anew as JPEG and send that.',
   database_damaged: ({ file }) =>
-    `The file ${String(file)} is damaged. It was not touched. Put a copy in its place, or keep it for repair and start with another (BRICOLAGE_DB).`,
+    `The file ${fileName(file)} is damaged. It was not touched. Put a copy in its place, or keep it for repair and start with another (BRICOLAGE_DB).`,
   database_newer: ({ file, found, allowed }) =>
-    `The file ${String(file)} was written by a newer Bricolage (version ${String(found)}; this one knows ${String(allowed)}). It was not touched. Start the newer program.`,
+    `The file ${fileName(file)} was written by a newer Bricolage (version ${String(found ?? '?')}; this one knows ${list(allowed)}). It was not touched. Start the newer program.`,
   database_foreign: ({ file }) =>
-    `The file ${String(file)} is a database of another program. It was not touched. Name another file (BRICOLAGE_DB).`,
+    `The file ${fileName(file)} is a database of another program. It was not touched. Name another file (BRICOLAGE_DB).`,
   database_in_use: ({ file }) =>
-    `The file ${String(file)} is in use by another program. End the other server, or whatever copies it, and start again.`,
+    `The file ${fileName(file)} is in use by another program. End the other server, or whatever copies it, and start again.`,
   database_read_only: ({ file }) =>
-    `The file ${String(file)} cannot be written. Make it and its folder writable for you, and start again.`,
+    `The file ${fileName(file)} cannot be written. Make it and its folder writable for you, and start again.`,
   database_not_opened: ({ file }) =>
-    `The file ${String(file)} cannot be opened or made. Check its name, its folder and that you may write there.`,
-  disk_full: ({ file }) => `The disk that holds ${String(file)} is full. Make room and start again; nothing was lost.`,
+    `The file ${fileName(file)} cannot be opened or made. Check its name, its folder and that you may write there.`,
+  disk_full: ({ file }) =>
+    `The disk that holds ${fileName(file)} is full. Make room and start again; nothing was lost.`,
   internal: () => 'Something broke on our side. Nothing was half-saved; try again.',
 };
 
+const fileName = (file: unknown): string => String(file ?? 'with your records');
 const atLeast = (min: unknown): string => (typeof min === 'number' ? `at least ${min}` : String(min));
 const atMost = (max: unknown): string => (typeof max === 'number' ? `at most ${max}` : String(max));

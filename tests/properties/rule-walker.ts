@@ -43,6 +43,9 @@ const GRIPS = [
   'metal_primer',
 ];
 const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb'];
+/** Coats without which a class blocks nothing, and the hours between them. */
+const BLOCKING_COATS: Record<string, number> = { stainblock_primer_wb: 2 };
+const BLOCKING_NIGHT_H: Record<string, number> = { stainblock_primer_wb: 12 };
 const CLEARS = ['shellac_clear', 'stainblock_clear_wb'];
 const HOLDS_SMELL = [
   'shellac_primer',
@@ -133,10 +136,29 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     expectThat(first('liquid_degloss') < 0, 'no deglosser on a film');
   if (paint && around.pale && diagnosis.bleed_p >= 0.16) {
     const spots = around.spotsOnly && steps.some((step) => step.op === 'spot_seal');
-    expectThat(primers.some((code) => BLOCKS.includes(code)) || spots, 'bleed is blocked under pale paint');
+    const enough = steps.some(
+      ({ op, class: code = '', coats = 1 }) =>
+        op === 'prime' && BLOCKS.includes(code) && coats >= (BLOCKING_COATS[code] ?? 1),
+    );
+    expectThat(enough || spots, 'bleed is blocked under pale paint, with as many coats as the class takes');
+    for (const { op, class: code = '', recoat_h = Infinity } of steps)
+      if (op === 'prime')
+        expectThat(recoat_h >= (BLOCKING_NIGHT_H[code] ?? 0), 'a night between coats of a blocker that wants it');
   }
   if (around.pale && paint)
     expectThat(!primers.some((code) => CLEARS.includes(code)), 'no clear blocker under pale paint');
+  if (paint && primers[0] === 'shellac_clear') {
+    expectThat(!around.pale, 'clear shellac over a whole face only under dark colours');
+    expectThat(slick < 0.09, 'clear shellac is no grip on a slick face');
+  }
+  if (paint) {
+    const painted = first('paint');
+    steps.forEach(({ op, class: code }, at) => {
+      if (op !== 'fill' || !code || at > painted) return;
+      const sealed = steps.slice(at + 1, painted).some((later) => later.op === 'prime' || later.op === 'spot_seal');
+      expectThat(sealed, 'a fill is sealed before it is painted');
+    });
+  }
   if (paint && need('odour_seal') > 0.5)
     expectThat(
       primers.some((code) => HOLDS_SMELL.includes(code)),

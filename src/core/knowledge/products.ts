@@ -19,6 +19,8 @@ export interface PrimerFact {
   carrier: Carrier;
   /** Numbers of coats in use. */
   coats: readonly number[];
+  /** Where it is relied on to hold colour back: so many coats at least, and so long between them, hours (common practice). */
+  blocksFrom?: { coats: number; betweenH: number };
   note: string;
   basis: Basis;
 }
@@ -29,7 +31,7 @@ export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
   shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
   shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
   stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
-  stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
+  stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
   bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
   bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
   bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },

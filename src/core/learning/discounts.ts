@@ -15,14 +15,18 @@ export const DISCOUNTS = {
   /** The same product on the same surface. */
   same: { share: 1, cap: Infinity },
   /** Another product of the same class on the same surface. */
-  sameClass: { share: 0.7, cap: 14 },
+  sameClass: { share: 0.5, cap: 4 },
   /** The same product or class on a neighbouring surface. */
-  neighbour: { share: 0.35, cap: 6 },
+  neighbour: { share: 0.3, cap: 2.5 },
 } as const satisfies Record<string, Discount>;
 export type Nearness = keyof typeof DISCOUNTS;
 
-/** What was expected of a treatment before any reading counts as much as this many (estimate). */
-export const PRIOR_COUNT = 6;
+/**
+ * What was expected of a treatment before any reading counts as much as this many patches (estimate). Products of one
+ * class differ widely, so the class says little of the tin in hand: by common practice two patches that failed end a
+ * primer on that surface, and with two a chance to hold of 49 in 50 falls below one in two.
+ */
+export const PRIOR_COUNT = 2;
 /** A piece that came through three months of use, or came back, says as much as this many patches (estimate). */
 export const SERVICE_WEIGHT = 2;
 

@@ -7,9 +7,11 @@ import { describePosterior, poolExperience, updateCounts, type Posterior } from 
 
 export interface Cell extends Posterior {
   primer: PrimerCode | 'none';
-  /** Readings of this treatment on this surface, and those that held. */
+  /** Readings of this treatment on this surface. */
   tests: number;
-  held: number;
+  /** What counts: the patches they were made on, and those that held. Readings of one patch stand or fall together. */
+  patches: number;
+  patchesHeld: number;
 }
 
 export interface FindingsRow extends Surface {
@@ -55,7 +57,8 @@ function buildRow(
     .map((primer): Cell => {
       const pooled = poolExperience({ ...surface, mode, prep, primer }, rows);
       const posterior = describePosterior(updateCounts(expectFailure(mode, surface, prep, primer), pooled));
-      return { primer, ...posterior, tests: pooled.own.tests, held: pooled.own.held };
+      const { tests, patches, patchesHeld } = pooled.own;
+      return { primer, ...posterior, tests, patches, patchesHeld };
     })
     .sort((a, b) => b.mean - a.mean);
   const tested = cells.filter(({ tests }) => tests > 0);

@@ -15,8 +15,8 @@ export interface Question extends Surface {
 export interface Pooled {
   held: number;
   failed: number;
-  /** Readings of this very treatment on this very surface, and those that held. */
-  own: { tests: number; held: number };
+  /** Readings of this very treatment on this very surface, and those that held; the patches they were made on. */
+  own: { tests: number; held: number; patches: number; patchesHeld: number };
   /** All readings that count in some measure. */
   tests: number;
 }
@@ -28,7 +28,7 @@ export function poolExperience(question: Question, experience: readonly Experien
     sameClass: { held: 0, failed: 0 },
     neighbour: { held: 0, failed: 0 },
   };
-  const pooled: Pooled = { held: 0, failed: 0, own: { tests: 0, held: 0 }, tests: 0 };
+  const pooled: Pooled = { held: 0, failed: 0, own: { tests: 0, held: 0, patches: 0, patchesHeld: 0 }, tests: 0 };
   for (const row of experience) {
     const near = compareQuestion(question, row);
     if (!near) continue;
@@ -38,6 +38,8 @@ export function poolExperience(question: Question, experience: readonly Experien
     if (near !== 'same') continue;
     pooled.own.tests += row.tests;
     pooled.own.held += row.tests_held;
+    pooled.own.patches += row.held + row.failed;
+    pooled.own.patchesHeld += row.held;
   }
   for (const near of Object.keys(sums) as Nearness[]) {
     const { share, cap } = DISCOUNTS[near];

@@ -11,6 +11,8 @@ export interface Gate {
   proved: Treatment[];
   /** Kinds of test still wanted for the chosen treatment. */
   missing: string[];
+  /** When the last of what opened it was read, or when it was passed over; where that is known. */
+  at?: string;
 }
 
 interface Strip {
@@ -40,7 +42,7 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'prime_to_paint');
   const verdict = judgeStrips(strips, chosen);
   if (override && verdict.state !== 'open')
-    return { ...base, ...verdict, state: 'overridden', why: sayOverride(override.reason) };
+    return { ...base, ...verdict, state: 'overridden', why: sayOverride(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
 }
 
@@ -56,7 +58,13 @@ function listStrips(dossier: Dossier, zone: Zone): Strip[] {
   return [...strips.values()];
 }
 
-type Verdict = Pick<Gate, 'state' | 'why' | 'proved' | 'missing'>;
+type Verdict = Pick<Gate, 'state' | 'why' | 'proved' | 'missing' | 'at'>;
+
+/** The latest of some moments, as a field that is left out where none is known. */
+function lastOf(moments: readonly (string | undefined)[]): { at?: string } {
+  const known = moments.filter((at) => at !== undefined).sort((a, b) => Date.parse(a) - Date.parse(b));
+  return known.length === 0 ? {} : { at: known.at(-1)! };
+}
 
 function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): Verdict {
   const states = strips.map((strip) => ({ strip, ...judgeStrip(strip) }));
@@ -68,6 +76,7 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
       why: `Held at the right age: ${names}.`,
       proved: open.map(({ strip }) => strip.treatment),
       missing: [],
+      ...lastOf(open.flatMap(({ strip }) => strip.tests.map(({ test }) => test.at))),
     };
   }
   const waiting = states.find(({ state }) => state === 'waiting');
@@ -131,7 +140,8 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
       proved: [],
     };
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
-  if (override && verdict.state !== 'open') return { ...base, state: 'overridden', why: sayOverride(override.reason) };
+  if (override && verdict.state !== 'open')
+    return { ...base, state: 'overridden', why: sayOverride(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
 }
 
@@ -147,7 +157,7 @@ function judgeWatches(
   watches: readonly Watch[],
   limits: Limits,
   chosen: Chosen | undefined,
-): Pick<Gate, 'state' | 'why' | 'proved'> {
+): Pick<Gate, 'state' | 'why' | 'proved' | 'at'> {
   const failed = watches.find(({ judged }) => judged.verdict === 'fail');
   if (failed) return { state: 'closed', why: failed.judged.why, proved: [] };
   const held = watches.filter(({ test, judged }) => provesNoBleed(test, judged, limits));
@@ -161,6 +171,7 @@ function judgeWatches(
       state: 'open',
       why: `No colour came through in ${sayMoment(limits)}.${rest}`,
       proved: [held[0]!.test.treatment!],
+      ...lastOf(held.map(({ test }) => test.at)),
     };
   }
   const incomplete = watches.find(({ judged }) => judged.verdict === 'incomplete');

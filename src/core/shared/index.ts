@@ -1,6 +1,6 @@
 export { assertNever } from './assert-never';
 export { escapeXml } from './escape-xml';
-export { describeChance, formatChance } from './frequency';
+export { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';
 export { formatArea, formatVolume, type Units } from './units';

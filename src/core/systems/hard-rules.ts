@@ -12,7 +12,7 @@ import { CREDIBLE } from '../survey';
 import { describeChance } from '../shared';
 import type { Choice } from './choice';
 import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, isScuff, sumWhere, type Ground } from './ground';
-import { blocksStain } from './risk';
+import { blocksStain, holdsColour } from './risk';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
 /** A layer rule that cuts a way to go on. All of them are common practice unless a source is named. */
@@ -34,8 +34,14 @@ const namePrimers = ({ primers }: SurfaceState): string =>
   primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer';
 const isBleeding = (g: Ground): boolean => g.pale && g.pBleed >= BLEED_LIMIT;
 const isStainBlocked = (s: SurfaceState, g: Ground): boolean =>
-  s.primers.some(({ code }) => blocksStain(code)) ||
-  (g.schools.stain_block === 'spots_only' && g.bleedsInSpots && s.spotSeal !== null);
+  s.primers.some(holdsColour) || (g.schools.stain_block === 'spots_only' && g.bleedsInSpots && s.spotSeal !== null);
+/** Why what is on holds nothing back: it is no blocker, or there is too little of it. */
+function sayNoBlock(s: SurfaceState): string {
+  const few = s.primers.find(({ code }) => blocksStain(code));
+  if (!few) return `${namePrimers(s)} blocks no stain`;
+  const { coats, betweenH } = PRIMER_FACTS[few.code].blocksFrom!;
+  return `${labelProduct(few.code)} holds colour back with ${coats} coats and ${betweenH} h between them, not with ${few.coats}`;
+}
 const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
 
 /* What may be left, and how a ground may be dulled. */
@@ -137,6 +143,11 @@ const PRIMER_RULES: readonly HardRule[] = [
     text: (c) => `${nameOf(c)} is for dark or clear work: under pale paint the ground shows and stains come through.`,
   },
   {
+    id: 'clear_shellac_out_of_place', basis: 'practice',
+    cuts: (c, s, g) => c.op === 'prime' && s.primers.length === 0 && firstPrimer(c)?.code === 'shellac_clear' && (g.slickness[2] >= CREDIBLE || g.pFailing >= CREDIBLE),
+    text: () => 'Clear shellac seals knots and spots. Over a whole face it goes under dark colours on sound wood or paint, never as the grip on a slick face.',
+  },
+  {
     id: 'wrong_substrate', basis: 'practice',
     cuts: (c, _s, g) => c.op === 'prime' && (
       (c.product?.class === 'metal_primer' && sumWhere(g.states, hasSubstrate('metal_ferrous', 'metal_nonferrous')) < 0.9) ||
@@ -171,7 +182,7 @@ const PAINT_RULES: readonly HardRule[] = [
   {
     id: 'no_stain_block_on_bleed', basis: 'practice',
     cuts: (c, s, g) => c.closesGround === true && isBleeding(g) && g.schools.stain_block !== 'wait_and_see' && !isStainBlocked(s, g),
-    text: (_c, s, g) => `${s.primers.length === 0 ? 'Without primer nothing holds the stain back' : `${namePrimers(s)} blocks no stain`}. Colour would come through pale paint here ${describeChance(g.pBleed)} times, mostly after the last coat.`,
+    text: (_c, s, g) => `${s.primers.length === 0 ? 'Without primer nothing holds the stain back' : sayNoBlock(s)}. Colour would come through pale paint here ${describeChance(g.pBleed)} times, mostly after the last coat.`,
   },
   {
     id: 'prime_always', basis: 'practice',

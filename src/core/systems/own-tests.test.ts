@@ -27,8 +27,8 @@ const piece = (tests: Test[]): Dossier => ({
 describe('the shop’s own readings', () => {
   it('move the class estimate as Beta counts do', () => {
     expect(updateByOwnTests(0.12, { held: 0, failed: 0 })).toBeCloseTo(0.12, 12);
-    expect(updateByOwnTests(0.12, { held: 4, failed: 0 })).toBeCloseTo(0.072, 12);
-    expect(updateByOwnTests(0.12, { held: 0, failed: 1 })).toBeCloseTo((0.72 + 1) / 7, 12);
+    expect(updateByOwnTests(0.12, { held: 4, failed: 0 })).toBeCloseTo(0.04, 12);
+    expect(updateByOwnTests(0.12, { held: 0, failed: 1 })).toBeCloseTo((0.24 + 1) / 3, 12);
   });
 
   it('count on every zone of the same ground, and not on another ground', () => {

@@ -182,7 +182,31 @@ function chooseSystems(
   // Something else to look at, where the priorities all come to much the same.
   if (main && pool.size < LEAST_ALTERNATIVES) add(joint.find(priority, main));
   const systems = [...pool.values()].map(({ system }) => system);
-  return { systems: labelSystems(systems, recommended.system), joint: joint.expanded };
+  const lead = leadBy(priority, systems, recommended.system);
+  const ordered = [lead, ...systems.filter((system) => system !== lead)];
+  return { systems: labelSystems(ordered, lead), joint: joint.expanded };
+}
+
+/** The figure each priority is about; on balance all of them count, in money. */
+const FIGURE: Record<Exclude<Aim, 'balance'>, (system: CoatingSystem) => number> = {
+  surest: ({ risk }) => risk.overall,
+  soonest: ({ elapsedH }) => elapsedH,
+  cheapest: ({ materialsCost }) => materialsCost,
+  least_fumes: ({ fumes, risk }) => FUMES_ORDER.indexOf(fumes) + risk.overall,
+};
+
+/**
+ * What is recommended: of the systems found, the one that is best at what the owner asked for. None that fails far
+ * oftener than the one found for that priority with all figures weighed, and none that another beats in every figure.
+ */
+function leadBy(priority: Aim, systems: readonly CoatingSystem[], weighed: CoatingSystem): CoatingSystem {
+  if (priority === 'balance') return weighed;
+  const figure = FIGURE[priority];
+  const rivals = systems.filter(
+    (system) =>
+      system.risk.overall <= weighed.risk.overall + RISK_MARGIN && !systems.some((other) => outdoes(other, system)),
+  );
+  return rivals.reduce((best, other) => (figure(other) < figure(best) - 1e-9 ? other : best), rivals[0] ?? weighed);
 }
 
 const describeUse = ({ state, minutes, loss, uses }: Label): string =>

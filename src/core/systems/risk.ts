@@ -42,7 +42,7 @@ export function estimateBleed(state: SurfaceState, ground: Ground): number {
   return updateByOwnTests(estimate, ground.pool('bleed', state.prep, state.primers[0]?.code ?? 'none'));
 }
 
-/** The mean of what is believed after the shop's own tests. Example: 0.12 expected and four that held → 0.072. */
+/** The mean of what is believed after the shop's own tests. Example: 0.12 expected and four that held → 0.04. */
 export function updateByOwnTests(estimate: number, pooled: Pick<Pooled, 'held' | 'failed'>): number {
   const { a, b } = updateCounts(estimate, pooled);
   return b / (a + b);
@@ -62,11 +62,15 @@ const leakThrough = (primers: readonly PrimerCoats[]): number =>
     ...primers.map(({ code, coats }) => BLEED_LEAK[PRIMER_FACTS[code].block][coats > 1 ? 1 : 0]),
   );
 
-/** A primer that counts as a stain block. */
+/** A class that counts as a stain block, if there is enough of it. */
 export const blocksStain = (code: PrimerCode): boolean => {
   const { block } = PRIMER_FACTS[code];
   return block === 'good' || block === 'very_good' || block === 'best';
 };
+
+/** Coats of a blocker that hold colour back: fewer count as none (some classes want two and a night between). */
+export const holdsColour = ({ code, coats }: PrimerCoats): boolean =>
+  blocksStain(code) && coats >= (PRIMER_FACTS[code].blocksFrom?.coats ?? 1);
 
 export function withOverall(modes: Record<FailureMode, number>): Risk {
   return { ...modes, overall: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - modes[mode]), 1) };

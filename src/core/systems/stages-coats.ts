@@ -93,7 +93,8 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
       const ml = measureCoats(ground, product, coats, first);
       const minutes = roundMinutes(rateOf('prime', ground) * ground.area * coats);
       const proof = first ? planProof(state, code, ground, product) : null;
-      const waitH = product.recoatH * coats;
+      const recoatH = recoatAsBlocker(product, code, ground);
+      const waitH = recoatH * coats;
       return {
         op: 'prime' as const,
         sets: { primers },
@@ -105,11 +106,25 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
         ml,
         steps: () => [
           ...(proof ? [proofStep(proof)] : []),
-          coatStep('prime', product, coats, minutes, ml, whyPrimer(first, state.prep, code, ground), ground),
+          coatStep(
+            'prime',
+            { ...product, recoatH },
+            coats,
+            minutes,
+            ml,
+            whyPrimer(first, state.prep, code, ground),
+            ground,
+          ),
         ],
       };
     });
   });
+}
+
+/** Hours between coats: those of the label in this air, and the night that some blockers want where they are relied on. */
+function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground): number {
+  const between = ground.pale && ground.pBleed >= BLEED_LIMIT ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
+  return Math.max(recoatH, between);
 }
 
 const rateOf = (kind: 'prime' | 'paint', ground: Ground): number =>
@@ -149,7 +164,7 @@ export const SMOOTHING: Stage = {
     const { coats, tint } = forecastCoats(ground, state.prep, state.primers);
     return `primed,${coats},${tint ?? ''}`;
   },
-  choices: (state, ground) => {
+  choices: (state, ground, products) => {
     if (ground.look !== 'opaque') return [pass()];
     const steps: Step[] = [];
     const primed = state.primers.length > 0;
@@ -161,17 +176,49 @@ export const SMOOTHING: Stage = {
       );
     const late = ground.schools.fill === 'after_prime' ? fillSteps(ground) : [];
     steps.push(...late);
+    // Filled before, and nothing of a primer over it: the fills lie as bare as those made now.
+    const open = primed ? late : [...late, ...(ground.schools.fill === 'after_prime' ? [] : fillSteps(ground))];
+    const seal = open.length > 0 ? sealFills(state, ground, products, open.length) : null;
+    if (seal) steps.push(...seal.steps);
+    // After the seal, for it shows no less than the rest; what is filled then gets its own dab of primer.
     if (primed && ground.schools.fill !== 'before')
       steps.push(
-        step('fill', 'Look along a low lamp, fill what shows', 2, 0, 'One colour shows flaws that wood hides.', {
-          class: 'wood_filler_wb',
-        }),
+        step(
+          'fill',
+          'Look along a low lamp, fill what shows',
+          LOOKING_MIN,
+          0,
+          'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
+        ),
       );
-    if (primed && late.length > 0)
-      steps.push(step('dust', 'Spot-prime the fills', 3, 1, 'Bare filler drinks paint and shows as a dull patch.'));
-    return [steps.length > 0 ? take('denib', {}, steps, { closesGround: true }) : pass({ closesGround: true })];
+    const more = { closesGround: true, ...(seal ? { product: seal.product, ml: seal.ml } : {}) };
+    return [steps.length > 0 ? take('denib', {}, steps, more) : pass({ closesGround: true })];
   },
 };
+
+/** The look itself; what is found is filled, and counted, when it is found (common practice). */
+const LOOKING_MIN = 2;
+const SEAL_ML_A_FILL = 3;
+
+/** A dab of primer on every fill: of the one that is on already, or of one that goes over filler in this air. */
+function sealFills(state: SurfaceState, ground: Ground, products: readonly Product[], fills: number) {
+  const own = state.primers.at(-1)?.code;
+  const wanted = (
+    own ? [own] : ground.ventilation === 'none' ? ['stainblock_primer_wb'] : ['shellac_primer']
+  ) as PrimerCode[];
+  const [product] = offer(products, wanted);
+  if (!product) return null;
+  const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * fills) / 5) * 5);
+  const why = 'Bare filler drinks paint and shows as a dull patch.';
+  const seal = step('spot_seal', 'Spot-prime the fills', 3, product.recoatH, why, {
+    class: product.class,
+    coats: 1,
+    recoatH: product.recoatH,
+    ml,
+    ...tinOf(product),
+  });
+  return { steps: [seal], product, ml };
+}
 
 export const STAINING: Stage = {
   id: 'staining',

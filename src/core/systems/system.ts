@@ -4,8 +4,10 @@ import type { Step } from './choice';
 import type { Ground } from './ground';
 import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
 import type { Product } from './product';
+import { mostLikelyState } from '../survey';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
 import { chanceOf, listSoft, traceLabel, type Label } from './search';
+import { combineChances } from './shared-causes';
 import { tintPrimers } from './stages-coats';
 import { listSupplies, type Supply } from './supplies';
 import type { CoatStack } from './surface-state';
@@ -47,6 +49,8 @@ export interface CoatingSystem {
   expectedCost: number;
   /** What the plan was ranked by: materials, hands, waiting, cleaning up, vapour and redoing, all in money. */
   totalCost: number;
+  /** Patches of the shop's own that the chances rest on, where fewest do. */
+  patches: number;
   fumes: 'low' | 'solvent' | 'two_part';
   assumes: string[];
   gates: string[];
@@ -111,7 +115,10 @@ export function assembleSystem(
   const materialsCost =
     labels.reduce((sum, label) => sum + priceSmallThings(label), 0) +
     supplies.reduce((sum, { buy }) => sum + buy.price, 0);
-  const modes = FAILURE_MODES.map((mode) => [mode, 1 - zones.reduce((held, zone) => held * (1 - zone.risk[mode]), 1)]);
+  const modes = FAILURE_MODES.map((mode) => [
+    mode,
+    combineChances(zones.map((zone, i) => ({ cause: nameCause(mode, zone, grounds[i]!), p: zone.risk[mode] }))),
+  ]);
   const carriers = products.map(({ carrier }) => carrier);
   return {
     zones,
@@ -122,9 +129,38 @@ export function assembleSystem(
     supplies,
     expectedCost: materialsCost + zones.reduce((sum, { risk, redoCost }) => sum + risk.overall * redoCost, 0),
     totalCost,
+    patches: countPatches(zones, grounds),
     fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
     warnings: mergeWarnings(zones),
   };
+}
+
+/** What zones that fail together have in common: the ground, and the layers that the way of failing hangs on. */
+function nameCause(mode: FailureMode, { stack }: ZonePlan, { belief }: Ground): string {
+  const { substrate, finish } = mostLikelyState(belief);
+  const { prep, primers, paint, topcoat } = stack;
+  const layers = primers.map(({ code, coats }) => `${code}×${coats}`).join('+');
+  switch (mode) {
+    case 'adhesion':
+      return [substrate, finish, prep, layers].join('/');
+    case 'bleed':
+      return [substrate, layers].join('/');
+    case 'grain_show':
+      return [substrate, prep, layers].join('/');
+    case 'haze_or_yellow':
+    case 'blocking':
+      return [paint, topcoat].join('/');
+  }
+}
+
+/** Patches that speak of the grip of each primed zone; the zone with fewest decides how fine a chance may be said. */
+function countPatches(zones: readonly ZonePlan[], grounds: readonly Ground[]): number {
+  const counts = zones.flatMap(({ treatment }, i) => {
+    if (!treatment.primer || treatment.primer === 'none') return [];
+    const { held, failed } = grounds[i]!.pool('adhesion', treatment.prep ?? 'none', treatment.primer);
+    return [held + failed];
+  });
+  return counts.length === 0 ? 0 : Math.min(...counts);
 }
 
 /** The same words are said once, for the zones they are true of. */

@@ -1,3 +1,4 @@
+import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { makePiece } from '../../../tests/properties/shop-data';
 import { computePotLifeMin, findWait, listClocks, listFilmTimes, listTasks } from './index';
 
@@ -94,5 +95,20 @@ describe('a mixed batch', () => {
     expect(computePotLifeMin(4, 21)).toBe(240);
     expect(computePotLifeMin(4, 31)).toBe(120);
     expect(computePotLifeMin(4, 11)).toBe(240);
+  });
+});
+
+describe('a coat logged under a moment still to come', () => {
+  it('starts its clock now, not then', () => {
+    const dossier: Dossier = {
+      format: DOSSIER_FORMAT,
+      piece: { kind: 'desk' },
+      zones: [{ id: 'top', role: 'top' }],
+      log: [{ zone: 'top', op: 'prime', class: 'shellac_primer', at: '2027-06-01T10:00:00Z' }],
+    };
+    const now = '2026-11-28T10:00:00.000Z';
+    const [clock] = listClocks(dossier, [], { temperature_c: 21, humidity_pct: 50 }, now);
+    expect(clock).toMatchObject({ at: now, state: 'wet' });
+    expect(Date.parse(clock!.recoatAt) - Date.parse(now)).toBe(3_600_000);
   });
 });

@@ -1,5 +1,5 @@
 import type { Climate } from '../climate';
-import type { Dossier, ShelfItem } from '../dossier';
+import { clampToNow, type Dossier, type ShelfItem } from '../dossier';
 import { labelProduct, type ProductClass } from '../knowledge';
 import { nameZone } from '../piece';
 import { isFilm, listFilmTimes, type FilmTimes } from './film-times';
@@ -34,7 +34,8 @@ const HOUR_MS = 3_600_000;
  */
 export function listClocks(dossier: Dossier, tins: readonly ShelfItem[], climate: Climate, now: string): Clock[] {
   const last = new Map<string, NonNullable<Dossier['log']>[number]>();
-  for (const entry of dossier.log ?? []) {
+  // A coat logged under a moment still to come is taken to have gone on just now: no clock starts in the future.
+  for (const entry of clampToNow(dossier.log ?? [], now)) {
     if (entry.at === undefined || entry.skipped) continue;
     if (entry.op === 'strip') last.delete(entry.zone);
     if (!isCoat(entry.op) || !isFilm(entry.class)) continue;

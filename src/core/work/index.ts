@@ -3,6 +3,7 @@ export { listBlocks, listHeld, type Block } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
 export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmTimes } from './film-times';
+export { nextTask } from './next-task';
 export { findWait, listTaken, listUndone, logTask, type Doing } from './log';
 export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';
 export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';

@@ -140,7 +140,10 @@ export function poseProblem(
     now: minuteOf(now),
     jobs,
     past: pieces.flatMap(({ tasks }) =>
-      tasks.flatMap(({ id, state, doneAt }) => (state !== 'open' && doneAt ? [{ id, end: minuteOf(doneAt) }] : [])),
+      tasks.flatMap(({ id, state, doneAt }) =>
+        // What was logged under a date still to come cannot make the shop wait for it.
+        state !== 'open' && doneAt ? [{ id, end: Math.min(minuteOf(now), minuteOf(doneAt)) }] : [],
+      ),
     ),
     groups: pieces.map((piece) => describeGroup(piece, timeZone, due ? due(piece) : piece.dossier.goal?.due)),
     windows: listShopWindows(facts),

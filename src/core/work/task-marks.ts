@@ -22,7 +22,8 @@ export const baseKey = (key: string | undefined): string | undefined => key?.spl
 
 /** That a task is over on a zone: when, and whether it was left out. */
 interface Mark {
-  at: string;
+  /** Left out where it is over without a date: nothing waits for it then. */
+  at?: string;
   skipped: boolean;
 }
 
@@ -72,11 +73,15 @@ export function findMark(
 ): Mark | undefined {
   if (node.step.op !== 'proof') return marks.get(node.key);
   const own = gates.filter(({ zone }) => zone === node.zone);
-  // An open gate makes patch and reading one: they were done, when is in the tests.
-  if (own.length > 0 && own.every(({ state }) => OVER.includes(state))) return { at: EPOCH, skipped: false };
+  // An open gate makes patch and reading one: they were done when the last of what opened it was read or said.
+  if (own.length > 0 && own.every(({ state }) => OVER.includes(state))) {
+    const at = own
+      .flatMap((gate) => gate.at ?? [])
+      .sort((a, b) => Date.parse(a) - Date.parse(b))
+      .at(-1);
+    return { ...(at === undefined ? {} : { at }), skipped: false };
+  }
   if (node.reading) return undefined;
   const patch = dossier.panels?.find((panel) => panel.zone === node.zone && panel.coated_at !== undefined);
   return marks.get(node.key) ?? (patch ? { at: patch.coated_at!, skipped: false } : undefined);
 }
-
-const EPOCH = '1970-01-01T00:00:00.000Z';

@@ -95,18 +95,17 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       waitH: Math.max(...nodes.map((node) => waitAfter(node, tin, climate)[0]!.fromH)),
       why: step.why,
       state: open.length > 0 ? 'open' : skipped ? 'skipped' : 'done',
-      ...(over.length > 0
-        ? {
-            doneAt: over
-              .map(({ at }) => at)
-              .sort()
-              .at(-1)!,
-          }
-        : {}),
+      ...findLast(over.flatMap(({ at }) => at ?? [])),
       openZones: open.map(({ zone }) => zone),
     });
   }
   return tasks;
+}
+
+/** When it was done on the last of its zones, where that is known. */
+function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
+  const last = [...moments].sort((a, b) => Date.parse(a) - Date.parse(b)).at(-1);
+  return last === undefined ? {} : { doneAt: last };
 }
 
 /** Minutes of the zones that are still open. */

@@ -15,7 +15,7 @@ import {
 } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { buildSection, zoneName } from '@/core/piece';
-import { formatChance } from '@/core/shared';
+import { formatChanceRange } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
@@ -23,7 +23,7 @@ import { JobList } from './job-list';
 import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
 import { ToBuy } from './to-buy';
-import { FUME_WORDS, mainFailure, sayDays, sayDue, sayHours } from './words';
+import { FUME_WORDS, mainFailure, sayBasis, sayDays, sayDue, sayHours } from './words';
 
 interface SystemCardProps {
   system: CoatingSystem;
@@ -58,7 +58,10 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
       <Row gap="$l">
-        <Number figure={formatChance(system.risk.overall)} words={`go wrong, mostly ${mainFailure(system)}`} />
+        <Number
+          figure={formatChanceRange(system.risk.overall, system.patches)}
+          words={`go wrong, mostly ${mainFailure(system)}. ${sayBasis(system.patches)}`}
+        />
         <Number figure={sayHours(system.handsOnMin)} words="of your hands" />
       </Row>
       <Rule />

@@ -2,7 +2,7 @@ import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
 import type { Choice, Dossier, Stack } from '@/core/dossier';
 import { labelProduct } from '@/core/knowledge';
 import { nameZone } from '@/core/piece';
-import { describeChance } from '@/core/shared';
+import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
 import { sayDifference } from './difference';
 
@@ -32,7 +32,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
         </Notice>
       ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
         <Notice tone="wait" title={`${versions}: something better is known now`}>
-          {`Yours stays as it is. As things stand it goes wrong ${describeChance(system.risk.overall)}. Against it, the best below: ${sayDifference(system, best)}.`}
+          {`Yours stays as it is. As things stand about ${formatChanceRange(system.risk.overall, system.patches)} go wrong. Against it, the best below: ${sayDifference(system, best)}.`}
         </Notice>
       ) : (
         <Notice tone="go" title={versions}>

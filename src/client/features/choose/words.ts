@@ -69,3 +69,7 @@ export function sayDue(due: string | undefined, elapsedH: number, now: Date): st
   if (spare < 0) return `Too late for ${due} by ${-spare} ${spare === -1 ? 'day' : 'days'}, even with every hour used.`;
   return `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare if you start now.`;
 }
+
+/** What the chance of going wrong rests on. */
+export const sayBasis = (patches: number): string =>
+  patches < 1 ? 'By class tables: estimates.' : `${Math.round(patches)} of your own patches count in it.`;

@@ -27,11 +27,11 @@ import {
   type FindingsView,
   type PrepGroup,
 } from '@/core/learning';
-import { formatChance } from '@/core/shared';
+import { describeShare } from '@/core/shared';
 import { nameZone } from '@/core/piece';
 import { describeTreatment, judgeTest, KIND_WORDS } from '@/core/proof';
 import { CellMark } from './cell-mark';
-import { findReadings, namePrimer, sayComparison } from './words';
+import { findReadings, namePrimer, sayComparison, sayCounts } from './words';
 
 const PREPS: Record<PrepGroup, string> = {
   none: 'not dulled',
@@ -67,7 +67,8 @@ function Findings({ experience }: { experience: readonly Experience[] }) {
   return (
     <Column gap="$l">
       <Body>
-        What your own tests say. The mark is the chance to hold, its bar how sure that is, the number how many tests.
+        What your own tests say. The mark is the chance to hold, its bar how sure that is. Patches count: several
+        readings of one patch stand or fall together.
       </Body>
       <Choices
         label="What was tested"
@@ -129,7 +130,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       alignItems="flex-start"
       cursor="pointer"
       aria-pressed={on}
-      aria-label={`${namePrimer(cell.primer)}: holds ${formatChance(cell.mean)}, ${cell.tests === 0 ? 'not tested here' : `${cell.tests} tests`}`}
+      aria-label={`${namePrimer(cell.primer)}: holds ${describeShare(cell.mean)}, ${sayCounts(cell)}`}
       onPress={onPress}
       {...{ type: 'button' }}
     >
@@ -137,7 +138,13 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
         {namePrimer(cell.primer)}
       </Small>
       <CellMark cell={cell} />
-      <Small textAlign="left">{cell.tests === 0 ? 'by common practice' : `${cell.held} of ${cell.tests} held`}</Small>
+      <Row width={120} justifyContent="space-between">
+        <Small fontSize={11}>never</Small>
+        <Small fontSize={11}>half</Small>
+        <Small fontSize={11}>always</Small>
+      </Row>
+      <Small color="$ink" textAlign="left">{`Holds ${describeShare(cell.mean)}`}</Small>
+      <Small textAlign="left">{sayCounts(cell)}</Small>
     </View>
   );
 }
@@ -149,7 +156,7 @@ function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: Fin
   const readings = useMemo(() => findReadings(pieces ?? [], row, cell.primer, view), [pieces, row, cell.primer, view]);
   return (
     <Column gap="$s" role="group" aria-label={`Readings of ${namePrimer(cell.primer)}`}>
-      <Strong>{`Holds ${formatChance(cell.mean)}; nine chances in ten that it lies between ${Math.round(cell.lo * 100)} and ${Math.round(cell.hi * 100)} in 100.`}</Strong>
+      <Strong>{`Holds ${describeShare(cell.mean)}; nine chances in ten that it lies between ${Math.round(cell.lo * 100)} and ${Math.round(cell.hi * 100)} in 100.`}</Strong>
       {readings.length === 0 ? (
         <Small>No test of it on this surface: what is shown comes from common practice and from its neighbours.</Small>
       ) : null}

@@ -1,11 +1,19 @@
 import type { Dossier, Test } from '@/core/dossier';
 import { PRIMER_FACTS, type PrimerCode } from '@/core/knowledge';
-import { groupPrep, modeOf, type FindingsRow, type FindingsView } from '@/core/learning';
+import { groupPrep, modeOf, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
 import { judgeTest } from '@/core/proof';
 import { computeBelief, mostLikelyState } from '@/core/survey';
 
 export const namePrimer = (primer: PrimerCode | 'none'): string =>
   primer === 'none' ? 'No primer' : PRIMER_FACTS[primer].label;
+
+const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
+
+/** What stands behind a figure: patches, for they are what counts, and the readings made on them. */
+export function sayCounts({ patches, patchesHeld, tests }: Pick<Cell, 'patches' | 'patchesHeld' | 'tests'>): string {
+  if (patches === 0) return 'by common practice';
+  return `${Math.round(patchesHeld)} of ${count(Math.round(patches), 'patch', 'patches')} held, ${count(tests, 'reading', 'readings')}`;
+}
 
 /** Which of the two that lead is better, or what it would take to say. */
 export function sayComparison({ first, second, comparison }: NonNullable<FindingsRow['leaders']>): string {

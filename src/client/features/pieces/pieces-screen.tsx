@@ -27,7 +27,7 @@ import { buildSection, buildTreatedSection, summariseProgress, type Progress } f
 import { listReadings } from '@/core/panel';
 import { computeBelief } from '@/core/survey';
 import { KIND_TEMPLATES } from '@/core/templates';
-import { isInWork, listTasks } from '@/core/work';
+import { isInWork, listBlocks, listHeld, listTasks, nextTask } from '@/core/work';
 
 const SEARCH_ID = 'find-piece';
 
@@ -144,12 +144,16 @@ function sayProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'next
   if (progress.stage !== 'paint' || progress.tone !== 'go' || !isInWork(dossier)) return progress;
   const tasks = listTasks(dossier, [], LABEL_CLIMATE);
   const open = tasks.filter(({ state }) => state === 'open');
-  const [first] = open;
+  const first = nextTask({ tasks, held: listHeld(tasks, listBlocks(dossier, tasks)) }, null);
   if (tasks.length === 0) return progress;
   return {
     ...progress,
     state: `${tasks.length - open.length} of ${tasks.length} jobs done`,
-    next: first ? `Next: ${first.label.toLowerCase()}` : 'All is done: it cures',
+    next: first
+      ? `Next: ${first.label.toLowerCase()}`
+      : open.length > 0
+        ? 'Held back: see Work'
+        : 'All is done: it cures',
   };
 }
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import { Button, Column, Notice, Row, Small, Strong, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
-import { listTasks, type Task } from '@/core/work';
+import { listTasks, nextTask, type Task } from '@/core/work';
 import { HardwarePanel } from './hardware-panel';
 import { JobOverview } from './job-overview';
 import { LogList } from './log-list';
@@ -45,13 +45,6 @@ function Work({ dossier, change }: PieceParts) {
   return <Bench dossier={dossier} change={change} />;
 }
 
-/** The next thing to do: the first in the plan of the shop, else the first that nothing holds back. */
-function findNext({ piece, plan }: WorkView): Task | undefined {
-  const open = piece.tasks.filter(({ id, state }) => state === 'open' && !piece.held.has(id));
-  const planned = plan?.sittings.flatMap(({ items }) => items).find(({ task }) => open.some(({ id }) => id === task));
-  return open.find(({ id }) => id === planned?.task) ?? open[0];
-}
-
 function Bench({ dossier, change }: PieceParts) {
   const view = useWork(dossier);
   const wide = useIsWide();
@@ -59,7 +52,7 @@ function Bench({ dossier, change }: PieceParts) {
   const [lastTap, setLastTap] = useState<{ work: string; words: string } | null>(null);
   const { piece } = view;
   const picked = piece.tasks.find(({ id }) => id === asked);
-  const current = picked ?? findNext(view);
+  const current = picked ?? nextTask(piece, view.plan);
   const pick = (task: Task | null): void => router.setParams({ task: task?.id ?? '' });
   const log = (task: Task, doing: Parameters<WorkView['log']>[1]): void => {
     const work = view.log(task, doing);
