@@ -18,10 +18,12 @@ import { makePictureDecoder } from './picture-decoder';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
- * are not there yet), BRICOLAGE_DEMO_NOW (the moment the demo is told for), LOG_LEVEL. The first line on standard output is the address.
+ * are not there yet), BRICOLAGE_DEMO_NOW (the moment the demo is told for, and the server's clock from then on), LOG_LEVEL. The first line on standard output is the address.
  */
 const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
-const now = (): string => new Date().toISOString();
+/** The demo is told for a moment, and the server's clock goes on from there. */
+const ahead = process.env.BRICOLAGE_DEMO_NOW ? Date.parse(process.env.BRICOLAGE_DEMO_NOW) - Date.now() : 0;
+const now = (): string => new Date(Date.now() + ahead).toISOString();
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 
 const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite');
@@ -35,7 +37,7 @@ if (process.env.BRICOLAGE_DEMO)
     store,
     shelf,
     workshop,
-    now: process.env.BRICOLAGE_DEMO_NOW ?? now(),
+    now: now(),
   });
 
 const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));

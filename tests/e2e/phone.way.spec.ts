@@ -159,9 +159,12 @@ test.describe('with the demo workshop', () => {
   test('lead holds back every check that raises dust until a test is logged', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/demo-painted-door/read?zone=panels`);
     await expect(page.getByText('Lead is possible: no sanding yet')).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'Test the old coat for lead' })).toBeVisible();
+    // The gate stands from the first second, and a look is asked before the kit.
+    await expect(page.getByRole('region', { name: 'Check' })).toContainText('leaves no mark');
     await page.getByRole('button', { name: 'Make another check' }).click();
     await expect(page.getByRole('radio', { name: /Sand a patch/ })).toBeHidden();
+    await expect(page.getByRole('radio', { name: /Cut a lattice/ })).toBeHidden();
+    await page.getByRole('radio', { name: 'Test the old coat for lead' }).click();
     await page.getByRole('radio', { name: 'Positive' }).click();
     await expect(page.getByText('Lead found: stop here')).toBeVisible();
     await page.getByRole('link', { name: 'Choose' }).click();
@@ -178,8 +181,16 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByText('Bleed watch wanted')).toBeVisible();
     const form = page.getByRole('region', { name: 'Log a test' });
     await form.getByRole('radio', { name: /^Bleed watch/ }).click();
+    // The moment follows from the age; naming one makes no patch older.
     await form.getByRole('radio', { name: '48 hours' }).click();
-    await expect(form.getByLabel(/Age of the patch/)).toHaveValue('48');
+    await form.getByLabel(/Age of the patch/).fill('2');
+    await form.getByRole('radio', { name: /^0, Nothing/ }).click();
+    await form.getByRole('button', { name: 'Log this test' }).click();
+    await expect(page.getByText('The last look was at 2 h.', { exact: false })).toBeVisible();
+    await expect(page.getByText('Bleed watch wanted')).toBeVisible();
+    await form.getByRole('radio', { name: /^Bleed watch/ }).click();
+    await form.getByLabel(/Age of the patch/).fill('50');
+    await expect(form.getByRole('radio', { name: '48 hours' })).toBeChecked();
     await form.getByRole('radio', { name: /^0, Nothing/ }).click();
     await form.getByRole('button', { name: 'Log this test' }).click();
     await expect(page.getByText('No bleed: go on')).toBeVisible();

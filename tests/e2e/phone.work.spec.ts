@@ -1,8 +1,9 @@
+import { levelOf, type ShelfItem } from '@/core/dossier';
 import type { Page } from '@playwright/test';
 import { makePiece, plainSteps } from '../properties/shop-data';
 import { expect, expectBigTargets, expectNoSideways, test } from './server';
 
-/* A Saturday in the workshop: the page's clock is the test's, the server's does not matter. */
+/* A Saturday in the workshop: the page's clock is the test's, and the server's stands later than it. */
 test.use({ timezoneId: 'Europe/Lisbon' });
 
 const JSON_TYPE = { 'Content-Type': 'application/json' };
@@ -75,6 +76,8 @@ async function doFirst(page: Page, minutes: number): Promise<string> {
 }
 const toToday = (page: Page): Promise<void> => page.getByRole('link', { name: 'Today' }).click();
 
+test.use({ serverClock: '2026-11-30T12:00:00.000Z' });
+
 test('a Saturday on two pieces: in order, over a reload and a lost connection, nothing lost and nothing doubled', async ({
   page,
   shop,
@@ -140,8 +143,8 @@ test('a Saturday on two pieces: in order, over a reload and a lost connection, n
   await toToday(page);
   const label = await doFirst(page, 20);
   expect(label).toBe('Cabinet enamel');
-  const volume = async (): Promise<number> =>
-    ((await (await fetch(`${shop.url}/api/shelf`)).json()) as { tins: { volume_ml: number }[] }).tins[0]!.volume_ml;
+  const volume = async (): Promise<number | undefined> =>
+    levelOf(((await (await fetch(`${shop.url}/api/shelf`)).json()) as { tins: ShelfItem[] }).tins[0]!);
   await expect.poll(volume).toBe(850);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(volume).toBe(1000);

@@ -36,6 +36,8 @@ const end = (child: ChildProcess): Promise<void> =>
 interface Fixtures {
   shop: Shop;
   demo: boolean;
+  /** The moment the server's clock stands at, where the page's is set too: later than it, for nothing is logged ahead. */
+  serverClock: string;
   /** Addresses the page asked that are not the shop's. */
   strangers: string[];
 }
@@ -43,11 +45,13 @@ interface Fixtures {
 /** Each test has a shop of its own: the real server on a free port with a real file; `demo` fills it. */
 export const test = base.extend<Fixtures>({
   demo: [false, { option: true }],
-  shop: async ({ demo }, provide) => {
+  serverClock: ['', { option: true }],
+  shop: async ({ demo, serverClock }, provide) => {
     const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-e2e-'));
     const env = {
       BRICOLAGE_DB: path.join(folder, 'shop.sqlite'),
       ...(demo ? { BRICOLAGE_DEMO: path.resolve('demo/dossiers') } : {}),
+      ...(serverClock === '' ? {} : { BRICOLAGE_DEMO_NOW: serverClock }),
     };
     let running = await start({ ...env, PORT: '0' });
     const port = new URL(running.url).port;

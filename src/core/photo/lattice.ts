@@ -1,5 +1,6 @@
 import { convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
-import { findCorners } from './corners';
+import { CLASS_LIMITS } from '../scales';
+import { findCorners, MOST_BEYOND } from './corners';
 import { BURNT, evenOut, fitLight, flatten, isRim, luminanceAt, type Flat } from './flatten';
 import { estimateTilt, isConvex, type Quad } from './homography';
 import { linearOfByte, median, quantile, type Pixels } from './pixels';
@@ -46,6 +47,7 @@ export interface LatticeReading {
  */
 const LEAST_PICTURE_PX = 64;
 const LEAST_FOUND = 0.6;
+const LEAST_FOUND_WHOLE = 0.85;
 const LEAST_CELL_PX = 12;
 const MOST_TILT_DEG = 33;
 /** The brightest part of the whole picture, linear light: black paint is dark, but not all that lies around it. */
@@ -64,7 +66,7 @@ const THREAD = 0.075;
 export function readLattice(pixels: Pixels, options: LatticeOptions): LatticeReading {
   const n = options.cuts - 1;
   if (Math.min(pixels.width, pixels.height) < LEAST_PICTURE_PX) return refuse('too_small', options.corners ?? null, n);
-  const found = options.corners ? { corners: options.corners, found: 1 } : findCorners(pixels, options.cuts);
+  const found = options.corners ? { corners: options.corners, found: 1, beyond: 0 } : findCorners(pixels, options.cuts);
   if (!found) return refuse('no_lattice', null, n);
   const { corners } = found;
   if (!isConvex(corners)) return refuse('corners_wrong', corners, n);
@@ -72,12 +74,15 @@ export function readLattice(pixels: Pixels, options: LatticeOptions): LatticeRea
   if (!flat) return refuse('corners_wrong', corners, n);
 
   const faults: PictureFault[] = [];
-  if (found.found < LEAST_FOUND) faults.push('no_lattice');
+  if (found.found < LEAST_FOUND || found.beyond > MOST_BEYOND) faults.push('no_lattice');
   if (isOutOfFrame(flat)) faults.push('out_of_frame');
   if (shortestSide(corners) / n < LEAST_CELL_PX) faults.push('too_small');
   if (estimateTilt(corners, pixels.width, pixels.height) > MOST_TILT_DEG) faults.push('tilted');
   if (measureBrightest(pixels) < LEAST_LIGHT) faults.push('too_dark');
   const reading = readCells(flat, options, faults);
+  // In a coat that is all but whole every cut is a dark line: one that is missing is missing because the square lies wrong.
+  if (reading.removedPct <= CLASS_LIMITS[1] && found.found < LEAST_FOUND_WHOLE && !faults.includes('no_lattice'))
+    faults.unshift('no_lattice');
   return { corners, found: found.found, ...reading, faults };
 }
 
@@ -128,13 +133,14 @@ function readCells(flat: Flat, { coat: known }: LatticeOptions, faults: PictureF
   if (shine > MOST_GLARE && coat.burnt <= 0.3) faults.push('glare');
   if (known !== undefined && coat.strange) faults.push('coat_not_seen');
   if (blur > MOST_BLUR_CELLS) faults.push('blurred');
-  if (split.contrast < LEAST_CONTRAST) faults.push('too_alike');
 
   const cells = Array.from({ length: n }, (_, row) =>
     Array.from({ length: n }, (_, column) => shareOf(flat, split.mask, row, column)),
   );
   const removedPct = (100 * cells.flat().reduce((sum, share) => sum + share, 0)) / (n * n);
   const quiet = removedPct < NOISE_FLOOR_PCT;
+  // Specks that hardly differ from a coat that is whole are its own shade, and no ground that looks like it.
+  if (split.contrast < LEAST_CONTRAST && !quiet) faults.push('too_alike');
   return {
     removedPct: quiet ? 0 : removedPct,
     cells: quiet ? nothing.cells : cells,

@@ -142,7 +142,11 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
           />
           <View role="status" gap={4}>
             <Strong>{`${read.removedPct.toFixed(1)} % bare: ISO class ${read.isoClass}, ASTM ${read.astm}`}</Strong>
-            <Small>{confirmed.size > 0 ? sayConfirmed(read.unconfirmed, usable) : sayConfidence(report.report)}</Small>
+            <Small>
+              {confirmed.size > 0
+                ? sayConfirmed(confirmed.size, read.unconfirmed, usable)
+                : sayConfidence(report.report)}
+            </Small>
           </View>
           <Button
             look="main"
@@ -175,10 +179,11 @@ const sayConfidence = ({ confidence, why, usable }: LatticeReport['report']): st
   return `${sure} ${why} Tap a square to put it right.`;
 };
 
-const sayConfirmed = (unconfirmed: number, usable: boolean): string =>
-  unconfirmed === 0
-    ? 'Every square confirmed by you: it counts as read by eye.'
-    : `${unconfirmed} squares not confirmed yet.${usable ? '' : ' The picture alone is not good enough to go by.'}`;
+function sayConfirmed(confirmed: number, unconfirmed: number, usable: boolean): string {
+  if (unconfirmed === 0) return 'Every square confirmed by you: it counts as read by eye.';
+  const done = `${confirmed === 1 ? 'One square' : `${confirmed} squares`} put right by you.`;
+  return usable ? done : `${done} ${unconfirmed} to go: the picture alone is not good enough to go by.`;
+}
 
 /** Where corners start when none are found: a square in the middle of the picture. */
 function middleSquare(width: number, height: number): Quad {
