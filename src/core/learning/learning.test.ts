@@ -31,6 +31,15 @@ describe('the Beta distribution', () => {
   it('ranks as closed forms do (Beta(2,1) above Beta(1,1) two times in three)', () => {
     expect(chanceAbove({ a: 2, b: 1 }, { a: 1, b: 1 })).toBeCloseTo(2 / 3, 3);
     expect(chanceAbove({ a: 5, b: 5 }, { a: 5, b: 5 })).toBeCloseTo(0.5, 6);
+    // Nothing has failed on either side: the same twice is even, and five that held lead three by little.
+    expect(chanceAbove({ a: 6.96, b: 0.04 }, { a: 6.96, b: 0.04 })).toBeCloseTo(0.5, 2);
+    const [five, three] = [
+      { a: 6.96, b: 0.04 },
+      { a: 4.9, b: 0.1 },
+    ];
+    expect(chanceAbove(five, three)).toBeGreaterThan(0.5);
+    expect(chanceAbove(five, three) + chanceAbove(three, five)).toBeCloseTo(1, 2);
+    expect(chanceAbove({ a: 0.05, b: 4 }, { a: 0.05, b: 4 })).toBeCloseTo(0.5, 2);
   });
 });
 

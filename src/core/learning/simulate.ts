@@ -115,7 +115,7 @@ export function measureShops(seeds: readonly number[], spread: Spread, most: num
 }
 
 /** A Beta draw from two Gamma draws (Marsaglia and Tsang 2000). */
-function drawBeta(random: () => number, a: number, b: number): number {
+export function drawBeta(random: () => number, a: number, b: number): number {
   const [x, y] = [drawGamma(random, a), drawGamma(random, b)];
   return x / (x + y);
 }

@@ -1,10 +1,10 @@
 /**
  * Failures of one treatment on one ground have causes in common: the batch, the cleaning, the ground itself. This share of
  * a zone's hazard is common to all zones with the same cause, the rest is its own (estimate: with it five faces of one
- * board, each 6 in 100, come to 11 in 100; as if they were independent it would be 27. `npm run bench` holds it to shops
+ * board, each 6 in 100, come to 12 in 100; as if they were independent it would be 27. `npm run bench` holds it to shops
  * drawn with a common quality for each treatment on each ground).
  */
-export const SHARED_SHARE = 0.8;
+export const SHARED_SHARE = 0.75;
 
 export interface ZoneChance {
   /** What the zones that fail together have in common. */

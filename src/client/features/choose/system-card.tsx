@@ -57,16 +57,19 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       </View>
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
-      <Row gap="$l">
+      <Row>
         <Number
           figure={formatChanceRange(system.risk.overall, system.patches)}
           words={`go wrong, mostly ${mainFailure(system)}. ${sayBasis(system.patches)}`}
         />
-        <Number figure={sayHours(system.handsOnMin)} words="of your hands" />
       </Row>
       <Rule />
       <Row gap="$l">
+        <Number figure={sayHours(system.handsOnMin)} words="of your hands" />
         <Number figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
+      </Row>
+      <Rule />
+      <Row>
         <Number
           figure={sayMoney(system.materialsCost)}
           words={`for materials; fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
