@@ -1,4 +1,4 @@
-import { setInterval } from 'node:timers/promises';
+import { setTimeout as wait } from 'node:timers/promises';
 import sharp from 'sharp';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
 
@@ -17,8 +17,8 @@ sharp.concurrency(1);
 void watchMemory();
 
 async function watchMemory(): Promise<void> {
-  for await (const _ of setInterval(WATCH_MS, null, { ref: false }))
-    if (process.memoryUsage.rss() > MOST_MEMORY_BYTES) process.exit(3);
+  while (process.memoryUsage.rss() <= MOST_MEMORY_BYTES) await wait(WATCH_MS, undefined, { ref: false });
+  process.exit(3);
 }
 
 process.on('message', (bytes: Uint8Array) => {
