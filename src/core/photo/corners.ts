@@ -450,8 +450,8 @@ function widen(lines: Plane, quad: Quad, cuts: number): Quad {
   return whole;
 }
 
-/** Lines beyond a square this dark belong to the lattice too: of squares that lay right none had a fifth of it. */
-export const MOST_BEYOND = 0.15;
+/** Lines beyond a square darker than this may belong to the lattice: another place is looked for. */
+const MOST_BEYOND = 0.15;
 
 /** A square that lies one cell aside has a line of the lattice outside and takes the rim of the paint for a cut. */
 function shiftBack(lines: Plane, quad: Quad, cuts: number): Quad {

@@ -1,6 +1,6 @@
 import { convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { CLASS_LIMITS } from '../scales';
-import { findCorners, MOST_BEYOND } from './corners';
+import { findCorners } from './corners';
 import { BURNT, evenOut, fitLight, flatten, isRim, luminanceAt, type Flat } from './flatten';
 import { estimateTilt, isConvex, type Quad } from './homography';
 import { linearOfByte, median, quantile, type Pixels } from './pixels';
@@ -48,6 +48,8 @@ export interface LatticeReading {
 const LEAST_PICTURE_PX = 64;
 const LEAST_FOUND = 0.6;
 const LEAST_FOUND_WHOLE = 0.85;
+/** Lines outside, against the cuts: the rim of the paint, a cell away, comes to a third at most where the square lies right. */
+const MOST_BEYOND = 0.33;
 const LEAST_CELL_PX = 12;
 const MOST_TILT_DEG = 33;
 /** The brightest part of the whole picture, linear light: black paint is dark, but not all that lies around it. */
