@@ -3,18 +3,11 @@ import { gzipSync } from 'node:zlib';
 import { applyChange, DOSSIER_FORMAT, LIMITS, type Dossier, type PieceChange } from '@/core/dossier';
 import { toRequest, toShelfRequest } from '@/contract';
 import { runCommand } from '@/cli/run';
-import { cleanUp, startServer, type Running } from './harness';
+import { serveEachTest } from './harness';
 
 /* The same limits at every door: what the single routes take, a file carries out and in again; what is refused is refused everywhere. */
 
-let server: Running;
-beforeEach(async () => {
-  server = await startServer();
-});
-afterEach(async () => {
-  await server.stop();
-  cleanUp(server.file);
-});
+const server = serveEachTest();
 const DESK: Dossier = { format: DOSSIER_FORMAT, piece: { id: 'p', kind: 'desk' }, zones: [{ id: 'top', role: 'top' }] };
 const put = (change: PieceChange) => {
   const { method, path, body } = toRequest('p', change);

@@ -1,14 +1,7 @@
 import { DOSSIER_FORMAT } from '@/core/dossier';
-import { cleanUp, startServer, type Running } from './harness';
+import { serveEachTest } from './harness';
 
-let server: Running;
-beforeEach(async () => {
-  server = await startServer();
-});
-afterEach(async () => {
-  await server.stop();
-  cleanUp(server.file);
-});
+const server = serveEachTest();
 
 const treatment = { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 };
 const meet = (id: string) =>

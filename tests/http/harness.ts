@@ -88,4 +88,26 @@ export async function startServer(
   };
 }
 
+/** A server of its own for each test of a file, ended and cleared away after it. */
+export function serveEachTest(): Pick<Running, 'base' | 'call'> & { restart: () => Promise<void> } {
+  let server: Running;
+  beforeEach(async () => {
+    server = await startServer();
+  });
+  afterEach(async () => {
+    await server.stop();
+    cleanUp(server.file);
+  });
+  return {
+    get base() {
+      return server.base;
+    },
+    call: (...request) => server.call(...request),
+    restart: async () => {
+      await server.stop();
+      server = await startServer(server.file);
+    },
+  };
+}
+
 export const cleanUp = (file: string): void => rmSync(path.dirname(file), { recursive: true, force: true });

@@ -1,6 +1,6 @@
 import { applyChange, DOSSIER_FORMAT, type Dossier, type PieceChange } from '@/core/dossier';
 import { toRequest } from '@/contract';
-import { cleanUp, startServer, type Running } from './harness';
+import { serveEachTest } from './harness';
 
 const DESK: Dossier = {
   format: DOSSIER_FORMAT,
@@ -81,14 +81,7 @@ const CHANGES: PieceChange[] = [
   { type: 'zone_removed', zoneId: 'shelf' },
 ];
 
-let server: Running;
-beforeEach(async () => {
-  server = await startServer();
-});
-afterEach(async () => {
-  await server.stop();
-  cleanUp(server.file);
-});
+const server = serveEachTest();
 const put = (change: PieceChange) => {
   const { method, path, body } = toRequest('p-1', change);
   return server.call(method, path, body);
@@ -124,8 +117,7 @@ describe('a piece over HTTP', () => {
     await put({ type: 'piece_met', dossier: DESK });
     for (const change of CHANGES) await put(change);
     const before = (await server.call('GET', '/api/pieces/p-1')).body;
-    await server.stop();
-    server = await startServer(server.file);
+    await server.restart();
     expect((await server.call('GET', '/api/pieces/p-1')).body).toEqual(before);
   });
 

@@ -1,17 +1,10 @@
 import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { toRequest, toShelfRequest } from '@/contract';
-import { cleanUp, startServer, type Running } from './harness';
+import { serveEachTest } from './harness';
 
 const TIN = { id: 'tin-1', class: 'wb_alkyd_enamel', volume_ml: 500, size_ml: 750, recoat_h: 6, lid: 'dented' };
 
-let server: Running;
-beforeEach(async () => {
-  server = await startServer();
-});
-afterEach(async () => {
-  await server.stop();
-  cleanUp(server.file);
-});
+const server = serveEachTest();
 const send = ({ method, path, body }: ReturnType<typeof toShelfRequest>) => server.call(method, path, body);
 
 describe('the shelf', () => {

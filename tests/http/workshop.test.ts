@@ -1,16 +1,9 @@
 import { toRequest, toWorkshopRequest } from '@/contract';
 import { DOSSIER_FORMAT } from '@/core/dossier';
 import type { WorkshopChange } from '@/core/workshop';
-import { cleanUp, startServer, type Running } from './harness';
+import { serveEachTest } from './harness';
 
-let server: Running;
-beforeEach(async () => {
-  server = await startServer();
-});
-afterEach(async () => {
-  await server.stop();
-  cleanUp(server.file);
-});
+const server = serveEachTest();
 const send = (change: WorkshopChange) => {
   const { method, path, body } = toWorkshopRequest(change);
   return server.call(method, path, body);
@@ -42,8 +35,7 @@ describe('the workshop', () => {
       air: [{ ...AIR, at: '2026-11-28T10:00:00+01:30', temperature_c: 15 }, AIR],
       pins: [{ task: 'p-1/8-prime-shellac_primer-1', at: '2026-11-29T09:00:00Z' }],
     });
-    await server.stop();
-    server = await startServer(server.file);
+    await server.restart();
     expect((await server.call('GET', '/api/workshop')).body).toEqual(body);
     await send({ type: 'air_withdrawn', at: AIR.at });
     const { body: after } = await send({ type: 'task_unpinned', task: 'p-1/8-prime-shellac_primer-1' });

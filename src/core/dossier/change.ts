@@ -1,7 +1,7 @@
 import { assertNever, fail, succeed, type Result } from '../shared';
 import { inBins, inBinsToo, removeZone, setZone, withExistingZone } from './bin';
 import { findSharedId, withIds } from './ids';
-import { findOverfull } from './limits';
+import { findOverfull, LIMITS } from './limits';
 import type {
   Choice,
   Climate,
@@ -208,13 +208,12 @@ export function correctTest(
 }
 
 const MOST_CORRECTIONS = 50;
-const MOST_EARLIER = 100;
 
 /** The system taken before stays in the file as it was. */
 export function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>>(dossier: T, choice: Choice): T {
   const { chosen: before, earlier_choices: earlier = [] } = dossier;
   if (!before || before.at === choice.at) return { ...dossier, chosen: choice };
-  return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-MOST_EARLIER) };
+  return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-LIMITS.earlier_choices) };
 }
 
 function put<T extends { id?: unknown }>(list: readonly T[] | undefined, entry: T): T[] {

@@ -1,4 +1,5 @@
 import { fail, type Problem } from '../shared';
+import { OF_ZONE, type ListOfZone } from './bin';
 import type { Dossier } from './schema';
 
 /** Lists whose records are found again by their id, one space of ids each. */
@@ -30,7 +31,7 @@ export function findSharedId(dossier: Partial<Dossier>): Problem | null {
     }
   for (const list of LISTS) {
     const used = new Set<string>();
-    const kept = list === 'shelf' || list === 'mixes' || list === 'photos' ? [] : listRemoved(dossier, list);
+    const kept = goesWithZone(list) ? listRemoved(dossier, list) : [];
     for (const { records, path } of [{ records: dossier[list] ?? [], path: list }, ...kept])
       for (const [i, { id }] of records.entries()) {
         if (id === undefined) continue;
@@ -41,10 +42,12 @@ export function findSharedId(dossier: Partial<Dossier>): Problem | null {
   return null;
 }
 
-const listRemoved = (
-  { removed_zones: removed = [] }: Partial<Dossier>,
-  list: Exclude<(typeof LISTS)[number], 'shelf' | 'mixes' | 'photos'>,
-) => removed.map((bin, i) => ({ records: bin[list] ?? [], path: `removed_zones[${i}].${list}` }));
+type ListWithIds = (typeof LISTS)[number];
+type Binned = Extract<ListWithIds, ListOfZone>;
+const goesWithZone = (list: ListWithIds): list is Binned => (OF_ZONE as readonly string[]).includes(list);
+
+const listRemoved = ({ removed_zones: removed = [] }: Partial<Dossier>, list: Binned) =>
+  removed.map((bin, i) => ({ records: bin[list] ?? [], path: `removed_zones[${i}].${list}` }));
 
 const shared = (path: string, id: string): Problem => fail('duplicate_id', path, { id }).problem;
 

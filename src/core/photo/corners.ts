@@ -1,16 +1,24 @@
 import { findDarkLines } from './line-map';
 import { findPatches } from './patches';
-import { applyHomography, isConvex, mapUnitSquare, UNIT_SQUARE, type Homography, type Quad } from './homography';
+import { isConvex, type Quad } from './homography';
 import { boxBlur, shrinkToBrightness, type Pixels, type Plane, type Point } from './pixels';
+import {
+  countFound,
+  FINE_SAMPLES,
+  FIRST_SAMPLES,
+  isPlausible,
+  LEAST_GAP,
+  refine,
+  ROUGH_SAMPLES,
+  scoreQuad,
+} from './quad-score';
+import { coverWhole, measureBeyond } from './whole-lattice';
 
 export interface FoundCorners {
   corners: Quad;
   /** Share of the expected cuts that are there, 0–1. */
   found: number;
-  /**
-   * How dark the lines are that lie where one cut more would be on each side, against the cuts themselves, 0–1: a
-   * lattice ends, so lines that go on outside say that the square is not the whole of it.
-   */
+  /** How dark lines go on outside (`measureBeyond`), 0–1. */
   beyond: number;
 }
 
@@ -31,9 +39,6 @@ const FINE_KEPT = 2;
 const PATCH_TRUST = 0.02;
 /** Squares whose corners are all nearer than this are one, pixels of the shrunk picture. */
 const SAME_PX = 12;
-
-/** Cuts nearer than this are not told apart, pixels of the shrunk picture. */
-const LEAST_GAP = 9;
 /** Lines looked at beyond the number of cuts: grain, rims and hairs are among the strongest too. */
 const MORE_PEAKS = 10;
 
@@ -84,7 +89,7 @@ export function findCorners(pixels: Pixels, cuts: number): FoundCorners | null {
     )
     .sort((a, b) => b.score - a.score)[0];
   if (!best) return null;
-  const whole = shiftBack(lines, widen(lines, best.quad, cuts), cuts);
+  const whole = coverWhole(lines, best.quad, cuts);
   const scale = ({ x, y }: Point): Point => ({ x: (x + 0.5) * factor - 0.5, y: (y + 0.5) * factor - 0.5 });
   return {
     corners: fromTopLeft(whole.map(scale) as unknown as Quad),
@@ -318,16 +323,6 @@ function crossPairs(first: readonly Pair[], second: readonly Pair[], votes: Vote
   );
 }
 
-/** Not folded, not a sliver, and its cuts apart: all of them on one dark line would score best of all. */
-function isPlausible(quad: Quad, cuts: number): boolean {
-  const sides = quad.map(({ x, y }, i) => Math.hypot(quad[(i + 1) % 4]!.x - x, quad[(i + 1) % 4]!.y - y));
-  const shortest = Math.min(...sides);
-  return isConvex(quad) && shortest > LEAST_GAP * (cuts - 1) && shortest > LEAST_RATIO * Math.max(...sides);
-}
-
-/** Shortest side to longest of a square seen from 35° aside and turned any way, with something to spare. */
-const LEAST_RATIO = 0.45;
-
 function cross(a: Line, b: Line): Point | null {
   const [ca, sa] = [Math.cos((a.angle * Math.PI) / 180), Math.sin((a.angle * Math.PI) / 180)];
   const [cb, sb] = [Math.cos((b.angle * Math.PI) / 180), Math.sin((b.angle * Math.PI) / 180)];
@@ -335,190 +330,3 @@ function cross(a: Line, b: Line): Point | null {
   if (Math.abs(det) < 0.3) return null;
   return { x: (a.distance * sb - b.distance * sa) / det, y: (b.distance * ca - a.distance * cb) / det };
 }
-
-/** Samples along one cut: few while many squares are weighed, enough to see a gap when it matters. */
-const FIRST_SAMPLES = 10;
-const ROUGH_SAMPLES = 15;
-const FINE_SAMPLES = 26;
-
-/** How dark each cut of a square is on the map of lines, 0–1; first those down, then those across. */
-function measureCuts(lines: Plane, quad: Quad, cuts: number): number[] {
-  const h = mapUnitSquare(quad);
-  if (!h) return [];
-  return Array.from({ length: 2 * cuts }, (_, k) => {
-    const mark = (k % cuts) / (cuts - 1);
-    return measureLine(lines, h, k < cuts ? [mark, 0, mark, 1] : [0, mark, 1, mark], FINE_SAMPLES);
-  });
-}
-
-/** Mean of the map along a line of the unit square, place by place between pixels; outside the picture counts as 0. */
-function measureLine(
-  { width, height, values }: Plane,
-  h: Homography,
-  [u0, v0, u1, v1]: readonly [number, number, number, number],
-  samples: number,
-): number {
-  let sum = 0;
-  for (let k = 0; k < samples; k += 1) {
-    const t = (k + 0.5) / samples;
-    const u = u0 + (u1 - u0) * t;
-    const v = v0 + (v1 - v0) * t;
-    const w = h[6]! * u + h[7]! * v + 1;
-    const x = (h[0]! * u + h[1]! * v + h[2]!) / w;
-    const y = (h[3]! * u + h[4]! * v + h[5]!) / w;
-    if (!(x >= 0 && y >= 0 && x < width - 1 && y < height - 1)) continue;
-    // Cutting off the fraction of a number that is not negative rounds it down, and quicker.
-    const left = x | 0;
-    const top = y | 0;
-    const fx = x - left;
-    const i = top * width + left;
-    const above = values[i]! * (1 - fx) + values[i + 1]! * fx;
-    sum += above + (values[i + width]! * (1 - fx) + values[i + width + 1]! * fx - above) * (y - top);
-  }
-  return sum / samples;
-}
-
-/**
- * How much darker the cuts of a square are than the lines midway between them. Darkness alone is no sign: a small square
- * set down where many lines are finds some on each of its cuts, and as many between them.
- */
-function scoreQuad(lines: Plane, quad: Quad, cuts: number, samples: number): number {
-  const h = mapUnitSquare(quad);
-  if (!h) return 0;
-  // The square root keeps one missing cut from being made up for by another very dark one.
-  const mean = (count: number, first: number): number => {
-    let sum = 0;
-    for (let k = 0; k < count; k += 1) {
-      const mark = first + k / (cuts - 1);
-      for (const ends of [
-        [mark, 0, mark, 1],
-        [0, mark, 1, mark],
-      ] as const)
-        sum += Math.sqrt(measureLine(lines, h, ends, samples));
-    }
-    return sum / (2 * count);
-  };
-  return mean(cuts, 0) - BETWEEN_WEIGHT * mean(cuts - 1, 0.5 / (cuts - 1));
-}
-
-const BETWEEN_WEIGHT = 0.7;
-
-function countFound(lines: Plane, quad: Quad, cuts: number): number {
-  const measured = measureCuts(lines, quad, cuts);
-  return measured.filter((value) => value > SEEN).length / (2 * cuts);
-}
-
-/** A cut this dark on the map of lines is there. */
-const SEEN = 0.15;
-
-/**
- * Where half of a lattice is bare, a square over the other half fits it in the eye of the score: every second of its
- * lines in one direction falls between two cuts and is not there. Such a square is drawn out to twice its width, over
- * each place where it may then lie, and the best of those is taken.
- */
-function widen(lines: Plane, quad: Quad, cuts: number): Quad {
-  let whole = quad;
-  for (const across of [true, false]) {
-    const measured = measureCuts(lines, whole, cuts);
-    const own = across ? measured.slice(0, cuts) : measured.slice(cuts);
-    if (!isEverySecond(own)) continue;
-    const h = mapUnitSquare(whole);
-    if (!h) continue;
-    const half = (cuts - 1) / 2;
-    const rivals = Array.from({ length: Math.floor(half) + 1 }, (_, before): Quad => {
-      const [from, to] = [-before / half, 2 - before / half];
-      const corners = across
-        ? [
-            [from, 0],
-            [to, 0],
-            [to, 1],
-            [from, 1],
-          ]
-        : [
-            [0, from],
-            [1, from],
-            [1, to],
-            [0, to],
-          ];
-      return corners.map(([u, v]) => applyHomography(h, u!, v!)) as unknown as Quad;
-    })
-      .filter((rival) => isPlausible(rival, cuts))
-      .map((rival) => refine(lines, rival, cuts, [2, 1, 0.5], FINE_SAMPLES))
-      .sort((a, b) => b.score - a.score);
-    whole = rivals[0]?.quad ?? whole;
-  }
-  return whole;
-}
-
-/** Lines beyond a square darker than this may belong to the lattice: another place is looked for. */
-const MOST_BEYOND = 0.15;
-
-/** A square that lies one cell aside has a line of the lattice outside and takes the rim of the paint for a cut. */
-function shiftBack(lines: Plane, quad: Quad, cuts: number): Quad {
-  if (measureBeyond(lines, quad, cuts) <= MOST_BEYOND) return quad;
-  const h = mapUnitSquare(quad);
-  if (!h) return quad;
-  const cell = 1 / (cuts - 1);
-  const rivals = [-cell, 0, cell]
-    .flatMap((du) => [-cell, 0, cell].map((dv): readonly [number, number] => [du, dv]))
-    .filter(([du, dv]) => du !== 0 || dv !== 0)
-    .map(([du, dv]) => UNIT_SQUARE.map(({ x, y }) => applyHomography(h, x + du, y + dv)) as unknown as Quad)
-    .filter((rival) => isPlausible(rival, cuts))
-    .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
-    .filter(({ quad: own }) => measureBeyond(lines, own, cuts) <= MOST_BEYOND)
-    .sort((a, b) => b.score - a.score);
-  return rivals[0]?.quad ?? quad;
-}
-
-/** Lines at even places are there, most of those between them are not. */
-function isEverySecond(measured: readonly number[]): boolean {
-  const seen = (odd: number): number => measured.filter((value, k) => k % 2 === odd && value > SEEN).length;
-  const [even, between] = [seen(0), seen(1)];
-  return even >= Math.ceil(measured.length / 2) - 1 && between <= 1;
-}
-
-function measureBeyond(lines: Plane, quad: Quad, cuts: number): number {
-  const h = mapUnitSquare(quad);
-  if (!h) return 1;
-  const step = 1 / (cuts - 1);
-  const outside = [-step, 1 + step].flatMap((mark) => [
-    measureLine(lines, h, [mark, 0, mark, 1], FINE_SAMPLES),
-    measureLine(lines, h, [0, mark, 1, mark], FINE_SAMPLES),
-  ]);
-  const inside = measureCuts(lines, quad, cuts);
-  const usual = inside.reduce((sum, value) => sum + value, 0) / inside.length;
-  return Math.min(1, Math.max(...outside) / Math.max(1e-6, usual));
-}
-
-const MOST_ROUNDS = 6;
-
-/** Moves the corners one at a time, by less and less, as long as more darkness comes under the cuts. */
-function refine(
-  lines: Plane,
-  start: Quad,
-  cuts: number,
-  steps: readonly number[],
-  samples: number,
-): { quad: Quad; score: number } {
-  let quad = start.map((corner) => ({ ...corner })) as unknown as Quad;
-  let score = scoreQuad(lines, quad, cuts, samples);
-  for (const step of steps) {
-    for (let round = 0, moved = true; moved && round < MOST_ROUNDS; round += 1) {
-      moved = false;
-      for (let corner = 0; corner < 4; corner += 1) {
-        for (const [dx, dy] of MOVES) {
-          const next = quad.map((point, i) =>
-            i === corner ? { x: point.x + dx * step, y: point.y + dy * step } : point,
-          ) as unknown as Quad;
-          const better = scoreQuad(lines, next, cuts, samples);
-          if (better <= score + 1e-9 || !isPlausible(next, cuts)) continue;
-          [quad, score, moved] = [next, better, true];
-        }
-      }
-    }
-  }
-  return { quad, score };
-}
-
-// prettier-ignore
-const MOVES: readonly (readonly [number, number])[] = [[1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [-1, -1], [1, -1], [-1, 1]];

@@ -1,5 +1,6 @@
 import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { FILM_FACTS } from '../knowledge';
+import { latestOf } from '../shared';
 import { describeTreatment, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
 export interface Gate {
@@ -62,8 +63,8 @@ type Verdict = Pick<Gate, 'state' | 'why' | 'proved' | 'missing' | 'at'>;
 
 /** The latest of some moments, as a field that is left out where none is known. */
 function lastOf(moments: readonly (string | undefined)[]): { at?: string } {
-  const known = moments.filter((at) => at !== undefined).sort((a, b) => Date.parse(a) - Date.parse(b));
-  return known.length === 0 ? {} : { at: known.at(-1)! };
+  const at = latestOf(moments.filter((moment) => moment !== undefined));
+  return at === undefined ? {} : { at };
 }
 
 function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): Verdict {

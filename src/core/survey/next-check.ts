@@ -288,8 +288,7 @@ interface LookRow {
 }
 
 /**
- * What each look is worth as the first of two: the pair's worth, both priced, where that is more than the dearer of the
- * two alone would bring. Given material and finish two looks at different things are independent.
+ * What each look is worth as the first of two: the worth, both priced, of the best pair it is in. Given material and finish two looks at different things are independent.
  */
 function appraisePairs(forecast: Forecast, looks: readonly Appraisal[], limits: CheckLimits): Map<string, number> {
   const kept = forecast.states.flatMap((_, i) => (forecast.pState[i]! > NEGLIGIBLE_IN_PAIRS ? [i] : []));
@@ -307,7 +306,6 @@ function appraisePairs(forecast: Forecast, looks: readonly Appraisal[], limits: 
       const facet = facetOf(one.check);
       if (facet !== null && facet === facetOf(other.check)) continue;
       const pair = appraisePair(forecast, kept, rowOf(one.check, other.check), rowOf(other.check, one.check));
-      // The other is made only if the first leaves it worth making: what it brings beyond the first is its own.
       for (const own of [one, other])
         if (pair > (worth.get(own.check.code) ?? -Infinity)) worth.set(own.check.code, pair);
     }

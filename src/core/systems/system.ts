@@ -1,10 +1,10 @@
 import { hasStrongFumes } from '../knowledge';
 import type { Treatment } from '../dossier';
+import { mostLikelyState } from '../survey';
 import type { Step } from './choice';
 import type { Ground } from './ground';
 import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
 import type { Product } from './product';
-import { mostLikelyState } from '../survey';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
 import { chanceOf, listSoft, traceLabel, type Label } from './search';
 import { combineChances } from './shared-causes';

@@ -1,5 +1,6 @@
 import type { Dossier, LogEntry, PlannedStep } from '../dossier';
 import type { Gate } from '../proof';
+import { latestOf } from '../shared';
 import { DULLING_STAGE } from '../systems';
 
 /** One thing to do on one zone, before what several zones want together is joined. */
@@ -75,10 +76,7 @@ export function findMark(
   const own = gates.filter(({ zone }) => zone === node.zone);
   // An open gate makes patch and reading one: they were done when the last of what opened it was read or said.
   if (own.length > 0 && own.every(({ state }) => OVER.includes(state))) {
-    const at = own
-      .flatMap((gate) => gate.at ?? [])
-      .sort((a, b) => Date.parse(a) - Date.parse(b))
-      .at(-1);
+    const at = latestOf(own.flatMap((gate) => gate.at ?? []));
     return { ...(at === undefined ? {} : { at }), skipped: false };
   }
   if (node.reading) return undefined;

@@ -2,6 +2,7 @@ import type { Climate } from '../climate';
 import type { Dossier, PlannedStep, ShelfItem } from '../dossier';
 import type { OperationCode } from '../knowledge';
 import { judgeGates } from '../piece';
+import { latestOf } from '../shared';
 import { listTakenSteps } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
@@ -104,7 +105,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
 
 /** When it was done on the last of its zones, where that is known. */
 function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
-  const last = [...moments].sort((a, b) => Date.parse(a) - Date.parse(b)).at(-1);
+  const last = latestOf(moments);
   return last === undefined ? {} : { doneAt: last };
 }
 

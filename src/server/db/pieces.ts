@@ -183,10 +183,10 @@ function restOf(dossier: Dossier): Record<string, unknown> {
     tests: _t,
     overrides: _o,
     photos: _ph,
+    log: _l,
     ...rest
   } = dossier;
-  const { log: _l, ...others } = rest;
-  return others;
+  return rest;
 }
 
 function writeZones(sql: Statements, piece: string, before: Dossier, after: Dossier, now: string): void {

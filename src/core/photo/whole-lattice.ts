@@ -1,0 +1,90 @@
+import { applyHomography, mapUnitSquare, UNIT_SQUARE, type Quad } from './homography';
+import type { Plane } from './pixels';
+import { FINE_SAMPLES, isPlausible, measureCuts, measureLine, refine, SEEN } from './quad-score';
+
+/** A square that fits some of a lattice, drawn out and moved until it lies over the whole of it. */
+export const coverWhole = (lines: Plane, quad: Quad, cuts: number): Quad =>
+  shiftBack(lines, widen(lines, quad, cuts), cuts);
+
+/**
+ * Where half of a lattice is bare, a square over the other half fits it in the eye of the score: every second of its
+ * lines in one direction falls between two cuts and is not there. Such a square is drawn out to twice its width, over
+ * each place where it may then lie, and the best of those is taken.
+ */
+function widen(lines: Plane, quad: Quad, cuts: number): Quad {
+  let whole = quad;
+  for (const across of [true, false]) {
+    const measured = measureCuts(lines, whole, cuts);
+    const own = across ? measured.slice(0, cuts) : measured.slice(cuts);
+    if (!isEverySecond(own)) continue;
+    const h = mapUnitSquare(whole);
+    if (!h) continue;
+    const half = (cuts - 1) / 2;
+    const rivals = Array.from({ length: Math.floor(half) + 1 }, (_, before): Quad => {
+      const [from, to] = [-before / half, 2 - before / half];
+      const corners = across
+        ? [
+            [from, 0],
+            [to, 0],
+            [to, 1],
+            [from, 1],
+          ]
+        : [
+            [0, from],
+            [1, from],
+            [1, to],
+            [0, to],
+          ];
+      return corners.map(([u, v]) => applyHomography(h, u!, v!)) as unknown as Quad;
+    })
+      .filter((rival) => isPlausible(rival, cuts))
+      .map((rival) => refine(lines, rival, cuts, [2, 1, 0.5], FINE_SAMPLES))
+      .sort((a, b) => b.score - a.score);
+    whole = rivals[0]?.quad ?? whole;
+  }
+  return whole;
+}
+
+/** Lines beyond a square darker than this may belong to the lattice: another place is looked for. */
+const STRAY_LINE = 0.15;
+
+/** A square that lies one cell aside has a line of the lattice outside and takes the rim of the paint for a cut. */
+function shiftBack(lines: Plane, quad: Quad, cuts: number): Quad {
+  if (measureBeyond(lines, quad, cuts) <= STRAY_LINE) return quad;
+  const h = mapUnitSquare(quad);
+  if (!h) return quad;
+  const cell = 1 / (cuts - 1);
+  const rivals = [-cell, 0, cell]
+    .flatMap((du) => [-cell, 0, cell].map((dv): readonly [number, number] => [du, dv]))
+    .filter(([du, dv]) => du !== 0 || dv !== 0)
+    .map(([du, dv]) => UNIT_SQUARE.map(({ x, y }) => applyHomography(h, x + du, y + dv)) as unknown as Quad)
+    .filter((rival) => isPlausible(rival, cuts))
+    .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
+    .filter(({ quad: own }) => measureBeyond(lines, own, cuts) <= STRAY_LINE)
+    .sort((a, b) => b.score - a.score);
+  return rivals[0]?.quad ?? quad;
+}
+
+/** Lines at even places are there, most of those between them are not. */
+function isEverySecond(measured: readonly number[]): boolean {
+  const seen = (odd: number): number => measured.filter((value, k) => k % 2 === odd && value > SEEN).length;
+  const [even, between] = [seen(0), seen(1)];
+  return even >= Math.ceil(measured.length / 2) - 1 && between <= 1;
+}
+
+/**
+ * How dark the lines are that lie where one cut more would be on each side, against the cuts themselves, 0–1: a lattice
+ * ends, so lines that go on outside say that the square is not the whole of it.
+ */
+export function measureBeyond(lines: Plane, quad: Quad, cuts: number): number {
+  const h = mapUnitSquare(quad);
+  if (!h) return 1;
+  const step = 1 / (cuts - 1);
+  const outside = [-step, 1 + step].flatMap((mark) => [
+    measureLine(lines, h, [mark, 0, mark, 1], FINE_SAMPLES),
+    measureLine(lines, h, [0, mark, 1, mark], FINE_SAMPLES),
+  ]);
+  const inside = measureCuts(lines, quad, cuts);
+  const usual = inside.reduce((sum, value) => sum + value, 0) / inside.length;
+  return Math.min(1, Math.max(...outside) / Math.max(1e-6, usual));
+}
