@@ -13,10 +13,11 @@ build();
 const asJson = process.argv.includes('--json');
 const { measureCore, measureReading, measureWholePieces } = loadTypeScript('scripts/bench-core.ts');
 const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
+const { measureStore } = loadTypeScript('scripts/bench-store.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value) => Number(value.toPrecision(3));
-const figures = [...measureCore(), ...measureShop(), ...measureReading(), ...measureWholePieces()];
+const figures = [...measureCore(), ...measureShop(), ...measureStore(), ...measureReading(), ...measureWholePieces()];
 const add = (name, value, unit, target, reference) =>
   figures.push({ name, value: round(value), unit, target, reference });
 

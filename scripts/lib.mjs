@@ -122,8 +122,8 @@ export function bundleTypeScript(entry, outfile) {
     platform: 'node',
     target: 'node20',
     format: 'cjs',
-    // Holds a native library, which stays a package of its own.
-    external: ['sharp'],
+    // Hold native libraries, which stay packages of their own.
+    external: ['sharp', 'better-sqlite3'],
     outfile,
     logLevel: 'error',
   });

@@ -57,11 +57,11 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   database_in_use: ({ file }) =>
     `The file ${fileName(file)} is in use by another program. End the other server, or whatever copies it, and start again.`,
   database_read_only: ({ file }) =>
-    `The file ${fileName(file)} cannot be written. Make it and its folder writable for you, and start again.`,
+    `The file ${fileName(file)} cannot be written. Make it and its folder writable for you, and start again; what was stored is whole.`,
   database_not_opened: ({ file }) =>
     `The file ${fileName(file)} cannot be opened or made. Check its name, its folder and that you may write there.`,
   disk_full: ({ file }) =>
-    `The disk that holds ${fileName(file)} is full. Make room and start again; nothing was lost.`,
+    `The disk that holds ${fileName(file)} is full. Make room and try again; what was stored is whole.`,
   internal: () => 'Something broke on our side. Nothing was half-saved; try again.',
 };
 

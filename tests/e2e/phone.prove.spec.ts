@@ -134,3 +134,49 @@ test('bad pictures are refused with a reason, and nothing of them stays', async 
   const stored = (await (await fetch(`${shop.url}/api/pieces/p-1`)).json()) as { photos?: unknown };
   expect(stored.photos).toBeUndefined();
 });
+
+test('a picture that cannot go is kept with its answers, and two quick taps log one test', async ({ page, shop }) => {
+  await makeDesk(shop.url);
+  await page.goto(`${shop.url}/piece/p-1/prove`);
+  const form = page.getByRole('region', { name: 'Log a test' });
+  await form.getByRole('radio', { name: /^Cross-cut/ }).click();
+  const choosing = page.waitForEvent('filechooser');
+  await form.getByRole('button', { name: 'Read it from a photograph' }).click();
+  await (await choosing).setFiles(path.join(folder, 'lattice-failed.jpg'));
+  await expect(form.getByText(/^\d+\.\d % bare: ISO class/)).toBeVisible({ timeout: 30_000 });
+  await form.getByRole('button', { name: 'Use this reading' }).click();
+  await form.getByRole('radio', { name: 'Primer off the surface' }).click();
+  await form.getByLabel('Age of the patch, hours').fill('24');
+  const stored = async () => {
+    const { tests = [], photos = [] } = (await (await fetch(`${shop.url}/api/pieces/p-1`)).json()) as {
+      tests?: { photo?: string }[];
+      photos?: { id: string }[];
+    };
+    return { tests: tests.length, photos: photos.length, joined: tests[0] && tests[0].photo === photos[0]?.id };
+  };
+
+  // The server is away: it is said, nothing is half-logged, and the answers stay.
+  const upload = '**/api/pieces/p-1/photos/**';
+  await page.route(upload, (route) => route.abort('connectionrefused'));
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(form.getByText(/^The server does not answer\. The picture is kept here\./)).toBeVisible();
+  await expect(form.getByLabel('Age of the patch, hours')).toHaveValue('24');
+  expect(await stored()).toEqual({ tests: 0, photos: 0 });
+  await page.unroute(upload);
+
+  // The server is back but slow: the second tap of an impatient thumb finds the button busy.
+  let uploads = 0;
+  await page.route(upload, async (route) => {
+    uploads += 1;
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  const button = form.getByRole('button', { name: /^(Log this test|Sending the picture…)$/ });
+  await button.click();
+  await button.click({ force: true });
+  await expect(form.getByRole('button', { name: 'Sending the picture…' })).toHaveAttribute('aria-disabled', 'true');
+  await expect.poll(stored).toEqual({ tests: 1, photos: 1, joined: true });
+  await page.waitForTimeout(500);
+  expect(await stored()).toEqual({ tests: 1, photos: 1, joined: true });
+  expect(uploads).toBe(1);
+});

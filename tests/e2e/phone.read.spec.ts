@@ -197,6 +197,21 @@ test.describe('with the demo workshop', () => {
       .getByRole('radio', { name: 'Bottom drawer' })
       .click();
     await expect(page.getByRole('button', { name: 'Change Bottom drawer' })).toBeHidden();
+
+    // What was joined is not lost: it comes back with its face and its area, taken from the zone it went to.
+    const areaOf = async (id: string): Promise<number> => {
+      const { zones } = (await (await page.request.get(`${shop.url}/api/pieces/demo-issue-desk`)).json()) as {
+        zones: { id: string; name?: string; area_m2: number }[];
+      };
+      return zones.find((zone) => zone.id === id || zone.name === id)?.area_m2 ?? 0;
+    };
+    await expect.poll(() => areaOf('Bottom drawer')).toBe(0);
+    const joined = await areaOf('drawer_fronts');
+    await page.getByRole('button', { name: 'Bring back Bottom drawer' }).click();
+    await expect(page.getByRole('button', { name: 'Change Bottom drawer' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Zones taken away' })).toBeHidden();
+    await expect.poll(() => areaOf('Bottom drawer')).toBeGreaterThan(0);
+    expect((await areaOf('Bottom drawer')) + (await areaOf('drawer_fronts'))).toBeCloseTo(joined, 1);
     await page.getByRole('button', { name: 'Add a zone' }).click();
     await page.getByRole('radio', { name: 'Inside' }).click();
     await expect(page.getByRole('button', { name: 'Change Inside' })).toBeVisible();

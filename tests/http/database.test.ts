@@ -1,11 +1,11 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DOSSIER_FORMAT } from '@/core/dossier';
-import { checkHealth, DatabaseFault, makePieceStore, migrate, openDatabase } from '@/server/db';
+import { checkHealth, DatabaseFault, makePieceStore, migrate, openDatabase, type Db } from '@/server/db';
 import { toFault } from '@/server/db/database-fault';
-import { MIGRATIONS } from './harness';
+import { cleanUp, MIGRATIONS, startServer } from './harness';
 
 const folder = (): string => mkdtempSync(path.join(tmpdir(), 'bricolage-db-'));
 
@@ -76,6 +76,39 @@ describe('the database', () => {
   });
 });
 
+/** Who runs as the system's owner may write everywhere; for the length of the work the process is nobody in particular. */
+function asNobody<T>(work: () => T): T {
+  if (process.getuid?.() !== 0) return work();
+  process.seteuid!(65534);
+  try {
+    return work();
+  } finally {
+    process.seteuid!(0);
+  }
+}
+
+describe('a disk that is full', () => {
+  it('refuses the write with the cure, keeps what was stored, and takes the write once there is room', async () => {
+    let db!: Db;
+    const server = await startServer(undefined, (opened) => (db = opened));
+    const path = '/api/pieces/p-1';
+    const piece = { format: DOSSIER_FORMAT, piece: { kind: 'desk' }, zones: [{ id: 'top', role: 'top' }] };
+    expect((await server.call('PUT', path, piece)).status).toBe(200);
+    const before = (await server.call('GET', path)).body;
+    db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true })}`);
+    const note = { ...piece, piece: { kind: 'desk', id: 'p-2', name: 'Second' }, extra: 'y'.repeat(200_000) };
+    const refused = await server.call('PUT', '/api/pieces/p-2', note);
+    expect(refused.status).toBe(507);
+    expect(refused.body.error).toMatchObject({ code: 'disk_full', message: expect.stringMatching(/Make room/) });
+    expect((await server.call('GET', path)).body).toEqual(before);
+    expect((await server.call('GET', '/api/pieces/p-2')).status).toBe(404);
+    db.pragma('max_page_count = 1000000');
+    expect((await server.call('PUT', '/api/pieces/p-2', note)).status).toBe(200);
+    await server.stop();
+    cleanUp(server.file);
+  });
+});
+
 describe('a database that cannot be used', () => {
   const fault = (file: string): string => {
     try {
@@ -130,7 +163,6 @@ describe('a database that cannot be used', () => {
   it('because of where it lies is named, and every fault says the cure', () => {
     expect(fault(path.join(made(), 'shop.sqlite'))).toBe('database_not_opened');
     for (const [code, wanted] of [
-      ['SQLITE_READONLY', 'database_read_only'],
       ['SQLITE_FULL', 'disk_full'],
       ['SQLITE_CORRUPT_INDEX', 'database_damaged'],
     ] as const) {
@@ -139,6 +171,22 @@ describe('a database that cannot be used', () => {
       expect(told.message).toMatch(/shop\.sqlite/);
     }
     expect(toFault(new Error('other'), 'x')).not.toBeInstanceOf(DatabaseFault);
+  });
+
+  it('because it may only be read is named, and not a byte of it changes', () => {
+    const file = made();
+    // The last schema is a step behind, so that opening would have to write.
+    const db = new Database(file);
+    db.pragma('journal_mode = DELETE');
+    db.pragma('user_version = 1');
+    db.close();
+    const before = readFileSync(file);
+    chmodSync(file, 0o444);
+    chmodSync(path.dirname(file), 0o555);
+    expect(asNobody(() => fault(file))).toBe('database_read_only');
+    expect(readFileSync(file).equals(before)).toBe(true);
+    expect(asNobody(() => fault(path.join(path.dirname(file), 'other.sqlite')))).toBe('database_not_opened');
+    expect(readdirSync(path.dirname(file))).toEqual(['shop.sqlite']);
   });
 
   it('is said by the health of a running server', () => {

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
-import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
+import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase, type Db } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
@@ -41,11 +41,13 @@ export function buildDecoder(): string {
   return decoderProgram;
 }
 
-/** A real server on a free port with a real database file. */
+/** A real server on a free port with a real database file, which may be made tight or otherwise spoilt first. */
 export async function startServer(
   file = path.join(mkdtempSync(path.join(tmpdir(), 'bricolage-')), 'test.sqlite'),
+  spoil: (db: Db) => void = () => undefined,
 ): Promise<Running> {
   const db = openDatabase(file, MIGRATIONS);
+  spoil(db);
   const decoder = makePictureDecoder(buildDecoder());
   let ticks = 0;
   const now = (): string => new Date(Date.UTC(2026, 11, 1, 0, 0, (ticks += 1))).toISOString();

@@ -1,4 +1,4 @@
-import { isLeft, leaveZone, listTreated, lookOf, takeUpZone } from './look';
+import { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone } from './look';
 import type { Goal, Zone } from './schema';
 
 const TOP: Zone = { id: 'top', role: 'top' };
@@ -17,6 +17,22 @@ describe('what is to be made of a zone', () => {
     expect(isLeft({}, { id: 'knobs', role: 'hardware' })).toBe(true);
     expect(of({ zones: { back: { look: 'opaque' } } }, BACK)).toBe('opaque');
     expect(listTreated({ zones: [TOP, BACK] })).toEqual([TOP]);
+  });
+});
+
+describe('the wishes a new piece starts with', () => {
+  const INSIDE: Zone = { id: 'inside', role: 'inside' };
+  const SIDES: Zone = { id: 'drawer_sides', role: 'drawer_side' };
+
+  it('leave insides and drawer sides, which a listed zone without a wish would not', () => {
+    const goal = startWishes([TOP, BACK, INSIDE, SIDES]);
+    expect(listTreated({ zones: [TOP, BACK, INSIDE, SIDES], goal })).toEqual([TOP]);
+    expect(listTreated({ zones: [TOP, BACK, INSIDE, SIDES] })).toEqual([TOP, INSIDE, SIDES]);
+    expect(of(takeUpZone(goal, INSIDE), INSIDE)).toBe('opaque');
+  });
+
+  it('say nothing of zones that are left unasked', () => {
+    expect(startWishes([TOP, BACK])).toEqual({});
   });
 });
 

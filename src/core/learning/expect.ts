@@ -3,8 +3,8 @@ import type { Surface } from './discounts';
 
 /*
  * Chances of failure by ground, prep and primer before the shop has tested anything. All figures are estimates in the
- * order of what common practice reports (on a slick face a scuff does more than a primer, and both together are
- * surest); the shop's own tests move them.
+ * order of what common practice reports, which `expect.test` walks through (on a slick face a scuff does more than a
+ * primer, and both together are surest); the shop's own tests move them.
  */
 const LOSS_UNPREPARED = [0.02, 0.25, 0.5] as const;
 const AFTER_PREP: Record<PrepCode, readonly [number, number, number]> = {
@@ -12,7 +12,7 @@ const AFTER_PREP: Record<PrepCode, readonly [number, number, number]> = {
   scuff_120: [0.6, 0.15, 0.12],
   scuff_150: [0.6, 0.15, 0.12],
   scuff_180: [0.6, 0.15, 0.16],
-  scuff_220: [0.7, 0.16, 0.2],
+  scuff_220: [0.6, 0.16, 0.2],
   liquid_degloss: [1, 0.22, 1],
   strip: [0.5, 0.04, 0.1],
   sand_bare: [0.5, 0.04, 0.1],
@@ -23,7 +23,7 @@ const AFTER_PRIMER: Record<Rating, readonly [number, number, number]> = {
   fair: [0.4, 0.35, 0.5],
   good: [0.35, 0.2, 0.22],
   very_good: [0.35, 0.2, 0.18],
-  best: [0.35, 0.18, 0.1],
+  best: [0.35, 0.13, 0.1],
 };
 /** Share of what bleeds that comes through one coat and through two. */
 export const BLEED_LEAK: Record<Rating, readonly [number, number]> = {

@@ -1,4 +1,4 @@
-import { DOSSIER_FORMAT, type Dossier } from '../dossier';
+import { DOSSIER_FORMAT, listTreated, startWishes, type Dossier } from '../dossier';
 import { computeBelief } from '../survey';
 import { planPiece } from '../systems';
 import { buildTemplate, KIND_TEMPLATES } from '../templates';
@@ -80,13 +80,14 @@ describe('the section', () => {
 
 describe('templates', () => {
   it.each(PIECE_KINDS)('%s has zones with areas, all of them drawn or named', (kind) => {
-    const { zones, shapes, left } = buildTemplate(kind);
+    const { zones, shapes } = buildTemplate(kind);
     expect(zones.length).toBeGreaterThan(0);
     for (const zone of zones) expect(zone.area_m2).toBeGreaterThan(0);
     const ids = new Set(zones.map(({ id }) => id));
     for (const shape of shapes) expect(ids).toContain(shape.zone);
     const drawn = new Set(shapes.map(({ zone }) => zone));
-    expect([...ids].filter((id) => !drawn.has(id) && !left.includes(id))).toEqual([]);
+    const treated = listTreated({ zones, goal: startWishes(zones) });
+    expect(treated.filter(({ id }) => !drawn.has(id))).toEqual([]);
   });
 
   it('grows a top with the square of the size', () => {

@@ -1,4 +1,4 @@
-import { assignShapes, buildTemplate, KIND_TEMPLATES, listParts, mergeZones, splitZone } from './index';
+import { assignShapes, bringBack, buildTemplate, KIND_TEMPLATES, listParts, mergeZones, splitZone } from './index';
 import { PIECE_KINDS } from '../knowledge';
 
 const { shapes, zones } = buildTemplate('dresser');
@@ -34,6 +34,25 @@ describe('zones and the faces of the drawing', () => {
     for (const taken of [[], fronts, ['sides.1']])
       expect(splitZone(shapes, zones, 'drawer_fronts', taken, { id: 'x' })).toBeNull();
     expect(mergeZones(shapes, zones, 'top', 'top')).toBeNull();
+  });
+
+  it('brings a joined zone back with its faces and area, from the zone that took them', () => {
+    const sides = zones.find(({ id }) => id === 'sides')!;
+    const joined = mergeZones(shapes, zones, 'top', 'sides')!;
+    const now = zones.filter(({ id }) => id !== 'sides').map((zone) => (zone.id === 'top' ? joined : zone));
+    expect(assignShapes(shapes, now).some(({ zone }) => zone === 'sides')).toBe(false);
+    const [top, back] = bringBack(shapes, now, sides);
+    expect(back).toBe(sides);
+    expect(top).toMatchObject({ id: 'top', area_m2: area('top'), parts: listParts(shapes, zones, 'top') });
+    const again = [...now.map((zone) => (zone.id === 'top' ? top! : zone)), back!];
+    expect(assignShapes(shapes, again)).toEqual(assignShapes(shapes, zones));
+  });
+
+  it('brings back alone a zone whose faces nobody has', () => {
+    const sides = zones.find(({ id }) => id === 'sides')!;
+    const without = zones.filter(({ id }) => id !== 'sides');
+    expect(bringBack(shapes, without, sides)).toEqual([sides]);
+    expect(bringBack(shapes, without, { ...sides, parts: [] })).toEqual([{ ...sides, parts: [] }]);
   });
 
   it('leaves faces of a removed zone without one', () => {

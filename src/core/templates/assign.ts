@@ -28,12 +28,9 @@ export function splitZone(
   const all = listParts(shapes, zones, zoneId);
   const parts = all.filter((part) => taken.includes(part));
   if (!zone || parts.length === 0 || parts.length === all.length) return null;
-  const size = (list: readonly string[]): number =>
-    shapes.reduce((sum, shape) => sum + (!shape.detail && list.includes(shape.part) ? measureShape(shape) : 0), 0);
-  const share = size(parts) / size(all);
+  const share = measureParts(shapes, parts) / measureParts(shapes, all);
   const area = zone.area_m2;
-  const cut = (factor: number): Partial<Zone> =>
-    area === undefined ? {} : { area_m2: Math.max(0.01, Math.round(area * factor * 100) / 100) };
+  const cut = (factor: number): Partial<Zone> => (area === undefined ? {} : { area_m2: roundArea(area * factor) });
   return {
     kept: { ...zone, parts: all.filter((part) => !parts.includes(part)), ...cut(1 - share) },
     split: { ...zone, ...fresh, parts, ...cut(share) },
@@ -52,5 +49,28 @@ export function mergeZones(
   if (!into || !from || into === from) return null;
   const parts = [...listParts(shapes, zones, intoId), ...listParts(shapes, zones, fromId)];
   const area = (into.area_m2 ?? 0) + (from.area_m2 ?? 0);
-  return { ...into, parts, ...(area > 0 ? { area_m2: Math.round(area * 100) / 100 } : {}) };
+  return { ...into, parts, ...(area > 0 ? { area_m2: roundArea(area) } : {}) };
 }
+
+/**
+ * The zones to set so that a removed one is back with its faces: first those that have its faces now (it was joined to
+ * them), without these and the area they brought, then itself.
+ */
+export function bringBack(shapes: readonly Shape[], zones: readonly Zone[], removed: Zone): Zone[] {
+  const faces = listParts(shapes, [removed], removed.id);
+  const whole = measureParts(shapes, faces);
+  const givers = zones.flatMap((zone) => {
+    const parts = listParts(shapes, zones, zone.id);
+    const given = parts.filter((part) => faces.includes(part));
+    if (given.length === 0) return [];
+    const brought = (removed.area_m2 ?? 0) * (measureParts(shapes, given) / whole);
+    const area = zone.area_m2 === undefined ? {} : { area_m2: roundArea(zone.area_m2 - brought) };
+    return [{ ...zone, parts: parts.filter((part) => !given.includes(part)), ...area }];
+  });
+  return [...givers, removed];
+}
+
+const measureParts = (shapes: readonly Shape[], parts: readonly string[]): number =>
+  shapes.reduce((sum, shape) => sum + (!shape.detail && parts.includes(shape.part) ? measureShape(shape) : 0), 0);
+
+const roundArea = (m2: number): number => Math.max(0.01, Math.round(m2 * 100) / 100);

@@ -1,3 +1,3 @@
 export type { Point, Shape } from './geometry';
 export { buildTemplate, KIND_TEMPLATES, type Size, type Template } from './templates';
-export { assignShapes, listParts, mergeZones, splitZone } from './assign';
+export { assignShapes, bringBack, listParts, mergeZones, splitZone } from './assign';

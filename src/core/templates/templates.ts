@@ -1,4 +1,4 @@
-import type { PieceKind, RoleCode } from '../knowledge';
+import type { PieceKind } from '../knowledge';
 import type { Zone } from '../dossier';
 import { drawBox, drawFront, nameParts, type Shape } from './geometry';
 
@@ -11,11 +11,9 @@ export interface Size {
 export interface Template {
   zones: Zone[];
   shapes: Shape[];
-  /** Zones left as they are unless the owner wants them: backs, insides, drawer sides (common practice). */
-  left: string[];
 }
 
-type Build = (size: Size) => Omit<Template, 'left'>;
+type Build = (size: Size) => Template;
 
 const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
@@ -39,7 +37,6 @@ const hidden = {
   underside: (area: number): Zone =>
     zone('underside', 'Underside', 'back', area, { orientation: 'horizontal', wear: 'low' }),
 };
-const LEFT_ROLES: readonly RoleCode[] = ['back', 'inside', 'drawer_side'];
 
 const top = (width: number, depth: number): Zone => zone('top', 'Top', 'top', m2(width * depth), { wear: 'high' });
 
@@ -350,6 +347,5 @@ export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
 export function buildTemplate(kindCode: PieceKind, size?: Size): Template {
   const { build, size: usual } = KIND_TEMPLATES[kindCode];
   const { zones, shapes } = build(size ?? usual);
-  const left = zones.filter(({ role }) => LEFT_ROLES.includes(role)).map(({ id }) => id);
-  return { zones, shapes: nameParts(shapes), left };
+  return { zones, shapes: nameParts(shapes) };
 }

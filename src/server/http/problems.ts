@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { explainProblem, type ErrorBody } from '@/contract';
 import { isDeeperThan, MOST_DEEP } from '@/core/dossier';
 import { fail, type Problem, type ProblemCode } from '@/core/shared';
+import { findStorageProblem } from '../db';
 
 /** Total on purpose: a new problem code does not compile until it has a status. */
 const STATUS: Record<ProblemCode, number> = {
@@ -57,10 +58,10 @@ export const refuseDeep: RequestHandler = (request, response, next) => {
   return next();
 };
 
-/** The last handler: what the body parser refused, and broken invariants. No stack leaves the server. */
 /** zlib, where a body said to be packed is not. */
 const isInflateError = ({ code }: { code?: string }): boolean => code?.startsWith('Z_') ?? false;
 
+/** The last handler: what the body parser refused, a store that cannot be written, and broken invariants. No stack leaves the server. */
 export function makeErrorHandler(log: Logger): ErrorRequestHandler {
   return (
     error: { type?: string; message?: string; limit?: number; status?: number; code?: string },
@@ -81,6 +82,8 @@ export function makeErrorHandler(log: Logger): ErrorRequestHandler {
     if (refused || error.type !== undefined || error instanceof URIError || isInflateError(error))
       return sendProblem(response, fail('wrong_type', '', { expected: 'a readable request' }).problem);
     log.error({ err: error }, 'request failed');
+    const storage = findStorageProblem(error);
+    if (storage) return sendProblem(response, storage);
     return sendProblem(response, fail('internal').problem);
   };
 }

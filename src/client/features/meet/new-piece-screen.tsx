@@ -27,7 +27,7 @@ import {
   Title,
   useIsWide,
 } from '@/client/ui';
-import { DOSSIER_FORMAT, historySchema, type Dossier } from '@/core/dossier';
+import { DOSSIER_FORMAT, historySchema, listTreated, startWishes, type Dossier } from '@/core/dossier';
 import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 import { HistoryFields } from './history-fields';
@@ -191,7 +191,7 @@ function makeDossier(
   { kind, name, width, depth, height, price, region, history }: z.output<typeof formSchema>,
 ): Dossier {
   const size_mm = { width: width * 10, depth: depth * 10, height: height * 10 };
-  const { zones, left } = buildTemplate(kind, size_mm);
+  const { zones } = buildTemplate(kind, size_mm);
   return {
     format: DOSSIER_FORMAT,
     piece: {
@@ -204,7 +204,7 @@ function makeDossier(
       ...(price === undefined ? {} : { asking_price: price }),
     },
     zones,
-    goal: { zones: Object.fromEntries(left.map((zone) => [zone, { look: 'leave' as const }])) },
+    goal: startWishes(zones),
   };
 }
 
@@ -225,8 +225,7 @@ function Preview({ values }: { values: FormInput }) {
     <Column alignItems="center" gap="$xs">
       <PieceDrawing shapes={template.shapes} width={wide ? 420 : 300} height={170} />
       <Small>
-        {template.zones
-          .filter(({ id }) => !template.left.includes(id))
+        {listTreated({ zones: template.zones, goal: startWishes(template.zones) })
           .map((zone) => `${zone.name} ${sayArea(zone.area_m2 ?? 0)}`)
           .join(' · ')}
       </Small>

@@ -24,11 +24,12 @@ import {
   toZoneFacts,
   type Observation,
   type PieceChange,
+  type RemovedZone,
   type Zone,
 } from '@/core/dossier';
 import { ROLES, type RoleCode } from '@/core/knowledge';
 import { zoneName } from '@/core/piece';
-import { assignShapes, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
+import { assignShapes, bringBack, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
 
 const ROLE_LABELS: Readonly<Record<RoleCode, string>> = {
   top: 'Top',
@@ -96,6 +97,13 @@ export function ZoneEditor({ dossier, change }: PieceParts) {
           change={change}
         />
       ))}
+      <RemovedZones
+        removed={dossier.removed_zones ?? []}
+        onBringBack={(zone) => {
+          for (const target of bringBack(shapes, zones, zone))
+            change({ type: 'zone_set', zoneId: target.id, facts: toZoneFacts(target) });
+        }}
+      />
       <AddZone
         onAdd={(role) =>
           change({
@@ -238,6 +246,38 @@ function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneC
           </Button>
         </Row>
       )}
+    </Column>
+  );
+}
+
+/** Zones taken away or joined to others. Nothing of them is lost; each can be had back with all that was recorded. */
+function RemovedZones({
+  removed,
+  onBringBack,
+}: {
+  removed: readonly RemovedZone[];
+  onBringBack: (zone: Zone) => void;
+}) {
+  if (removed.length === 0) return null;
+  return (
+    <Column gap="$s" role="region" aria-label="Zones taken away">
+      <Heading>Taken away</Heading>
+      {removed.map(({ zone, log = [], tests = [] }) => {
+        const count = (zone.observations ?? []).length + (zone.defects ?? []).length + log.length + tests.length;
+        return (
+          <Row key={zone.id} gap="$s" alignItems="center">
+            <Column flex={1}>
+              <Strong>{zoneName(zone)}</Strong>
+              <Small>
+                {count === 0 ? 'nothing was recorded of it' : `${count} record${count === 1 ? '' : 's'} kept`}
+              </Small>
+            </Column>
+            <Button label={`Bring back ${zoneName(zone)}`} onPress={() => onBringBack(zone)}>
+              Bring back
+            </Button>
+          </Row>
+        );
+      })}
     </Column>
   );
 }

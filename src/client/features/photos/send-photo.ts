@@ -29,9 +29,9 @@ export async function sendPhoto(picture: Blob, pieceId: string, photoId: string,
   const answer = await fetch(photoUploadPath(pieceId, photoId, zoneId), { method: 'PUT', body: small }).catch(
     () => null,
   );
-  if (!answer || answer.status >= 500)
-    return { ok: false, message: 'The server does not answer. The picture is kept here.', retry: true };
+  if (!answer) return { ok: false, message: 'The server does not answer. The picture is kept here.', retry: true };
   if (answer.ok) return { ok: true, dossier: (await answer.json()) as Dossier };
   const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
-  return { ok: false, message: refusal?.error.message ?? 'The server refused this picture.', retry: false };
+  const message = refusal?.error.message ?? 'The server could not take this picture.';
+  return { ok: false, message, retry: answer.status >= 500 };
 }
