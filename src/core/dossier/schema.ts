@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   CHECK_CODES,
+  DEFECT_DETAILS,
   DEFECTS,
   ERAS,
   FINISHES,
@@ -101,6 +102,8 @@ export const defectSchema = z.looseObject({
   code: z.enum(DEFECTS),
   extent: z.enum(['spot', 'area', 'all']).optional(),
   count: z.number().int().min(1).max(999).optional(),
+  /** The answer to its one question: how deep, alive or old, covered by the new handle. */
+  detail: z.enum(DEFECT_DETAILS as [string, ...string[]]).optional(),
   /** Where on the drawing of the piece, as shares of its width and height from the top left. */
   place: z.looseObject({ x: share, y: share }).optional(),
   photo: idSchema.optional(),
@@ -397,6 +400,9 @@ export const stepSchema = z.looseObject({
   coats: z.number().int().min(1).max(20).optional(),
   ml: z.number().min(0).max(100_000).optional(),
   product: z.string().max(64).optional(),
+  /** The repair it is, and what it takes where no class names it. */
+  repair: z.string().max(40).optional(),
+  material: z.string().max(80).optional(),
   tint: z.string().max(20).optional(),
   recoat_h: z.number().min(0).max(10_000).optional(),
   minutes: z.number().min(0).max(10_000),

@@ -7,8 +7,10 @@ export interface DefectFact {
   says?: Says;
   /** Checks of this group look at the same thing. */
   group?: CheckGroup;
-  /** The repair it asks for, and hands-on minutes for one (common practice). */
-  repair?: { code: string; label: string; minutes: number };
+  /** What it says where there is no more than a spot of it. */
+  saysOfSpot?: Says;
+  /** The need it is in the diagnosis; what is done about it stands in `FAULT_ANSWERS`. */
+  repair?: { code: string; label: string };
 }
 
 // prettier-ignore
@@ -21,40 +23,40 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   drink_stain: { label: 'Drink stain', group: 'stain', says: { present: { bleed: '++' } } },
   water_damage: { label: 'Water damage', group: 'hold', says: { soundness: { sound: '-', marginal: '+' } } },
   ink_stain: { label: 'Ink stain', group: 'stain', says: { present: { bleed: '++' } } },
-  burn: { label: 'Burn', repair: { code: 'repair_burn', label: 'Scrape and fill the burn', minutes: 5 } },
+  burn: { label: 'Burn', repair: { code: 'repair_burn', label: 'Scrape and fill the burn' } },
   smoke_odour: { label: 'Smoke smell', says: { present: { grease: '+', bleed: '+' } } },
   pet_odour: { label: 'Pet smell' },
   musty_odour: { label: 'Musty smell' },
   mould: { label: 'Mould' },
   open_grain: { label: 'Open grain', group: 'figure', says: { grain: { open: '++' } } },
   raised_grain: { label: 'Raised grain' },
-  dent: { label: 'Dent', repair: { code: 'repair_dent', label: 'Fill the dent', minutes: 2 } },
-  scratch: { label: 'Scratch', repair: { code: 'repair_scratch', label: 'Sand out or fill the scratch', minutes: 2 } },
-  gouge: { label: 'Gouge', repair: { code: 'repair_gouge', label: 'Fill the gouge', minutes: 4 } },
-  crack: { label: 'Crack', repair: { code: 'repair_crack', label: 'Glue and fill the crack', minutes: 6 } },
-  gap_joint: { label: 'Gap at a joint', repair: { code: 'repair_gap', label: 'Caulk the gap after primer', minutes: 2 } },
-  chipped_veneer: { label: 'Chipped veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer', minutes: 6 } },
+  dent: { label: 'Dent', repair: { code: 'repair_dent', label: 'Fill the dent' } },
+  scratch: { label: 'Scratch', repair: { code: 'repair_scratch', label: 'Sand out or fill the scratch' } },
+  gouge: { label: 'Gouge', repair: { code: 'repair_gouge', label: 'Fill the gouge' } },
+  crack: { label: 'Crack', repair: { code: 'repair_crack', label: 'Glue and fill the crack' } },
+  gap_joint: { label: 'Gap at a joint', repair: { code: 'repair_gap', label: 'Caulk the gap after primer' } },
+  chipped_veneer: { label: 'Chipped veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
   lifting_veneer: { label: 'Lifting veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } } },
   bubbled_veneer: { label: 'Bubbled veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } } },
   lifting_foil: { label: 'Lifting foil', group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
-  chipped_foil: { label: 'Chipped foil', group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips', minutes: 4 } },
+  chipped_foil: { label: 'Chipped foil', group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips' } },
   swollen_edge: { label: 'Swollen edge', group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', mdf: '++', paper_foil: '++', thermofoil: '+' } } },
   raw_mdf_edge: { label: 'Raw MDF edge', group: 'build', says: { substrate: { mdf: '++', thermofoil: '+', wood_veneer: '+', paper_foil: '+' } } },
   raw_chip_edge: { label: 'Raw chipboard edge', group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', paper_foil: '+', wood_veneer: '+' } } },
-  loose_edge_band: { label: 'Loose edge band', group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down', minutes: 8 } },
-  old_holes: { label: 'Old hardware holes', repair: { code: 'repair_holes', label: 'Fill the old hardware holes', minutes: 2 } },
+  loose_edge_band: { label: 'Loose edge band', group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down' } },
+  old_holes: { label: 'Old hardware holes', repair: { code: 'repair_holes', label: 'Fill the old hardware holes' } },
   brush_marks: { label: 'Brush marks', group: 'old_coat', says: { finish: { alkyd_paint: '+', latex_paint: '+', varnish_oil: '+' } } },
   runs: { label: 'Runs' },
-  flaking: { label: 'Flaking', group: 'hold', says: { soundness: { failing: '+++', marginal: '+' }, finish: { factory_film: '--', bare: '--' } } },
+  flaking: { label: 'Flaking', group: 'hold', says: { soundness: { failing: '+++', marginal: '+' }, finish: { factory_film: '--', bare: '--' } }, saysOfSpot: { soundness: { failing: '-', marginal: '+++' }, finish: { factory_film: '--', bare: '--' } } },
   alligatoring: { label: 'Crazing', group: 'hold', says: { soundness: { failing: '++', marginal: '+' }, finish: { factory_film: '--' } } },
   chalking: { label: 'Chalking', group: 'hold', says: { soundness: { marginal: '++' } } },
   thick_paint: { label: 'Thick paint', group: 'old_coat', says: { finish: { alkyd_paint: '++', latex_paint: '++' } } },
   bare_patches: { label: 'Bare patches', group: 'hold', says: { soundness: { marginal: '+' } } },
   high_gloss: { label: 'High gloss' },
-  rust: { label: 'Rust', says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust', minutes: 5 } },
+  rust: { label: 'Rust', says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust' } },
   woodworm: { label: 'Woodworm', says: { substrate: { clear_softwood: '+', closed_grain_hardwood: '+', plywood: '+' } } },
-  loose_joint: { label: 'Loose joint', repair: { code: 'repair_joint', label: 'Glue and clamp the joint', minutes: 15 } },
-  loose_runner: { label: 'Loose runner', repair: { code: 'repair_runner', label: 'Tighten the runner', minutes: 5 } },
+  loose_joint: { label: 'Loose joint', repair: { code: 'repair_joint', label: 'Glue and clamp the joint' } },
+  loose_runner: { label: 'Loose runner', repair: { code: 'repair_runner', label: 'Tighten the runner' } },
   dark_drawer_sides: { label: 'Dark drawer sides' },
   sticker_residue: { label: 'Sticker residue' },
 };

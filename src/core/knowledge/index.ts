@@ -5,3 +5,4 @@ export * from './lead';
 export * from './materials';
 export * from './priors';
 export * from './products';
+export * from './repairs';

@@ -91,7 +91,9 @@ function readObservations(zone: Zone): RawClue[] {
 function readDefects(zone: Zone): RawClue[] {
   const codes = [...new Set((zone.defects ?? []).map(({ code }) => code))];
   return codes.flatMap((code): RawClue[] => {
-    const { says, group } = DEFECT_FACTS[code];
+    const { says, saysOfSpot, group } = DEFECT_FACTS[code];
+    const spots = (zone.defects ?? []).every((defect) => defect.code !== code || defect.extent === 'spot');
+    if (spots && saysOfSpot) return [sayWithWeight(`spot:${code}`, saysOfSpot, group ?? code)];
     return says ? [sayWithWeight(`defect:${code}`, says, group ?? code)] : [];
   });
 }
@@ -104,7 +106,11 @@ function readHistory({ bled_before: bled }: History): RawClue[] {
 
 const WEIGHT_TABLES = new Map<string, LikelihoodTable>();
 
-function sayWithWeight(name: `defect:${DefectCode}` | `bled:${string}`, says: Says, group: string): RawClue {
+function sayWithWeight(
+  name: `${'defect' | 'spot'}:${DefectCode}` | `bled:${string}`,
+  says: Says,
+  group: string,
+): RawClue {
   const build = (weight: number): LikelihoodTable => {
     const key = `${name}@${weight.toFixed(2)}`;
     const table = WEIGHT_TABLES.get(key) ?? buildWeightTable(says, weight);

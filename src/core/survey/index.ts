@@ -5,7 +5,7 @@ export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
 export type { Hazard } from './hazards';
-export { lastResult, SURFACE_NEEDS, type Need } from './needs';
+export { isAnswered, lastResult, SURFACE_NEEDS, type Need } from './needs';
 export { byInformation, byWorth, drawSurface, inFixedOrder, makeReader, measurePractice } from './practice';
 export { reportDiagnosis } from './report';
 export { FACETS, STATES, type State } from './states';

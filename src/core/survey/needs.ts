@@ -1,5 +1,13 @@
 import { judgeMoisture, LABEL_CLIMATE, type MoistureVerdict } from '../climate';
-import { DEFECT_FACTS, FINISH_FACTS, type DefectCode } from '../knowledge';
+import {
+  DEFECT_FACTS,
+  DEFECTS,
+  detailOf,
+  FAULT_ANSWERS,
+  FINISH_FACTS,
+  type DefectCode,
+  type Extent,
+} from '../knowledge';
 import { resultOf, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
 import type { Belief } from './belief';
@@ -140,7 +148,7 @@ export interface Need {
 /** All needs of a zone with at least a 5 % chance, most certain first. Degreasing is asked of every zone. */
 export function deriveNeeds(
   belief: Belief,
-  dossier: Pick<Dossier, 'climate'>,
+  dossier: Pick<Dossier, 'climate' | 'zones'>,
   zone: Zone,
   hazards: readonly Hazard[],
 ): Need[] {
@@ -154,7 +162,7 @@ export function deriveNeeds(
     };
   });
   needs.push(degreaseNeed(belief));
-  needs.push(...statedNeeds(zone));
+  needs.push(...statedNeeds(zone), ...smellOfPiece(dossier));
   const moisture = readMoisture(dossier, zone);
   if (moisture?.state === 'damp') needs.push(dryOutNeed(moisture));
   const gate = hazards.find((hazard) => hazard.gate !== undefined);
@@ -193,6 +201,23 @@ function stainExtent(belief: Belief, zone: Zone): 'spot' | 'whole' {
 
 const SEEN = 0.97;
 
+/** Whether an answer is for a fault of this extent, after what was said of it. An extent that was not given is not a spot. */
+export const isAnswered = (
+  { extents, details }: { extents?: readonly Extent[]; details?: readonly string[] },
+  defect: { code: DefectCode; extent?: Extent | undefined; detail?: string | undefined },
+): boolean =>
+  (!extents || extents.includes(defect.extent ?? 'area')) && (!details || details.includes(detailOf(defect) ?? ''));
+
+/** A smell sits in every face of a piece, inside ones as well. */
+function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {
+  const smell = zones.flatMap(({ defects = [] }) => defects).find(({ code }) => SMELLING.includes(code));
+  if (!smell) return [];
+  const why = `${DEFECT_FACTS[smell.code].label}: it sits in every face, inside ones as well.`;
+  return [{ code: 'odour_seal', label: 'Seal the smell in', p: SEEN, why }];
+}
+
+const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) => FAULT_ANSWERS[code].need?.code === 'odour_seal');
+
 /** Needs that follow straight from something the owner saw, smelled or measured. */
 function statedNeeds(zone: Zone): Need[] {
   const needs: Need[] = [];
@@ -200,8 +225,9 @@ function statedNeeds(zone: Zone): Need[] {
   for (const defect of zone.defects ?? []) {
     const fact = DEFECT_FACTS[defect.code];
     if (fact.repair) add(fact.repair.code, fact.repair.label, `${fact.label} was seen here.`);
-    const own = NEED_BY_DEFECT[defect.code];
-    if (own) add(own.code, own.label, own.why);
+    const { need, alsoNeeds = [] } = FAULT_ANSWERS[defect.code];
+    for (const own of need ? [need, ...alsoNeeds] : alsoNeeds)
+      if (isAnswered(own, defect)) add(own.code, own.label, own.why);
   }
   const smell = lastResult(zone, 'odour');
   if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', `${SMELLS[smell] ?? 'It'} was smelled here.`);
@@ -222,21 +248,6 @@ function dryOutNeed({ measuredPct, equilibriumPct, limitPct }: MoistureVerdict):
   const why = `The meter says ${measuredPct} %; wood in this room settles at ${equilibriumPct.toFixed(1)} %. Paint below ${limitPct.toFixed(1)} %.`;
   return { code: 'dry_out', label: 'Let it dry out', p: SEEN, why };
 }
-
-// prettier-ignore
-const NEED_BY_DEFECT: Partial<Record<DefectCode, { code: string; label: string; why: string }>> = {
-  smoke_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'Smoke comes back through paint unless sealed.' },
-  pet_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'It comes back through paint unless sealed.' },
-  musty_odour: { code: 'odour_seal', label: 'Seal the smell in', why: 'Dry it first; the rest is sealed in.' },
-  swollen_edge: { code: 'consolidate', label: 'Harden the swollen edge', why: 'Swollen board does not shrink back: harden, fill and seal it.' },
-  raw_mdf_edge: { code: 'edge_seal', label: 'Seal the edges', why: 'Raw MDF edges drink paint and swell with water.' },
-  raw_chip_edge: { code: 'edge_seal', label: 'Seal the edges', why: 'Raw chipboard edges crumble and swell.' },
-  lifting_foil: { code: 'reglue_or_remove_face', label: 'Glue the foil down or take it all off', why: 'Paint cannot hold on a face that lifts.' },
-  lifting_veneer: { code: 'reglue_or_remove_face', label: 'Glue the veneer down', why: 'Paint cannot hold on a face that lifts.' },
-  bubbled_veneer: { code: 'reglue_or_remove_face', label: 'Slit and glue the bubble', why: 'Moisture in paint lifts it further.' },
-  flaking: { code: 'strip', label: 'Strip the old coat', why: 'It flakes: new paint would leave with it.' },
-  water_damage: { code: 'dry_out', label: 'Let it dry out', why: 'Measure before painting: damp wood sheds paint.' },
-};
 
 export function lastResult(zone: Zone, check: string): string | undefined {
   const last = zone.observations?.findLast((observation) => observation.check === check);

@@ -8,6 +8,7 @@ import { rankNextChecks } from './next-check';
 const LIMITS = { leadOpen: false, ventilation: 'good' as const, hideGrain: false, at: 'bench' as const };
 const AREA = 0.8;
 const MARKS = [0, 2.5, 12];
+const ATTENTION = 2.3;
 
 const CASES: [string, History, Observation[]][] = [
   ['nothing known', {}, []],
@@ -41,7 +42,7 @@ function worthTheLongWay(piece: Pick<Dossier, 'piece'>, zone: Zone, code: string
     after += pAnswer * cost({ ...zone, observations: [...zone.observations!, { check: code, result: answer.code }] });
   }
   const care = check.care === 'solvent' ? 1.5 : check.care === 'abrasion' ? 1 : 0;
-  return cost(zone) - after - (2 + care + check.minutes + check.waitHours + MARKS[check.mark]!);
+  return cost(zone) - after - (ATTENTION + care + check.minutes + check.waitHours + MARKS[check.mark]!);
 }
 
 describe('the worth of the next check', () => {
@@ -84,7 +85,7 @@ describe('the worth of the next check', () => {
     const oak = { piece: { kind: 'table' as const, history: { era: 'before_1940' as const } } };
     // The first looks are taken.
     const skipped_checks = ['edge_line', 'corner_lift', 'pattern_repeat'];
-    const zone: Zone = { id: 'z', role: 'top', area_m2: 2, stated: { substrate: 'wood_veneer' }, skipped_checks };
+    const zone: Zone = { id: 'z', role: 'top', area_m2: 3, stated: { substrate: 'wood_veneer' }, skipped_checks };
     const asks = (hideGrain: boolean): boolean =>
       rankNextChecks(computeBelief(oak, zone), zone, { ...LIMITS, hideGrain }).some(({ check }) => check === 'pores');
     expect(asks(true)).toBe(true);

@@ -45,9 +45,9 @@ const WAIT_MINUTES_PER_HOUR = 1;
 const MARK_MINUTES = [0, 2.5, 12] as const;
 /**
  * Reading the question, going to look and taking the glove off to answer, whatever the check (estimate; with it four
- * questions a surface are asked on average, see `npm run bench`).
+ * questions a surface are asked at most on average, see `npm run bench`).
  */
-const ATTENTION_MINUTES = 2;
+const ATTENTION_MINUTES = 2.3;
 /** Gloves on and the door open, or a mask on: getting ready takes time as well (estimates). */
 const CARE_MINUTES = { solvent: 1.5, abrasion: 1 } as const;
 /** With little fresh air a solvent check is put off (an estimate). */

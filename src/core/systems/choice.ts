@@ -1,9 +1,10 @@
-import type { OperationCode, PrepCode, ProductClass } from '../knowledge';
+import type { OperationCode, PrepCode, ProductClass, RepairStepCode } from '../knowledge';
 import { computeCoatMl } from '../knowledge';
 import type { PrimerTint } from '../film';
 import type { Ground } from './ground';
 import type { Chances } from './risk';
 import type { Product } from './product';
+import type { RepairPlan } from './repairs';
 import type { SurfaceState } from './surface-state';
 
 /** One thing to do on a zone, as the owner reads it. */
@@ -17,6 +18,9 @@ export interface Step {
   ml?: number;
   /** The owner's tin it is taken from. */
   product?: string;
+  /** The repair it is (`REPAIR_STEPS`), and what it takes where no product class names that. */
+  repair?: RepairStepCode;
+  material?: string;
   tint?: PrimerTint;
   recoatH?: number;
   minutes: number;
@@ -42,6 +46,8 @@ export interface Choice {
   coats?: number;
   ml?: number;
   prep?: PrepCode;
+  /** The answer to the faults of the zone that this way is. */
+  repairs?: RepairPlan;
   /** The need that is left unserved on this way. */
   skips?: string;
   /** Chances of failure that this way adds by itself. */

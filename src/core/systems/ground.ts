@@ -2,10 +2,12 @@ import {
   FACED_BOARDS,
   FINISH_FACTS,
   type FinishCode,
+  type PieceKind,
   type PrepCode,
   type PrimerCode,
   type SubstrateCode,
 } from '../knowledge';
+import { readStains } from './faults';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import {
@@ -53,12 +55,16 @@ export interface Ground {
   hardWorn: boolean;
   /** A door or drawer, which touches itself or its frame. */
   moves: boolean;
+  /** It cannot be carried off: walls, floor and worktop are near. */
+  inPlace: boolean;
   states: (State & { p: number })[];
   /** Chances that the face is porous, coated, or slick and closed. */
   slickness: readonly [number, number, number];
   pBleed: number;
   /** Only knots and single stains are to be blocked. */
   bleedsInSpots: boolean;
+  /** Single old stains that come through, beside what the survey counts as bleeding, and in how many places. */
+  stains: { p: number; spots: number };
   pFailing: number;
   pMarginal: number;
   pFilm: number;
@@ -112,10 +118,12 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     schools: { ...DEFAULT_SCHOOLS, ...goal.schools },
     hardWorn: isHardWorn(dossier, zone),
     moves: zone.role === 'door' || zone.role === 'drawer_front' || zone.role === 'drawer_side',
+    inPlace: IN_PLACE.includes(dossier.piece.kind) && lookOf(dossier, zone) !== 'leave' && !isPartOff(zone, goal),
     states,
     slickness: [slick(0), slick(1), slick(2)],
     pBleed: belief.present.bleed,
     bleedsInSpots: stain?.extent === 'spot',
+    stains: readStains(zone.defects ?? []),
     pFailing: soundness.get('failing') ?? 0,
     pMarginal: soundness.get('marginal') ?? 0,
     pFilm: sumWhere(states, hasFinish('factory_film')),
@@ -133,6 +141,13 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
     failedTests: findFailedTests(dossier, zone),
   };
 }
+
+/** Built in, or hung where it is painted (common practice). */
+const IN_PLACE: readonly PieceKind[] = ['kitchen_run', 'interior_door', 'window_sill'];
+
+/** Doors and drawers are painted on stands, unless the owner leaves them on. */
+const isPartOff = ({ role }: Zone, goal: Goal): boolean =>
+  (role === 'door' || role === 'drawer_front' || role === 'drawer_side') && goal.schools?.doors !== 'on';
 
 /** Wear decides what paint will do: tops in daily use, kitchen and bathroom fronts (common practice). */
 function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {

@@ -12,7 +12,7 @@ import { CREDIBLE } from '../survey';
 import { describeChance } from '../shared';
 import type { Choice } from './choice';
 import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, isScuff, sumWhere, type Ground } from './ground';
-import { blocksStain, holdsColour } from './risk';
+import { blocksStain, holdsColour, sealsStains } from './risk';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
 /** A layer rule that cuts a way to go on. All of them are common practice unless a source is named. */
@@ -99,12 +99,12 @@ const GROUND_RULES: readonly HardRule[] = [
   },
   {
     id: 'soft_pad_on_foil', basis: 'practice',
-    cuts: (c, _s, g) => c.prep === 'scuff_150' && g.pFoil >= CREDIBLE,
+    cuts: (c, s, g) => c.prep === 'scuff_150' && !s.bared && g.pFoil >= CREDIBLE,
     text: () => 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
   },
   {
     id: 'fine_grit_on_veneer', basis: 'practice',
-    cuts: (c, _s, g) => c.prep === 'scuff_150' && sumWhere(g.states, hasSubstrate('wood_veneer')) >= 0.3,
+    cuts: (c, s, g) => c.prep === 'scuff_150' && !s.bared && sumWhere(g.states, hasSubstrate('wood_veneer')) >= 0.3,
     text: () => 'Veneer is thin: a light pass with 220 dulls it without going through.',
   },
   {
@@ -114,7 +114,7 @@ const GROUND_RULES: readonly HardRule[] = [
   },
   {
     id: 'school_of_deglosser', basis: 'practice',
-    cuts: (c, _s, g) => (c.prep?.startsWith('scuff') ?? false) && g.look === 'opaque' && g.schools.dulling === 'liquid' && g.pFilm < CREDIBLE && g.pSoftens >= 0.5,
+    cuts: (c, s, g) => (c.prep?.startsWith('scuff') ?? false) && !s.bared && g.look === 'opaque' && g.schools.dulling === 'liquid' && g.pFilm < CREDIBLE && g.pSoftens >= 0.5,
     text: () => 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
   },
 ];
@@ -166,7 +166,7 @@ const PRIMER_RULES: readonly HardRule[] = [
   },
   {
     id: 'film_needs_grip', basis: 'practice',
-    cuts: (c, s, g) => isFirstCoat(c, s, g) && g.slickness[2] >= CREDIBLE && !isScuff(s.prep) && !GRIPS.includes(c.op === 'prime' ? PRIMER_FACTS[firstPrimer(c)!.code].slick : 'none'),
+    cuts: (c, s, g) => isFirstCoat(c, s, g) && !s.bared && g.slickness[2] >= CREDIBLE && !isScuff(s.prep) && !GRIPS.includes(c.op === 'prime' ? PRIMER_FACTS[firstPrimer(c)!.code].slick : 'none'),
     text: (c, _s, g) => `${nameOf(c)} on an unscuffed slick face: ${describeChance(g.slickness[2])} that this is one, and a thumbnail would take it off.`,
   },
   {
@@ -183,6 +183,21 @@ const PAINT_RULES: readonly HardRule[] = [
     id: 'no_stain_block_on_bleed', basis: 'practice',
     cuts: (c, s, g) => c.closesGround === true && isBleeding(g) && g.schools.stain_block !== 'wait_and_see' && !isStainBlocked(s, g),
     text: (_c, s, g) => `${s.primers.length === 0 ? 'Without primer nothing holds the stain back' : sayNoBlock(s)}. Colour would come through pale paint here ${describeChance(g.pBleed)} times, mostly after the last coat.`,
+  },
+  {
+    id: 'stain_unsealed', basis: 'practice',
+    cuts: (c, s, g) => c.closesGround === true && g.look === 'opaque' && g.pale && g.stains.p >= CREDIBLE && g.schools.stain_block !== 'wait_and_see' && !sealsStains(s),
+    text: (_c, s) => `${namePrimers(s)} does not hold old stains, and none of these was sealed by itself. Shellac and oil types do.`,
+  },
+  {
+    id: 'raw_face_unprimed', basis: 'practice',
+    cuts: (c, s) => c.closesGround === true && s.bared && s.primers.length === 0,
+    text: () => 'The foil was taken off: raw board wants a primer over its seal.',
+  },
+  {
+    id: 'smell_left_inside', basis: 'practice',
+    cuts: (c, _s, g) => c.skips === 'odour_inside' && g.ventilation !== 'none',
+    text: () => 'A smell comes out of every face, also of those that are left. Clear shellac seals it in.',
   },
   {
     id: 'prime_always', basis: 'practice',

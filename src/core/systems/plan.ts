@@ -289,6 +289,8 @@ const STOP_WORDS: Record<StopReason, string> = {
 function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { ground } of searches) {
+    for (const { code, hold } of ground.hazards)
+      if (hold) blocked.push({ gate: code, zone: ground.zone.id, text: `${ground.name}: ${hold.why} ${hold.end}` });
     if (ground.look === 'leave') continue;
     for (const hazard of ground.hazards)
       if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, text: `${ground.name}: ${hazard.why}` });

@@ -12,15 +12,27 @@ export type Chances = Partial<Record<FailureMode, number>>;
 /** Knots sealed by themselves first leak half as much under a whole coat (estimate). */
 const SPOT_SEALED = 0.5;
 
+/** Old stains that come through what seals them, as a share (estimate). */
+const STAIN_SEALED = 0.05;
+const RAW_BOARD = [1, 0, 0] as const;
+
+/** Single old stains are held by a seal of their own or by a primer that holds old stains. */
+export const sealsStains = ({ primers, spotSeal }: Pick<SurfaceState, 'primers' | 'spotSeal'>): boolean =>
+  spotSeal !== null || primers.some(({ code }) => PRIMER_FACTS[code].oldStains);
+
 /** Chances of failure that a coat brings, from what it lies on. Other ways bring only what they say themselves. */
 export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground): Chances {
   const first = before.primers.length === 0 && before.paint === null;
   const chances: Chances = {};
   if (first && (choice.op === 'prime' || choice.op === 'paint' || choice.op === 'topcoat')) {
-    chances.adhesion = estimateAdhesion(before.prep, choice.sets.primers?.[0]?.code ?? null, ground);
+    const primer = choice.sets.primers?.[0]?.code ?? null;
+    chances.adhesion = before.bared
+      ? expectLoss(RAW_BOARD, before.prep, primer)
+      : estimateAdhesion(before.prep, primer, ground);
   }
   if (choice.closesGround) {
-    chances.bleed = estimateBleed(before, ground);
+    const stained = ground.stains.p * (ground.pale ? 1 : 0.1) * (sealsStains(before) ? STAIN_SEALED : 1);
+    chances.bleed = 1 - (1 - estimateBleed(before, ground)) * (1 - stained);
     if (ground.goal.grain === 'hide' && before.grainFilled) {
       const rewets = before.primers.some(({ code }) => PRIMER_FACTS[code].overWaterborneFiller === 'rewets');
       chances.grain_show = (ground.needs.get('grain_fill') ?? 0) * (rewets ? 0.3 : 0.06);

@@ -18,7 +18,7 @@ import {
   REPAIRING,
   type Stage,
 } from './stages-ground';
-import type { Choice } from './choice';
+import { pass, type Choice } from './choice';
 import type { Ground } from './ground';
 import { HARD_RULES, type HardRule } from './hard-rules';
 import type { Product } from './product';
@@ -45,6 +45,13 @@ export const STAGES: readonly Stage[] = [
   TOPCOATING,
   REFITTING,
 ];
+
+/** A zone that is left is cleaned and mended, and what it smells of is sealed in. */
+const OF_LEFT_ZONES: readonly Stage[] = [CLEANING, REPAIRING, SPOT_SEALING, REFITTING];
+const NOTHING: Stage = { id: 'nothing', choices: () => [pass()] };
+
+export const stagesOf = ({ look }: Ground): readonly Stage[] =>
+  look === 'leave' ? STAGES.map((stage) => (OF_LEFT_ZONES.includes(stage) ? stage : NOTHING)) : STAGES;
 
 /** Places in the order of work that others go by. */
 export const DULLING_STAGE = STAGES.indexOf(DULLING);
@@ -111,7 +118,7 @@ export function searchZone(
   let front = new Map<string, Label[]>([[keyOf(UNTOUCHED), [START]]]);
   let states = 1;
   let made = 1;
-  for (const [place, stage] of (ground.look === 'leave' ? [CLEANING] : STAGES).entries()) {
+  for (const [place, stage] of stagesOf(ground).entries()) {
     const next = new Map<string, Label[]>();
     let closing = false;
     for (const labels of front.values()) {

@@ -1,4 +1,5 @@
 import {
+  FILM_FACTS,
   labelProduct,
   PAINT_FACTS,
   PAINTS,
@@ -19,7 +20,8 @@ import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
 import type { Product } from './product';
 import { blocksStain, estimateAdhesion } from './risk';
-import { fillSteps, type Stage } from './stages-ground';
+import { findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
+import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
 
 /** Hands-on minutes per m² and coat, by hand or with a gun (common practice). */
@@ -34,9 +36,11 @@ const offer = <T extends string>(products: readonly Product[], codes: readonly T
 export const SPOT_SEALING: Stage = {
   id: 'spot_sealing',
   choices: (_state, ground, products) => {
+    if (ground.look === 'leave') return sealSmell(ground, products);
     const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
-    if (ground.look !== 'opaque' || ground.pBleed < BLEED_LIMIT || !(ground.bleedsInSpots || knots)) return [pass()];
-    const spots = knots?.count ?? 5;
+    const bleeds = ground.pBleed >= BLEED_LIMIT && (ground.bleedsInSpots || knots !== undefined);
+    if (ground.look !== 'opaque' || !(bleeds || ground.stains.p > 0)) return [pass()];
+    const spots = ground.stains.spots || 5;
     const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
     return [
       pass(),
@@ -47,7 +51,7 @@ export const SPOT_SEALING: Stage = {
           `Seal ${knots ? 'knots' : 'stains'} with ${labelProduct(product.class).toLowerCase()}`,
           spots,
           product.recoatH,
-          whyNeed(ground, 'stain_block'),
+          whyNeed(ground, 'stain_block') || 'What stained once comes through paint again.',
           {
             class: product.class,
             coats: 1,
@@ -61,6 +65,26 @@ export const SPOT_SEALING: Stage = {
     ];
   },
 };
+
+/** A smell sits in the faces that are left, too: clear shellac holds it and is hardly seen. */
+function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
+  if (needed(ground, 'odour_seal') <= 0.5) return [pass()];
+  const why = 'A smell comes out of the faces that are left bare as well.';
+  return [
+    pass({ skips: 'odour_inside' }),
+    ...offer(products, ['shellac_clear'] as const).map((product) => {
+      const ml = measureCoats(ground, product, 1, true);
+      const own = step('spot_seal', 'Seal the smell in, clear', RATE.clear * ground.area, product.recoatH, why, {
+        class: product.class,
+        coats: 1,
+        recoatH: product.recoatH,
+        ml,
+        ...tinOf(product),
+      });
+      return take('spot_seal', {}, [own], { product, ml, splashes: 0 });
+    }),
+  ];
+}
 
 export const PRIMING: Stage = {
   id: 'priming',
@@ -174,12 +198,17 @@ export const SMOOTHING: Stage = {
           grit: 220,
         }),
       );
-    const late = ground.schools.fill === 'after_prime' ? fillSteps(ground) : [];
-    steps.push(...late);
-    // Filled before, and nothing of a primer over it: the fills lie as bare as those made now.
-    const open = primed ? late : [...late, ...(ground.schools.fill === 'after_prime' ? [] : fillSteps(ground))];
-    const seal = open.length > 0 ? sealFills(state, ground, products, open.length) : null;
+    const { lines, ways } = findRepairs(ground, state.repairs);
+    const now = lines.filter(({ fact }) => isLate(fact, ground) && fact.phase !== 'last');
+    steps.push(...makeRepairSteps(now, ['fill']));
+    // Filled or bared before, and nothing of a primer over it: it lies as open as what is filled now.
+    const open = (primed ? now : lines).filter(({ fact }) => fact.leavesBare);
+    const patches = ways.filter(({ fault }) => fault.code === 'bare_patches');
+    const spots = [...open, ...patches.map(({ fault }) => fault)].reduce((sum, own) => sum + own.spots, 0);
+    const what = open.length === 0 ? 'bare patches' : patches.length > 0 ? 'fills and bare patches' : 'fills';
+    const seal = spots > 0 ? sealFills(state, ground, products, spots, what) : null;
     if (seal) steps.push(...seal.steps);
+    steps.push(...makeRepairSteps(now, ['after_prime']));
     // After the seal, for it shows no less than the rest; what is filled then gets its own dab of primer.
     if (primed && ground.schools.fill !== 'before')
       steps.push(
@@ -201,7 +230,7 @@ const LOOKING_MIN = 2;
 const SEAL_ML_A_FILL = 3;
 
 /** A dab of primer on every fill: of the one that is on already, or of one that goes over filler in this air. */
-function sealFills(state: SurfaceState, ground: Ground, products: readonly Product[], fills: number) {
+function sealFills(state: SurfaceState, ground: Ground, products: readonly Product[], fills: number, what: string) {
   const own = state.primers.at(-1)?.code;
   const wanted = (
     own ? [own] : ground.ventilation === 'none' ? ['stainblock_primer_wb'] : ['shellac_primer']
@@ -209,8 +238,8 @@ function sealFills(state: SurfaceState, ground: Ground, products: readonly Produ
   const [product] = offer(products, wanted);
   if (!product) return null;
   const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * fills) / 5) * 5);
-  const why = 'Bare filler drinks paint and shows as a dull patch.';
-  const seal = step('spot_seal', 'Spot-prime the fills', 3, product.recoatH, why, {
+  const why = 'Bare filler and bare wood drink paint and show as dull patches.';
+  const seal = step('spot_seal', `Spot-prime the ${what}`, 2 + Math.min(8, fills / 2), product.recoatH, why, {
     class: product.class,
     coats: 1,
     recoatH: product.recoatH,
@@ -301,12 +330,38 @@ function clearWith(product: Product, coats: number, state: SurfaceState, ground:
 
 export const REFITTING: Stage = {
   id: 'refitting',
-  choices: (_state, ground) => {
-    if (!ground.moves) return [pass()];
+  choices: (state, ground) => {
+    const steps: Step[] = [];
     const why = 'After a day at least, a week is safer. Sand stray paint off runners and edges first.';
-    return [take('refit', {}, [step('refit', 'Refit and check that it closes', 4, 0, why)])];
+    if (ground.moves && ground.look !== 'leave') steps.push(step('refit', 'Refit and check that it closes', 4, 0, why));
+    steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
+    if (ground.look !== 'leave') steps.push(...closing(state));
+    return [steps.length > 0 ? take('refit', {}, steps) : pass()];
   },
 };
+
+/** Cure and hand-over close the list. They are not waited for here: a piece may be used gently while it cures. */
+function closing({ paint, topcoat }: SurfaceState): Step[] {
+  const code = topcoat !== 'none' ? topcoat : paint;
+  if (!code) return [];
+  const days = FILM_FACTS[code].cureDays;
+  return [
+    step(
+      'cure',
+      'Let it cure',
+      1,
+      0,
+      `Full strength after about ${days} days: until then no wet things, no weights, felt under what stands on it. The label decides.`,
+    ),
+    step(
+      'handover',
+      'Hand over with its care note',
+      1,
+      0,
+      'What is on it, when it is cured, and how to clean it until then.',
+    ),
+  ];
+}
 
 const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
 

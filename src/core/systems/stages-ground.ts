@@ -1,8 +1,9 @@
-import { DEFECT_FACTS, type PrepCode, type ProductClass } from '../knowledge';
+import type { PrepCode, ProductClass, RepairPhase } from '../knowledge';
 import { CREDIBLE } from '../survey';
-import { needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
+import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
 import type { Ground } from './ground';
 import type { Product } from './product';
+import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
 import type { SurfaceState } from './surface-state';
 
 /** One stage of the order of work: the ways to go on from a state. */
@@ -16,6 +17,9 @@ export interface Stage {
 /** Hands-on minutes per m² (common practice; the owner's own logged times are to replace them). */
 const MINUTES = { degrease: 6, wash: 6, deglossing: 5, scuff: 8, strip: 60, grainFill: 15, dust: 3 };
 const MOULDED_FACTOR = 2;
+
+/** Cleaner, deglosser or paste for a face, from ml per m² (common practice in round numbers). */
+const spread = ({ area }: Ground, mlPerM2: number): number => Math.max(5, Math.round((mlPerM2 * area) / 5) * 5);
 
 /**
  * A need is served when it is credible; a less likely one is left, and its chance of failure counted. Leaving is offered
@@ -36,31 +40,62 @@ export const CLEANING: Stage = {
   id: 'cleaning',
   choices: (_state, ground) => {
     const steps: Step[] = [];
-    if (ground.look !== 'leave' && ground.moves) steps.push(takeOff(ground));
-    if (needed(ground, 'dry_out') >= 0.5)
-      steps.push(step('dry_out', 'Let it dry out', 1, 72, whyNeed(ground, 'dry_out')));
+    // The ways to answer a fault part only at the mending: up to there all plans are one.
+    const { lines } = listRepairPlans(ground)[0]!;
+    if (ground.look !== 'leave') steps.push(...takeOff(ground));
+    steps.push(...makeRepairSteps(lines, ['hold', 'clean']));
     const minutes = MINUTES.degrease * ground.area;
     if (ground.look === 'leave')
       steps.push(step('degrease', 'Clean and leave as it is', minutes, 1, 'You leave this zone as it is.'));
     else
       steps.push(
-        step('degrease', 'Degrease, rinse, dry', minutes, 1, whyNeed(ground, 'degrease'), { class: 'degreaser' }),
+        step('degrease', 'Degrease, rinse, dry', minutes, 1, whyNeed(ground, 'degrease'), {
+          class: 'degreaser',
+          ml: spread(ground, 80),
+        }),
       );
+    steps.push(...makeRepairSteps(lines, ['dry']));
+    if (needed(ground, 'dry_out') >= 0.5)
+      steps.push(step('dry_out', 'Let it dry out', 1, DRY_OUT_H, whyNeed(ground, 'dry_out')));
     return [take('degrease', {}, steps)];
   },
 };
 
-/** Label and hardware are minutes a part; masking doors that stay on takes as long as hanging them (common practice). */
-function takeOff(ground: Ground): Step {
-  return ground.schools.doors === 'on'
-    ? step('mask', 'Mask hinges and frame', 10, 0, 'You leave doors and drawers on: slower edges, and they may stick.')
-    : step(
+/** Damp wood in moving air (common practice: days; the meter decides). */
+const DRY_OUT_H = 72;
+
+/**
+ * Label and hardware are minutes a part; masking doors that stay on takes as long as hanging them. What cannot be moved
+ * has its surroundings taped; drawers that are sprayed have dovetails and runners taped (common practice).
+ */
+function takeOff(ground: Ground): Step[] {
+  const steps: Step[] = [];
+  if (ground.inPlace)
+    steps.push(
+      step('mask', 'Tape walls, floor and what stays on', 4 + 6 * ground.area, 0, 'It is painted where it stands.', {
+        material: 'Masking tape and film',
+      }),
+    );
+  if (!ground.moves) return steps;
+  if (ground.schools.doors === 'on')
+    steps.push(
+      step('mask', 'Mask hinges and frame', 10, 0, 'You leave doors and drawers on: slower edges, and they may stick.'),
+    );
+  else
+    steps.push(
+      step(
         'hardware_off',
         'Take off, label in two places',
         3.5,
         0,
         'Flat parts run less; labels on the part and in its opening.',
-      );
+      ),
+    );
+  if (ground.application !== 'brush_roll' && ground.zone.role !== 'door')
+    steps.push(
+      step('mask', 'Tape dovetails and runners', 4, 0, 'Spray mist builds up where wood slides: drawers dry shut.'),
+    );
+  return steps;
 }
 
 export const DEWAXING: Stage = {
@@ -84,39 +119,31 @@ export const DESILICONING: Stage = {
 };
 
 const washStep = (ground: Ground, need: 'dewax' | 'desilicone', label: string): Step =>
-  step(need, label, 5 + MINUTES.wash * ground.area, 0.5, whyNeed(ground, need), { class: 'mineral_spirits' });
+  step(need, label, 5 + MINUTES.wash * ground.area, 0.5, whyNeed(ground, need), {
+    class: 'mineral_spirits',
+    ml: spread(ground, 60),
+  });
 
-/** Loose faces and soft edges always; holes and dents before the primer unless the school fills after it. */
+/** Before the primer: glueing, filling unless the school fills after it, levelling. Each answer to the faults is a way. */
+const BEFORE_PRIMER: readonly RepairPhase[] = ['mend', 'fill', 'level'];
+
 export const REPAIRING: Stage = {
   id: 'repairing',
-  choices: (_state, ground) => {
-    const steps: Step[] = [];
-    const glue = 'reglue_or_remove_face';
-    if (needed(ground, glue) >= 0.5)
-      steps.push(step('reglue', 'Glue the face down', 12, 12, whyNeed(ground, glue), { class: 'wood_glue' }));
-    if (needed(ground, 'consolidate') >= 0.5)
-      steps.push(
-        step('consolidate', 'Harden the swollen edge', 10, 12, whyNeed(ground, 'consolidate'), {
-          class: 'consolidant',
-        }),
-      );
-    if (ground.schools.fill !== 'after_prime') steps.push(...fillSteps(ground));
-    return [steps.length > 0 ? take('repair', {}, steps) : pass()];
-  },
+  choices: (_state, ground) =>
+    listRepairPlans(ground).map((repairs) => {
+      const { lines, chances, bares, later } = repairs;
+      const now = lines.filter(({ fact }) => BEFORE_PRIMER.includes(fact.phase) && !isLate(fact, ground));
+      const sets = { bared: bares, repairs: later };
+      const more = { repairs, ...(Object.keys(chances).length > 0 ? { chances } : {}) };
+      if (now.length === 0) return pass({ sets, ...more });
+      return take('repair', sets, makeRepairSteps(now, BEFORE_PRIMER), { waitH: measureWait(now), ...more });
+    }),
 };
-
-export function fillSteps(ground: Ground): Step[] {
-  return (ground.zone.defects ?? []).flatMap((defect) => {
-    const { repair, label } = DEFECT_FACTS[defect.code];
-    if (!repair) return [];
-    const minutes = repair.minutes * (defect.count ?? 1);
-    return [step('fill', repair.label, minutes, 2, `${label} was seen here.`, { class: 'wood_filler_wb' })];
-  });
-}
 
 export const DULLING: Stage = {
   id: 'dulling',
-  choices: (_state, ground) => {
+  choices: (state, ground) => {
+    if (state.bared) return [dull('scuff_150', ground, false)];
     const preps: readonly PrepCode[] =
       ground.look === 'stain' ? ['sand_bare', 'strip'] : ground.look === 'clear' ? ['scuff_220', 'strip'] : PAINT_PREPS;
     const plain = preps.map((prep) => dull(prep, ground, false));
@@ -149,7 +176,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
     MINUTES.deglossing * ground.area,
     0.5,
     'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
-    { class: 'liquid_deglosser' },
+    { class: 'liquid_deglosser', ml: spread(ground, 80) },
   );
   switch (prep) {
     case 'none':
@@ -204,7 +231,7 @@ export const GRAIN_FILLING: Stage = {
         (minutes + MINUTES.scuff) * ground.area,
         waitH,
         whyNeed(ground, 'grain_fill'),
-        { class: code },
+        { class: code, ml: spread(ground, 120) },
       );
       return [take('grain_fill', { grainFilled: true }, [done])];
     };
@@ -214,14 +241,28 @@ export const GRAIN_FILLING: Stage = {
 
 export const EDGE_SEALING: Stage = {
   id: 'edge_sealing',
-  choices: (_state, ground, products) => {
-    const seal = (): Choice[] =>
-      products
-        .filter((product) => product.class === 'shellac_primer' || product.class === 'mdf_sealer')
-        .map((product) => sealEdges(ground, product));
+  choices: (state, ground, products) => {
+    const seals = products.filter(({ class: code }) => code === 'shellac_primer' || code === 'mdf_sealer');
+    if (state.bared) return seals.map((product) => sealFace(ground, product));
+    const seal = (): Choice[] => seals.map((product) => sealEdges(ground, product));
     return serveOrLeave(ground, 'edge_seal', seal, { mode: 'adhesion', share: 0.3 });
   },
 };
+
+/** Raw board drinks: two coats over the whole of it, sanded between. */
+function sealFace(ground: Ground, product: Product): Choice {
+  const ml = measureCoats(ground, product, 2, true);
+  const minutes = 10 * ground.area * 2;
+  const why = 'Under the foil is raw board: nothing waterborne onto it before it is sealed.';
+  const own = step('edge_seal', 'Seal the raw board', minutes, 2 * product.recoatH, why, {
+    class: product.class,
+    coats: 2,
+    recoatH: product.recoatH,
+    ml,
+    ...(product.tins[0] ? { product: product.tins[0].id } : {}),
+  });
+  return take('edge_seal', {}, [own], { product, ml, splashes: 0 });
+}
 
 /** Two coats on a narrow band: 30 ml a coat is plenty for the edges of a zone (estimate). */
 function sealEdges(ground: Ground, product: Product): Choice {

@@ -1,5 +1,6 @@
 import { FILM_FACTS, labelProduct, type ProductClass } from '../knowledge';
 import { listUsualTins, tabulateTins, type Purchase, type TinTable } from '../quantity';
+import type { Step } from './choice';
 import type { CoatClass, Product } from './product';
 
 /** One product a system uses: what it takes, what the shelf gives, what is to be bought. */
@@ -9,6 +10,23 @@ export interface Supply {
   neededMl: number;
   fromShelf: { id: string; ml: number }[];
   buy: Purchase;
+}
+
+/** Glue, filler, caulk, cleaner: what comes by the splash and is priced with the small things. */
+export interface SmallSupply {
+  label: string;
+  ml: number;
+}
+
+/** What the steps of a system take of things that are no coats, each once. */
+export function listSmallSupplies(steps: readonly Step[]): SmallSupply[] {
+  const amounts = new Map<string, number>();
+  for (const { material, class: code, ml = 0 } of steps) {
+    if (material === undefined && (code === undefined || code in FILM_FACTS)) continue;
+    const label = material ?? labelProduct(code!);
+    amounts.set(label, (amounts.get(label) ?? 0) + ml);
+  }
+  return [...amounts].map(([label, ml]) => ({ label, ml: Math.ceil(ml / 5) * 5 }));
 }
 
 /** Left in tray, roller and stirring stick, ml for each product (common practice: 30–50). */

@@ -24,6 +24,10 @@ export interface SurfaceState extends CoatStack {
   grainFilled: boolean;
   /** What knots and single stains were sealed with. */
   spotSeal: PrimerCode | null;
+  /** The face was taken off: the raw board is what is painted. */
+  bared: boolean;
+  /** What is still to be repaired after the levelling (`RepairPlan.later`). */
+  repairs: string;
 }
 
 export const UNTOUCHED: SurfaceState = {
@@ -37,6 +41,8 @@ export const UNTOUCHED: SurfaceState = {
   siliconeWashed: false,
   grainFilled: false,
   spotSeal: null,
+  bared: false,
+  repairs: '',
 };
 
 /** States that are the same for everything that may still come have the same key. */
@@ -46,6 +52,8 @@ export const keyOf = (state: SurfaceState): string =>
     state.siliconeWashed,
     state.grainFilled,
     state.spotSeal,
+    state.bared,
+    state.repairs,
     describePrimers(state.primers),
     state.paint,
     state.paintCoats,

@@ -5,11 +5,12 @@ import type { Step } from './choice';
 import type { Ground } from './ground';
 import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
 import type { Product } from './product';
+import { describeFaults, type FaultNote } from './repairs';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
 import { chanceOf, listSoft, traceLabel, type Label } from './search';
 import { combineChances } from './shared-causes';
 import { tintPrimers } from './stages-coats';
-import { listSupplies, type Supply } from './supplies';
+import { listSmallSupplies, listSupplies, type SmallSupply, type Supply } from './supplies';
 import type { CoatStack } from './surface-state';
 
 export interface Warning {
@@ -31,6 +32,8 @@ export interface ZonePlan {
   /** Money lost if the zone fails. */
   redoCost: number;
   warnings: Warning[];
+  /** Each fault that was seen, with what is done about it. */
+  faults: FaultNote[];
 }
 
 export type SystemLabel = 'recommended' | 'surest' | 'soonest' | 'cheapest' | 'least_fumes';
@@ -45,6 +48,7 @@ export interface CoatingSystem {
   /** Money for tins to buy and small things; what the shelf has is paid. */
   materialsCost: number;
   supplies: Supply[];
+  small: SmallSupply[];
   /** Materials and what a failure would cost by its chance. */
   expectedCost: number;
   /** What the plan was ranked by: materials, hands, waiting, cleaning up, vapour and redoing, all in money. */
@@ -86,16 +90,28 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
     minutes: label.minutes,
     waitH: label.waitH,
     redoCost: priceRedo(label, ground),
-    warnings: way.flatMap(({ choice, before }) =>
-      listSoft(choice, before, ground).map(({ rule }) => ({
-        rule: rule.id,
-        title: rule.title,
-        zone: ground.zone.id,
-        text: rule.text(choice, before, ground),
-      })),
-    ),
+    warnings: [
+      ...listHazardWarnings(ground),
+      ...way.flatMap(({ choice, before }) =>
+        listSoft(choice, before, ground).map(({ rule }) => ({
+          rule: rule.id,
+          title: rule.title,
+          zone: ground.zone.id,
+          text: rule.text(choice, before, ground),
+        })),
+      ),
+    ],
+    faults: way.flatMap(({ choice }) => (choice.repairs ? describeFaults(choice.repairs) : [])),
   };
 }
+
+/** What the survey warns of without holding anything back is said beside the layers as well. */
+const listHazardWarnings = ({ hazards, zone, look }: Ground): Warning[] =>
+  look === 'leave'
+    ? []
+    : hazards
+        .filter(({ gate }) => gate === undefined)
+        .map(({ code, title, why }) => ({ rule: code, title, zone: zone.id, text: why }));
 
 /** A complete system from the way taken on each zone. */
 export function assembleSystem(
@@ -127,6 +143,7 @@ export function assembleSystem(
     elapsedH: Math.round(Math.max(0, ...labels.map(({ waitH }) => waitH)) + handsOnMin / 60),
     materialsCost,
     supplies,
+    small: listSmallSupplies(zones.flatMap(({ steps }) => steps)),
     expectedCost: materialsCost + zones.reduce((sum, { risk, redoCost }) => sum + risk.overall * redoCost, 0),
     totalCost,
     patches: countPatches(zones, grounds),

@@ -1,5 +1,12 @@
 import type { Goal, Zone } from '../dossier';
-import { findCarrier, hasStrongFumes, type OperationCode } from '../knowledge';
+import {
+  findCarrier,
+  hasStrongFumes,
+  REPAIR_STEPS,
+  type OperationCode,
+  type RepairStepCode,
+  type RepairStepFact,
+} from '../knowledge';
 import { isFilm } from './film-times';
 import type { Task } from './tasks';
 
@@ -15,7 +22,13 @@ export interface Caution {
     | 'cleaners'
     | 'heat_and_strippers'
     | 'blades'
-    | 'tipping';
+    | 'tipping'
+    | 'mould'
+    | 'insects'
+    | 'glue'
+    | 'rust'
+    | 'child'
+    | 'food';
   holds: boolean;
   title: string;
   text: string;
@@ -68,12 +81,46 @@ const CAUTIONS: Record<Caution['code'], Omit<Caution, 'code'>> = {
     title: 'Blade',
     text: 'Cut away from your other hand; cap the blade before you put it down.',
   },
+  mould: {
+    holds: true,
+    title: 'Mould',
+    text: 'P2 mask, gloves, goggles, damp cloths, moving air. Never mix cleaners with bleach and ammonia. Much of it, or asthma in the house: a specialist.',
+  },
+  insects: {
+    holds: true,
+    title: 'Woodworm treatment',
+    text: 'By its label only: gloves, air, no food, children or animals near. Some treatments are for licensed users.',
+  },
+  glue: {
+    holds: false,
+    title: 'Glue',
+    text: 'Contact glue is flammable and its vapour strong: open air. Keep skin off fast ones.',
+  },
+  rust: {
+    holds: false,
+    title: 'Rust dust',
+    text: 'Goggles and P2 mask; wire comes off the brush.',
+  },
+  child: {
+    holds: false,
+    title: 'For a child',
+    text: 'Only coats that their labels name for toys or nursery furniture, cured to the last day. Anchor it.',
+  },
+  food: {
+    holds: false,
+    title: 'Food lies here',
+    text: 'Only a last coat that its label names for food contact, cured right through.',
+  },
   tipping: {
     holds: false,
     title: 'Lift and anchor',
     text: 'Two people for anything heavy or with glass. A tall piece leaves with a strap against tipping.',
   },
 };
+
+/** The fact of a repair step; none for other work, and for repairs of a later version. */
+const repairOf = ({ repair }: Pick<Task, 'repair'>): RepairStepFact | undefined =>
+  repair !== undefined && repair in REPAIR_STEPS ? REPAIR_STEPS[repair as RepairStepCode] : undefined;
 
 const OILS: readonly string[] = [
   'wipe_on_oil',
@@ -87,12 +134,20 @@ const SANDING: readonly OperationCode[] = ['scuff', 'sand', 'denib', 'grain_fill
 
 /** The cautions of a task. `oldCoat`: lead is possible by date, though a test was negative. */
 export function listCautions(
-  task: Pick<Task, 'op' | 'class' | 'key'>,
-  { application, oldCoat }: { application?: Goal['application']; oldCoat: boolean },
+  task: Pick<Task, 'op' | 'class' | 'key' | 'repair'>,
+  {
+    application,
+    oldCoat,
+    hazards = [],
+  }: { application?: Goal['application']; oldCoat: boolean; hazards?: readonly string[] },
 ): Caution[] {
   const { op, class: code } = task;
+  const repair = repairOf(task);
+  const dusty = repair ? repair.dry === true : SANDING.includes(op);
   const codes: Caution['code'][] = [];
-  if (oldCoat && (SANDING.includes(op) || op === 'strip')) codes.push('lead');
+  if (oldCoat && (dusty || op === 'strip')) codes.push('lead');
+  if (repair?.caution) codes.push(repair.caution);
+  if (hazards.includes('mould') && dusty) codes.push('mould');
   if (op === 'strip') codes.push('heat_and_strippers');
   const carrier = isFilm(code)
     ? findCarrier(code)
@@ -105,11 +160,15 @@ export function listCautions(
     codes.push('oily_rags');
   const coats = op === 'prime' || op === 'paint' || op === 'topcoat';
   if (coats && (application === 'spray' || application === 'aerosol')) codes.push('spray');
-  if (SANDING.includes(op)) codes.push('dust');
+  if (dusty) codes.push('dust');
   if (CLEANING.includes(op)) codes.push('cleaners');
   if (op === 'proof') codes.push('blades');
+  if (op === 'paint' || op === 'topcoat' || op === 'cure' || op === 'handover') {
+    if (hazards.includes('nursery')) codes.push('child');
+    if (hazards.includes('food')) codes.push('food');
+  }
   if (op === 'refit' || op === 'handover') codes.push('tipping');
-  return codes.map((own) => ({ code: own, ...CAUTIONS[own] }));
+  return [...new Set(codes)].map((own) => ({ code: own, ...CAUTIONS[own] }));
 }
 
 /**
@@ -117,13 +176,15 @@ export function listCautions(
  * rate, which follow from unit geometry).
  */
 export function listFacts(
-  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml'>,
+  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair'>,
   zones: readonly Pick<Zone, 'role' | 'moulded' | 'orientation'>[],
   application: Goal['application'] = 'brush_roll',
 ): string[] {
   const has = (test: (zone: Pick<Zone, 'role' | 'moulded' | 'orientation'>) => boolean): boolean => zones.some(test);
   const doors = has(({ role }) => role === 'door');
   const flat = has(({ orientation, role }) => orientation === 'horizontal' || role === 'top');
+  const repair = repairOf(task);
+  if (repair) return [...repair.facts];
   const facts: (string | false)[] = [];
   switch (task.op) {
     case 'degrease':
@@ -206,7 +267,19 @@ export function listFacts(
       );
       break;
     case 'mask':
-      facts.push('Press the tape’s edge down with a nail; cut it with a blade before you pull.');
+      facts.push(
+        'Press the tape’s edge down with a nail; cut it with a blade before you pull.',
+        'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.',
+      );
+      break;
+    case 'dry_out':
+      facts.push('Moving air, no heat: boards that dry fast crack.', 'Measure again; the room sets how far it goes.');
+      break;
+    case 'cure':
+      facts.push('Dry to the touch is not cured: marks and stuck feet come in these weeks.');
+      break;
+    case 'handover':
+      facts.push('Say what is on it, when it is cured, and what to clean it with until then.');
       break;
     default:
       break;

@@ -5,7 +5,7 @@ import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
 export interface Block {
-  gate: 'certified_practice' | 'lead_test' | 'proof_failed' | 'no_way';
+  gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way';
   zones: string[];
   text: string;
   /** The first tasks it holds back; all that come after them are held back too. */
@@ -16,6 +16,8 @@ export interface Block {
 
 /** Dry abrasion and heat, which lead forbids until it is settled. */
 const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
+/** What may go on while a fault is alive: keeping apart, cleaning it off damp, drying. */
+const WHILE_HELD: readonly Task['op'][] = ['wait', 'clean', 'dry_out', 'hardware_off', 'label'];
 const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
@@ -34,8 +36,19 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   };
   for (const zone of dossier.zones ?? []) {
     const own = open.filter(({ openZones }) => openZones.includes(zone.id));
-    if (!treated.has(zone.id) || own.length === 0) continue;
-    const hazard = assessZone(dossier, zone).hazards.find(({ gate }) => gate !== undefined);
+    if (own.length === 0) continue;
+    const { hazards } = assessZone(dossier, zone);
+    for (const { hold } of hazards)
+      if (hold)
+        add(
+          'fault_alive',
+          zone.id,
+          `${hold.why} ${hold.end}`,
+          own.filter(({ op }) => !WHILE_HELD.includes(op)),
+          'read',
+        );
+    const hazard = hazards.find(({ gate }) => gate !== undefined);
+    if (!treated.has(zone.id)) continue;
     // Lead that was found stops the piece, all of it.
     if (hazard?.gate === 'certified_practice') add('certified_practice', zone.id, hazard.why, open, 'read');
     else if (hazard?.gate === 'lead_test') add('lead_test', zone.id, hazard.why, own.filter(isAbrasive), 'read');

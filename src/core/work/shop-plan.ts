@@ -154,6 +154,8 @@ export function poseProblem(
 /** Grain filler and all after it need a place where the piece can stand and dry. */
 const PLACE_STAGE = DULLING_STAGE + 1;
 const LAID_DOWN: readonly OperationCode[] = ['strip', 'scuff', 'sand', 'hardware_off', 'fill', 'degrease', 'clean'];
+/** Curing goes on by itself, and a piece is handed over when it is fetched: neither is work for a sitting. */
+const UNTIMED: readonly OperationCode[] = ['cure', 'handover'];
 /** An aerosol is turned over and blown clear (estimate). */
 const AEROSOL_CLEAN_UP_MIN = 5;
 
@@ -162,7 +164,7 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
   const byKey = new Map(tasks.map((task) => [task.key, task]));
   const climate = airOf(facts);
   return tasks
-    .filter(({ id, state }) => state === 'open' && !held.has(id))
+    .filter(({ id, state, op }) => state === 'open' && !held.has(id) && !UNTIMED.includes(op))
     .map((task): Job => {
       const pin = workshop.pins.find((own) => own.task === task.id);
       return {

@@ -28,6 +28,9 @@ export interface Task {
   product?: string;
   grit?: number;
   tint?: string;
+  /** The repair it is, and what it takes where no product class names that. */
+  repair?: string;
+  material?: string;
   /** Which coat it is, of how many. */
   coat: number;
   coats: number;
@@ -85,6 +88,8 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ...(step.class ? { class: step.class } : {}),
       ...(step.product ? { product: step.product } : {}),
       ...(step.grit ? { grit: step.grit } : {}),
+      ...(step.repair ? { repair: step.repair } : {}),
+      ...(step.material ? { material: step.material } : {}),
       ...(step.tint ? { tint: step.tint } : {}),
       ...(step.tests ? { tests: step.tests } : {}),
       coat: first.coat,
@@ -120,7 +125,7 @@ function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
   for (const step of steps) {
     const coats = step.coats ?? 1;
     for (let coat = 1; coat <= coats; coat += 1) {
-      const base = [step.stage, step.op, step.class ?? step.grit ?? ''].join('-');
+      const base = [step.stage, step.op, step.repair ?? step.class ?? step.grit ?? ''].join('-');
       const count = (counts.get(base) ?? 0) + 1;
       counts.set(base, count);
       const label = coats > 1 ? `${step.label.replace(/ ×\d+$/, '')}, coat ${coat} of ${coats}` : step.label;

@@ -134,6 +134,8 @@ function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string
 }
 
 const BLOCK_TITLES: Readonly<Record<string, string>> = {
+  woodworm: 'Woodworm: held back',
+  mould: 'Mould: held back',
   lead_test: 'Lead test first',
   certified_practice: 'Stop: lead was found',
   no_system: 'No system is left',

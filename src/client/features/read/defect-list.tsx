@@ -97,7 +97,7 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
   return (
     <Card gap="$s">
       <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
-      {repair ? <Small>{`${repair.label}: about ${repair.minutes * count} min.`}</Small> : null}
+      {repair ? <Small>{repair.label}</Small> : null}
       <Choices
         label={`${label}: how much`}
         options={EXTENTS}

@@ -131,6 +131,7 @@ function Bench({ dossier, change }: PieceParts) {
 }
 
 const BLOCK_TITLES = {
+  fault_alive: 'Something is still alive here',
   certified_practice: 'Lead was found: leave it closed',
   lead_test: 'No dry sanding or heat before a lead test',
   proof_failed: 'A patch failed',

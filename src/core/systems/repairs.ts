@@ -1,0 +1,230 @@
+import {
+  DEFECT_FACTS,
+  FAULT_ANSWERS,
+  REPAIR_PHASES,
+  REPAIR_STEPS,
+  SOLID_WOODS,
+  type DefectCode,
+  type Extent,
+  type RepairPhase,
+  type RepairStepCode,
+  type RepairStepFact,
+  type RepairWay,
+} from '../knowledge';
+import { isAnswered } from '../survey';
+import { step, type Step } from './choice';
+import { listFaults, type Fault } from './faults';
+import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
+import type { Chances } from './risk';
+
+/** One movement of the hands, for all the faults of the zone that it serves. */
+export interface RepairLine {
+  code: RepairStepCode;
+  fact: RepairStepFact;
+  minutes: number;
+  ml: number;
+  spots: number;
+  faults: DefectCode[];
+}
+
+/** One answer to all the faults of a zone: what is done, what is left, what that risks. */
+export interface RepairPlan {
+  ways: { fault: Fault; way: RepairWay | null }[];
+  lines: readonly RepairLine[];
+  chances: Chances;
+  /** The face is taken off: the raw board is painted. */
+  bares: boolean;
+  /** Plans with the same key go on alike after the levelling. */
+  later: string;
+}
+
+/** How much of the harm that a fault does all over it does where there is less of it (estimates). */
+const HARM: Record<Extent, number> = { spot: 0.35, area: 0.7, all: 1 };
+/** Repairs that practitioners may leave undone, knowing what it means. */
+const MAY_BE_LEFT: readonly DefectCode[] = [
+  'brush_marks',
+  'runs',
+  'raised_grain',
+  'thick_paint',
+  'high_gloss',
+  'scratch',
+];
+/** What is done to a zone that is left as it is: nothing for its looks. */
+const OF_LEFT_ZONES: readonly RepairPhase[] = ['hold', 'clean', 'dry', 'mend', 'last'];
+
+/** Ways to answer a fault here, `null` for leaving it; never empty. */
+function listWays(fault: Fault, ground: Ground): (RepairWay | null)[] {
+  const { ways } = FAULT_ANSWERS[fault.code];
+  const fit = ways.filter((way) => isAnswered(way, fault) && (way.ground !== 'bare_wood' || isBareWood(ground)));
+  if (ground.look === 'leave') return [fit[0] ?? null];
+  const leavable = MAY_BE_LEFT.includes(fault.code) && fit.some(({ steps }) => steps.length > 0);
+  return fit.length === 0 || leavable ? [...fit, null] : fit;
+}
+
+const isBareWood = (ground: Ground): boolean =>
+  sumWhere(ground.states, (state) => hasSubstrate(...SOLID_WOODS)(state) && hasFinish('bare')(state)) >= 0.5;
+
+const KNOWN = new WeakMap<Ground, readonly RepairPlan[]>();
+
+/** Every answer to the faults of a zone that none other beats in hands, waiting, risk and small things. */
+export function listRepairPlans(ground: Ground): readonly RepairPlan[] {
+  const known = KNOWN.get(ground);
+  if (known) return known;
+  const faults = listFaults(ground.zone.defects ?? [], ground.area);
+  let combined: RepairPlan['ways'][] = [[]];
+  for (const fault of faults) {
+    const ways = listWays(fault, ground);
+    combined = combined.flatMap((done) => ways.map((way) => [...done, { fault, way }]));
+  }
+  const plans = combined.map((ways) => makePlan(ways, ground));
+  const kept = plans.filter(
+    (plan, i) => !plans.some((other, j) => j !== i && beats(other, plan) && (j < i || !beats(plan, other))),
+  );
+  KNOWN.set(ground, kept);
+  return kept;
+}
+
+function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
+  const lines = mergeFillers(gatherLines(ways)).filter(
+    ({ fact }) => ground.look !== 'leave' || OF_LEFT_ZONES.includes(fact.phase),
+  );
+  const held: Record<string, number> = {};
+  const add = (chances: Chances | undefined, share: number): void => {
+    for (const [mode, p] of Object.entries(chances ?? {})) held[mode] = (held[mode] ?? 1) * (1 - p * share);
+  };
+  if (ground.look !== 'leave')
+    for (const { fault, way } of ways) {
+      const { adhesion, grain_show } = FAULT_ANSWERS[fault.code].left;
+      const undone = { ...(adhesion ? { adhesion } : {}), ...(grain_show ? { grain_show } : {}) };
+      const isLeft = way === null && FAULT_ANSWERS[fault.code].ways.length > 0 && !servedByNeed(fault);
+      add(isLeft ? undone : way?.fails, HARM[fault.extent]);
+    }
+  const late = lines.filter(({ fact }) => isLate(fact, ground));
+  return {
+    ways,
+    lines,
+    chances: Object.fromEntries(Object.entries(held).map(([mode, p]) => [mode, 1 - p])),
+    bares: ways.some(({ way }) => way?.bares === true),
+    later: late.map(({ code, spots }) => `${code}×${spots}`).join('+'),
+  };
+}
+
+/** The plan that is followed from a state on: all that go on alike are one. */
+export const findRepairs = (ground: Ground, later: string): RepairPlan =>
+  listRepairPlans(ground).find((plan) => plan.later === later) ?? listRepairPlans(ground)[0]!;
+
+/** What the whole-face layers or stripping see to. */
+const servedByNeed = (fault: Fault): boolean => {
+  const { need } = FAULT_ANSWERS[fault.code];
+  return need !== undefined && isAnswered(need, fault);
+};
+
+function gatherLines(ways: RepairPlan['ways']): RepairLine[] {
+  const lines = new Map<RepairStepCode, RepairLine>();
+  for (const { fault, way } of ways)
+    for (const code of way?.steps ?? []) {
+      const fact: RepairStepFact = REPAIR_STEPS[code];
+      const known = lines.get(code);
+      const { once = 0, each = 0, perM2 = 0 } = fact.minutes;
+      const wide = fault.extent !== 'spot' && perM2 > 0;
+      const minutes = wide ? perM2 * fault.area : each > 0 ? each * fault.spots : perM2 * fault.area;
+      const takes = wide ? (fact.takes?.perM2 ?? 0) * fault.area : (fact.takes?.each ?? 0) * fault.spots;
+      lines.set(code, {
+        code,
+        fact,
+        minutes: (known?.minutes ?? once) + minutes,
+        ml: (known?.ml ?? 0) + takes,
+        spots: (known?.spots ?? 0) + fault.spots,
+        faults: [...(known?.faults ?? []), fault.code],
+      });
+    }
+  const place = ({ fact }: RepairLine): number => REPAIR_PHASES.indexOf(fact.phase) * 1000 + fact.waitH;
+  return [...lines.values()].sort((a, b) => place(a) - place(b));
+}
+
+/** Where something is filled hard, the small dents are filled with it too: one filler, one mixing, one sanding. */
+function mergeFillers(lines: RepairLine[]): RepairLine[] {
+  const hard = lines.find(({ code }) => code === 'fill_hard');
+  const soft = lines.find(({ code }) => code === 'fill_soft');
+  if (!hard || !soft) return lines;
+  const both: RepairLine = {
+    ...hard,
+    minutes: hard.minutes + soft.minutes,
+    ml: hard.ml + soft.ml,
+    spots: hard.spots + soft.spots,
+    faults: [...hard.faults, ...soft.faults],
+  };
+  return lines.filter((line) => line !== soft).map((line) => (line === hard ? both : line));
+}
+
+/** What waits for the primer: caulk always, filling by the owner's school; and what comes after the last coat. */
+export const isLate = ({ phase }: Pick<RepairStepFact, 'phase'>, ground: Ground): boolean =>
+  phase === 'after_prime' || phase === 'last' || (phase === 'fill' && ground.schools.fill === 'after_prime');
+
+/** At least as good in every figure, and the same for all that follows. */
+function beats(a: RepairPlan, b: RepairPlan): boolean {
+  if (a.later !== b.later || a.bares !== b.bares) return false;
+  const figures = (plan: RepairPlan): number[] => [
+    plan.lines.reduce((sum, { minutes }) => sum + minutes, 0),
+    measureWait(plan.lines),
+    plan.lines.length,
+    plan.chances.adhesion ?? 0,
+    plan.chances.grain_show ?? 0,
+  ];
+  const [own, other] = [figures(a), figures(b)];
+  return own.every((value, i) => value <= other[i]! + 1e-9);
+}
+
+/** Things done one after the other dry side by side: of each phase only the longest wait counts. */
+export const measureWait = (lines: readonly RepairLine[]): number =>
+  REPAIR_PHASES.reduce(
+    (sum, phase) =>
+      sum + Math.max(0, ...lines.filter(({ fact }) => fact.phase === phase).map(({ fact }) => fact.waitH)),
+    0,
+  );
+
+/** The lines of some phases as steps: within a phase only the last one is waited for, since it dries longest. */
+export function makeRepairSteps(lines: readonly RepairLine[], phases: readonly RepairPhase[]): Step[] {
+  const own = lines.filter(({ fact }) => phases.includes(fact.phase));
+  return own.map(({ code, fact, minutes, ml, faults }, i) => {
+    const last = own[i + 1]?.fact.phase !== fact.phase;
+    const amount = Math.max(0, Math.round(ml));
+    return step(fact.op, fact.label, minutes, last ? fact.waitH : 0, sayWhy(faults), {
+      repair: code,
+      ...(fact.class ? { class: fact.class } : {}),
+      ...(fact.material ? { material: fact.material } : {}),
+      ...(fact.grit ? { grit: fact.grit } : {}),
+      ...(amount > 0 ? { ml: amount } : {}),
+    });
+  });
+}
+
+/** "Dent and old hardware holes were seen here. A hole stays a hole." */
+function sayWhy(faults: readonly DefectCode[]): string {
+  const codes = [...new Set(faults)];
+  const names = codes.map((code, i) => (i === 0 ? DEFECT_FACTS[code].label : DEFECT_FACTS[code].label.toLowerCase()));
+  const list = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]!;
+  return `${list} seen here. Left: ${FAULT_ANSWERS[codes[0]!].left.says.charAt(0).toLowerCase()}${FAULT_ANSWERS[codes[0]!].left.says.slice(1)}`;
+}
+
+/** What became of one fault in a plan, for whoever asks what was done about it. */
+export interface FaultNote {
+  code: DefectCode;
+  /** What is done, or the decision to do nothing, and what leaving it would mean. */
+  text: string;
+  left: string;
+  state: 'repaired' | 'by_layers' | 'declined' | 'left';
+}
+
+/** Every fault of a zone with what the plan does about it. */
+export function describeFaults({ ways }: RepairPlan): FaultNote[] {
+  return ways.map(({ fault, way }) => {
+    const { left, ways: all, need } = FAULT_ANSWERS[fault.code];
+    const base = { code: fault.code, left: left.says };
+    if (way?.declined) return { ...base, state: 'declined', text: way.declined };
+    if (way) return { ...base, state: 'repaired', text: way.label };
+    if (need && servedByNeed(fault)) return { ...base, state: 'by_layers', text: need.label };
+    if (all.length === 0) return { ...base, state: 'by_layers', text: 'Seen to by what goes on under the paint' };
+    return { ...base, state: 'left', text: 'Left as it is' };
+  });
+}
