@@ -24,6 +24,7 @@ function surround(piece: Dossier, { belief, needs }: ReturnType<typeof assessZon
     ventilated: goal.ventilation !== 'none',
     area: zone.area_m2!,
     wornHard: zone.role === 'top' || (wet && ['door', 'drawer_front', 'front'].includes(zone.role)),
+    fillsLate: goal.schools?.fill === 'after_prime',
     tins: piece.shelf ?? [],
   };
 }

@@ -30,6 +30,8 @@ export interface Circumstances {
   ventilated: boolean;
   area: number;
   wornHard: boolean;
+  /** The school that fills after the primer. */
+  fillsLate: boolean;
   tins: readonly { id: string; recoat_h?: number | undefined }[];
 }
 
@@ -108,6 +110,7 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
   const clear = steps.find(({ op }) => op === 'topcoat')?.class;
   const expectThat = (kept: boolean, rule: string): void => void (kept || breaches.push(rule));
 
+  findDisorder(steps, around.fillsLate).forEach((rule) => breaches.push(rule));
   if (around.look === 'leave') {
     expectThat(coatAt < 0, 'a zone that is left gets no coat');
     return breaches;
@@ -121,7 +124,8 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
   if (paint && need('desilicone') >= 0.3)
     expectThat(primers[0]?.startsWith('shellac') ?? false, 'a shellac barrier over silicone');
   if (need('edge_seal') >= 0.1) expectThat(before(first('edge_seal'), coatAt), 'raw edges sealed before any coat');
-  if (need('reglue_or_remove_face') >= 0.5) expectThat(before(first('reglue'), coatAt), 'a loose face is fixed first');
+  if (need('reglue_or_remove_face') >= 0.5)
+    expectThat(before(first('reglue', 'remove_face'), coatAt), 'a loose face is fixed or taken off first');
   if (need('dry_out') >= 0.5) expectThat(before(first('dry_out'), coatAt), 'damp wood dries first');
   if (paint && among(diagnosis.soundness, 'failing') >= 0.3)
     expectThat(before(first('strip'), coatAt), 'a failing coat comes off');
@@ -183,5 +187,39 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     rank.every((own, i) => i === 0 || own >= rank[i - 1]!),
     'primer, paint, clear, in that order',
   );
+  return breaches;
+}
+
+/** Kinds of work in the order they have to come in, where both are done before the primer. */
+const ORDER_OF_WORK: readonly (readonly string[])[] = [
+  ['hardware_off', 'clean', 'degrease'],
+  ['dry_out'],
+  ['repair', 'reglue', 'remove_face', 'consolidate'],
+  ['fill'],
+  ['liquid_degloss', 'scuff', 'strip'],
+  ['dust'],
+];
+
+/** Glue before fill before dull before dust, no two fillings in a row, caulk on the primer, nothing after handing over. */
+function findDisorder(steps: readonly Step[], fillsLate: boolean): string[] {
+  const breaches: string[] = [];
+  const ops = steps.map(({ op }) => op);
+  const coat = ops.findIndex((op) => op === 'prime' || op === 'paint' || op === 'topcoat' || op === 'stain');
+  const ground = coat < 0 ? ops : ops.slice(0, coat);
+  const rank = (op: string): number => ORDER_OF_WORK.findIndex((group) => group.includes(op));
+  // Who fills after the primer fills there also where nothing is primed.
+  const ranked = ground
+    .filter((op) => op !== 'fill' || !fillsLate)
+    .map(rank)
+    .filter((place) => place >= 0);
+  if (ranked.some((place, i) => i > 0 && place < ranked[i - 1]!)) breaches.push(`out of order: ${ground.join(', ')}`);
+  if (ops.some((op, i) => op === 'fill' && ops[i + 1] === 'fill')) breaches.push('two fillings in a row');
+  const caulk = ops.indexOf('caulk');
+  const paint = ops.indexOf('paint');
+  if (caulk >= 0 && paint >= 0 && caulk > paint) breaches.push('caulk after the paint');
+  if (caulk >= 0 && ops.includes('prime') && caulk < ops.indexOf('prime')) breaches.push('caulk before the primer');
+  if (ops.includes('handover') && ops.at(-1) !== 'handover') breaches.push('something after handing over');
+  if (ops.includes('remove_face') && !ops.slice(0, coat).includes('edge_seal'))
+    breaches.push('raw board left unsealed');
   return breaches;
 }

@@ -1,10 +1,13 @@
-import type { DefectCode } from './codes';
+import type { DefectCode, SubstrateCode } from './codes';
+import { FACED_BOARDS, SOLID_WOODS } from './checks';
 import type { CheckGroup, Says } from './checks';
 
 export interface DefectFact {
   label: string;
   /** A defect that was seen is evidence too: a knot is seen because there is wood. */
   says?: Says;
+  /** The only grounds it can be on; any where left out. */
+  on?: readonly SubstrateCode[];
   /** Checks of this group look at the same thing. */
   group?: CheckGroup;
   /** What it says where there is no more than a spot of it. */
@@ -13,10 +16,21 @@ export interface DefectFact {
   repair?: { code: string; label: string };
 }
 
+const WOODS: readonly SubstrateCode[] = [...SOLID_WOODS, 'wood_veneer', 'plywood'];
+const FOILED: readonly SubstrateCode[] = ['paper_foil', 'thermofoil'];
+const BOARDS: readonly SubstrateCode[] = [
+  ...FACED_BOARDS,
+  'mdf',
+  'particleboard',
+  'hardboard',
+  'wood_veneer',
+  'plywood',
+];
+
 // prettier-ignore
 export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
-  knot: { label: 'Knot', group: 'figure', says: { substrate: { knotty_softwood: '+++' }, present: { bleed: '+' } } },
-  resin_pocket: { label: 'Resin pocket', group: 'figure', says: { substrate: { knotty_softwood: '++' }, present: { bleed: '++' } } },
+  knot: { label: 'Knot', on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '+++' }, present: { bleed: '+' } } },
+  resin_pocket: { label: 'Resin pocket', on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '++' }, present: { bleed: '++' } } },
   tannin_bleed: { label: 'Tannin bleed', group: 'stain', says: { present: { bleed: '+++' } } },
   prior_bleed: { label: 'Stain through an earlier coat', group: 'stain', says: { present: { bleed: '+++' } } },
   water_ring: { label: 'Water ring' },
@@ -28,22 +42,22 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   pet_odour: { label: 'Pet smell' },
   musty_odour: { label: 'Musty smell' },
   mould: { label: 'Mould' },
-  open_grain: { label: 'Open grain', group: 'figure', says: { grain: { open: '++' } } },
-  raised_grain: { label: 'Raised grain' },
+  open_grain: { label: 'Open grain', on: [...WOODS, 'hardboard'], group: 'figure', says: { grain: { open: '++' } } },
+  raised_grain: { label: 'Raised grain', on: [...WOODS, 'hardboard'] },
   dent: { label: 'Dent', repair: { code: 'repair_dent', label: 'Fill the dent' } },
   scratch: { label: 'Scratch', repair: { code: 'repair_scratch', label: 'Sand out or fill the scratch' } },
   gouge: { label: 'Gouge', repair: { code: 'repair_gouge', label: 'Fill the gouge' } },
   crack: { label: 'Crack', repair: { code: 'repair_crack', label: 'Glue and fill the crack' } },
   gap_joint: { label: 'Gap at a joint', repair: { code: 'repair_gap', label: 'Caulk the gap after primer' } },
-  chipped_veneer: { label: 'Chipped veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
-  lifting_veneer: { label: 'Lifting veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } } },
-  bubbled_veneer: { label: 'Bubbled veneer', group: 'build', says: { substrate: { wood_veneer: '+++' } } },
-  lifting_foil: { label: 'Lifting foil', group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
-  chipped_foil: { label: 'Chipped foil', group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips' } },
-  swollen_edge: { label: 'Swollen edge', group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', mdf: '++', paper_foil: '++', thermofoil: '+' } } },
-  raw_mdf_edge: { label: 'Raw MDF edge', group: 'build', says: { substrate: { mdf: '++', thermofoil: '+', wood_veneer: '+', paper_foil: '+' } } },
-  raw_chip_edge: { label: 'Raw chipboard edge', group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', paper_foil: '+', wood_veneer: '+' } } },
-  loose_edge_band: { label: 'Loose edge band', group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down' } },
+  chipped_veneer: { label: 'Chipped veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
+  lifting_veneer: { label: 'Lifting veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
+  bubbled_veneer: { label: 'Bubbled veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
+  lifting_foil: { label: 'Lifting foil', on: FOILED, group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
+  chipped_foil: { label: 'Chipped foil', on: [...FOILED, 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips' } },
+  swollen_edge: { label: 'Swollen edge', on: BOARDS, group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', mdf: '++', paper_foil: '++', thermofoil: '+' } } },
+  raw_mdf_edge: { label: 'Raw MDF edge', on: ['mdf', ...FOILED, 'wood_veneer', 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { mdf: '++', thermofoil: '+', wood_veneer: '+', paper_foil: '+' } } },
+  raw_chip_edge: { label: 'Raw chipboard edge', on: ['particleboard', 'melamine_board', 'hpl_laminate', ...FOILED, 'wood_veneer'], group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', paper_foil: '+', wood_veneer: '+' } } },
+  loose_edge_band: { label: 'Loose edge band', on: BOARDS, group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down' } },
   old_holes: { label: 'Old hardware holes', repair: { code: 'repair_holes', label: 'Fill the old hardware holes' } },
   brush_marks: { label: 'Brush marks', group: 'old_coat', says: { finish: { alkyd_paint: '+', latex_paint: '+', varnish_oil: '+' } } },
   runs: { label: 'Runs' },
@@ -54,7 +68,7 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   bare_patches: { label: 'Bare patches', group: 'hold', says: { soundness: { marginal: '+' } } },
   high_gloss: { label: 'High gloss' },
   rust: { label: 'Rust', says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust' } },
-  woodworm: { label: 'Woodworm', says: { substrate: { clear_softwood: '+', closed_grain_hardwood: '+', plywood: '+' } } },
+  woodworm: { label: 'Woodworm', on: [...WOODS, 'mdf', 'particleboard', 'hardboard'], says: { substrate: { clear_softwood: '+', closed_grain_hardwood: '+', plywood: '+' } } },
   loose_joint: { label: 'Loose joint', repair: { code: 'repair_joint', label: 'Glue and clamp the joint' } },
   loose_runner: { label: 'Loose runner', repair: { code: 'repair_runner', label: 'Tighten the runner' } },
   dark_drawer_sides: { label: 'Dark drawer sides' },

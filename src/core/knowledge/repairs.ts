@@ -71,6 +71,10 @@ export const REPAIR_STEPS = {
 
 export type RepairStepCode = keyof typeof REPAIR_STEPS;
 
+/** Whether a repair makes dry dust of the coat or the ground; one of a later version is taken to. */
+export const raisesDust = (repair: string): boolean =>
+  !(repair in REPAIR_STEPS) || (REPAIR_STEPS[repair as RepairStepCode] as RepairStepFact).dry === true;
+
 export type Extent = 'spot' | 'area' | 'all';
 /** What the ground has to be for a way to be open. */
 export type RepairGround = 'bare_wood';

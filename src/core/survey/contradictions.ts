@@ -1,4 +1,4 @@
-import { findAnswer, findCheck, type Measurement, type SubstrateCode } from '../knowledge';
+import { findAnswer, findCheck, type DefectCode, type Measurement, type SubstrateCode } from '../knowledge';
 import { resultOf, type Zone } from '../dossier';
 import { marginaliseStates, type Belief } from './belief';
 import type { Clue } from './clues';
@@ -11,6 +11,8 @@ export interface Contradiction {
   result: string;
   why: string;
   observationId?: string;
+  /** It is a defect that is questioned, not an answer. */
+  defect?: DefectCode;
   /** Answers that speak against this one, by check. */
   against: string[];
 }

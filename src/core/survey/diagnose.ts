@@ -3,6 +3,7 @@ import { resolveAlike, resultOf, type Dossier, type Zone } from '../dossier';
 import { computeBelief, type Belief } from './belief';
 import { findContradictions, type Contradiction } from './contradictions';
 import { deriveHazards, type Hazard } from './hazards';
+import { questionDefects } from './fits';
 import { labelState } from './labels';
 import { deriveNeeds, readMoisture, type Need } from './needs';
 import { rankNextChecks, type Circumstance, type NextCheck } from './next-check';
@@ -61,7 +62,7 @@ export function diagnoseZone(dossier: Dossier, zone: Zone, at: Circumstance = 'b
     needs,
     hazards,
     nextChecks,
-    contradictions: findContradictions(belief, read),
+    contradictions: [...findContradictions(belief, read), ...questionDefects(belief, read)],
     evidence: collectEvidence(read, new Set(zone.observations)),
     ...(moisture ? { moisture } : {}),
     settled: nextChecks.length === 0,

@@ -45,7 +45,7 @@ export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, z
   if (dossier.piece.history?.room === 'nursery') {
     hazards.push({
       code: 'nursery',
-      title: 'For a child',
+      title: 'For a child’s room',
       why: 'For a child: use products certified for it and wait out the full cure before use.',
     });
   }
@@ -74,18 +74,18 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
   // One positive test stands, whatever another swab says; only taking it back removes it.
   if (tests.some(({ result }) => result === 'positive')) {
     const why = `The test was positive. No sanding, no scraping, no heat; keep children and pregnant people away. ${turnToForLead(dossier.piece.region)}`;
-    return { code: 'lead_found', title: 'Lead found', gate: 'certified_practice', why };
+    return { code: 'lead_found', title: 'Lead found: stop here', gate: 'certified_practice', why };
   }
   const era = dossier.piece.history?.era ?? 'unknown';
   if (!isLeadPossible(era, dossier.piece.region)) return null;
   const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
   if (coated < LEAD_CREDIBLE) return null;
   const last = tests.at(-1);
-  if (last) return { code: 'lead_not_found', title: 'Lead', why: sayNegative(last.kit) };
+  if (last) return { code: 'lead_not_found', title: 'No lead found here', why: sayNegative(last.kit) };
   const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
   return {
     code: 'lead_possible',
-    title: 'Lead',
+    title: 'Lead is possible: no sanding yet',
     gate: 'lead_test',
     why: `${age}. No dry sanding, power sanding or heat until a lead test is in the record. Swabs can be wrong.`,
   };

@@ -4,6 +4,7 @@ export { assessZone, diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDi
 export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './next-check';
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
+export { mayBeHere } from './fits';
 export type { Hazard } from './hazards';
 export { isAnswered, lastResult, SURFACE_NEEDS, type Need } from './needs';
 export { byInformation, byWorth, drawSurface, inFixedOrder, makeReader, measurePractice } from './practice';

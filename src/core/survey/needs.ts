@@ -11,6 +11,7 @@ import {
 import { resultOf, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
 import type { Belief } from './belief';
+import { mayBeHere } from './fits';
 import type { Hazard } from './hazards';
 import { FACETS, STATES, type FacetName, type FacetValue, type State } from './states';
 
@@ -162,7 +163,7 @@ export function deriveNeeds(
     };
   });
   needs.push(degreaseNeed(belief));
-  needs.push(...statedNeeds(zone), ...smellOfPiece(dossier));
+  needs.push(...statedNeeds(belief, zone), ...smellOfPiece(dossier));
   const moisture = readMoisture(dossier, zone);
   if (moisture?.state === 'damp') needs.push(dryOutNeed(moisture));
   const gate = hazards.find((hazard) => hazard.gate !== undefined);
@@ -219,10 +220,11 @@ function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {
 const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) => FAULT_ANSWERS[code].need?.code === 'odour_seal');
 
 /** Needs that follow straight from something the owner saw, smelled or measured. */
-function statedNeeds(zone: Zone): Need[] {
+function statedNeeds(belief: Belief, zone: Zone): Need[] {
   const needs: Need[] = [];
   const add = (code: string, label: string, why: string): void => void needs.push({ code, label, p: SEEN, why });
   for (const defect of zone.defects ?? []) {
+    if (!mayBeHere(belief, defect.code)) continue;
     const fact = DEFECT_FACTS[defect.code];
     if (fact.repair) add(fact.repair.code, fact.repair.label, `${fact.label} was seen here.`);
     const { need, alsoNeeds = [] } = FAULT_ANSWERS[defect.code];

@@ -11,7 +11,7 @@ import {
   type RepairStepFact,
   type RepairWay,
 } from '../knowledge';
-import { isAnswered } from '../survey';
+import { isAnswered, mayBeHere } from '../survey';
 import { step, type Step } from './choice';
 import { listFaults, type Fault } from './faults';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
@@ -40,6 +40,8 @@ export interface RepairPlan {
 
 /** How much of the harm that a fault does all over it does where there is less of it (estimates). */
 const HARM: Record<Extent, number> = { spot: 0.35, area: 0.7, all: 1 };
+/** Filler takes stain and clear otherwise than wood does, and is seen (estimate). */
+const FILL_SHOWS = 0.6;
 /** Repairs that practitioners may leave undone, knowing what it means. */
 const MAY_BE_LEFT: readonly DefectCode[] = [
   'brush_marks',
@@ -55,11 +57,20 @@ const OF_LEFT_ZONES: readonly RepairPhase[] = ['hold', 'clean', 'dry', 'mend', '
 /** Ways to answer a fault here, `null` for leaving it; never empty. */
 function listWays(fault: Fault, ground: Ground): (RepairWay | null)[] {
   const { ways } = FAULT_ANSWERS[fault.code];
+  if (!mayBeHere(ground.belief, fault.code)) return [NOT_HERE];
   const fit = ways.filter((way) => isAnswered(way, fault) && (way.ground !== 'bare_wood' || isBareWood(ground)));
   if (ground.look === 'leave') return [fit[0] ?? null];
   const leavable = MAY_BE_LEFT.includes(fault.code) && fit.some(({ steps }) => steps.length > 0);
   return fit.length === 0 || leavable ? [...fit, null] : fit;
 }
+
+/** A fault that can hardly be on this ground: kept, questioned in Read, and not worked on. */
+const NOT_HERE: RepairWay = {
+  id: 'not_here',
+  label: 'Look again',
+  steps: [],
+  declined: 'It can hardly be on this ground: look again in Read. Nothing is planned for it.',
+};
 
 const isBareWood = (ground: Ground): boolean =>
   sumWhere(ground.states, (state) => hasSubstrate(...SOLID_WOODS)(state) && hasFinish('bare')(state)) >= 0.5;
@@ -98,6 +109,8 @@ function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
       const undone = { ...(adhesion ? { adhesion } : {}), ...(grain_show ? { grain_show } : {}) };
       const isLeft = way === null && FAULT_ANSWERS[fault.code].ways.length > 0 && !servedByNeed(fault);
       add(isLeft ? undone : way?.fails, HARM[fault.extent]);
+      if (ground.look !== 'opaque' && way?.steps.some((code) => REPAIR_STEPS[code].op === 'fill'))
+        add({ grain_show: FILL_SHOWS }, HARM[fault.extent]);
     }
   const late = lines.filter(({ fact }) => isLate(fact, ground));
   return {
@@ -159,7 +172,9 @@ function mergeFillers(lines: RepairLine[]): RepairLine[] {
 
 /** What waits for the primer: caulk always, filling by the owner's school; and what comes after the last coat. */
 export const isLate = ({ phase }: Pick<RepairStepFact, 'phase'>, ground: Ground): boolean =>
-  phase === 'after_prime' || phase === 'last' || (phase === 'fill' && ground.schools.fill === 'after_prime');
+  phase === 'after_prime' ||
+  phase === 'last' ||
+  (phase === 'fill' && ground.schools.fill === 'after_prime' && ground.look === 'opaque');
 
 /** At least as good in every figure, and the same for all that follows. */
 function beats(a: RepairPlan, b: RepairPlan): boolean {

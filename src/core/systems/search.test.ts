@@ -45,6 +45,28 @@ describe('the search of a zone', () => {
     ['laminate', { stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }, {}],
     ['oak with its grain hidden', { stated: { substrate: 'open_grain_hardwood', finish: 'oil' } }, { grain: 'hide' }],
     ['raw board', { stated: { substrate: 'mdf', finish: 'bare' }, defects: [{ code: 'raw_mdf_edge' }] }, {}],
+    [
+      'old paint with marks and a gouge',
+      {
+        stated: { substrate: 'clear_softwood', finish: 'alkyd_paint' },
+        defects: [
+          { code: 'brush_marks', extent: 'area' },
+          { code: 'gouge', extent: 'spot' },
+        ],
+      },
+      {},
+    ],
+    [
+      'vinyl foil that lifts, with a burn',
+      {
+        stated: { substrate: 'thermofoil', finish: 'factory_film' },
+        defects: [
+          { code: 'lifting_foil', extent: 'spot' },
+          { code: 'burn', extent: 'spot' },
+        ],
+      },
+      {},
+    ],
     ['nothing known, mouldings', { moulded: true, role: 'door' }, { schools: { priming: 'when_needed' } }],
   ])('finds every unbeaten way of the exhaustive walk, and no other: %s', (_name, zone, goal) => {
     const ground = read(zone, goal);

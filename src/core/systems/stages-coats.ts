@@ -189,64 +189,72 @@ export const SMOOTHING: Stage = {
     return `primed,${coats},${tint ?? ''}`;
   },
   choices: (state, ground, products) => {
-    if (ground.look !== 'opaque') return [pass()];
-    const steps: Step[] = [];
-    const primed = state.primers.length > 0;
-    if (primed)
-      steps.push(
-        step('denib', 'Sand smooth, 220', RATE.denib * ground.area, 0, 'Paint shows every nib of primer.', {
-          grit: 220,
-        }),
-      );
     const { lines, ways } = findRepairs(ground, state.repairs);
-    const now = lines.filter(({ fact }) => isLate(fact, ground) && fact.phase !== 'last');
-    steps.push(...makeRepairSteps(now, ['fill']));
+    const late = lines.filter(({ fact }) => isLate(fact, ground) && fact.phase !== 'last');
+    const caulk = makeRepairSteps(late, ['after_prime']);
+    if (ground.look !== 'opaque') return [caulk.length > 0 ? take('caulk', {}, caulk) : pass()];
+    const primed = state.primers.length > 0;
+    const before = [...(primed ? [smoothPrimer(ground)] : []), ...makeRepairSteps(late, ['fill'])];
+    // What is filled then gets its own dab of primer; after the seals, for these show no less than the rest.
+    const after = [...caulk, ...(primed && ground.schools.fill !== 'before' ? [lookAndFill()] : [])];
     // Filled or bared before, and nothing of a primer over it: it lies as open as what is filled now.
-    const open = (primed ? now : lines).filter(({ fact }) => fact.leavesBare);
-    const patches = ways.filter(({ fault }) => fault.code === 'bare_patches');
-    const spots = [...open, ...patches.map(({ fault }) => fault)].reduce((sum, own) => sum + own.spots, 0);
+    const open = (primed ? late : lines).filter(({ fact }) => fact.leavesBare);
+    const patches = ways.filter(({ fault }) => fault.code === 'bare_patches').map(({ fault }) => fault);
+    const spots = [...open, ...patches].reduce((sum, own) => sum + own.spots, 0);
     const what = open.length === 0 ? 'bare patches' : patches.length > 0 ? 'fills and bare patches' : 'fills';
-    const seal = spots > 0 ? sealFills(state, ground, products, spots, what) : null;
-    if (seal) steps.push(...seal.steps);
-    steps.push(...makeRepairSteps(now, ['after_prime']));
-    // After the seal, for it shows no less than the rest; what is filled then gets its own dab of primer.
-    if (primed && ground.schools.fill !== 'before')
-      steps.push(
-        step(
-          'fill',
-          'Look along a low lamp, fill what shows',
-          LOOKING_MIN,
-          0,
-          'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
-        ),
-      );
-    const more = { closesGround: true, ...(seal ? { product: seal.product, ml: seal.ml } : {}) };
-    return [steps.length > 0 ? take('denib', {}, steps, more) : pass({ closesGround: true })];
+    const seals = spots > 0 ? sealSpots(state, ground, products, spots, what) : [];
+    if (seals.length === 0) {
+      const steps = [...before, ...after];
+      return [steps.length > 0 ? take('denib', {}, steps, { closesGround: true }) : pass({ closesGround: true })];
+    }
+    return seals.map(({ seal, product, ml }) =>
+      take('denib', {}, [...before, seal, ...after], { closesGround: true, product, ml }),
+    );
   },
 };
+
+const smoothPrimer = (ground: Ground): Step =>
+  step('denib', 'Sand smooth, 220', RATE.denib * ground.area, 0, 'Paint shows every nib of primer.', { grit: 220 });
+
+const lookAndFill = (): Step =>
+  step(
+    'fill',
+    'Look along a low lamp, fill what shows',
+    LOOKING_MIN,
+    0,
+    'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
+  );
 
 /** The look itself; what is found is filled, and counted, when it is found (common practice). */
 const LOOKING_MIN = 2;
 const SEAL_ML_A_FILL = 3;
 
-/** A dab of primer on every fill: of the one that is on already, or of one that goes over filler in this air. */
-function sealFills(state: SurfaceState, ground: Ground, products: readonly Product[], fills: number, what: string) {
+/** A dab of primer on every open place: of the class that is on already, or of one that goes over filler in this air. */
+function sealSpots(
+  state: SurfaceState,
+  ground: Ground,
+  products: readonly Product[],
+  spots: number,
+  what: string,
+): { seal: Step; product: Product; ml: number }[] {
   const own = state.primers.at(-1)?.code;
-  const wanted = (
-    own ? [own] : ground.ventilation === 'none' ? ['stainblock_primer_wb'] : ['shellac_primer']
-  ) as PrimerCode[];
-  const [product] = offer(products, wanted);
-  if (!product) return null;
-  const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * fills) / 5) * 5);
+  const wanted: PrimerCode[] = own
+    ? [own]
+    : ground.ventilation === 'none'
+      ? ['stainblock_primer_wb']
+      : ['shellac_primer'];
+  const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * spots) / 5) * 5);
   const why = 'Bare filler and bare wood drink paint and show as dull patches.';
-  const seal = step('spot_seal', `Spot-prime the ${what}`, 2 + Math.min(8, fills / 2), product.recoatH, why, {
-    class: product.class,
-    coats: 1,
-    recoatH: product.recoatH,
-    ml,
-    ...tinOf(product),
+  return offer(products, wanted).map((product) => {
+    const seal = step('spot_seal', `Spot-prime the ${what}`, 2 + Math.min(8, spots / 2), product.recoatH, why, {
+      class: product.class,
+      coats: 1,
+      recoatH: product.recoatH,
+      ml,
+      ...tinOf(product),
+    });
+    return { seal, product, ml };
   });
-  return { steps: [seal], product, ml };
 }
 
 export const STAINING: Stage = {

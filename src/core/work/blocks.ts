@@ -1,4 +1,5 @@
 import { listTreated, type Dossier } from '../dossier';
+import { raisesDust } from '../knowledge';
 import { judgeGates, nameZone } from '../piece';
 import { assessZone } from '../survey';
 import type { Task } from './tasks';
@@ -18,7 +19,8 @@ export interface Block {
 const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
 /** What may go on while a fault is alive: keeping apart, cleaning it off damp, drying. */
 const WHILE_HELD: readonly Task['op'][] = ['wait', 'clean', 'dry_out', 'hardware_off', 'label'];
-const isAbrasive = ({ op }: Pick<Task, 'op'>): boolean => ABRASIVE.includes(op);
+const isAbrasive = ({ op, repair }: Pick<Task, 'op' | 'repair'>): boolean =>
+  repair === undefined ? ABRASIVE.includes(op) : raisesDust(repair);
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {

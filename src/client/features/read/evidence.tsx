@@ -40,7 +40,9 @@ export function Clash({ zone, contradiction, change }: Parts & { contradiction: 
       title={
         contradiction.check === 'stated'
           ? 'The checks speak against what you said'
-          : 'These answers do not fit together'
+          : contradiction.defect
+            ? 'Can this be here?'
+            : 'These answers do not fit together'
       }
       action={
         own && id ? (

@@ -57,12 +57,8 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
     <Column gap="$m">
       {wide ? null : <BeliefLine diagnosis={diagnosis} />}
       {diagnosis.hazards.map((hazard) => (
-        <Notice
-          key={hazard.code}
-          tone={hazard.gate ? 'stop' : 'wait'}
-          title={HAZARD_TITLES[hazard.code] ?? 'Take care'}
-        >
-          {hazard.why}
+        <Notice key={hazard.code} tone={hazard.gate || hazard.hold ? 'stop' : 'wait'} title={hazard.title}>
+          {hazard.hold ? `${hazard.why} ${hazard.hold.why} ${hazard.hold.end}` : hazard.why}
         </Notice>
       ))}
       {diagnosis.contradictions.map((contradiction) => (
@@ -114,15 +110,6 @@ const PLACES: readonly ChoiceOption<Circumstance>[] = [
   { code: 'bench', label: 'In the workshop' },
   { code: 'kerb', label: 'At the kerb', hint: 'looks only' },
 ];
-
-const HAZARD_TITLES: Readonly<Record<string, string>> = {
-  lead_possible: 'Lead is possible: no sanding yet',
-  lead_found: 'Lead found: stop here',
-  lead_not_found: 'No lead found here',
-  mould: 'Mould',
-  woodworm: 'Woodworm',
-  nursery: 'For a child’s room',
-};
 
 function UndoLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
   const last = zone.observations?.at(-1);
