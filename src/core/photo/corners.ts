@@ -12,7 +12,7 @@ import {
   ROUGH_SAMPLES,
   scoreQuad,
 } from './quad-score';
-import { coverWhole, measureBeyond } from './whole-lattice';
+import { coverWhole, measureBeyond, settleByRim } from './whole-lattice';
 
 export interface FoundCorners {
   corners: Quad;
@@ -20,6 +20,8 @@ export interface FoundCorners {
   found: number;
   /** How dark lines go on outside (`measureBeyond`), 0–1. */
   beyond: number;
+  /** What lies around the square is not one coat on all sides. */
+  uneven: boolean;
 }
 
 const WORKING_SIDE = 700;
@@ -89,12 +91,15 @@ export function findCorners(pixels: Pixels, cuts: number): FoundCorners | null {
     )
     .sort((a, b) => b.score - a.score)[0];
   if (!best) return null;
-  const whole = coverWhole(lines, best.quad, cuts);
+  const covered = coverWhole(lines, best.quad, cuts);
+  const settled = settleByRim(brightness, lines, covered, cuts);
+  const whole = settled ?? covered;
   const scale = ({ x, y }: Point): Point => ({ x: (x + 0.5) * factor - 0.5, y: (y + 0.5) * factor - 0.5 });
   return {
     corners: fromTopLeft(whole.map(scale) as unknown as Quad),
     found: countFound(lines, whole, cuts),
     beyond: measureBeyond(lines, whole, cuts),
+    uneven: settled === null,
   };
 }
 

@@ -84,3 +84,14 @@ export function estimateTilt(quad: Quad, width: number, height: number): number 
   const length = Math.hypot(...normal);
   return length === 0 ? 90 : (Math.acos(Math.min(1, Math.abs(normal[2]!) / length)) * 180) / Math.PI;
 }
+
+/** The eight squares that lie a cell aside of one over a lattice of `cells` a side. */
+export function shiftByCells(quad: Quad, cells: number): Quad[] {
+  const h = mapUnitSquare(quad);
+  if (!h) return [];
+  const cell = 1 / cells;
+  return [-cell, 0, cell]
+    .flatMap((du) => [-cell, 0, cell].map((dv): readonly [number, number] => [du, dv]))
+    .filter(([du, dv]) => du !== 0 || dv !== 0)
+    .map(([du, dv]) => UNIT_SQUARE.map(({ x, y }) => applyHomography(h, x + du, y + dv)) as unknown as Quad);
+}

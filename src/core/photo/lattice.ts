@@ -68,7 +68,9 @@ const THREAD = 0.075;
 export function readLattice(pixels: Pixels, options: LatticeOptions): LatticeReading {
   const n = options.cuts - 1;
   if (Math.min(pixels.width, pixels.height) < LEAST_PICTURE_PX) return refuse('too_small', options.corners ?? null, n);
-  const found = options.corners ? { corners: options.corners, found: 1, beyond: 0 } : findCorners(pixels, options.cuts);
+  const found = options.corners
+    ? { corners: options.corners, found: 1, beyond: 0, uneven: false }
+    : findCorners(pixels, options.cuts);
   if (!found) return refuse('no_lattice', null, n);
   const { corners } = found;
   if (!isConvex(corners)) return refuse('corners_wrong', corners, n);
@@ -76,7 +78,7 @@ export function readLattice(pixels: Pixels, options: LatticeOptions): LatticeRea
   if (!flat) return refuse('corners_wrong', corners, n);
 
   const faults: PictureFault[] = [];
-  if (found.found < LEAST_FOUND || found.beyond > MOST_BEYOND) faults.push('no_lattice');
+  if (found.found < LEAST_FOUND || found.beyond > MOST_BEYOND || found.uneven) faults.push('no_lattice');
   if (isOutOfFrame(flat)) faults.push('out_of_frame');
   if (shortestSide(corners) / n < LEAST_CELL_PX) faults.push('too_small');
   if (estimateTilt(corners, pixels.width, pixels.height) > MOST_TILT_DEG) faults.push('tilted');

@@ -1,4 +1,4 @@
-import { applyHomography, mapUnitSquare, UNIT_SQUARE, type Quad } from './homography';
+import { applyHomography, mapUnitSquare, shiftByCells, type Quad } from './homography';
 import type { Plane } from './pixels';
 import { FINE_SAMPLES, isPlausible, measureCuts, measureLine, refine, SEEN } from './quad-score';
 
@@ -51,13 +51,7 @@ const STRAY_LINE = 0.15;
 /** A square that lies one cell aside has a line of the lattice outside and takes the rim of the paint for a cut. */
 function shiftBack(lines: Plane, quad: Quad, cuts: number): Quad {
   if (measureBeyond(lines, quad, cuts) <= STRAY_LINE) return quad;
-  const h = mapUnitSquare(quad);
-  if (!h) return quad;
-  const cell = 1 / (cuts - 1);
-  const rivals = [-cell, 0, cell]
-    .flatMap((du) => [-cell, 0, cell].map((dv): readonly [number, number] => [du, dv]))
-    .filter(([du, dv]) => du !== 0 || dv !== 0)
-    .map(([du, dv]) => UNIT_SQUARE.map(({ x, y }) => applyHomography(h, x + du, y + dv)) as unknown as Quad)
+  const rivals = shiftByCells(quad, cuts - 1)
     .filter((rival) => isPlausible(rival, cuts))
     .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
     .filter(({ quad: own }) => measureBeyond(lines, own, cuts) <= STRAY_LINE)
@@ -87,4 +81,37 @@ export function measureBeyond(lines: Plane, quad: Quad, cuts: number): number {
   const inside = measureCuts(lines, quad, cuts);
   const usual = inside.reduce((sum, value) => sum + value, 0) / inside.length;
   return Math.min(1, Math.max(...outside) / Math.max(1e-6, usual));
+}
+
+/** A third of a cell outside the outermost cuts there is coat, clear of grooves and of what flaked along them. */
+const RIM_CELLS = 0.3;
+/** Logarithm of how many times as light one side of the rim may be as another by uneven light alone (on renders it comes to 1.3 at the most). */
+const MOST_RIM_STEP = Math.log(1.7);
+
+/** How much lighter the lightest side of the rim is than the darkest, in the logarithm of light; 0 where all are alike. */
+function measureRimStep(brightness: Plane, quad: Quad, cuts: number): number {
+  const h = mapUnitSquare(quad);
+  if (!h) return Infinity;
+  const out = RIM_CELLS / (cuts - 1);
+  const sides = [-out, 1 + out].flatMap((mark) => [
+    measureLine(brightness, h, [mark, 0, mark, 1], FINE_SAMPLES),
+    measureLine(brightness, h, [0, mark, 1, mark], FINE_SAMPLES),
+  ]);
+  return Math.max(...sides) - Math.min(...sides);
+}
+
+/**
+ * Around a lattice there is nothing but its coat. Where one side of the rim is of another shade than the rest, the square
+ * lies a cell aside, over a coat whose cuts are gone with it: of its neighbours with an even rim the one whose cuts are
+ * darkest is taken. Null where none has one.
+ */
+export function settleByRim(brightness: Plane, lines: Plane, quad: Quad, cuts: number): Quad | null {
+  const isEven = (own: Quad): boolean => measureRimStep(brightness, own, cuts) <= MOST_RIM_STEP;
+  if (isEven(quad)) return quad;
+  const rivals = shiftByCells(quad, cuts - 1)
+    .filter((rival) => isPlausible(rival, cuts))
+    .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
+    .filter(({ quad: own }) => isEven(own))
+    .sort((a, b) => b.score - a.score);
+  return rivals[0]?.quad ?? null;
 }
