@@ -1,9 +1,12 @@
-import type { DefectCode, SubstrateCode } from './codes';
+import type { DefectCode, RoleCode, SubstrateCode } from './codes';
 import { FACED_BOARDS, SOLID_WOODS } from './checks';
 import type { CheckGroup, Says } from './checks';
 
 export interface DefectFact {
   label: string;
+  /** How often it is met where it can be: 1 seldom, 3 on every other piece; and where on a piece it is met most (estimates). */
+  common: 1 | 2 | 3;
+  roles?: readonly RoleCode[];
   /** A defect that was seen is evidence too: a knot is seen because there is wood. */
   says?: Says;
   /** The only grounds it can be on; any where left out. */
@@ -29,50 +32,50 @@ const BOARDS: readonly SubstrateCode[] = [
 
 // prettier-ignore
 export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
-  knot: { label: 'Knot', on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '+++' }, present: { bleed: '+' } } },
-  resin_pocket: { label: 'Resin pocket', on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '++' }, present: { bleed: '++' } } },
-  tannin_bleed: { label: 'Tannin bleed', group: 'stain', says: { present: { bleed: '+++' } } },
-  prior_bleed: { label: 'Stain through an earlier coat', group: 'stain', says: { present: { bleed: '+++' } } },
-  water_ring: { label: 'Water ring' },
-  drink_stain: { label: 'Drink stain', group: 'stain', says: { present: { bleed: '++' } } },
-  water_damage: { label: 'Water damage', group: 'hold', says: { soundness: { sound: '-', marginal: '+' } } },
-  ink_stain: { label: 'Ink stain', group: 'stain', says: { present: { bleed: '++' } } },
-  burn: { label: 'Burn', repair: { code: 'repair_burn', label: 'Scrape and fill the burn' } },
-  smoke_odour: { label: 'Smoke smell', says: { present: { grease: '+', bleed: '+' } } },
-  pet_odour: { label: 'Pet smell' },
-  musty_odour: { label: 'Musty smell' },
-  mould: { label: 'Mould' },
-  open_grain: { label: 'Open grain', on: [...WOODS, 'hardboard'], group: 'figure', says: { grain: { open: '++' } } },
-  raised_grain: { label: 'Raised grain', on: [...WOODS, 'hardboard'] },
-  dent: { label: 'Dent', repair: { code: 'repair_dent', label: 'Fill the dent' } },
-  scratch: { label: 'Scratch', repair: { code: 'repair_scratch', label: 'Sand out or fill the scratch' } },
-  gouge: { label: 'Gouge', repair: { code: 'repair_gouge', label: 'Fill the gouge' } },
-  crack: { label: 'Crack', repair: { code: 'repair_crack', label: 'Glue and fill the crack' } },
-  gap_joint: { label: 'Gap at a joint', repair: { code: 'repair_gap', label: 'Caulk the gap after primer' } },
-  chipped_veneer: { label: 'Chipped veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
-  lifting_veneer: { label: 'Lifting veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
-  bubbled_veneer: { label: 'Bubbled veneer', on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
-  lifting_foil: { label: 'Lifting foil', on: FOILED, group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
-  chipped_foil: { label: 'Chipped foil', on: [...FOILED, 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips' } },
-  swollen_edge: { label: 'Swollen edge', on: BOARDS, group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', mdf: '++', paper_foil: '++', thermofoil: '+' } } },
-  raw_mdf_edge: { label: 'Raw MDF edge', on: ['mdf', ...FOILED, 'wood_veneer', 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { mdf: '++', thermofoil: '+', wood_veneer: '+', paper_foil: '+' } } },
-  raw_chip_edge: { label: 'Raw chipboard edge', on: ['particleboard', 'melamine_board', 'hpl_laminate', ...FOILED, 'wood_veneer'], group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', paper_foil: '+', wood_veneer: '+' } } },
-  loose_edge_band: { label: 'Loose edge band', on: BOARDS, group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down' } },
-  old_holes: { label: 'Old hardware holes', repair: { code: 'repair_holes', label: 'Fill the old hardware holes' } },
-  brush_marks: { label: 'Brush marks', group: 'old_coat', says: { finish: { alkyd_paint: '+', latex_paint: '+', varnish_oil: '+' } } },
-  runs: { label: 'Runs' },
-  flaking: { label: 'Flaking', group: 'hold', says: { soundness: { failing: '+++', marginal: '+' }, finish: { factory_film: '--', bare: '--' } }, saysOfSpot: { soundness: { failing: '-', marginal: '+++' }, finish: { factory_film: '--', bare: '--' } } },
-  alligatoring: { label: 'Crazing', group: 'hold', says: { soundness: { failing: '++', marginal: '+' }, finish: { factory_film: '--' } } },
-  chalking: { label: 'Chalking', group: 'hold', says: { soundness: { marginal: '++' } } },
-  thick_paint: { label: 'Thick paint', group: 'old_coat', says: { finish: { alkyd_paint: '++', latex_paint: '++' } } },
-  bare_patches: { label: 'Bare patches', group: 'hold', says: { soundness: { marginal: '+' } } },
-  high_gloss: { label: 'High gloss' },
-  rust: { label: 'Rust', says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust' } },
-  woodworm: { label: 'Woodworm', on: [...WOODS, 'mdf', 'particleboard', 'hardboard'], says: { substrate: { clear_softwood: '+', closed_grain_hardwood: '+', plywood: '+' } } },
-  loose_joint: { label: 'Loose joint', repair: { code: 'repair_joint', label: 'Glue and clamp the joint' } },
-  loose_runner: { label: 'Loose runner', repair: { code: 'repair_runner', label: 'Tighten the runner' } },
-  dark_drawer_sides: { label: 'Dark drawer sides' },
-  sticker_residue: { label: 'Sticker residue' },
+  knot: { label: 'Knot', common: 3, on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '+++' }, present: { bleed: '+' } } },
+  resin_pocket: { label: 'Resin pocket', common: 1, on: WOODS, group: 'figure', says: { substrate: { knotty_softwood: '++' }, present: { bleed: '++' } } },
+  tannin_bleed: { label: 'Tannin bleed', common: 2, group: 'stain', says: { present: { bleed: '+++' } } },
+  prior_bleed: { label: 'Stain through an earlier coat', common: 2, group: 'stain', says: { present: { bleed: '+++' } } },
+  water_ring: { label: 'Water ring', common: 3, roles: ['top', 'shelf'] },
+  drink_stain: { label: 'Drink stain', common: 2, roles: ['top', 'shelf'], group: 'stain', says: { present: { bleed: '++' } } },
+  water_damage: { label: 'Water damage', common: 2, group: 'hold', says: { soundness: { sound: '-', marginal: '+' } } },
+  ink_stain: { label: 'Ink stain', common: 1, roles: ['top', 'inside', 'drawer_side'], group: 'stain', says: { present: { bleed: '++' } } },
+  burn: { label: 'Burn', common: 1, roles: ['top', 'shelf'], repair: { code: 'repair_burn', label: 'Scrape and fill the burn' } },
+  smoke_odour: { label: 'Smoke smell', common: 2, roles: ['inside', 'drawer_side'], says: { present: { grease: '+', bleed: '+' } } },
+  pet_odour: { label: 'Pet smell', common: 1, roles: ['leg', 'inside'] },
+  musty_odour: { label: 'Musty smell', common: 2, roles: ['inside', 'back', 'drawer_side'] },
+  mould: { label: 'Mould', common: 2, roles: ['back', 'inside', 'leg'] },
+  open_grain: { label: 'Open grain', common: 3, on: [...WOODS, 'hardboard'], group: 'figure', says: { grain: { open: '++' } } },
+  raised_grain: { label: 'Raised grain', common: 1, on: [...WOODS, 'hardboard'] },
+  dent: { label: 'Dent', common: 3, repair: { code: 'repair_dent', label: 'Fill the dent' } },
+  scratch: { label: 'Scratch', common: 3, repair: { code: 'repair_scratch', label: 'Sand out or fill the scratch' } },
+  gouge: { label: 'Gouge', common: 2, repair: { code: 'repair_gouge', label: 'Fill the gouge' } },
+  crack: { label: 'Crack', common: 2, repair: { code: 'repair_crack', label: 'Glue and fill the crack' } },
+  gap_joint: { label: 'Gap at a joint', common: 2, roles: ['frame', 'moulding', 'front'], repair: { code: 'repair_gap', label: 'Caulk the gap after primer' } },
+  chipped_veneer: { label: 'Chipped veneer', common: 3, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
+  lifting_veneer: { label: 'Lifting veneer', common: 2, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
+  bubbled_veneer: { label: 'Bubbled veneer', common: 1, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
+  lifting_foil: { label: 'Lifting foil', common: 3, on: FOILED, group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
+  chipped_foil: { label: 'Chipped foil', common: 2, on: [...FOILED, 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { paper_foil: '++', thermofoil: '++', melamine_board: '+' } }, repair: { code: 'repair_face', label: 'Fill the chips' } },
+  swollen_edge: { label: 'Swollen edge', common: 2, roles: ['edge', 'shelf', 'side', 'door', 'top'], on: BOARDS, group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', mdf: '++', paper_foil: '++', thermofoil: '+' } } },
+  raw_mdf_edge: { label: 'Raw MDF edge', common: 2, roles: ['edge', 'door', 'shelf', 'top'], on: ['mdf', ...FOILED, 'wood_veneer', 'melamine_board', 'hpl_laminate'], group: 'build', says: { substrate: { mdf: '++', thermofoil: '+', wood_veneer: '+', paper_foil: '+' } } },
+  raw_chip_edge: { label: 'Raw chipboard edge', common: 2, roles: ['edge', 'shelf', 'side', 'top'], on: ['particleboard', 'melamine_board', 'hpl_laminate', ...FOILED, 'wood_veneer'], group: 'build', says: { substrate: { particleboard: '++', melamine_board: '++', paper_foil: '+', wood_veneer: '+' } } },
+  loose_edge_band: { label: 'Loose edge band', common: 2, roles: ['edge', 'shelf', 'side', 'top'], on: BOARDS, group: 'build', says: { substrate: { melamine_board: '++', wood_veneer: '+', paper_foil: '+' } }, repair: { code: 'repair_edge_band', label: 'Glue the edge band down' } },
+  old_holes: { label: 'Old hardware holes', common: 3, roles: ['drawer_front', 'door', 'front'], repair: { code: 'repair_holes', label: 'Fill the old hardware holes' } },
+  brush_marks: { label: 'Brush marks', common: 2, group: 'old_coat', says: { finish: { alkyd_paint: '+', latex_paint: '+', varnish_oil: '+' } } },
+  runs: { label: 'Runs', common: 2, roles: ['frame', 'moulding', 'leg', 'door', 'edge'] },
+  flaking: { label: 'Flaking', common: 2, group: 'hold', says: { soundness: { failing: '+++', marginal: '+' }, finish: { factory_film: '--', bare: '--' } }, saysOfSpot: { soundness: { failing: '-', marginal: '+++' }, finish: { factory_film: '--', bare: '--' } } },
+  alligatoring: { label: 'Crazing', common: 1, group: 'hold', says: { soundness: { failing: '++', marginal: '+' }, finish: { factory_film: '--' } } },
+  chalking: { label: 'Chalking', common: 1, group: 'hold', says: { soundness: { marginal: '++' } } },
+  thick_paint: { label: 'Thick paint', common: 2, roles: ['moulding', 'frame', 'door', 'leg'], group: 'old_coat', says: { finish: { alkyd_paint: '++', latex_paint: '++' } } },
+  bare_patches: { label: 'Bare patches', common: 2, group: 'hold', says: { soundness: { marginal: '+' } } },
+  high_gloss: { label: 'High gloss', common: 2, roles: ['door', 'drawer_front', 'front', 'frame'] },
+  rust: { label: 'Rust', common: 1, roles: ['hardware', 'leg', 'frame'], says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust' } },
+  woodworm: { label: 'Woodworm', common: 1, roles: ['back', 'leg', 'frame', 'inside'], on: [...WOODS, 'mdf', 'particleboard', 'hardboard'], says: { substrate: { clear_softwood: '+', closed_grain_hardwood: '+', plywood: '+' } } },
+  loose_joint: { label: 'Loose joint', common: 2, roles: ['leg', 'frame'], repair: { code: 'repair_joint', label: 'Glue and clamp the joint' } },
+  loose_runner: { label: 'Loose runner', common: 3, roles: ['drawer_front', 'drawer_side', 'inside'], repair: { code: 'repair_runner', label: 'Tighten the runner' } },
+  dark_drawer_sides: { label: 'Dark drawer sides', common: 2, roles: ['drawer_side', 'drawer_front', 'inside'] },
+  sticker_residue: { label: 'Sticker residue', common: 2, roles: ['door', 'drawer_front', 'side', 'inside'] },
 };
 
 /** The defects as they are looked for, a list at a time; each stands in exactly one list. */

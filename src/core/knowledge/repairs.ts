@@ -97,6 +97,8 @@ export interface RepairWay {
 
 export interface FaultAnswer {
   ways: readonly RepairWay[];
+  /** What sees to it where no repair of its own does. */
+  served?: string;
   /** What leaving it adds to the chances where it is all over. `must`: it is never left. */
   left: { must?: true; adhesion?: number; grain_show?: number; bleed?: number; says: string };
   /** Colour that comes through from single places: a spot seal or a primer that holds old stains serves it. */
@@ -121,20 +123,20 @@ const WIDE: readonly Extent[] = ['area', 'all'];
 /* What each defect asks for (common practice); chances of what is left undone are estimates. */
 // prettier-ignore
 export const FAULT_ANSWERS: Record<DefectCode, FaultAnswer> = {
-  knot: { ways: [], stains: 0.3, left: { says: 'A yellow ring comes through, in months or at once.' }, basis: 'practice' },
+  knot: { ways: [], served: 'Spot-sealed, or blocked by the primer', stains: 0.3, left: { says: 'A yellow ring comes through, in months or at once.' }, basis: 'practice' },
   resin_pocket: { ways: [{ id: 'scrape', label: 'Scrape out, fill', steps: ['scrape_resin', 'fill_hard'] }], stains: 0.5, left: { must: true, bleed: 0.6, says: 'Resin pushes the paint off when it is warm.' }, basis: 'practice' },
-  tannin_bleed: { ways: [], left: { says: 'Brown comes up through pale paint; the whole face wants blocking.' }, basis: 'practice' },
-  prior_bleed: { ways: [], left: { says: 'What came through once comes through again; the whole face wants blocking.' }, basis: 'practice' },
-  water_ring: { ways: [], stains: 0.3, left: { says: 'The ring comes through waterborne coats.' }, basis: 'practice' },
-  drink_stain: { ways: [], stains: 0.4, left: { says: 'It comes through waterborne coats.' }, basis: 'practice' },
-  ink_stain: { ways: [], stains: 0.5, left: { says: 'Ink comes through all but shellac and oil.' }, basis: 'practice' },
+  tannin_bleed: { ways: [], served: 'Blocked over the whole face', left: { says: 'Brown comes up through pale paint; the whole face wants blocking.' }, basis: 'practice' },
+  prior_bleed: { ways: [], served: 'Blocked over the whole face', left: { says: 'What came through once comes through again; the whole face wants blocking.' }, basis: 'practice' },
+  water_ring: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.3, left: { says: 'The ring comes through waterborne coats.' }, basis: 'practice' },
+  drink_stain: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.4, left: { says: 'It comes through waterborne coats.' }, basis: 'practice' },
+  ink_stain: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.5, left: { says: 'Ink comes through all but shellac and oil.' }, basis: 'practice' },
   water_damage: { ways: [{ id: 'dry_and_sand', label: 'Dry it, sand what is soft', steps: ['sand_softened'] }], stains: 0.3, need: { ...DRY, why: 'Measure before painting: damp wood sheds paint.' }, left: { adhesion: 0.4, says: 'Softened finish lets go, and the new coat with it.' }, basis: 'practice' },
   burn: { ways: [{ id: 'scrape', label: 'Scrape out, fill', steps: ['scrape_char', 'fill_hard'] }], stains: 0.4, left: { must: true, says: 'Char holds no paint and its halo comes through.' }, basis: 'practice' },
   smoke_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'Smoke comes back through paint unless sealed.' }, left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
   pet_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'It comes back through paint unless sealed.' }, left: { must: true, says: 'The smell comes back with the first warm day.' }, basis: 'practice' },
   musty_odour: { ways: [{ id: 'air', label: 'Dry, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'Dry it first; the rest is sealed in.' }, alsoNeeds: [{ ...DRY, why: 'Must is damp that has not ended.' }], left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
   mould: { ways: [{ id: 'hold', label: 'Find the damp, clean, dry', steps: ['hold_mould', 'clean_mould'], details: ['damp'] }, { id: 'clean', label: 'Clean it off', steps: ['clean_mould'], details: ['dry'] }], stains: 0.2, need: { ...DRY, why: 'Mould means damp: find where it comes from and let the wood dry out.', details: ['damp'] }, hold: { ends: ['dry'], why: 'Wet mould comes back through any coat, and its spores are in the dust.', end: 'It goes on when the damp has been found and ended and the wood reads dry: answer “dry now” in Read.' }, question: { ask: 'Is it damp there still?', answers: [{ code: 'damp', label: 'Damp, or not known' }, { code: 'dry', label: 'Dry now, source ended' }] }, left: { must: true, says: 'It grows on under the paint.' }, basis: 'practice' },
-  open_grain: { ways: [], left: { says: 'Pores show through any film; filled where you want the grain hidden.' }, basis: 'practice' },
+  open_grain: { ways: [], served: 'Filled where you want the grain hidden', left: { says: 'Pores show through any film; filled where you want the grain hidden.' }, basis: 'practice' },
   raised_grain: { ways: [{ id: 'sand', label: 'Sand it', steps: ['sand_raised'] }], left: { grain_show: 0.35, says: 'It feels rough and shows under satin.' }, basis: 'practice' },
   dent: { ways: [{ id: 'fill', label: 'Fill it', steps: ['fill_soft'] }, { id: 'steam', label: 'Steam it up', steps: ['steam_dent'], ground: 'bare_wood', fails: { grain_show: 0.15 } }], left: { grain_show: 0.8, says: 'Paint hides no dent; gloss shows it best.' }, basis: 'practice' },
   scratch: { ways: [{ id: 'sand', label: 'Sand it out', steps: ['sand_scratch'], details: ['in_coat'] }, { id: 'fill', label: 'Fill it', steps: ['fill_soft'] }], question: { ask: 'How deep?', answers: [{ code: 'in_wood', label: 'A nail catches in it' }, { code: 'in_coat', label: 'Only in the coat' }] }, left: { grain_show: 0.5, says: 'A line shows through thin coats.' }, basis: 'practice' },

@@ -4,9 +4,9 @@ export { assessZone, diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDi
 export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './next-check';
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
-export { mayBeHere } from './fits';
+export { mayBeHere, rankDefects } from './fits';
 export type { Hazard } from './hazards';
-export { isAnswered, lastResult, SURFACE_NEEDS, type Need } from './needs';
+export { isAnswered, lastResult, sayAnswers, SURFACE_NEEDS, type Need } from './needs';
 export { byInformation, byWorth, drawSurface, inFixedOrder, makeReader, measurePractice } from './practice';
 export { reportDiagnosis } from './report';
 export { FACETS, STATES, type State } from './states';

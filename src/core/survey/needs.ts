@@ -8,7 +8,7 @@ import {
   type DefectCode,
   type Extent,
 } from '../knowledge';
-import { resultOf, type Dossier, type Zone } from '../dossier';
+import { resultOf, type Defect, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
 import type { Belief } from './belief';
 import { mayBeHere } from './fits';
@@ -208,6 +208,14 @@ export const isAnswered = (
   defect: { code: DefectCode; extent?: Extent | undefined; detail?: string | undefined },
 ): boolean =>
   (!extents || extents.includes(defect.extent ?? 'area')) && (!details || details.includes(detailOf(defect) ?? ''));
+
+/** The ways there are to answer a defect, in words, and what leaving it would mean; which is taken, the plan decides. */
+export function sayAnswers(defect: Defect): { ways: string[]; left: string } {
+  const { ways, need, served = 'Left as it is', left } = FAULT_ANSWERS[defect.code];
+  const open = ways.filter((way) => isAnswered(way, defect)).map(({ declined, label }) => declined ?? label);
+  if (open.length > 0) return { ways: [...new Set(open)], left: left.says };
+  return { ways: [need && isAnswered(need, defect) ? need.label : served], left: left.says };
+}
 
 /** A smell sits in every face of a piece, inside ones as well. */
 function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {

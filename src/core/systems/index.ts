@@ -12,7 +12,7 @@ export { DULLING_STAGE } from './search';
 export { mergeJobs, type Job } from './jobs';
 export { listTurningPoints, type TurningPoint } from './turning-points';
 export { listTakenSteps, type TakenSystem } from './taken';
-export type { Supply } from './supplies';
+export type { SmallSupply, Supply } from './supplies';
 export type { CoatStack } from './surface-state';
 export { SPRAY_SET_UP_MIN, type CoatingSystem, type SystemLabel, type ZonePlan } from './system';
 export { listLeaders, type Leader } from './leaders';

@@ -234,12 +234,12 @@ export interface FaultNote {
 /** Every fault of a zone with what the plan does about it. */
 export function describeFaults({ ways }: RepairPlan): FaultNote[] {
   return ways.map(({ fault, way }) => {
-    const { left, ways: all, need } = FAULT_ANSWERS[fault.code];
+    const { left, need, served } = FAULT_ANSWERS[fault.code];
     const base = { code: fault.code, left: left.says };
     if (way?.declined) return { ...base, state: 'declined', text: way.declined };
     if (way) return { ...base, state: 'repaired', text: way.label };
     if (need && servedByNeed(fault)) return { ...base, state: 'by_layers', text: need.label };
-    if (all.length === 0) return { ...base, state: 'by_layers', text: 'Seen to by what goes on under the paint' };
+    if (served) return { ...base, state: 'by_layers', text: served };
     return { ...base, state: 'left', text: 'Left as it is' };
   });
 }

@@ -18,7 +18,7 @@ export interface Block {
 /** Dry abrasion and heat, which lead forbids until it is settled. */
 const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
 /** What may go on while a fault is alive: keeping apart, cleaning it off damp, drying. */
-const WHILE_HELD: readonly Task['op'][] = ['wait', 'clean', 'dry_out', 'hardware_off', 'label'];
+const WHILE_HELD: readonly Task['op'][] = ['wait', 'clean', 'degrease', 'dry_out', 'hardware_off', 'label'];
 const isAbrasive = ({ op, repair }: Pick<Task, 'op' | 'repair'>): boolean =>
   repair === undefined ? ABRASIVE.includes(op) : raisesDust(repair);
 

@@ -19,6 +19,7 @@ import { formatChanceRange } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
+import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
@@ -84,8 +85,9 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
           {() => <Layers plan={zonePlan} dossier={dossier} />}
         </Disclosure>
       ) : null}
+      {zonePlan && zone ? <FaultList zone={zoneName(zone)} faults={zonePlan.faults} /> : null}
       <JobList system={system} dossier={dossier} />
-      <ToBuy supplies={system.supplies} />
+      <ToBuy supplies={system.supplies} small={system.small} />
       {system.assumes.map((text) => (
         <Small key={text}>{text}</Small>
       ))}

@@ -26,7 +26,7 @@ describe('the list of what to buy', () => {
     expect(sayTins(supply({ fromShelf: [{ id: 'a', ml: 1200 }], buy: none }), METRIC)).toBe(
       '1.2 L from the shelf: nothing to buy',
     );
-    expect(listToBuyText([supply({ fromShelf: [{ id: 'a', ml: 200 }] })], METRIC)).toBe(
+    expect(listToBuyText([supply({ fromShelf: [{ id: 'a', ml: 200 }] })], [], METRIC)).toBe(
       'Cabinet enamel: 200 ml from the shelf, and 1 × 750 ml and 1 × 250 ml, about 44',
     );
   });

@@ -1,5 +1,5 @@
 import type { Measures } from '@/client/store';
-import type { Supply } from '@/core/systems';
+import type { SmallSupply, Supply } from '@/core/systems';
 
 /** "1 × 750 ml and 1 × 250 ml, about 44", or that the shelf has it. */
 export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Measures): string {
@@ -10,8 +10,11 @@ export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Mea
   return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${sayMoney(buy.price)}`;
 }
 
-export const listToBuyText = (supplies: readonly Supply[], measures: Measures): string =>
-  supplies.map((supply) => `${supply.label}: ${sayTins(supply, measures)}`).join('\n');
+export const listToBuyText = (supplies: readonly Supply[], small: readonly SmallSupply[], measures: Measures): string =>
+  [
+    ...supplies.map((supply) => `${supply.label}: ${sayTins(supply, measures)}`),
+    ...small.map(({ label, ml }) => (ml > 0 ? `${label}: about ${measures.sayVolume(ml)}` : label)),
+  ].join('\n');
 
 /** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
 export function listToBuyCsv(supplies: readonly Supply[]): string {

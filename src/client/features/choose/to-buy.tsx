@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { Body, Button, Column, Disclosure, Row, Small, Strong, printText } from '@/client/ui';
 import { useMeasures } from '@/client/store';
-import type { Supply } from '@/core/systems';
+import type { SmallSupply, Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 
 /** What to buy by tin sizes, with what the shelf has taken off; to copy or to save as a table. */
-export function ToBuy({ supplies }: { supplies: readonly Supply[] }) {
+export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small: readonly SmallSupply[] }) {
   const measures = useMeasures();
   const [copied, setCopied] = useState<string | null>(null);
   const price = supplies.reduce((sum, { buy }) => sum + buy.price, 0);
   const copy = (): void => {
     navigator.clipboard
-      .writeText(listToBuyText(supplies, measures))
+      .writeText(listToBuyText(supplies, small, measures))
       .then(() => setCopied('Copied.'))
       .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
   };
@@ -30,10 +30,21 @@ export function ToBuy({ supplies }: { supplies: readonly Supply[] }) {
               </Column>
             ))}
           </Column>
+          {small.length > 0 ? (
+            <Column role="list" gap="$xs" aria-label="Small things">
+              <Strong>Small things, in the price by the splash</Strong>
+              {small.map(({ label, ml }) => (
+                <Body
+                  key={label}
+                  role="listitem"
+                >{`${label}${ml > 0 ? `, about ${measures.sayVolume(ml)}` : ''}`}</Body>
+              ))}
+            </Column>
+          ) : null}
           <Small>Prices of classes are estimates until your own tins stand on the shelf.</Small>
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={copy}>Copy the list</Button>
-            <Button onPress={() => printText('To buy', listToBuyText(supplies, measures))}>Print it</Button>
+            <Button onPress={() => printText('To buy', listToBuyText(supplies, small, measures))}>Print it</Button>
             <a
               href={`data:text/csv;charset=utf-8,${encodeURIComponent(listToBuyCsv(supplies))}`}
               download="to-buy.csv"

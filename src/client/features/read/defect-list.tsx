@@ -5,7 +5,7 @@ import {
   Card,
   Choices,
   Column,
-  Disclosure,
+  DefectGlyph,
   measureDrawing,
   Row,
   Small,
@@ -14,8 +14,10 @@ import {
   type Place,
 } from '@/client/ui';
 import type { Defect } from '@/core/dossier';
-import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
+import { DEFECT_FACTS, detailOf, FAULT_ANSWERS } from '@/core/knowledge';
+import { sayAnswers } from '@/core/survey';
 import type { Shape } from '@/core/templates';
+import { DefectPicker } from './defect-picker';
 import type { ReadingParts } from './reading-words';
 
 interface DefectListProps extends ReadingParts {
@@ -25,7 +27,7 @@ interface DefectListProps extends ReadingParts {
 }
 
 /** What is wrong with the zone: each defect is evidence and work, with its extent, number, place and picture. */
-export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }: DefectListProps) {
+export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, onPlacing }: DefectListProps) {
   const defects = zone.defects ?? [];
   const set = (next: Defect[]): void => change({ type: 'defects_set', zoneId: zone.id, defects: next });
   const update = (index: number, part: Partial<Defect>): void =>
@@ -53,23 +55,11 @@ export function DefectList({ zone, dossier, change, shapes, placing, onPlacing }
           }
         />
       ))}
-      <Disclosure label="Add damage or a stain">
-        {(close) =>
-          DEFECT_LISTS.map(({ label, codes }) => (
-            <Column key={label} gap="$s">
-              <Strong>{label}</Strong>
-              <Choices
-                label={label}
-                options={codes.map((code) => ({ code, label: DEFECT_FACTS[code].label }))}
-                onPick={(code: DefectCode) => {
-                  set([...defects, { code, extent: 'spot', count: 1 }]);
-                  close();
-                }}
-              />
-            </Column>
-          ))
-        }
-      </Disclosure>
+      <DefectPicker
+        zone={zone}
+        diagnosis={diagnosis}
+        onPick={(code) => set([...defects, { code, extent: 'spot', count: 1 }])}
+      />
     </Column>
   );
 }
@@ -92,12 +82,31 @@ interface DefectCardProps {
 }
 
 function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRemove, photoButton }: DefectCardProps) {
-  const { label, repair } = DEFECT_FACTS[defect.code];
+  const { label } = DEFECT_FACTS[defect.code];
+  const { question } = FAULT_ANSWERS[defect.code];
+  const { ways, left } = sayAnswers(defect);
   const count = defect.count ?? 1;
   return (
     <Card gap="$s">
-      <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
-      {repair ? <Small>{repair.label}</Small> : null}
+      <Row gap="$m" alignItems="center">
+        <DefectGlyph code={defect.code} />
+        <Column flex={1}>
+          <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
+          <Small>{ways.join(', or ')}</Small>
+          <Small>{`Left: ${left.charAt(0).toLowerCase()}${left.slice(1)}`}</Small>
+        </Column>
+      </Row>
+      {question ? (
+        <Column gap="$xs">
+          <Strong>{question.ask}</Strong>
+          <Choices
+            label={`${label}: ${question.ask}`}
+            options={question.answers}
+            value={detailOf(defect)}
+            onPick={(detail) => onUpdate({ detail })}
+          />
+        </Column>
+      ) : null}
       <Choices
         label={`${label}: how much`}
         options={EXTENTS}

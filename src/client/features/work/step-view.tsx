@@ -24,6 +24,7 @@ import {
   Figure,
   Notice,
   PieceDrawing,
+  RepairGlyph,
   Row,
   Small,
   StateMark,
@@ -84,7 +85,8 @@ export function StepView({ view, task, onLog }: StepViewProps) {
       assessZone(piece.dossier, zone).hazards.some(({ code }) => code.startsWith('lead')),
     );
     const { application } = piece.dossier.goal ?? {};
-    return listCautions(task, { ...(application ? { application } : {}), oldCoat });
+    const hazards = zones.flatMap((zone) => assessZone(piece.dossier, zone).hazards.map(({ code }) => code));
+    return listCautions(task, { ...(application ? { application } : {}), oldCoat, hazards });
   }, [task, zones, piece.dossier]);
   const facts = listFacts(task, zones, piece.dossier.goal?.application);
   const wait = findWait(task, piece.tasks, now);
@@ -114,7 +116,12 @@ export function StepView({ view, task, onLog }: StepViewProps) {
     <Card role="region" aria-label="This step" gap="$m">
       <Column gap="$xs">
         <Small>{task.state === 'open' ? 'This step' : task.state === 'done' ? 'Done' : 'Left out'}</Small>
-        <Title render="h2">{task.label}</Title>
+        <Row gap="$m" alignItems="center">
+          {task.repair ? <RepairGlyph code={task.repair} /> : null}
+          <Title render="h2" flex={1}>
+            {task.label}
+          </Title>
+        </Row>
         <Body fontSize={18} lineHeight={24}>
           {sayWhere(piece, { zones: task.openZones.length > 0 ? task.openZones : task.zones })}
         </Body>
@@ -129,8 +136,8 @@ export function StepView({ view, task, onLog }: StepViewProps) {
       </Row>
       {task.class ? (
         <Strong>{`With: ${tin?.name ?? labelProduct(task.class as ProductClass)}${task.grit ? `, ${task.grit} paper` : ''}`}</Strong>
-      ) : task.grit ? (
-        <Strong>{`With: ${task.grit} paper`}</Strong>
+      ) : (task.material ?? task.grit) ? (
+        <Strong>{`With: ${task.material ?? `${task.grit} paper`}`}</Strong>
       ) : null}
       {own.length > 1 ? (
         <Choices

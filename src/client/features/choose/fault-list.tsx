@@ -1,0 +1,31 @@
+import { Body, Column, DefectGlyph, Disclosure, Row, Small, Strong } from '@/client/ui';
+import { DEFECT_FACTS } from '@/core/knowledge';
+import type { ZonePlan } from '@/core/systems';
+
+const STATES = { repaired: '', by_layers: '', declined: 'Nothing is done: ', left: '' } as const;
+
+/** Each fault of a zone with what this system does about it, and what leaving it would mean. */
+export function FaultList({ zone, faults }: { zone: string; faults: ZonePlan['faults'] }) {
+  if (faults.length === 0) return null;
+  const count = faults.length === 1 ? 'one fault' : `${faults.length} faults`;
+  return (
+    <Disclosure label={`${zone}: ${count}, and what is done`}>
+      {() => (
+        <Column role="list" gap="$m">
+          {faults.map(({ code, text, left, state }, i) => (
+            <Row key={`${code}${i}`} role="listitem" gap="$m" alignItems="center">
+              <DefectGlyph code={code} />
+              <Column flex={1}>
+                <Strong>{DEFECT_FACTS[code].label}</Strong>
+                <Body>{`${STATES[state]}${state === 'declined' ? text.charAt(0).toLowerCase() + text.slice(1) : text}`}</Body>
+                {state === 'declined' ? null : (
+                  <Small>{`${state === 'left' ? 'Which means' : 'Left'}: ${left.charAt(0).toLowerCase()}${left.slice(1)}`}</Small>
+                )}
+              </Column>
+            </Row>
+          ))}
+        </Column>
+      )}
+    </Disclosure>
+  );
+}

@@ -1,0 +1,44 @@
+import { Choices, Column, DefectGlyph, Disclosure, Strong, type ChoiceOption } from '@/client/ui';
+import type { Zone } from '@/core/dossier';
+import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
+import { rankDefects, type ZoneDiagnosis } from '@/core/survey';
+
+interface DefectPickerProps {
+  zone: Zone;
+  diagnosis: ZoneDiagnosis;
+  onPick: (code: DefectCode) => void;
+}
+
+/** So many are offered first. */
+const LIKELY = 10;
+
+const asTile = (code: DefectCode): ChoiceOption<DefectCode> => ({
+  code,
+  label: DEFECT_FACTS[code].label,
+  drawing: <DefectGlyph code={code} />,
+});
+
+/** What the eye meets, drawn: first what this ground and this part have most often, then all others by kind. */
+export function DefectPicker({ zone, diagnosis, onPick }: DefectPickerProps) {
+  return (
+    <Disclosure label="Add damage or a stain">
+      {(close) => {
+        const pick = (code: DefectCode): void => {
+          onPick(code);
+          close();
+        };
+        const likely = rankDefects(diagnosis.belief, zone.role).slice(0, LIKELY);
+        const others = DEFECT_LISTS.map(({ label, codes }) => ({
+          label,
+          codes: codes.filter((code) => !likely.includes(code)),
+        })).filter(({ codes }) => codes.length > 0);
+        return [{ label: 'Likely here', codes: likely }, ...others].map(({ label, codes }) => (
+          <Column key={label} gap="$s">
+            <Strong>{label}</Strong>
+            <Choices label={label} tileWidth={100} options={codes.map(asTile)} onPick={pick} />
+          </Column>
+        ));
+      }}
+    </Disclosure>
+  );
+}
