@@ -1,33 +1,13 @@
 import fc from 'fast-check';
-import { computeLuminance, convertHexToLinearRgb } from '@/core/colour';
 import type { Dossier } from '@/core/dossier';
 import { assessZone } from '@/core/survey';
 import { planPiece, reportPlan } from '@/core/systems';
 import { anyTin, anyWishes, SEED } from './random-dossiers';
-import { findBreaches, type Circumstances } from './rule-walker';
+import { findBreaches } from './rule-walker';
+import { surround } from './surround';
 
 const always = <T>(property: fc.IProperty<T>, numRuns: number): void =>
   fc.assert(property, { seed: SEED, numRuns, endOnFailure: true });
-
-function surround(piece: Dossier, { belief, needs }: ReturnType<typeof assessZone>, z: number): Circumstances {
-  const zone = piece.zones![z]!;
-  const goal = piece.goal ?? {};
-  const room = piece.piece.history?.room;
-  const left = zone.role === 'hardware' || zone.role === 'back';
-  const wet = room === 'kitchen' || room === 'bathroom';
-  return {
-    diagnosis: { ...belief, bleed_p: belief.present.bleed, needs },
-    pale: computeLuminance(convertHexToLinearRgb(goal.colour ?? '#F3EFE6')) > 0.35,
-    look: left ? 'leave' : (goal.look ?? 'opaque'),
-    spotsOnly: goal.schools?.stain_block === 'spots_only',
-    primesAlways: goal.schools?.priming !== 'when_needed',
-    ventilated: goal.ventilation !== 'none',
-    area: zone.area_m2!,
-    wornHard: zone.role === 'top' || (wet && ['door', 'drawer_front', 'front'].includes(zone.role)),
-    fillsLate: goal.schools?.fill === 'after_prime',
-    tins: piece.shelf ?? [],
-  };
-}
 
 type System = ReturnType<typeof planPiece>['systems'][number];
 

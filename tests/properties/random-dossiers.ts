@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '@/core/dossier';
-import { CHECKS, DEFECTS, ERAS, PAINTS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
+import { DOSSIER_FORMAT, type Defect, type Dossier, type Observation, type Zone } from '@/core/dossier';
+import { CHECKS, DEFECT_DETAILS, DEFECTS, ERAS, PAINTS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
 
 export const SEED = 20_260_521;
 
@@ -86,3 +86,51 @@ export const anyWishes: fc.Arbitrary<Dossier> = fc
     shelf: fc.tuple(anyTin('t1'), anyTin('t2'), anyTin('t3')),
   })
   .map(({ dossier, ...more }) => ({ ...dossier, ...more, shelf: [...more.shelf] }));
+
+const GROUNDS = [
+  { substrate: 'knotty_softwood', finish: 'varnish_oil' },
+  { substrate: 'clear_softwood', finish: 'alkyd_paint' },
+  { substrate: 'open_grain_hardwood', finish: 'oil' },
+  { substrate: 'closed_grain_hardwood', finish: 'bare' },
+  { substrate: 'wood_veneer', finish: 'nitro_lacquer' },
+  { substrate: 'thermofoil', finish: 'factory_film' },
+  { substrate: 'melamine_board', finish: 'factory_film' },
+  { substrate: 'mdf', finish: 'bare' },
+  { substrate: 'metal_ferrous', finish: 'alkyd_paint' },
+] as const;
+
+/** One zone of a stated ground with one to six faults of any extent, whether they can be there or not. */
+export const anyFaulty: fc.Arbitrary<Dossier> = fc
+  .record({
+    stated: fc.constantFrom(...GROUNDS),
+    role: fc.constantFrom('side' as const, 'drawer_front' as const, 'top' as const, 'inside' as const),
+    defects: fc.array(
+      fc.record(
+        {
+          code: fc.constantFrom(...DEFECTS),
+          extent: fc.constantFrom('spot' as const, 'area' as const, 'all' as const),
+          count: fc.integer({ min: 1, max: 12 }),
+          detail: fc.constantFrom(...DEFECT_DETAILS),
+        },
+        { requiredKeys: ['code'] },
+      ),
+      { minLength: 1, maxLength: 6 },
+    ),
+    goal: fc.record({
+      look: fc.constantFrom('opaque' as const, 'opaque' as const, 'opaque' as const, 'clear' as const),
+      colour: fc.constantFrom('#F3EFE6', '#2B3A42'),
+      ventilation: fc.constantFrom('good' as const, 'good' as const, 'none' as const),
+      grain: fc.constantFrom('hide' as const, 'show' as const),
+      paint: fc.constant('wb_alkyd_enamel' as const),
+      schools: fc.record({
+        fill: fc.constantFrom('before' as const, 'after_prime' as const, 'obvious_first_then_after_prime' as const),
+        priming: fc.constantFrom('always' as const, 'when_needed' as const),
+      }),
+    }),
+  })
+  .map(({ stated, role, defects, goal }) => ({
+    format: DOSSIER_FORMAT,
+    piece: { kind: 'chest', history: { era: 'since_2000' } },
+    zones: [{ id: 'a', role, area_m2: 0.8, stated, defects: defects as Defect[] }],
+    goal,
+  }));

@@ -4,6 +4,13 @@ import { useMeasures } from '@/client/store';
 import type { SmallSupply, Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 
+const sayToBuy = (price: number, small: number, { sayMoney }: ReturnType<typeof useMeasures>): string =>
+  price > 0
+    ? `To buy: about ${sayMoney(price)}`
+    : small > 0
+      ? 'To buy: small things, the shelf has the coats'
+      : 'To buy: nothing, the shelf has it all';
+
 /** What to buy by tin sizes, with what the shelf has taken off; to copy or to save as a table. */
 export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small: readonly SmallSupply[] }) {
   const measures = useMeasures();
@@ -16,9 +23,7 @@ export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small:
       .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
   };
   return (
-    <Disclosure
-      label={price > 0 ? `To buy: about ${measures.sayMoney(price)}` : 'To buy: nothing, the shelf has it all'}
-    >
+    <Disclosure label={sayToBuy(price, small.length, measures)}>
       {() => (
         <Column gap="$m">
           <Column role="list" gap="$s">

@@ -1,0 +1,25 @@
+import { computeLuminance, convertHexToLinearRgb } from '@/core/colour';
+import type { Dossier } from '@/core/dossier';
+import type { assessZone } from '@/core/survey';
+import type { Circumstances } from './rule-walker';
+
+/** What the walker of the rules is told of a zone, read off the dossier alone. */
+export function surround(piece: Dossier, { belief, needs }: ReturnType<typeof assessZone>, z: number): Circumstances {
+  const zone = piece.zones![z]!;
+  const goal = piece.goal ?? {};
+  const room = piece.piece.history?.room;
+  const left = zone.role === 'hardware' || zone.role === 'back';
+  const wet = room === 'kitchen' || room === 'bathroom';
+  return {
+    diagnosis: { ...belief, bleed_p: belief.present.bleed, needs },
+    pale: computeLuminance(convertHexToLinearRgb(goal.colour ?? '#F3EFE6')) > 0.35,
+    look: left ? 'leave' : (goal.look ?? 'opaque'),
+    spotsOnly: goal.schools?.stain_block === 'spots_only',
+    primesAlways: goal.schools?.priming !== 'when_needed',
+    ventilated: goal.ventilation !== 'none',
+    area: zone.area_m2!,
+    wornHard: zone.role === 'top' || (wet && ['door', 'drawer_front', 'front'].includes(zone.role)),
+    fillsLate: goal.schools?.fill === 'after_prime',
+    tins: piece.shelf ?? [],
+  };
+}
