@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { CHECKS, ROLES } from '@/core/knowledge';
+import { CHECKS, DEFECT_FACTS, DEFECTS, FAULT_ANSWERS, ROLES } from '@/core/knowledge';
 import { DOSSIER_FORMAT, type Dossier, type Experience, type Zone } from '@/core/dossier';
 import {
   byInformation,
@@ -69,6 +69,16 @@ const TINS = CLASSES.map((code, i) => ({
   ...(i % 3 === 0 ? { recoat_h: 2 + i, coverage_m2_l: 8 + (i % 4) } : {}),
 }));
 
+/** Two or three faults on each zone, thirty in all, of kinds that leave a choice and of kinds that do not. */
+function putFaults(zone: Zone, z: number): Zone {
+  const kinds = DEFECTS.filter((code) => FAULT_ANSWERS[code].ways.length > 0 && DEFECT_FACTS[code].on === undefined);
+  const defects = Array.from({ length: z % 2 === 0 ? 3 : 2 }, (_, i) => ({
+    code: kinds[(z * 5 + i * 7) % kinds.length]!,
+    extent: (['spot', 'area', 'all'] as const)[(z + i) % 3]!,
+  }));
+  return { ...zone, defects };
+}
+
 /** The search of one zone beside trying every way, over few products so that trying them all ends. */
 function measureSmall(zone: Zone, piece: Dossier) {
   const ground = readGround(piece, { ...zone, role: 'side' });
@@ -119,6 +129,8 @@ export function measureCore(): Figure[] {
   const stocked = { ...piece, shelf: TINS };
   const withTins = time(() => void planPiece(stocked), PLAN_REPEATS);
   const { effort } = planPiece(stocked);
+  const faulty = { ...stocked, zones: stocked.zones!.map(putFaults) };
+  const withFaults = time(() => void planPiece(faulty), PLAN_REPEATS);
   const small = measureSmall(zone, piece);
   const readings = drawReadings();
   const findings = time(() => void buildFindings(addUp(readings), { mode: 'adhesion', prep: 'liquid_degloss' }));
@@ -160,6 +172,13 @@ export function measureCore(): Figure[] {
       'ms',
       '< 300',
       `${effort.states} states, ${effort.labels} labels, ${effort.joint} partial choices over the zones`,
+    ),
+    figure(
+      'plan of a 12-zone piece with 25 tins and 30 faults',
+      withFaults.median,
+      'ms',
+      '< 350',
+      `${faulty.zones.reduce((sum, { defects = [] }) => sum + defects.length, 0)} faults of ${new Set(faulty.zones.flatMap(({ defects = [] }) => defects.map(({ code }) => code))).size} kinds`,
     ),
     figure(
       'small search: one zone, six products',

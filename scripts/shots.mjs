@@ -17,7 +17,13 @@ const SHOTS = [
   { name: 'pieces', path: '/pieces', ...PHONE },
   { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
   { name: 'read', path: '/piece/demo-issue-desk/read?zone=pedestal', ...PHONE },
-  { name: 'zones', path: '/piece/demo-issue-desk/meet', ...PHONE, press: [['button', 'Change Drawer fronts']] },
+  {
+    name: 'faults',
+    path: '/piece/demo-knotty-settle/read?zone=top',
+    ...PHONE,
+    press: [['button', 'Add damage or a stain']],
+    show: /^Likely here/,
+  },
   { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
   {
