@@ -212,9 +212,10 @@ function describeProduct(task: Task, application: string | undefined, climate: C
 }
 
 function describeGroup({ id, dossier, tasks }: PieceWork, timeZone: string, due: string | undefined): Group {
-  const last = tasks.at(-1);
+  // Refitting waits until the coat may be handled; without it the piece is ready no sooner.
+  const refitted = tasks.some(({ op }) => op === 'refit');
   const coat = tasks.findLast(({ op }) => isCoat(op));
-  const handleH = coat && last?.op !== 'refit' && isFilm(coat.class) ? listFilmTimes(coat.class).handleH : 0;
+  const handleH = coat && !refitted && isFilm(coat.class) ? listFilmTimes(coat.class).handleH : 0;
   const placed = tasks.some(({ stage, state, op }) => stage >= PLACE_STAGE && state === 'done' && op !== 'proof');
   return {
     id,
