@@ -122,8 +122,9 @@ export const OTHER_PRODUCTS = [
   'liquid_deglosser', 'spackle_wb', 'wood_filler_wb', 'grain_filler_wb', 'epoxy_filler', 'polyester_filler',
   'caulk_acrylic', 'wood_glue', 'consolidant',
 ] as const;
+export type OtherProductCode = (typeof OTHER_PRODUCTS)[number];
 export const PRODUCT_CLASSES = [...PRIMERS, ...PAINTS, ...TOPCOATS, ...OTHER_PRODUCTS] as const;
-export type ProductClass = PrimerCode | PaintCode | TopcoatCode | (typeof OTHER_PRODUCTS)[number];
+export type ProductClass = PrimerCode | PaintCode | TopcoatCode | OtherProductCode;
 
 // prettier-ignore
 export const PREPS = [

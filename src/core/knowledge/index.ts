@@ -3,6 +3,7 @@ export * from './codes';
 export * from './defects';
 export * from './lead';
 export * from './materials';
+export * from './operations';
 export * from './priors';
 export * from './products';
 export * from './repairs';

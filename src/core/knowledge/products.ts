@@ -1,6 +1,6 @@
 import type { Drying } from '../climate';
 import { computeLuminance, convertHexToLinearRgb, convertLinearRgbToLab } from '../colour';
-import type { Basis, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
+import type { Basis, OtherProductCode, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
 
 export type Rating = 'none' | 'poor' | 'fair' | 'good' | 'very_good' | 'best';
 export type Carrier = 'water' | 'alcohol' | 'solvent' | 'two_part' | 'none';
@@ -17,6 +17,7 @@ export interface PrimerFact {
   /** Contrast ratio of one coat over black and white, 0–1: how well it hides (estimate). */
   hiding: number;
   carrier: Carrier;
+  ragsHeat?: true;
   /** Numbers of coats in use. */
   coats: readonly number[];
   /** Where it is relied on to hold colour back: so many coats at least, and so long between them, hours (common practice). */
@@ -30,10 +31,10 @@ export interface PrimerFact {
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
   shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
   shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
-  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
+  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
   stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
   bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
-  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
+  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
   bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
   allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
   stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
@@ -62,7 +63,20 @@ export interface FilmFact {
   pricePerLitre: number;
 }
 
-/** Times: class data of common practice (upper end where a range is usual). Prices and films: estimates. */
+/** Where each figure of a class comes from: times are those that labels of the class have, at the upper end of a range. */
+export const FILM_BASIS: Record<keyof FilmFact, Basis> = {
+  touchH: 'practice',
+  recoatH: 'practice',
+  handleH: 'practice',
+  cureDays: 'practice',
+  quickRecoat: 'practice',
+  potLifeH: 'practice',
+  testFromH: 'practice',
+  dryFilmUm: 'estimate',
+  solidsPct: 'estimate',
+  pricePerLitre: 'estimate',
+};
+
 // prettier-ignore
 export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'none'>, FilmFact> = {
   shellac_primer: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45 },
@@ -101,6 +115,7 @@ export interface PaintFact {
   /** Where it must be sealed: everywhere, where it is worn hard, or nowhere (wear decides; common practice). */
   seal: 'always' | 'hard_worn' | 'never';
   carrier: Carrier;
+  ragsHeat?: true;
   /** Stays soft for good and sticks to itself. */
   stickySoft?: boolean;
 }
@@ -112,28 +127,61 @@ export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
   milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water' },
   latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true },
   wb_alkyd_enamel: { label: 'Cabinet enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water' },
-  oil_enamel: { label: 'Oil enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent' },
+  oil_enamel: { label: 'Oil enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true },
   aerosol_enamel: { label: 'Aerosol enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent' },
   cabinet_paint_2k: { label: 'Two-part cabinet paint', sheens: ['satin'], seal: 'never', carrier: 'two_part' },
 };
 
-export const TOPCOAT_FACTS: Record<TopcoatCode, { label: string; carrier: Carrier }> = {
+export interface ProductFact {
+  label: string;
+  carrier: Carrier;
+  /** Dries by taking up oxygen, or carries what does: its rags heat up by themselves. */
+  ragsHeat?: true;
+}
+
+export const TOPCOAT_FACTS: Record<TopcoatCode, ProductFact> = {
   wb_clear: { label: 'Waterborne clear', carrier: 'water' },
   wb_polyurethane: { label: 'Waterborne polyurethane', carrier: 'water' },
-  oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent' },
-  wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent' },
+  oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent', ragsHeat: true },
+  wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent', ragsHeat: true },
   wax: { label: 'Wax', carrier: 'none' },
   none: { label: 'No topcoat', carrier: 'none' },
 };
 
+/** Cleaners, fillers, glue: what is no coat. Where kinds differ, the more dangerous one is meant; the label decides. */
+// prettier-ignore
+export const OTHER_PRODUCT_FACTS: Record<OtherProductCode, ProductFact> = {
+  degreaser: { label: 'Degreaser', carrier: 'water' },
+  tsp_cleaner: { label: 'TSP-type cleaner', carrier: 'water' },
+  sugar_soap: { label: 'Sugar soap', carrier: 'water' },
+  dish_soap: { label: 'Dish soap', carrier: 'water' },
+  mineral_spirits: { label: 'Mineral spirits', carrier: 'solvent', ragsHeat: true },
+  alcohol_wipe: { label: 'Alcohol wipe', carrier: 'alcohol' },
+  mould_cleaner: { label: 'Mould cleaner', carrier: 'water' },
+  liquid_deglosser: { label: 'Liquid deglosser', carrier: 'solvent' },
+  spackle_wb: { label: 'Spackle', carrier: 'water' },
+  wood_filler_wb: { label: 'Wood filler', carrier: 'water' },
+  grain_filler_wb: { label: 'Grain filler', carrier: 'water' },
+  epoxy_filler: { label: 'Epoxy filler', carrier: 'two_part' },
+  polyester_filler: { label: 'Polyester filler', carrier: 'two_part' },
+  caulk_acrylic: { label: 'Acrylic caulk', carrier: 'water' },
+  wood_glue: { label: 'Wood glue', carrier: 'water' },
+  consolidant: { label: 'Consolidant', carrier: 'solvent' },
+};
+
+const PRODUCT_FACTS: Record<ProductClass, ProductFact> = {
+  ...OTHER_PRODUCT_FACTS,
+  ...PRIMER_FACTS,
+  ...PAINT_FACTS,
+  ...TOPCOAT_FACTS,
+};
+
+/** What any class of product is called, carried by, and whether its rags are a danger; none for a class of a later version. */
+export const findProduct = (code: string): ProductFact | undefined =>
+  code in PRODUCT_FACTS ? PRODUCT_FACTS[code as ProductClass] : undefined;
+
 /** Plain words for any product class. */
-export function labelProduct(code: ProductClass): string {
-  if (code in PRIMER_FACTS) return PRIMER_FACTS[code as PrimerCode].label;
-  if (code in PAINT_FACTS) return PAINT_FACTS[code as PaintCode].label;
-  if (code in TOPCOAT_FACTS) return TOPCOAT_FACTS[code as TopcoatCode].label;
-  const words = code.replace(/_wb$/, '').replaceAll('_', ' ');
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
+export const labelProduct = (code: ProductClass): string => findProduct(code)?.label ?? code;
 
 /** Solvent carriers need moving air; two-part products need more than that. */
 export const hasStrongFumes = (carrier: Carrier): boolean =>
@@ -155,10 +203,7 @@ export function findDrying(code: keyof typeof FILM_FACTS): Drying {
   return carrier === 'water' ? 'evaporates_water' : 'cures';
 }
 
-export function findCarrier(code: keyof typeof FILM_FACTS): Carrier {
-  if (code in PRIMER_FACTS) return PRIMER_FACTS[code as PrimerCode].carrier;
-  return code in PAINT_FACTS ? PAINT_FACTS[code as PaintCode].carrier : TOPCOAT_FACTS[code as TopcoatCode].carrier;
-}
+export const findCarrier = (code: keyof typeof FILM_FACTS): Carrier => PRODUCT_FACTS[code].carrier;
 
 /**
  * How well one coat of a paint hides, from its colour: white and pale enamel about 0.94, dark colours 0.99, strong

@@ -1,5 +1,5 @@
 import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
-import { FILM_FACTS } from '../knowledge';
+import { isWholeCoat, FILM_FACTS } from '../knowledge';
 import { latestOf } from '../shared';
 import { describeTreatment, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
@@ -243,8 +243,7 @@ export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Ga
   const base = { zone: zone.id, gate: 'handover' as const, proved: [], missing: [] };
   if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS };
   const coats = (dossier.log ?? []).filter(
-    ({ zone: id, op, at, skipped }) =>
-      id === zone.id && at !== undefined && !skipped && (op === 'prime' || op === 'paint' || op === 'topcoat'),
+    ({ zone: id, op, at, skipped }) => id === zone.id && at !== undefined && !skipped && isWholeCoat(op),
   );
   if (coats.length === 0) return { ...base, state: 'waiting', why: 'No coat is in the log yet.' };
   const last = Math.max(...coats.map(({ at }) => Date.parse(at!)));

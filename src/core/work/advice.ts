@@ -1,9 +1,10 @@
 import type { Goal, Zone } from '../dossier';
 import {
-  findCarrier,
+  findProduct,
   hasStrongFumes,
+  isWholeCoat,
+  OPERATION_FACTS,
   REPAIR_STEPS,
-  type OperationCode,
   type RepairStepCode,
   type RepairStepFact,
 } from '../knowledge';
@@ -122,16 +123,6 @@ const CAUTIONS: Record<Caution['code'], Omit<Caution, 'code'>> = {
 const repairOf = ({ repair }: Pick<Task, 'repair'>): RepairStepFact | undefined =>
   repair !== undefined && repair in REPAIR_STEPS ? REPAIR_STEPS[repair as RepairStepCode] : undefined;
 
-const OILS: readonly string[] = [
-  'wipe_on_oil',
-  'oil_enamel',
-  'oil_polyurethane',
-  'stainblock_primer_oil',
-  'bonding_primer_oil',
-];
-const CLEANING: readonly OperationCode[] = ['clean', 'degrease', 'liquid_degloss'];
-const SANDING: readonly OperationCode[] = ['scuff', 'sand', 'denib', 'grain_fill', 'fill'];
-
 /** The cautions of a task. `oldCoat`: lead is possible by date, though a test was negative. */
 export function listCautions(
   task: Pick<Task, 'op' | 'class' | 'key' | 'repair'>,
@@ -143,31 +134,24 @@ export function listCautions(
 ): Caution[] {
   const { op, class: code } = task;
   const repair = repairOf(task);
-  const dusty = repair ? repair.dry === true : SANDING.includes(op);
+  const fact = OPERATION_FACTS[op];
+  const product = code === undefined ? undefined : findProduct(code);
+  const dust = repair ? (repair.dry ? 'sanding' : undefined) : fact.dust;
   const codes: Caution['code'][] = [];
-  if (oldCoat && (dusty || op === 'strip')) codes.push('lead');
+  if (oldCoat && dust) codes.push('lead');
   if (repair?.caution) codes.push(repair.caution);
-  if (hazards.includes('mould') && dusty) codes.push('mould');
-  if (op === 'strip') codes.push('heat_and_strippers');
-  const carrier = isFilm(code)
-    ? findCarrier(code)
-    : code === 'mineral_spirits' || code === 'alcohol_wipe'
-      ? 'solvent'
-      : null;
-  if (carrier === 'two_part') codes.push('two_part');
-  if (carrier !== null && hasStrongFumes(carrier)) codes.push('fumes');
-  if ((code !== undefined && OILS.includes(code)) || op === 'stain' || code === 'mineral_spirits')
-    codes.push('oily_rags');
-  const coats = op === 'prime' || op === 'paint' || op === 'topcoat';
-  if (coats && (application === 'spray' || application === 'aerosol')) codes.push('spray');
-  if (dusty) codes.push('dust');
-  if (CLEANING.includes(op)) codes.push('cleaners');
-  if (op === 'proof') codes.push('blades');
-  if (op === 'paint' || op === 'topcoat' || op === 'cure' || op === 'handover') {
+  if (hazards.includes('mould') && dust) codes.push('mould');
+  if (product?.carrier === 'two_part') codes.push('two_part');
+  if (product && hasStrongFumes(product.carrier)) codes.push('fumes');
+  if (product?.ragsHeat) codes.push('oily_rags');
+  if (isWholeCoat(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
+  if (dust === 'sanding') codes.push('dust');
+  if (fact.cleans) codes.push('cleaners');
+  codes.push(...(fact.cautions ?? []));
+  if (fact.coat === 'paint' || fact.coat === 'clear' || fact.untimed) {
     if (hazards.includes('nursery')) codes.push('child');
     if (hazards.includes('food')) codes.push('food');
   }
-  if (op === 'refit' || op === 'handover') codes.push('tipping');
   return [...new Set(codes)].map((own) => ({ code: own, ...CAUTIONS[own] }));
 }
 

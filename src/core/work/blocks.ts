@@ -1,5 +1,5 @@
 import { listTreated, type Dossier } from '../dossier';
-import { raisesDust } from '../knowledge';
+import { OPERATION_FACTS, raisesDust } from '../knowledge';
 import { judgeGates, nameZone } from '../piece';
 import { assessZone } from '../survey';
 import type { Task } from './tasks';
@@ -15,12 +15,9 @@ export interface Block {
   goTo: 'read' | 'choose' | 'prove';
 }
 
-/** Dry abrasion and heat, which lead forbids until it is settled. */
-const ABRASIVE: readonly Task['op'][] = ['scuff', 'sand', 'strip', 'denib', 'remove_face', 'grain_fill', 'fill'];
-/** What may go on while a fault is alive: keeping apart, cleaning it off damp, drying. */
-const WHILE_HELD: readonly Task['op'][] = ['wait', 'clean', 'degrease', 'dry_out', 'hardware_off', 'label'];
+/** Dry dust, chips and heat, which lead forbids until it is settled. */
 const isAbrasive = ({ op, repair }: Pick<Task, 'op' | 'repair'>): boolean =>
-  repair === undefined ? ABRASIVE.includes(op) : raisesDust(repair);
+  repair === undefined ? OPERATION_FACTS[op].dust !== undefined : raisesDust(repair);
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
@@ -46,7 +43,7 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
           'fault_alive',
           zone.id,
           `${hold.why} ${hold.end}`,
-          own.filter(({ op }) => !WHILE_HELD.includes(op)),
+          own.filter(({ op }) => !OPERATION_FACTS[op].whileAlive),
           'read',
         );
     const hazard = hazards.find(({ gate }) => gate !== undefined);

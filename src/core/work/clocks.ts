@@ -1,9 +1,8 @@
 import type { Climate } from '../climate';
 import { clampToNow, type Dossier, type ShelfItem } from '../dossier';
-import { labelProduct, type ProductClass } from '../knowledge';
+import { isCoat, labelProduct, type ProductClass } from '../knowledge';
 import { nameZone } from '../piece';
 import { isFilm, listFilmTimes, type FilmTimes } from './film-times';
-import { isCoat } from './tasks';
 
 export type DryState = 'wet' | 'touch_dry' | 'recoatable' | 'handleable' | 'cured';
 

@@ -23,7 +23,7 @@ export {
   type ShopPlan,
   type Sitting,
 } from './shop-plan';
-export { isCoat, listTasks, openMinutes, READING_KEY, type Task } from './tasks';
+export { listTasks, openMinutes, READING_KEY, type Task } from './tasks';
 export { readToday, type Today } from './today';
 export { sayBound } from './words';
 export { drawWork } from './work-section';

@@ -1,6 +1,7 @@
 import type { Climate } from '../climate';
+import { isCoat } from '../knowledge';
 import type { LogEntry, ShelfItem } from '../dossier';
-import { isCoat, type Task } from './tasks';
+import type { Task } from './tasks';
 
 /** What a tap on Done knows besides the task. */
 export interface Doing {

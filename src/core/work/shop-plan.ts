@@ -1,6 +1,6 @@
 import type { Climate } from '../climate';
 import type { Dossier, ShelfItem } from '../dossier';
-import { FILM_FACTS, findCarrier, hasStrongFumes, type OperationCode } from '../knowledge';
+import { FILM_FACTS, findCarrier, hasStrongFumes, isCoat, isWholeCoat, OPERATION_FACTS } from '../knowledge';
 import {
   addDays,
   instantOf,
@@ -22,7 +22,7 @@ import { DEFAULT_HOURS, DEFAULT_PLACES, forecastAir, judgeAir, readAirNow, type 
 import { listBlocks, listHeld, type Block } from './blocks';
 import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
 import type { Pace } from './pace';
-import { isCoat, listTasks, openMinutes, type Task } from './tasks';
+import { listTasks, openMinutes, type Task } from './tasks';
 
 /** One piece in work. */
 export interface PieceWork {
@@ -153,9 +153,6 @@ export function poseProblem(
 
 /** Grain filler and all after it need a place where the piece can stand and dry. */
 const PLACE_STAGE = DULLING_STAGE + 1;
-const LAID_DOWN: readonly OperationCode[] = ['strip', 'scuff', 'sand', 'hardware_off', 'fill', 'degrease', 'clean'];
-/** Curing goes on by itself, and a piece is handed over when it is fetched: neither is work for a sitting. */
-const UNTIMED: readonly OperationCode[] = ['cure', 'handover'];
 /** An aerosol is turned over and blown clear (estimate). */
 const AEROSOL_CLEAN_UP_MIN = 5;
 
@@ -164,7 +161,7 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
   const byKey = new Map(tasks.map((task) => [task.key, task]));
   const climate = airOf(facts);
   return tasks
-    .filter(({ id, state, op }) => state === 'open' && !held.has(id) && !UNTIMED.includes(op))
+    .filter(({ id, state, op }) => state === 'open' && !held.has(id) && !OPERATION_FACTS[op].untimed)
     .map((task): Job => {
       const pin = workshop.pins.find((own) => own.task === task.id);
       return {
@@ -175,7 +172,7 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
           const before = byKey.get(key);
           return before ? [{ id: before.id, lags: lags.map(toMinutes) }] : [];
         }),
-        ...(LAID_DOWN.includes(task.op) ? { splits: true } : {}),
+        ...(OPERATION_FACTS[task.op].splits ? { splits: true } : {}),
         ...describeProduct(task, dossier.goal?.application, climate),
         ...(task.stage >= PLACE_STAGE && task.op !== 'refit' && task.op !== 'proof' ? { takesPlace: true } : {}),
         ...(pin ? { pinnedAt: minuteOf(pin.at) } : {}),
@@ -190,11 +187,10 @@ const toMinutes = ({ fromH, untilH }: { fromH: number; untilH?: number }): Job['
 
 function describeProduct(task: Task, application: string | undefined, climate: Climate): Partial<Job> {
   const { class: code, op } = task;
-  const fillers = op === 'grain_fill' || op === 'fill' || op === 'stain';
-  if (!isFilm(code) || !isCoat(op)) return fillers ? { air: 'waterborne' } : {};
+  if (!isFilm(code) || !isCoat(op)) return OPERATION_FACTS[op].dries ? { air: 'waterborne' } : {};
   const carrier = findCarrier(code);
   const tin = task.product ?? code;
-  const gun = application === 'spray' && (op === 'prime' || op === 'paint' || op === 'topcoat');
+  const gun = application === 'spray' && isWholeCoat(op);
   const aerosol = code.startsWith('aerosol');
   const { potLifeH } = FILM_FACTS[code];
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);

@@ -1,6 +1,6 @@
 import type { Climate } from '../climate';
 import type { Dossier, PlannedStep, ShelfItem } from '../dossier';
-import type { OperationCode } from '../knowledge';
+import { isCoat, type OperationCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import { latestOf } from '../shared';
 import { listTakenSteps } from '../systems';
@@ -252,6 +252,3 @@ function waitAfter(node: Node, tin: FindTin, climate: Climate, next?: Node): Hou
   }
   return [{ fromH: times.recoatH }];
 }
-
-export const isCoat = (op: OperationCode): boolean =>
-  op === 'prime' || op === 'paint' || op === 'topcoat' || op === 'spot_seal' || op === 'edge_seal';

@@ -1,9 +1,9 @@
 import { listReadings, type DueReading } from '../panel';
+import { isCoat } from '../knowledge';
 import { readAirNow, judgeAir, type AirVerdict } from '../workshop';
 import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
 import { airOf, type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
-import { isCoat } from './tasks';
 
 /** What the owner needs to know now, over all pieces. */
 export interface Today {

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { isWholeCoat } from '@/core/knowledge';
 import { saySpan } from '@/client/features/shop-plan';
 import {
   Column,
@@ -153,11 +154,7 @@ function Sections({ view }: { view: WorkView }) {
   const { piece, now } = view;
   const hour = now.slice(0, 15);
   const zones = useMemo(() => {
-    const ids = new Set(
-      piece.tasks
-        .filter(({ op }) => op === 'prime' || op === 'paint' || op === 'topcoat')
-        .flatMap((task) => task.zones),
-    );
+    const ids = new Set(piece.tasks.filter(({ op }) => isWholeCoat(op)).flatMap((task) => task.zones));
     return (piece.dossier.zones ?? []).filter(({ id }) => ids.has(id)).slice(0, SHOWN);
   }, [piece]);
   const sections = useMemo(

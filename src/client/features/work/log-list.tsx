@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useMeasures } from '@/client/store';
 import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber } from '@/client/ui';
 import { correctWork, type LogEntry } from '@/core/dossier';
-import { labelProduct, type ProductClass } from '@/core/knowledge';
+import { OPERATION_FACTS, labelProduct, type ProductClass } from '@/core/knowledge';
 import { nameZone } from '@/core/piece';
 import { minuteAt, instantOf } from '@/core/schedule';
 import { groupTaps } from '@/core/work';
@@ -40,7 +40,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   const ml = total(entries, (entry) => entry.ml);
   const label =
     task?.label ??
-    `${first.op.replaceAll('_', ' ')}${first.class ? `, ${labelProduct(first.class as ProductClass).toLowerCase()}` : ''}`;
+    `${OPERATION_FACTS[first.op].label}${first.class ? `, ${labelProduct(first.class as ProductClass).toLowerCase()}` : ''}`;
   const facts = [
     first.at ? times.moment(first.at, now) : '',
     entries.map(({ zone }) => nameZone(piece.dossier, zone)).join(', '),

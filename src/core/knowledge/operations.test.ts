@@ -1,0 +1,47 @@
+import {
+  FILM_BASIS,
+  FILM_FACTS,
+  findProduct,
+  isCoat,
+  isWholeCoat,
+  OPERATION_FACTS,
+  OPERATIONS,
+  PRODUCT_CLASSES,
+} from './index';
+
+describe('operations, each with everything about it on its row', () => {
+  it('have a label of their own', () => {
+    const labels = OPERATIONS.map((op) => OPERATION_FACTS[op].label);
+    expect(new Set(labels).size).toBe(OPERATIONS.length);
+  });
+
+  it('say which of them put a film on, and which may be sprayed', () => {
+    expect(OPERATIONS.filter(isCoat)).toEqual(['edge_seal', 'spot_seal', 'prime', 'paint', 'topcoat']);
+    expect(OPERATIONS.filter(isWholeCoat)).toEqual(['prime', 'paint', 'topcoat']);
+  });
+
+  it('let nothing that makes dust go on while a fault is alive', () => {
+    for (const op of OPERATIONS) expect(OPERATION_FACTS[op].whileAlive && OPERATION_FACTS[op].dust).toBeFalsy();
+  });
+});
+
+describe('products, each with everything about it on its row', () => {
+  it('have a label and a carrier, and drying oils say that their rags heat up', () => {
+    for (const code of PRODUCT_CLASSES) expect(findProduct(code)).toMatchObject({ label: expect.any(String) });
+    // Common practice: what dries by oxygen, and the spirit that thins it.
+    expect(PRODUCT_CLASSES.filter((code) => findProduct(code)?.ragsHeat).sort()).toEqual([
+      'bonding_primer_oil',
+      'mineral_spirits',
+      'oil_enamel',
+      'oil_polyurethane',
+      'stainblock_primer_oil',
+      'wipe_on_oil',
+    ]);
+    expect(findProduct('of_a_later_version')).toBeUndefined();
+  });
+
+  it('name the basis of every figure of a film', () => {
+    const figures = new Set(Object.values(FILM_FACTS).flatMap((fact) => Object.keys(fact)));
+    for (const figure of figures) expect(Object.keys(FILM_BASIS)).toContain(figure);
+  });
+});
