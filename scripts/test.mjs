@@ -1,17 +1,51 @@
-/* `npm test`: installs what is missing, then everything: types, lint, format, unit and http tests, build, browser. */
-import { build, findChromium, install, run, say } from './lib.mjs';
+/*
+ * `npm test`: installs what is missing, then everything: types, lint and format beside the build, unit and http tests,
+ * browser tests. Ends with a table of where the time went.
+ */
+import { spawn } from 'node:child_process';
+import { findChromium, install, root, run, say } from './lib.mjs';
 
 const started = Date.now();
+const seconds = (from) => Math.round((Date.now() - from) / 1000);
+const times = [];
+
 const step = (name, work) => {
-  say(`\n── ${name} (${Math.round((Date.now() - started) / 1000)} s)`);
+  const from = Date.now();
+  say(`\n── ${name} (${seconds(started)} s)`);
   work();
+  times.push([name, seconds(from)]);
 };
+
+/** A step whose words are kept until it ends, so that those of steps beside each other do not mix. */
+const beside = (name, command, args) =>
+  new Promise((resolve) => {
+    const from = Date.now();
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.on('close', (status) => {
+      say(`\n── ${name} (${seconds(from)} s)\n${said.trim()}`);
+      times.push([name, seconds(from)]);
+      if (status !== 0) process.exit(status ?? 1);
+      resolve();
+    });
+  });
+
+const inOrder = async (steps) => {
+  for (const one of steps) await beside(...one);
+};
+
 step('install', install);
-step('types', () => run('npx', ['tsc', '--noEmit']));
-step('lint', () => run('npx', ['eslint', '.', '--max-warnings', '0']));
-step('format', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.']));
+await Promise.all([
+  inOrder([
+    ['types', 'npx', ['tsc', '--noEmit']],
+    ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+    ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ]),
+  inOrder([['build', process.execPath, ['--input-type=module', '-e', "(await import('./scripts/lib.mjs')).build()"]]]),
+]);
 // Left to itself the runner keeps one processor free, which on two of them leaves one.
 step('unit and http tests', () => run('npx', ['jest', '--maxWorkers=100%'], { NODE_OPTIONS: '--no-warnings' }));
-step('build', build);
 step('browser tests', () => run('npx', ['playwright', 'test'], { CHROMIUM: findChromium() }));
-say(`\nAll green after ${Math.round((Date.now() - started) / 1000)} s`);
+say(`\nAll green after ${seconds(started)} s, of which`);
+for (const [name, spent] of times) say(`${String(spent).padStart(5)} s  ${name}`);
