@@ -28,7 +28,7 @@ export interface Running {
 let decoderProgram = '';
 export function buildDecoder(): string {
   if (decoderProgram !== '') return decoderProgram;
-  decoderProgram = path.resolve(`.cache/decode-picture.${process.pid}.cjs`);
+  decoderProgram = path.resolve(`.cache/decode-picture.${process.env.JEST_WORKER_ID ?? 0}.cjs`);
   buildSync({
     entryPoints: ['src/server/decode-picture.ts'],
     bundle: true,

@@ -42,15 +42,6 @@ export interface RepairPlan {
 const HARM: Record<Extent, number> = { spot: 0.35, area: 0.7, all: 1 };
 /** Filler takes stain and clear otherwise than wood does, and is seen (estimate). */
 const FILL_SHOWS = 0.6;
-/** Repairs that practitioners may leave undone, knowing what it means. */
-const MAY_BE_LEFT: readonly DefectCode[] = [
-  'brush_marks',
-  'runs',
-  'raised_grain',
-  'thick_paint',
-  'high_gloss',
-  'scratch',
-];
 /** What is done to a zone that is left as it is: nothing for its looks. */
 const OF_LEFT_ZONES: readonly RepairPhase[] = ['hold', 'clean', 'dry', 'mend', 'last'];
 
@@ -60,7 +51,7 @@ function listWays(fault: Fault, ground: Ground): (RepairWay | null)[] {
   if (!mayBeHere(ground.belief, fault.code)) return [NOT_HERE];
   const fit = ways.filter((way) => isAnswered(way, fault) && (way.ground !== 'bare_wood' || isBareWood(ground)));
   if (ground.look === 'leave') return [fit[0] ?? null];
-  const leavable = MAY_BE_LEFT.includes(fault.code) && fit.some(({ steps }) => steps.length > 0);
+  const leavable = FAULT_ANSWERS[fault.code].left.may && fit.some(({ steps }) => steps.length > 0);
   return fit.length === 0 || leavable ? [...fit, null] : fit;
 }
 
@@ -87,13 +78,36 @@ export function listRepairPlans(ground: Ground): readonly RepairPlan[] {
     const ways = listWays(fault, ground);
     combined = combined.flatMap((done) => ways.map((way) => [...done, { fault, way }]));
   }
-  const plans = combined.map((ways) => makePlan(ways, ground));
-  const kept = plans.filter(
-    (plan, i) => !plans.some((other, j) => j !== i && beats(other, plan) && (j < i || !beats(plan, other))),
+  const rivals = combined.map((ways) => {
+    const plan = makePlan(ways, ground);
+    return { plan, figures: listFigures(plan) };
+  });
+  const kept = rivals.filter(
+    (own, i) => !rivals.some((other, j) => j !== i && beats(other, own) && (j < i || !beats(own, other))),
   );
-  KNOWN.set(ground, kept);
-  return kept;
+  const plans = kept.map(({ plan }) => plan);
+  KNOWN.set(ground, plans);
+  return plans;
 }
+
+interface Rival {
+  plan: RepairPlan;
+  figures: readonly number[];
+}
+
+const listFigures = ({ lines, chances }: RepairPlan): number[] => [
+  lines.reduce((sum, { minutes }) => sum + minutes, 0),
+  measureWait(lines),
+  lines.length,
+  chances.adhesion ?? 0,
+  chances.grain_show ?? 0,
+];
+
+/** At least as good in every figure, and the same for all that follows. */
+const beats = (a: Rival, b: Rival): boolean =>
+  a.plan.later === b.plan.later &&
+  a.plan.bares === b.plan.bares &&
+  a.figures.every((value, i) => value <= b.figures[i]! + 1e-9);
 
 function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
   const lines = mergeFillers(gatherLines(ways)).filter(
@@ -175,20 +189,6 @@ export const isLate = ({ phase }: Pick<RepairStepFact, 'phase'>, ground: Ground)
   phase === 'after_prime' ||
   phase === 'last' ||
   (phase === 'fill' && ground.schools.fill === 'after_prime' && ground.look === 'opaque');
-
-/** At least as good in every figure, and the same for all that follows. */
-function beats(a: RepairPlan, b: RepairPlan): boolean {
-  if (a.later !== b.later || a.bares !== b.bares) return false;
-  const figures = (plan: RepairPlan): number[] => [
-    plan.lines.reduce((sum, { minutes }) => sum + minutes, 0),
-    measureWait(plan.lines),
-    plan.lines.length,
-    plan.chances.adhesion ?? 0,
-    plan.chances.grain_show ?? 0,
-  ];
-  const [own, other] = [figures(a), figures(b)];
-  return own.every((value, i) => value <= other[i]! + 1e-9);
-}
 
 /** Things done one after the other dry side by side: of each phase only the longest wait counts. */
 export const measureWait = (lines: readonly RepairLine[]): number =>

@@ -47,11 +47,11 @@ export const STAGES: readonly Stage[] = [
 ];
 
 /** A zone that is left is cleaned and mended, and what it smells of is sealed in. */
-const OF_LEFT_ZONES: readonly Stage[] = [CLEANING, REPAIRING, SPOT_SEALING, REFITTING];
+const STAGES_OF_LEFT_ZONES: readonly Stage[] = [CLEANING, REPAIRING, SPOT_SEALING, REFITTING];
 const NOTHING: Stage = { id: 'nothing', choices: () => [pass()] };
 
 export const stagesOf = ({ look }: Ground): readonly Stage[] =>
-  look === 'leave' ? STAGES.map((stage) => (OF_LEFT_ZONES.includes(stage) ? stage : NOTHING)) : STAGES;
+  look === 'leave' ? STAGES.map((stage) => (STAGES_OF_LEFT_ZONES.includes(stage) ? stage : NOTHING)) : STAGES;
 
 /** Places in the order of work that others go by. */
 export const DULLING_STAGE = STAGES.indexOf(DULLING);
