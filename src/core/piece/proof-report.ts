@@ -28,7 +28,7 @@ export function reportProof(dossier: Dossier, now: string) {
   return {
     format: 'bricolage.proof/1' as const,
     tests: (dossier.tests ?? []).map((test) => {
-      const { isoClass, countsFromH, ...judged } = judgeTest(test, dossier);
+      const { isoClass, countsFromH, says: _says, ...judged } = judgeTest(test, dossier);
       return {
         ...judged,
         ...(isoClass === undefined ? {} : { iso_class: isoClass }),

@@ -25,6 +25,8 @@ export interface JudgedTest {
   isoClass?: Severity;
   astm?: AstmB;
   cut?: CutSpec;
+  /** What came of it in words; `why` names the test besides. */
+  says: string;
   why: string;
 }
 
@@ -52,6 +54,7 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
   const held = holds(test.kind, reading, severity, limits);
   const lacks = findLack(test);
   const verdict = lacks ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
+  const says = explain(test, severity, verdict, { countsFromH, limits, lacks });
   return {
     id: test.id,
     kind: test.kind,
@@ -60,7 +63,8 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
     early,
     countsFromH,
     ...lattice(test, reading, severity, dossier),
-    why: explain(test, severity, verdict, { countsFromH, limits, lacks }),
+    says,
+    why: `${KIND_WORDS[test.kind]}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
   };
 }
 
@@ -152,16 +156,15 @@ function explain(
   { countsFromH, limits, lacks }: { countsFromH: number; limits: Limits; lacks: Lack | null },
 ): string {
   const place = test.interface && severity > 0 ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
-  const name = KIND_WORDS[test.kind];
   switch (verdict) {
     case 'incomplete':
-      return `${name}: severity ${severity} of 5, but ${LACK_WORDS[lacks ?? 'age']}.`;
+      return `Severity ${severity} of 5, but ${LACK_WORDS[lacks ?? 'age']}.`;
     case 'early':
-      return `${name}: severity ${severity} of 5 at ${test.age_h} h, early. Readings count from ${countsFromH} h.${place}`;
+      return `Severity ${severity} of 5 at ${test.age_h} h, early. Readings count from ${countsFromH} h.${place}`;
     case 'pass':
-      return `${name}: severity ${severity} of 5 at ${test.age_h} h. It holds.`;
+      return `Severity ${severity} of 5 at ${test.age_h} h. It holds.`;
     case 'fail':
-      return `${name}: severity ${severity} of 5 at ${test.age_h} h, and ${sayLimit(test, limits)} is the most that passes.${place}`;
+      return `Severity ${severity} of 5 at ${test.age_h} h, and ${sayLimit(test, limits)} is the most that passes.${place}`;
   }
 }
 

@@ -16,6 +16,8 @@ export interface Hazard {
   title: string;
   /** The gate that holds work back until settled; none for a warning. */
   gate?: 'lead_test' | 'certified_practice';
+  /** It speaks of lead, found or not: the old coat is one that may hold some. */
+  lead?: true;
   /** Work on the zone waits until this has ended: why, and what ends it. */
   hold?: { why: string; end: string };
   why: string;
@@ -74,17 +76,18 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
   // One positive test stands, whatever another swab says; only taking it back removes it.
   if (tests.some(({ result }) => result === 'positive')) {
     const why = `The test was positive. No sanding, no scraping, no heat; keep children and pregnant people away. ${turnToForLead(dossier.piece.region)}`;
-    return { code: 'lead_found', title: 'Lead found: stop here', gate: 'certified_practice', why };
+    return { code: 'lead_found', lead: true, title: 'Lead found: stop here', gate: 'certified_practice', why };
   }
   const era = dossier.piece.history?.era ?? 'unknown';
   if (!isLeadPossible(era, dossier.piece.region)) return null;
   const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
   if (coated < LEAD_CREDIBLE) return null;
   const last = tests.at(-1);
-  if (last) return { code: 'lead_not_found', title: 'No lead found here', why: sayNegative(last.kit) };
+  if (last) return { code: 'lead_not_found', lead: true, title: 'No lead found here', why: sayNegative(last.kit) };
   const age = era === 'unknown' ? 'Its age is not known' : 'It is old enough for lead in its coat';
   return {
     code: 'lead_possible',
+    lead: true,
     title: 'Lead is possible: no sanding yet',
     gate: 'lead_test',
     why: `${age}. No dry sanding, power sanding or heat until a lead test is in the record. Swabs can be wrong.`,

@@ -24,7 +24,7 @@ export function reportDiagnosis(dossier: Dossier, at?: Circumstance) {
           ...(extent ? { extent } : {}),
           why,
         })),
-        hazards: diagnosis.hazards,
+        hazards: diagnosis.hazards.map(({ code, gate, why }) => ({ code, ...(gate ? { gate } : {}), why })),
         next_checks: diagnosis.nextChecks.map((next) => ({
           check: next.check,
           worth_minutes: next.worthMinutes,

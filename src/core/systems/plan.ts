@@ -16,6 +16,7 @@ import { assembleSystem, type CoatingSystem, type SystemLabel } from './system';
 export interface Plan {
   systems: CoatingSystem[];
   rejected: Rejection[];
+  /** What stands in the way; where it is one zone's, that zone, which the text does not name. */
   blocked: { gate: string; zone?: string; text: string }[];
   /** The system the owner took, judged by what is known now; none when nothing was taken. */
   taken: TakenSystem | null;
@@ -290,10 +291,10 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { ground } of searches) {
     for (const { code, hold } of ground.hazards)
-      if (hold) blocked.push({ gate: code, zone: ground.zone.id, text: `${ground.name}: ${hold.why} ${hold.end}` });
+      if (hold) blocked.push({ gate: code, zone: ground.zone.id, text: `${hold.why} ${hold.end}` });
     if (ground.look === 'leave') continue;
     for (const hazard of ground.hazards)
-      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, text: `${ground.name}: ${hazard.why}` });
+      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, text: hazard.why });
   }
   const climate = searches[0]?.ground.climate;
   const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
@@ -321,7 +322,7 @@ function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
     return {
       gate: 'no_system',
       zone: ground.zone.id,
-      text: `${ground.name}: the rules leave nothing (${rules}). More ventilation, another look or leaving this zone would.`,
+      text: `The rules leave nothing (${rules}). More ventilation, another look or leaving this zone would.`,
     };
   });
 }

@@ -11,6 +11,7 @@ const REPORTED_ZONES = 2;
 export function reportPlan(dossier: Dossier) {
   const plan = planPiece(dossier);
   const savings = plan.systems.length > 0 ? describeSavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
+  const nameOf = (id: string): string => dossier.zones?.find((zone) => zone.id === id)?.name ?? id;
   return {
     format: 'bricolage.plan/1' as const,
     systems: plan.systems.map((system) => ({
@@ -44,7 +45,11 @@ export function reportPlan(dossier: Dossier) {
       warnings: system.warnings.map(({ rule, zone, text }) => ({ rule, zone, text })),
     })),
     rejected: plan.rejected,
-    blocked: plan.blocked,
+    blocked: plan.blocked.map(({ gate, zone, text }) => ({
+      gate,
+      ...(zone === undefined ? {} : { zone }),
+      text: zone === undefined ? text : `${nameOf(zone)}: ${text}`,
+    })),
   };
 }
 

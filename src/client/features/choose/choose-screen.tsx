@@ -121,11 +121,9 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
 function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string; text: string }[] {
   const groups = new Map<string, { gate: string; names: string[]; why: string }>();
   for (const { gate, zone, text } of blocked) {
-    const name = zone === undefined ? '' : nameZone(dossier, zone);
-    const why = text.replace(`${name}: `, '');
-    const group = groups.get(gate + why) ?? { gate, names: [], why };
-    groups.set(gate + why, group);
-    if (name) group.names.push(name);
+    const group = groups.get(gate + text) ?? { gate, names: [], why: text };
+    groups.set(gate + text, group);
+    if (zone !== undefined) group.names.push(nameZone(dossier, zone));
   }
   return [...groups.values()].map(({ gate, names, why }) => ({
     gate,

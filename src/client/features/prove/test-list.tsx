@@ -58,7 +58,7 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
         <StateMark tone={tone}>{word}</StateMark>
       </Row>
       <Small>{describeTreatment(test.treatment)}</Small>
-      <Body>{judged.why.replace(/^[^:]+: /, '').replace(/^severity/, 'Severity')}</Body>
+      <Body>{judged.says}</Body>
       {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
       {(test.earlier ?? []).map((before, i) => (
         <Small

@@ -19,8 +19,9 @@ export function PartsPanel({ dossier, change }: PieceParts) {
   };
   const off = parts.filter(({ state }) => state === 'off');
   const back = parts.filter(({ state }) => state === 'refitted');
-  const doors = parts.some(({ label }) => label.startsWith('Do'));
-  const drawers = parts.some(({ label }) => label.startsWith('Dr'));
+  const roles = (dossier.zones ?? []).filter(({ id }) => parts.some(({ zone }) => zone === id)).map(({ role }) => role);
+  const doors = roles.includes('door');
+  const drawers = roles.includes('drawer_front');
   const svg = drawLabels(parts, dossier.piece.name ?? 'Piece');
   return (
     <Disclosure

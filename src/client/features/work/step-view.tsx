@@ -81,9 +81,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
     [piece.dossier, task],
   );
   const cautions = useMemo(() => {
-    const oldCoat = zones.some((zone) =>
-      assessZone(piece.dossier, zone).hazards.some(({ code }) => code.startsWith('lead')),
-    );
+    const oldCoat = zones.some((zone) => assessZone(piece.dossier, zone).hazards.some(({ lead }) => lead));
     const { application } = piece.dossier.goal ?? {};
     const hazards = zones.flatMap((zone) => assessZone(piece.dossier, zone).hazards.map(({ code }) => code));
     return listCautions(task, { ...(application ? { application } : {}), oldCoat, hazards });
@@ -100,7 +98,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const tin = own.find(({ id }) => id === tinId);
   const done = (): void =>
     onLog(task, { cautions: cautions.filter(({ holds }) => holds).map(({ code }) => code), ...(tin ? { tin } : {}) });
-  const main = (): { label: string; press: () => void } | null => {
+  const main = (): { label: string; press: () => void; done?: true } | null => {
     if (task.state !== 'open' || held) return null;
     if (isReading) return { label: 'Read it in Prove', press: () => router.replace(`/piece/${piece.id}/prove`) };
     if (unseen)
@@ -108,10 +106,10 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         label: `Seen: ${unseen.title.toLowerCase()}`,
         press: () => dispatch(cautionSeen({ code: unseen.code, at: now })),
       };
-    return { label: waiting || undone.length > 0 ? 'Done all the same' : 'Done', press: done };
+    return { label: waiting || undone.length > 0 ? 'Done all the same' : 'Done', press: done, done: true };
   };
   const action = main();
-  useKeys({ d: () => (action?.label.startsWith('Done') ? action.press() : undefined) });
+  useKeys({ d: () => (action?.done ? action.press() : undefined) });
   return (
     <Card role="region" aria-label="This step" gap="$m">
       <Column gap="$xs">
