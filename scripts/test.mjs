@@ -41,6 +41,7 @@ await Promise.all([
     ['types', 'npx', ['tsc', '--noEmit']],
     ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
     ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+    ['unused', 'npx', ['knip', '--no-progress']],
   ]),
   inOrder([['build', process.execPath, ['--input-type=module', '-e', "(await import('./scripts/lib.mjs')).build()"]]]),
 ]);

@@ -31,7 +31,7 @@ export interface AppParts {
 
 /** A single change, and a whole piece coming in: what was kept and exported can always be put back. */
 const BODY_LIMIT = '1mb';
-export const PIECE_LIMIT = '64mb';
+const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp({ store, shelf, workshop, photos, instruments, health, webRoot, log, now }: AppParts): Express {

@@ -4,7 +4,7 @@ import path from 'node:path';
 
 /*
  * Photographs of known truth, read. They run in a plain Node process: the sandbox of the test runner makes the arithmetic
- * on millions of pixels fifty times slower. The whole range of 500 is measured by `npm run bench`.
+ * on millions of pixels fifty times slower. The whole range is measured by `npm run bench`.
  */
 const bundle = path.join(process.cwd(), '.cache/measure-photos.test.cjs');
 

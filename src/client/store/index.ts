@@ -4,7 +4,7 @@ export { refusalRead, changeMade } from './outbox';
 export { useGetExperienceQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 export { currencySet, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
-export { makeId, overlay, useChange, usePiece } from './use-piece';
+export { makeId, useChange, usePiece } from './use-piece';
 export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';

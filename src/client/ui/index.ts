@@ -14,7 +14,7 @@ export { readNumber } from './read-number';
 export { saveText } from './save-text';
 export { LabelledSection, SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
-export { FONT, SPACE, TONES, WIDE } from './tokens';
+export { FONT, SPACE } from './tokens';
 export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
 export { useIsDark, useTones } from './use-tones';

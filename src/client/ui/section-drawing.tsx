@@ -107,7 +107,7 @@ function stack(layers: readonly SectionLayer[], height: number): Band[] {
   });
 }
 
-export function measureSection(section: Section): number {
+function measureSection(section: Section): number {
   return section.layers.reduce((sum, layer) => sum + bandHeight(layer), 0) + HEADROOM;
 }
 

@@ -24,9 +24,9 @@ export interface MoistureVerdict {
 }
 
 /** Above this no wood is painted, whatever the room (common practice: 12–15 %). */
-export const MOISTURE_CEILING_PCT = 15;
+const MOISTURE_CEILING_PCT = 15;
 /** The meter may stand this far above the room's equilibrium (common practice). */
-export const MOISTURE_MARGIN_PCT = 2;
+const MOISTURE_MARGIN_PCT = 2;
 
 /** Whether wood is dry enough to paint: within 2 points of the room's equilibrium and at most 15 %. */
 export function judgeMoisture(measuredPct: number, climate: Climate): MoistureVerdict {

@@ -210,7 +210,7 @@ export function correctTest(
 const MOST_CORRECTIONS = 50;
 
 /** The system taken before stays in the file as it was. */
-export function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>>(dossier: T, choice: Choice): T {
+function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>>(dossier: T, choice: Choice): T {
   const { chosen: before, earlier_choices: earlier = [] } = dossier;
   if (!before || before.at === choice.at) return { ...dossier, chosen: choice };
   return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-LIMITS.earlier_choices) };

@@ -1,9 +1,9 @@
 export * from './change';
 export { clampToNow, findFuture } from './dates';
-export { findSharedId, withIds } from './ids';
+export { findSharedId } from './ids';
 export { LIMITS, tooMany } from './limits';
-export { formatPath, isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './read';
-export { ASTM_A_CLASSES, ASTM_B_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
+export { isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './read';
+export { ASTM_A_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLook, type Look } from './look';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';

@@ -59,7 +59,7 @@ export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
   };
 }
 
-export function formatPath(path: readonly PropertyKey[]): string {
+function formatPath(path: readonly PropertyKey[]): string {
   return path.reduce<string>((text, key) => {
     if (typeof key === 'number') return `${text}[${key}]`;
     return text === '' ? String(key) : `${text}.${String(key)}`;

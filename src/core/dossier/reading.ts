@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { TestKind } from '../knowledge';
 
-export const ASTM_B_CLASSES = ['5B', '4B', '3B', '2B', '1B', '0B'] as const;
+const ASTM_B_CLASSES = ['5B', '4B', '3B', '2B', '1B', '0B'] as const;
 export const ASTM_A_CLASSES = ['5A', '4A', '3A', '2A', '1A', '0A'] as const;
 /** Pencil hardness, softest first (ASTM D3363, ISO 15184). */
 export const PENCIL_GRADES = ['6B', '5B', '4B', '3B', '2B', 'B', 'HB', 'F', 'H', '2H', '3H', '4H', '5H', '6H'] as const;

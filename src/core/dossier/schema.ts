@@ -47,7 +47,7 @@ export const historySchema = z.looseObject({
   flatpack_marks: yesNoUnknown.optional(),
 });
 
-export const pieceSchema = z.looseObject({
+const pieceSchema = z.looseObject({
   id: idSchema.optional(),
   name: text(80).optional(),
   kind: z.enum(PIECE_KINDS),

@@ -15,11 +15,11 @@ export interface Coat {
 }
 
 /** Closer than this to the wished colour nobody sees what is under it (just noticeable). */
-export const COVERED_DELTA_E = 1;
+const COVERED_DELTA_E = 1;
 export const MOST_COATS = 6;
 
 /** Colour after one more coat over a ground, channel by channel in linear light; an estimate. */
-export function paintOver(ground: LinearRgb, coat: Coat): LinearRgb {
+function paintOver(ground: LinearRgb, coat: Coat): LinearRgb {
   const full = convertHexToLinearRgb(coat.colour);
   const scatter = scatterOf(coat);
   return [0, 1, 2].map((channel) =>

@@ -1,6 +1,5 @@
 export {
   compareTints,
-  COVERED_DELTA_E,
   forecastCover,
   MOST_COATS,
   PRIMER_TINTS,

@@ -25,7 +25,7 @@ export const computeContrastRatio = (full: number, scatter: number): number =>
   computeReflectanceOver(full, scatter, 0) / computeReflectanceOver(full, scatter, CARD_WHITE);
 
 /** Reflectance of the white half of a draw-down card (ISO 6504-3: about 80 %). */
-export const CARD_WHITE = 0.8;
+const CARD_WHITE = 0.8;
 
 /** The scattering power of one coat that gives a contrast ratio; the inverse of `computeContrastRatio`, by halving. */
 export function findScatter(full: number, contrastRatio: number): number {

@@ -150,7 +150,7 @@ export const TOPCOAT_FACTS: Record<TopcoatCode, ProductFact> = {
 
 /** Cleaners, fillers, glue: what is no coat. Where kinds differ, the more dangerous one is meant; the label decides. */
 // prettier-ignore
-export const OTHER_PRODUCT_FACTS: Record<OtherProductCode, ProductFact> = {
+const OTHER_PRODUCT_FACTS: Record<OtherProductCode, ProductFact> = {
   degreaser: { label: 'Degreaser', carrier: 'water' },
   tsp_cleaner: { label: 'TSP-type cleaner', carrier: 'water' },
   sugar_soap: { label: 'Sugar soap', carrier: 'water' },

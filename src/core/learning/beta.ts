@@ -1,5 +1,5 @@
 /** Logarithm of the gamma function for x > 0 (Lanczos, g = 7, n = 9; error under 1e-13). lgamma(5) = ln 24. */
-export function logGamma(x: number): number {
+function logGamma(x: number): number {
   const shifted = x - 1;
   const sum = LANCZOS.reduce((total, c, i) => total + (i === 0 ? c : c / (shifted + i)), 0);
   const t = shifted + 7.5;

@@ -78,7 +78,7 @@ export function drawTests(seed: number, shop: readonly Truth[], most: number): E
 }
 
 /** What is believed of one treatment, with all the shop's tests or with its own alone. */
-export function judge(question: Question, tests: readonly Experience[], pooling: boolean) {
+function judge(question: Question, tests: readonly Experience[], pooling: boolean) {
   const own = tests.filter(
     (row) => row.product === question.product && row.substrate === question.substrate && row.finish === question.finish,
   );

@@ -68,7 +68,7 @@ export function isConvex(quad: Quad): boolean {
 }
 
 /** Focal length of a telephone's main camera as a share of the longer side: 24 to 28 mm on a 36 mm frame (estimate). */
-export const TYPICAL_FOCAL = 0.75;
+const TYPICAL_FOCAL = 0.75;
 
 /**
  * How far the camera leaned away from straight above a square, in degrees, from where its corners lie in a picture of

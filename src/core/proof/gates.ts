@@ -23,7 +23,7 @@ interface Strip {
 
 const SCRATCH_KINDS: readonly Test['kind'][] = ['cross_cut', 'x_cut', 'fork', 'coin'];
 
-export const treatmentKey = (treatment: Treatment | undefined): string =>
+const treatmentKey = (treatment: Treatment | undefined): string =>
   [treatment?.prep ?? 'none', treatment?.primer ?? 'none', treatment?.coats ?? (treatment?.primer ? 1 : 0)].join('/');
 
 /**

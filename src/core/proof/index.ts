@@ -5,7 +5,6 @@ export {
   judgeHandoverGate,
   judgePrimeGate,
   provesNoBleed,
-  treatmentKey,
   type Gate,
 } from './gates';
 export {
@@ -19,6 +18,6 @@ export {
   type JudgedTest,
   type Limits,
 } from './judge';
-export { estimateFilm, specifyCutOn } from './cut';
-export { joinShots, SINGLE_SHOT, traceDrift, type Drift, type DriftPoint } from './drift';
+export { specifyCutOn } from './cut';
+export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

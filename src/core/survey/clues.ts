@@ -28,9 +28,9 @@ export interface Clue {
  * the strongest counts in full, the next 1/(1 + DAMPING), the one after 1/(1 + 2·DAMPING). So a weak clue never takes
  * anything from a strong one. An estimate, measured with the practice generator (`npm run bench`), it costs little where answers are independent.
  */
-export const DAMPING = 1 / 2;
+const DAMPING = 1 / 2;
 /** An answer marked doubtful counts with this share of its log weight (an estimate). */
-export const DOUBTFUL_WEIGHT = 0.3;
+const DOUBTFUL_WEIGHT = 0.3;
 
 interface RawClue {
   group: string | null;

@@ -21,7 +21,7 @@ export interface LikelihoodTable {
 const ratio = (strength: Strength | undefined): number => (strength ? LIKELIHOOD_RATIO[strength] : 1);
 
 /** Weight of an answer in one state against a neutral one: the product of what it says of each part. */
-export function weighAnswer(says: Says, state: State, value: FacetValue, substrateHidden: boolean): number {
+function weighAnswer(says: Says, state: State, value: FacetValue, substrateHidden: boolean): number {
   let weight = ratio(says.finish?.[state.finish]);
   if (!substrateHidden) weight *= ratio(says.substrate?.[state.substrate]);
   if (value.soundness) weight *= ratio(says.soundness?.[value.soundness]);

@@ -259,7 +259,7 @@ function dryOutNeed({ measuredPct, equilibriumPct, limitPct }: MoistureVerdict):
   return { code: 'dry_out', label: 'Let it dry out', p: SEEN, why };
 }
 
-export function lastResult(zone: Zone, check: string): string | undefined {
+function lastResult(zone: Zone, check: string): string | undefined {
   const last = zone.observations?.findLast((observation) => observation.check === check);
   return last ? resultOf(last) : undefined;
 }

@@ -76,9 +76,7 @@ export function drawSurface(random: () => number): PracticeSurface {
 }
 
 /** The needs the belief decides and the plan is charged for, where the owner has no wish about the grain. */
-export const DECIDED_NEEDS = SURFACE_NEEDS.filter(
-  (need) => !need.silent && !need.onlyIfHidden && need.missedMinutes(1) > 0,
-);
+const DECIDED_NEEDS = SURFACE_NEEDS.filter((need) => !need.silent && !need.onlyIfHidden && need.missedMinutes(1) > 0);
 /** Needs whose provision is a day's work, so that providing them for nothing is wrong too. */
 const DAYS_WORK: ReadonlySet<string> = new Set(['strip']);
 
@@ -170,11 +168,7 @@ export interface PracticeResult {
 const MOST_CHECKS = 20;
 
 /** Reads a practice surface to the end with one strategy. */
-export function readPractice(
-  surface: PracticeSurface,
-  read: (check: Check) => string,
-  strategy: Strategy,
-): PracticeResult {
+function readPractice(surface: PracticeSurface, read: (check: Check) => string, strategy: Strategy): PracticeResult {
   const dossier: Dossier = { format: 'bricolage.dossier/1', piece: { kind: surface.kind, history: surface.history } };
   let observations: Observation[] = [];
   const zone = (): Zone => ({ id: 'z', role: surface.role, area_m2: surface.areaM2, observations });

@@ -1,6 +1,5 @@
 export type { Step } from './choice';
-export { computeLightness, DEFAULT_COLOUR, DEFAULT_SCHOOLS, isPaleColour } from './ground';
-export { HARD_RULES } from './hard-rules';
+export { DEFAULT_COLOUR, DEFAULT_SCHOOLS, isPaleColour } from './ground';
 export { planPiece, type Plan } from './plan';
 export type { Rejection } from './rejections';
 export { reportPlan } from './report';

@@ -50,7 +50,7 @@ export const STAGES: readonly Stage[] = [
 const STAGES_OF_LEFT_ZONES: readonly Stage[] = [CLEANING, REPAIRING, SPOT_SEALING, REFITTING];
 const NOTHING: Stage = { id: 'nothing', choices: () => [pass()] };
 
-export const stagesOf = ({ look }: Ground): readonly Stage[] =>
+const stagesOf = ({ look }: Ground): readonly Stage[] =>
   look === 'leave' ? STAGES.map((stage) => (STAGES_OF_LEFT_ZONES.includes(stage) ? stage : NOTHING)) : STAGES;
 
 /** Places in the order of work that others go by. */

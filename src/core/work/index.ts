@@ -1,8 +1,8 @@
 export { listCautions, listFacts, measurePour, type Caution } from './advice';
 export { listBlocks, listHeld, type Block } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
-export { listClocks, stateAt, type Clock, type DryState } from './clocks';
-export { computePotLifeMin, isFilm, listFilmTimes, type FilmTimes } from './film-times';
+export { listClocks, type Clock, type DryState } from './clocks';
+export { computePotLifeMin, listFilmTimes, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';
 export { findWait, listTaken, listUndone, logTask, type Doing } from './log';
 export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';

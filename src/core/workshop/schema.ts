@@ -11,11 +11,9 @@ const isForward = ({ from, to }: { from: string; to: string }): boolean => from 
 const stretch = { from: clock, to: clock, hands: z.number().int().min(1).max(4).optional() };
 
 /** `from` before `to`, on the clock of the shop's zone; "24:00" is midnight. */
-export const hoursSchema = z
-  .looseObject({ day: z.number().int().min(1).max(7), ...stretch })
-  .superRefine((hours, context) => {
-    if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
-  });
+const hoursSchema = z.looseObject({ day: z.number().int().min(1).max(7), ...stretch }).superRefine((hours, context) => {
+  if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
+});
 const dayHoursSchema = z.looseObject(stretch).superRefine((hours, context) => {
   if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
 });

@@ -6,7 +6,7 @@ import type { PieceStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
 import { sendProblem } from './problems';
 
-export const PHOTO_LIMIT = '12mb';
+const PHOTO_LIMIT = '12mb';
 
 /** Pictures: `PUT` of the bytes under an id of the client, answered with the piece; `GET` by hash. */
 export function makePhotoRouter(store: PieceStore, files: PhotoFiles, now: () => string): Router {
