@@ -40,10 +40,12 @@ await Promise.all([
   inOrder([
     ['types', 'npx', ['tsc', '--noEmit']],
     ['lint', 'npx', ['eslint', '.', '--max-warnings', '0']],
+  ]),
+  inOrder([
+    ['build', process.execPath, ['--input-type=module', '-e', "(await import('./scripts/lib.mjs')).build()"]],
     ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
     ['unused', 'npx', ['knip', '--no-progress']],
   ]),
-  inOrder([['build', process.execPath, ['--input-type=module', '-e', "(await import('./scripts/lib.mjs')).build()"]]]),
 ]);
 // Left to itself the runner keeps one processor free, which on two of them leaves one.
 step('unit and http tests', () => run('npx', ['jest', '--maxWorkers=100%'], { NODE_OPTIONS: '--no-warnings' }));

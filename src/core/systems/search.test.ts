@@ -3,6 +3,7 @@ import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
 import { readGround, type Ground } from './ground';
 import { HARD_RULES } from './hard-rules';
 import { listProducts, type Product } from './product';
+import { listRejections } from './rejections';
 import { beats, searchZone, type Label } from './search';
 import { walkAll } from './walk-all';
 
@@ -82,6 +83,19 @@ describe('the search of a zone', () => {
     const { cuts } = searchZone(read({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }), few());
     expect(cuts.length).toBeGreaterThan(5);
     for (const { rule } of cuts) expect(HARD_RULES).toContain(rule);
+  });
+
+  it('calls ruled out what a rule forbids, not what another way beats', () => {
+    const zone: Partial<Zone> = {
+      stated: { substrate: 'clear_softwood', finish: 'alkyd_paint' },
+      defects: [{ code: 'prior_bleed', extent: 'spot' }],
+    };
+    const search = searchZone(read(zone), few());
+    const codes = listRejections(search).map(({ code }) => code);
+    // A finer paper would do, only less well; stripping a sound coat is forbidden.
+    expect(search.goals.every(({ state }) => state.prep !== 'scuff_220')).toBe(true);
+    expect(codes).not.toContain('scuff_220');
+    expect(codes).toContain('strip');
   });
 
   it('goes through a zone that is left with cleaning only', () => {

@@ -114,7 +114,7 @@ export function searchZone(
   { follows, few }: SearchOptions = {},
 ): ZoneSearch {
   const cuts: Cut[] = [];
-  let reached: SurfaceState[] = [];
+  const reached: SurfaceState[] = [];
   let front = new Map<string, Label[]>([[keyOf(UNTOUCHED), [START]]]);
   let states = 1;
   let made = 1;
@@ -131,6 +131,8 @@ export function searchZone(
           cuts.push({ stage: place, rule, choice, before: state });
           continue;
         }
+        // Allowed by the rules, whether or not something beats it: what is beaten was not ruled out.
+        if (choice.closesGround) reached.push({ ...state, ...choice.sets });
         const losses = assessLosses(choice, state, ground);
         const key = (stage.keyAfter ?? keyOf)({ ...state, ...choice.sets }, ground);
         const there = next.get(key) ?? [];
@@ -142,7 +144,6 @@ export function searchZone(
     states += next.size;
     front = next;
     if (!closing) continue;
-    reached = [...next.values()].flatMap((labels) => labels.map(({ state }) => state));
     if (few) for (const [key, labels] of front) front.set(key, thinLabels(labels, ground, few));
   }
   return { ground, goals: [...front.values()].flat(), reached, cuts, states, labels: made };
