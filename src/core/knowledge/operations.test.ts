@@ -1,4 +1,5 @@
 import {
+  findDust,
   FILM_BASIS,
   FILM_FACTS,
   findProduct,
@@ -22,6 +23,16 @@ describe('operations, each with everything about it on its row', () => {
 
   it('let nothing that makes dust go on while a fault is alive', () => {
     for (const op of OPERATIONS) expect(OPERATION_FACTS[op].whileAlive && OPERATION_FACTS[op].dust).toBeFalsy();
+  });
+});
+
+describe('the dust of some work', () => {
+  it('is that of the repair it is, and a repair of a later version is taken to make some', () => {
+    expect(findDust({ op: 'repair', repair: 'glue_joint' })).toBeUndefined();
+    expect(findDust({ op: 'repair', repair: 'scrape_char' })).toBe('sanding');
+    expect(findDust({ op: 'remove_face', repair: 'remove_foil' })).toBeUndefined();
+    expect(findDust({ op: 'repair', repair: 'of_a_later_version' })).toBe('sanding');
+    expect(findDust({ op: 'strip' })).toBe('chips');
   });
 });
 

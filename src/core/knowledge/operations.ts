@@ -1,4 +1,5 @@
 import type { OperationCode } from './codes';
+import { findRepairStep } from './repairs';
 
 /** What an operation is to the shop, all on its row (common practice). */
 export interface OperationFact {
@@ -62,3 +63,10 @@ export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !
 
 /** A coat over the whole face, which may be sprayed. */
 export const isWholeCoat = (op: OperationCode): boolean => isCoat(op) && OPERATION_FACTS[op].coat !== 'seal';
+
+/** The dust of some work: that of the repair it is, else that of its operation. A repair of a later version is taken to make some. */
+export function findDust({ op, repair }: { op: OperationCode; repair?: string | undefined }): OperationFact['dust'] {
+  if (repair === undefined) return OPERATION_FACTS[op].dust;
+  const fact = findRepairStep(repair);
+  return !fact || fact.dry ? 'sanding' : undefined;
+}

@@ -71,9 +71,9 @@ export const REPAIR_STEPS = {
 
 export type RepairStepCode = keyof typeof REPAIR_STEPS;
 
-/** Whether a repair makes dry dust of the coat or the ground; one of a later version is taken to. */
-export const raisesDust = (repair: string): boolean =>
-  !(repair in REPAIR_STEPS) || (REPAIR_STEPS[repair as RepairStepCode] as RepairStepFact).dry === true;
+/** The step that a code stands for; none for one of a later version. */
+export const findRepairStep = (code: string): RepairStepFact | undefined =>
+  code in REPAIR_STEPS ? REPAIR_STEPS[code as RepairStepCode] : undefined;
 
 export type Extent = 'spot' | 'area' | 'all';
 /** What the ground has to be for a way to be open. */
@@ -95,6 +95,14 @@ export interface RepairWay {
   declined?: string;
 }
 
+export interface FaultNeed {
+  code: string;
+  label: string;
+  why: string;
+  extents?: readonly Extent[];
+  details?: readonly string[];
+}
+
 export interface FaultAnswer {
   ways: readonly RepairWay[];
   /** What sees to it where no repair of its own does. */
@@ -103,10 +111,8 @@ export interface FaultAnswer {
   left: { must?: true; may?: true; adhesion?: number; grain_show?: number; bleed?: number; says: string };
   /** Colour that comes through from single places: a spot seal or a primer that holds old stains serves it. */
   stains?: number;
-  /** Served as a need of the surface, by the whole-face layers. */
-  need?: { code: string; label: string; why: string; extents?: readonly Extent[]; details?: readonly string[] };
-  /** More needs than one. */
-  alsoNeeds?: readonly { code: string; label: string; why: string; details?: readonly string[] }[];
+  /** Needs of the surface that it brings: the whole-face layers, stripping, drying or sealing serve them. */
+  needs?: readonly FaultNeed[];
   /** Holds the zone back until one of these answers is given. */
   hold?: { ends: readonly string[]; why: string; end: string };
   /** The one question whose answer changes the plan; the first answer is assumed until it is given. */
@@ -130,12 +136,12 @@ export const FAULT_ANSWERS: Record<DefectCode, FaultAnswer> = {
   water_ring: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.3, left: { says: 'The ring comes through waterborne coats.' }, basis: 'practice' },
   drink_stain: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.4, left: { says: 'It comes through waterborne coats.' }, basis: 'practice' },
   ink_stain: { ways: [], served: 'Spot-sealed, or held by a primer that holds old stains', stains: 0.5, left: { says: 'Ink comes through all but shellac and oil.' }, basis: 'practice' },
-  water_damage: { ways: [{ id: 'dry_and_sand', label: 'Dry it, sand what is soft', steps: ['sand_softened'] }], stains: 0.3, need: { ...DRY, why: 'Measure before painting: damp wood sheds paint.' }, left: { adhesion: 0.4, says: 'Softened finish lets go, and the new coat with it.' }, basis: 'practice' },
+  water_damage: { ways: [{ id: 'dry_and_sand', label: 'Dry it, sand what is soft', steps: ['sand_softened'] }], stains: 0.3, needs: [{ ...DRY, why: 'Measure before painting: damp wood sheds paint.' }], left: { adhesion: 0.4, says: 'Softened finish lets go, and the new coat with it.' }, basis: 'practice' },
   burn: { ways: [{ id: 'scrape', label: 'Scrape out, fill', steps: ['scrape_char', 'fill_hard'] }], stains: 0.4, left: { must: true, says: 'Char holds no paint and its halo comes through.' }, basis: 'practice' },
-  smoke_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'Smoke comes back through paint unless sealed.' }, left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
-  pet_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'It comes back through paint unless sealed.' }, left: { must: true, says: 'The smell comes back with the first warm day.' }, basis: 'practice' },
-  musty_odour: { ways: [{ id: 'air', label: 'Dry, air, seal in', steps: ['air_out'] }], need: { ...SMELL, why: 'Dry it first; the rest is sealed in.' }, alsoNeeds: [{ ...DRY, why: 'Must is damp that has not ended.' }], left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
-  mould: { ways: [{ id: 'hold', label: 'Find the damp, clean, dry', steps: ['hold_mould', 'clean_mould'], details: ['damp'] }, { id: 'clean', label: 'Clean it off', steps: ['clean_mould'], details: ['dry'] }], stains: 0.2, need: { ...DRY, why: 'Mould means damp: find where it comes from and let the wood dry out.', details: ['damp'] }, hold: { ends: ['dry'], why: 'Wet mould comes back through any coat, and its spores are in the dust.', end: 'It goes on when the damp has been found and ended and the wood reads dry: answer “dry now” in Read.' }, question: { ask: 'Is it damp there still?', answers: [{ code: 'damp', label: 'Damp, or not known' }, { code: 'dry', label: 'Dry now, source ended' }] }, left: { must: true, says: 'It grows on under the paint.' }, basis: 'practice' },
+  smoke_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], needs: [{ ...SMELL, why: 'Smoke comes back through paint unless sealed.' }], left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
+  pet_odour: { ways: [{ id: 'air', label: 'Wash, air, seal in', steps: ['air_out'] }], needs: [{ ...SMELL, why: 'It comes back through paint unless sealed.' }], left: { must: true, says: 'The smell comes back with the first warm day.' }, basis: 'practice' },
+  musty_odour: { ways: [{ id: 'air', label: 'Dry, air, seal in', steps: ['air_out'] }], needs: [{ ...SMELL, why: 'Dry it first; the rest is sealed in.' }, { ...DRY, why: 'Must is damp that has not ended.' }], left: { must: true, says: 'The smell comes back.' }, basis: 'practice' },
+  mould: { ways: [{ id: 'hold', label: 'Find the damp, clean, dry', steps: ['hold_mould', 'clean_mould'], details: ['damp'] }, { id: 'clean', label: 'Clean it off', steps: ['clean_mould'], details: ['dry'] }], stains: 0.2, needs: [{ ...DRY, why: 'Mould means damp: find where it comes from and let the wood dry out.', details: ['damp'] }], hold: { ends: ['dry'], why: 'Wet mould comes back through any coat, and its spores are in the dust.', end: 'It goes on when the damp has been found and ended and the wood reads dry: answer “dry now” in Read.' }, question: { ask: 'Is it damp there still?', answers: [{ code: 'damp', label: 'Damp, or not known' }, { code: 'dry', label: 'Dry now, source ended' }] }, left: { must: true, says: 'It grows on under the paint.' }, basis: 'practice' },
   open_grain: { ways: [], served: 'Filled where you want the grain hidden', left: { says: 'Pores show through any film; filled where you want the grain hidden.' }, basis: 'practice' },
   raised_grain: { ways: [{ id: 'sand', label: 'Sand it', steps: ['sand_raised'] }], left: { may: true, grain_show: 0.35, says: 'It feels rough and shows under satin.' }, basis: 'practice' },
   dent: { ways: [{ id: 'fill', label: 'Fill it', steps: ['fill_soft'] }, { id: 'steam', label: 'Steam it up', steps: ['steam_dent'], ground: 'bare_wood', fails: { grain_show: 0.15 } }], left: { grain_show: 0.8, says: 'Paint hides no dent; gloss shows it best.' }, basis: 'practice' },
@@ -145,20 +151,20 @@ export const FAULT_ANSWERS: Record<DefectCode, FaultAnswer> = {
   gap_joint: { ways: [{ id: 'caulk', label: 'Caulk it over the primer', steps: ['caulk_gap'], details: ['cosmetic'] }, { id: 'glue', label: 'Glue and clamp it', steps: ['glue_joint'], details: ['structural'] }], question: { ask: 'Does the joint carry?', answers: [{ code: 'cosmetic', label: 'No, only a gap' }, { code: 'structural', label: 'Yes, it holds the piece' }] }, left: { grain_show: 0.6, says: 'A dark line stays, darkest under white.' }, basis: 'practice' },
   chipped_veneer: { ways: [{ id: 'fill', label: 'Cut back, fill hard', steps: ['fill_hard'] }], left: { grain_show: 0.9, says: 'The edge of the chip shows and catches.' }, basis: 'practice' },
   chipped_foil: { ways: [{ id: 'fill', label: 'Cut back, fill hard', steps: ['fill_hard'] }], left: { grain_show: 0.9, adhesion: 0.1, says: 'The edge of the foil goes on lifting from there.' }, basis: 'practice' },
-  lifting_veneer: { ways: [{ id: 'glue', label: 'Glue it down', steps: ['glue_veneer'] }], need: { code: 'reglue_or_remove_face', label: 'Glue the veneer down', why: 'Paint cannot hold on a face that lifts.' }, left: { must: true, says: 'Paint cannot hold on a face that lifts.' }, basis: 'practice' },
-  bubbled_veneer: { ways: [{ id: 'glue', label: 'Slit it, glue it down', steps: ['glue_veneer'] }], need: { code: 'reglue_or_remove_face', label: 'Slit and glue the bubble', why: 'Moisture in paint lifts it further.' }, left: { must: true, says: 'Moisture in paint lifts it further.' }, basis: 'practice' },
-  lifting_foil: { ways: [{ id: 'glue', label: 'Glue it down', steps: ['glue_foil'], extents: ['spot'], fails: { adhesion: 0.25 } }, { id: 'glue_wide', label: 'Glue it down', steps: ['glue_foil'], extents: WIDE, fails: { adhesion: 0.5 } }, { id: 'remove', label: 'Take the foil off', steps: ['remove_foil'], bares: true }], need: { code: 'reglue_or_remove_face', label: 'Glue the foil down or take it all off', why: 'Paint cannot hold on a face that lifts.' }, left: { must: true, says: 'Paint cannot hold on a face that lifts.' }, basis: 'practice' },
-  swollen_edge: { ways: [{ id: 'harden', label: 'Harden, fill, seal', steps: ['harden_edge', 'fill_hard'] }], need: { code: 'consolidate', label: 'Harden the swollen edge', why: 'Swollen board does not shrink back: harden, fill and seal it.' }, alsoNeeds: [{ ...EDGES, why: 'A swollen edge is raw board: it drinks and swells again.' }], left: { must: true, says: 'It crumbles, and the paint with it.' }, basis: 'practice' },
-  raw_mdf_edge: { ways: [], need: { ...EDGES, why: 'Raw MDF edges drink paint and swell with water.' }, left: { says: 'It drinks paint, swells and stays rough.' }, basis: 'practice' },
-  raw_chip_edge: { ways: [{ id: 'fill', label: 'Fill, then seal', steps: ['fill_soft'] }], need: { ...EDGES, why: 'Raw chipboard edges crumble and swell.' }, left: { grain_show: 0.7, says: 'Every chip shows.' }, basis: 'practice' },
+  lifting_veneer: { ways: [{ id: 'glue', label: 'Glue it down', steps: ['glue_veneer'] }], needs: [{ code: 'reglue_or_remove_face', label: 'Glue the veneer down', why: 'Paint cannot hold on a face that lifts.' }], left: { must: true, says: 'Paint cannot hold on a face that lifts.' }, basis: 'practice' },
+  bubbled_veneer: { ways: [{ id: 'glue', label: 'Slit it, glue it down', steps: ['glue_veneer'] }], needs: [{ code: 'reglue_or_remove_face', label: 'Slit and glue the bubble', why: 'Moisture in paint lifts it further.' }], left: { must: true, says: 'Moisture in paint lifts it further.' }, basis: 'practice' },
+  lifting_foil: { ways: [{ id: 'glue', label: 'Glue it down', steps: ['glue_foil'], extents: ['spot'], fails: { adhesion: 0.25 } }, { id: 'glue_wide', label: 'Glue it down', steps: ['glue_foil'], extents: WIDE, fails: { adhesion: 0.5 } }, { id: 'remove', label: 'Take the foil off', steps: ['remove_foil'], bares: true }], needs: [{ code: 'reglue_or_remove_face', label: 'Glue the foil down or take it all off', why: 'Paint cannot hold on a face that lifts.' }], left: { must: true, says: 'Paint cannot hold on a face that lifts.' }, basis: 'practice' },
+  swollen_edge: { ways: [{ id: 'harden', label: 'Harden, fill, seal', steps: ['harden_edge', 'fill_hard'] }], needs: [{ code: 'consolidate', label: 'Harden the swollen edge', why: 'Swollen board does not shrink back: harden, fill and seal it.' }, { ...EDGES, why: 'A swollen edge is raw board: it drinks and swells again.' }], left: { must: true, says: 'It crumbles, and the paint with it.' }, basis: 'practice' },
+  raw_mdf_edge: { ways: [], needs: [{ ...EDGES, why: 'Raw MDF edges drink paint and swell with water.' }], left: { says: 'It drinks paint, swells and stays rough.' }, basis: 'practice' },
+  raw_chip_edge: { ways: [{ id: 'fill', label: 'Fill, then seal', steps: ['fill_soft'] }], needs: [{ ...EDGES, why: 'Raw chipboard edges crumble and swell.' }], left: { grain_show: 0.7, says: 'Every chip shows.' }, basis: 'practice' },
   loose_edge_band: { ways: [{ id: 'glue', label: 'Glue the band down', steps: ['glue_band'] }], left: { must: true, says: 'It catches a cloth and tears the paint with it.' }, basis: 'practice' },
   old_holes: { ways: [{ id: 'fill', label: 'Fill hard, in two passes', steps: ['fill_hard'], details: ['open'] }, { id: 'keep', label: 'Leave them', steps: [], details: ['covered'], declined: 'The new handle sits on them or uses them: nothing to fill.' }], question: { ask: 'Will the new handle cover or use them?', answers: [{ code: 'open', label: 'No, they stay open' }, { code: 'covered', label: 'Yes, covered or used' }] }, left: { grain_show: 0.95, says: 'Open holes stay open.' }, basis: 'practice' },
   brush_marks: { ways: [{ id: 'level', label: 'Level them', steps: ['level_marks'] }], left: { may: true, grain_show: 0.3, says: 'Old strokes show through every later coat.' }, basis: 'practice' },
   runs: { ways: [{ id: 'shave', label: 'Shave them', steps: ['shave_runs'] }], left: { may: true, grain_show: 0.6, says: 'A run shows more with every coat.' }, basis: 'practice' },
-  flaking: { ways: [{ id: 'feather', label: 'Scrape and feather', steps: ['feather_flakes'], extents: ['spot'], fails: { adhesion: 0.2 } }], need: { ...STRIP, why: 'It flakes: new paint would leave with it.', extents: WIDE }, left: { must: true, says: 'New paint leaves with the old.' }, basis: 'practice' },
-  alligatoring: { ways: [], need: { ...STRIP, why: 'A crazed coat goes on cracking under the new one.' }, left: { says: 'The pattern comes through and lets go.' }, basis: 'practice' },
+  flaking: { ways: [{ id: 'feather', label: 'Scrape and feather', steps: ['feather_flakes'], extents: ['spot'], fails: { adhesion: 0.2 } }], needs: [{ ...STRIP, why: 'It flakes: new paint would leave with it.', extents: WIDE }], left: { must: true, says: 'New paint leaves with the old.' }, basis: 'practice' },
+  alligatoring: { ways: [], needs: [{ ...STRIP, why: 'A crazed coat goes on cracking under the new one.' }], left: { says: 'The pattern comes through and lets go.' }, basis: 'practice' },
   chalking: { ways: [{ id: 'wash', label: 'Wash until the rag stays clean', steps: ['wash_chalk'], fails: { adhesion: 0.04 } }], left: { must: true, adhesion: 0.5, says: 'Paint on powder peels.' }, basis: 'practice' },
-  thick_paint: { ways: [{ id: 'free', label: 'Sand the detail free', steps: ['free_detail'], extents: ['spot', 'area'] }], need: { ...STRIP, why: 'The old coat is so thick that detail is lost.', extents: ['all'] }, left: { may: true, grain_show: 0.2, says: 'Soft profiles stay soft, and a thick coat chips.' }, basis: 'practice' },
+  thick_paint: { ways: [{ id: 'free', label: 'Sand the detail free', steps: ['free_detail'], extents: ['spot', 'area'] }], needs: [{ ...STRIP, why: 'The old coat is so thick that detail is lost.', extents: ['all'] }], left: { may: true, grain_show: 0.2, says: 'Soft profiles stay soft, and a thick coat chips.' }, basis: 'practice' },
   bare_patches: { ways: [{ id: 'spot_prime', label: 'Spot-prime them', steps: [] }], left: { grain_show: 0.4, says: 'Bare wood drinks more: dull patches.' }, basis: 'practice' },
   high_gloss: { ways: [{ id: 'dull', label: 'Take the shine down', steps: ['dull_gloss'] }], left: { may: true, adhesion: 0.08, says: 'What still shines has nothing for primer to hold on.' }, basis: 'practice' },
   rust: { ways: [{ id: 'bright', label: 'To bright metal', steps: ['brush_rust'], details: ['face'] }, { id: 'replace', label: 'Replace the screws', steps: ['replace_screws'], details: ['screws'] }], stains: 0.5, question: { ask: 'Where is it?', answers: [{ code: 'face', label: 'On a metal face' }, { code: 'screws', label: 'On screws or nails' }] }, left: { must: true, says: 'Rust goes on under paint and stains it brown.' }, basis: 'practice' },

@@ -1,4 +1,4 @@
-import { applyHomography, mapUnitSquare, shiftByCells, type Quad } from './homography';
+import { applyHomography, mapUnitSquare, shiftByCells, type Homography, type Quad } from './homography';
 import type { Plane } from './pixels';
 import { FINE_SAMPLES, isPlausible, measureCuts, measureLine, refine, SEEN } from './quad-score';
 
@@ -50,13 +50,18 @@ const STRAY_LINE = 0.15;
 
 /** A square that lies one cell aside has a line of the lattice outside and takes the rim of the paint for a cut. */
 function shiftBack(lines: Plane, quad: Quad, cuts: number): Quad {
-  if (measureBeyond(lines, quad, cuts) <= STRAY_LINE) return quad;
+  const ends = (own: Quad): boolean => measureBeyond(lines, own, cuts) <= STRAY_LINE;
+  return ends(quad) ? quad : (findNeighbour(lines, quad, cuts, ends) ?? quad);
+}
+
+/** Of the squares a cell aside that may be the right one, that whose cuts are darkest; null where none may. */
+function findNeighbour(lines: Plane, quad: Quad, cuts: number, isRight: (own: Quad) => boolean): Quad | null {
   const rivals = shiftByCells(quad, cuts - 1)
     .filter((rival) => isPlausible(rival, cuts))
     .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
-    .filter(({ quad: own }) => measureBeyond(lines, own, cuts) <= STRAY_LINE)
+    .filter(({ quad: own }) => isRight(own))
     .sort((a, b) => b.score - a.score);
-  return rivals[0]?.quad ?? quad;
+  return rivals[0]?.quad ?? null;
 }
 
 /** Lines at even places are there, most of those between them are not. */
@@ -73,30 +78,32 @@ function isEverySecond(measured: readonly number[]): boolean {
 export function measureBeyond(lines: Plane, quad: Quad, cuts: number): number {
   const h = mapUnitSquare(quad);
   if (!h) return 1;
-  const step = 1 / (cuts - 1);
-  const outside = [-step, 1 + step].flatMap((mark) => [
-    measureLine(lines, h, [mark, 0, mark, 1], FINE_SAMPLES),
-    measureLine(lines, h, [0, mark, 1, mark], FINE_SAMPLES),
-  ]);
+  const outside = measureAround(lines, h, 1 / (cuts - 1));
   const inside = measureCuts(lines, quad, cuts);
   const usual = inside.reduce((sum, value) => sum + value, 0) / inside.length;
   return Math.min(1, Math.max(...outside) / Math.max(1e-6, usual));
 }
 
+/** Means of a map along the four lines that run outside the square at a distance, in shares of its side. */
+const measureAround = (map: Plane, h: Homography, distance: number): number[] =>
+  [-distance, 1 + distance].flatMap((mark) => [
+    measureLine(map, h, [mark, 0, mark, 1], FINE_SAMPLES),
+    measureLine(map, h, [0, mark, 1, mark], FINE_SAMPLES),
+  ]);
+
 /** A third of a cell outside the outermost cuts there is coat, clear of grooves and of what flaked along them. */
 const RIM_CELLS = 0.3;
-/** Logarithm of how many times as light one side of the rim may be as another by uneven light alone (on renders it comes to 1.3 at the most). */
+/**
+ * Logarithm of how many times as light one side of the rim may be as another by uneven light alone; on renders whose square
+ * lies right it comes to 1.3 times at the most.
+ */
 const MOST_RIM_STEP = Math.log(1.7);
 
 /** How much lighter the lightest side of the rim is than the darkest, in the logarithm of light; 0 where all are alike. */
 function measureRimStep(brightness: Plane, quad: Quad, cuts: number): number {
   const h = mapUnitSquare(quad);
   if (!h) return Infinity;
-  const out = RIM_CELLS / (cuts - 1);
-  const sides = [-out, 1 + out].flatMap((mark) => [
-    measureLine(brightness, h, [mark, 0, mark, 1], FINE_SAMPLES),
-    measureLine(brightness, h, [0, mark, 1, mark], FINE_SAMPLES),
-  ]);
+  const sides = measureAround(brightness, h, RIM_CELLS / (cuts - 1));
   return Math.max(...sides) - Math.min(...sides);
 }
 
@@ -107,11 +114,5 @@ function measureRimStep(brightness: Plane, quad: Quad, cuts: number): number {
  */
 export function settleByRim(brightness: Plane, lines: Plane, quad: Quad, cuts: number): Quad | null {
   const isEven = (own: Quad): boolean => measureRimStep(brightness, own, cuts) <= MOST_RIM_STEP;
-  if (isEven(quad)) return quad;
-  const rivals = shiftByCells(quad, cuts - 1)
-    .filter((rival) => isPlausible(rival, cuts))
-    .map((rival) => refine(lines, rival, cuts, [1, 0.5], FINE_SAMPLES))
-    .filter(({ quad: own }) => isEven(own))
-    .sort((a, b) => b.score - a.score);
-  return rivals[0]?.quad ?? null;
+  return isEven(quad) ? quad : findNeighbour(lines, quad, cuts, isEven);
 }

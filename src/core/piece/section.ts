@@ -11,7 +11,7 @@ import {
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { PRIMER_TINTS, type PrimerTint } from '../film';
 import { PREP_LABELS } from '../proof';
-import { formatChance } from '../shared';
+import { upperFirst, formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
 import { DEFAULT_COLOUR, type ZonePlan } from '../systems';
 
@@ -114,7 +114,7 @@ function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined,
   const ownFace = finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate);
   if (finish !== 'bare' && !ownFace && prep !== 'strip' && prep !== 'sand_bare') {
     const words = FINISH_FACTS[finish].label;
-    const label = words.charAt(0).toUpperCase() + words.slice(1);
+    const label = upperFirst(words);
     layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
   }
   layers.push(...work.flatMap((entry) => drawWork(entry, goal?.colour ?? DEFAULT_COLOUR)));

@@ -14,6 +14,7 @@ import {
   type Severity,
 } from '../scales';
 import { specifyCutOn } from './cut';
+import { lowerFirst } from '../shared';
 
 export interface JudgedTest {
   id: string | undefined;
@@ -64,7 +65,7 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
     countsFromH,
     ...lattice(test, reading, severity, dossier),
     says,
-    why: `${KIND_WORDS[test.kind]}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
+    why: `${KIND_WORDS[test.kind]}: ${lowerFirst(says)}`,
   };
 }
 

@@ -1,6 +1,7 @@
 export { assertNever } from './assert-never';
 export { escapeXml } from './escape-xml';
 export { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
+export { lowerFirst, upperFirst } from './letters';
 export { latestOf } from './moments';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';

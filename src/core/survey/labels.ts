@@ -1,4 +1,5 @@
 import { FINISH_FACTS, SUBSTRATE_FACTS } from '../knowledge';
+import { lowerFirst } from '../shared';
 
 // prettier-ignore
 const OTHER_LABELS: Readonly<Record<string, string>> = {
@@ -8,7 +9,6 @@ const OTHER_LABELS: Readonly<Record<string, string>> = {
 };
 
 /** `MDF` stays in capitals. */
-const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** Any state or small fact in words, for the middle of a sentence. */
 export function labelState(code: string): string {

@@ -7,6 +7,7 @@ import {
   FINISH_FACTS,
   type DefectCode,
   type Extent,
+  type FaultNeed,
 } from '../knowledge';
 import { resultOf, type Defect, type Dossier, type Zone } from '../dossier';
 import { describeChance } from '../shared';
@@ -209,12 +210,21 @@ export const isAnswered = (
 ): boolean =>
   (!extents || extents.includes(defect.extent ?? 'area')) && (!details || details.includes(detailOf(defect) ?? ''));
 
+type SeenFault = Parameters<typeof isAnswered>[1];
+
+/** The needs of the surface that a fault of this extent brings, after what was said of it. */
+const listFaultNeeds = (fault: SeenFault): readonly FaultNeed[] =>
+  (FAULT_ANSWERS[fault.code].needs ?? []).filter((need) => isAnswered(need, fault));
+
+/** What sees to a fault that gets no repair of its own, in words; none where nothing does. */
+export const sayServed = (fault: SeenFault): string | undefined =>
+  listFaultNeeds(fault)[0]?.label ?? FAULT_ANSWERS[fault.code].served;
+
 /** The ways there are to answer a defect, in words, and what leaving it would mean; which is taken, the plan decides. */
 export function sayAnswers(defect: Defect): { ways: string[]; left: string } {
-  const { ways, need, served = 'Left as it is', left } = FAULT_ANSWERS[defect.code];
+  const { ways, left } = FAULT_ANSWERS[defect.code];
   const open = ways.filter((way) => isAnswered(way, defect)).map(({ declined, label }) => declined ?? label);
-  if (open.length > 0) return { ways: [...new Set(open)], left: left.says };
-  return { ways: [need && isAnswered(need, defect) ? need.label : served], left: left.says };
+  return { ways: open.length > 0 ? [...new Set(open)] : [sayServed(defect) ?? 'Left as it is'], left: left.says };
 }
 
 /** A smell sits in every face of a piece, inside ones as well. */
@@ -225,7 +235,9 @@ function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {
   return [{ code: 'odour_seal', label: 'Seal the smell in', p: SEEN, why }];
 }
 
-const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) => FAULT_ANSWERS[code].need?.code === 'odour_seal');
+const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) =>
+  FAULT_ANSWERS[code].needs?.some((need) => need.code === 'odour_seal'),
+);
 
 /** Needs that follow straight from something the owner saw, smelled or measured. */
 function statedNeeds(belief: Belief, zone: Zone): Need[] {
@@ -235,9 +247,7 @@ function statedNeeds(belief: Belief, zone: Zone): Need[] {
     if (!mayBeHere(belief, defect.code)) continue;
     const fact = DEFECT_FACTS[defect.code];
     if (fact.repair) add(fact.repair.code, fact.repair.label, `${fact.label} was seen here.`);
-    const { need, alsoNeeds = [] } = FAULT_ANSWERS[defect.code];
-    for (const own of need ? [need, ...alsoNeeds] : alsoNeeds)
-      if (isAnswered(own, defect)) add(own.code, own.label, own.why);
+    for (const own of listFaultNeeds(defect)) add(own.code, own.label, own.why);
   }
   const smell = lastResult(zone, 'odour');
   if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', `${SMELLS[smell] ?? 'It'} was smelled here.`);

@@ -2,7 +2,7 @@ import { hasStrongFumes, labelProduct, PAINTS, PRIMERS, TOPCOATS } from '../know
 import type { Dossier } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
 import { PREP_LABELS } from '../proof';
-import { describeChance } from '../shared';
+import { upperFirst, describeChance } from '../shared';
 import { readGround } from './ground';
 import { priceAlone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
@@ -89,7 +89,7 @@ function sayAgainst(label: Label, taken: ZonePlan): string {
     .filter((product) => !taken.steps.some((own) => own.class === product.class));
   if (bought.length > 0) parts.push(`takes ${bought.map(sayProduct).join(' and ')}`);
   const text = parts.filter(Boolean).join(', ');
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  return `${upperFirst(text)}.`;
 }
 
 const sayProduct = ({ class: code, carrier }: Product): string =>

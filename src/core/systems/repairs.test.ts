@@ -144,24 +144,54 @@ describe('the answers to the faults of a zone', () => {
   });
 
   it('are all that no other beats, by trying every combination', () => {
-    const defects: Defect[] = [
-      { code: 'dent', extent: 'spot', count: 3 },
-      { code: 'brush_marks', extent: 'area' },
-      { code: 'runs', extent: 'spot', count: 2 },
-      { code: 'raised_grain', extent: 'all' },
-      { code: 'gouge', extent: 'spot' },
-    ];
-    const found = listRepairPlans(ground(defects));
-    // Alone, each choice is open; together a combination is as good as the sum of its parts says.
-    const alone = defects.map((defect) => listRepairPlans(ground([defect])).length);
-    expect(alone).toEqual([1, 2, 2, 2, 1]);
-    expect(found.length).toBeGreaterThan(4);
-    expect(found.length).toBeLessThanOrEqual(8);
-    for (const plan of found)
-      for (const { fault, way } of plan.ways)
-        for (const code of way?.steps ?? [])
-          // Small dents go with the hard filler of the gouge.
-          expect(plan.lines.some((line) => line.code === code || line.faults.includes(fault.code))).toBe(true);
+    // Spots on a whole square metre: what each costs and what it leaves, straight from the tables.
+    const left = { brush_marks: 'level_marks', runs: 'shave_runs', raised_grain: 'sand_raised' } as const;
+    const codes = Object.keys(left) as (keyof typeof left)[];
+    const found = listRepairPlans(ground([...codes.map((code) => ({ code, extent: 'all' as const }))]));
+    const all = Array.from({ length: 2 ** codes.length }, (_, mask) => {
+      const done = codes.filter((_code, i) => (mask >> i) & 1);
+      const minutes = done.reduce((sum, code) => {
+        const {
+          once,
+          perM2 = 0,
+          each = 0,
+        }: { once: number; perM2?: number; each?: number } = REPAIR_STEPS[left[code]].minutes;
+        return sum + once + (perM2 > 0 ? perM2 : each * 10);
+      }, 0);
+      const shows = codes
+        .filter((code) => !done.includes(code))
+        .reduce((held, code) => held * (1 - FAULT_ANSWERS[code].left.grain_show!), 1);
+      return { done: done.join(), figures: [minutes, done.length, 1 - shows] };
+    });
+    const unbeaten = all.filter(
+      (own) =>
+        !all.some((other) => other !== own && other.figures.every((value, i) => value <= own.figures[i]! + 1e-9)),
+    );
+    const kept = found.map(({ ways }) => ways.flatMap(({ fault, way }) => (way ? [fault.code] : [])).join());
+    expect(kept.sort()).toEqual(unbeaten.map(({ done }) => done).sort());
+    expect(unbeaten.length).toBeGreaterThan(3);
+    expect(unbeaten.length).toBeLessThan(all.length);
+  });
+
+  it('differ only from the mending to the painting, so that all clean, dry and end alike', () => {
+    const shared = ['hold', 'clean', 'dry', 'last'];
+    for (const [code, detail] of CASES)
+      for (const extent of EXTENTS) {
+        const defects: Defect[] = [{ code, extent, ...(detail ? { detail } : {}) }];
+        const rest = listRepairPlans(ground(defects, { stated: fittingGround(code) })).map(({ lines }) =>
+          lines.flatMap(({ code: line, fact }) => (shared.includes(fact.phase) ? [line] : [])).join(),
+        );
+        expect(new Set(rest).size).toBe(1);
+      }
+  });
+
+  it('are told apart by what they leave bare, where nothing may be primed', () => {
+    const unprimed = { goal: { schools: { priming: 'when_needed' as const } } };
+    const plans = listRepairPlans(
+      ground([{ code: 'scratch', extent: 'spot', count: 3, detail: 'in_coat' }], OAK, unprimed),
+    );
+    const later = (id: string): string => plans.find(({ ways }) => ways[0]!.way?.id === id)!.later;
+    expect(later('fill')).not.toBe(later('sand'));
   });
 
   it('fill once where several faults want filling, with the harder filler', () => {

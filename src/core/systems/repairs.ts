@@ -11,11 +11,12 @@ import {
   type RepairStepFact,
   type RepairWay,
 } from '../knowledge';
-import { isAnswered, mayBeHere } from '../survey';
+import { isAnswered, mayBeHere, sayServed } from '../survey';
 import { step, type Step } from './choice';
 import { listFaults, type Fault } from './faults';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
 import type { Chances } from './risk';
+import { lowerFirst } from '../shared';
 
 /** One movement of the hands, for all the faults of the zone that it serves. */
 export interface RepairLine {
@@ -34,7 +35,7 @@ export interface RepairPlan {
   chances: Chances;
   /** The face is taken off: the raw board is painted. */
   bares: boolean;
-  /** Plans with the same key go on alike after the levelling. */
+  /** Plans with the same key go on alike after the levelling: as much is left to repair and to seal. */
   later: string;
 }
 
@@ -121,7 +122,7 @@ function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
     for (const { fault, way } of ways) {
       const { adhesion, grain_show } = FAULT_ANSWERS[fault.code].left;
       const undone = { ...(adhesion ? { adhesion } : {}), ...(grain_show ? { grain_show } : {}) };
-      const isLeft = way === null && FAULT_ANSWERS[fault.code].ways.length > 0 && !servedByNeed(fault);
+      const isLeft = way === null && sayServed(fault) === undefined;
       add(isLeft ? undone : way?.fails, HARM[fault.extent]);
       if (ground.look !== 'opaque' && way?.steps.some((code) => REPAIR_STEPS[code].op === 'fill'))
         add({ grain_show: FILL_SHOWS }, HARM[fault.extent]);
@@ -132,19 +133,23 @@ function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
     lines,
     chances: Object.fromEntries(Object.entries(held).map(([mode, p]) => [mode, 1 - p])),
     bares: ways.some(({ way }) => way?.bares === true),
-    later: late.map(({ code, spots }) => `${code}×${spots}`).join('+'),
+    later: [
+      ...late.map(({ code, spots }) => `${code}×${spots}`),
+      ...(mayStayOpen(ground) ? [`bare×${countBare(lines)}`] : []),
+    ].join('+'),
   };
 }
+
+/** Only where paint may go on without a primer does it matter later what was left bare before. */
+const mayStayOpen = ({ look, schools }: Ground): boolean => look === 'opaque' && schools.priming !== 'always';
+
+/** Places that the lines leave bare, which want a dab of primer. */
+export const countBare = (lines: readonly RepairLine[]): number =>
+  lines.reduce((sum, { fact, spots }) => sum + (fact.leavesBare ? spots : 0), 0);
 
 /** The plan that is followed from a state on: all that go on alike are one. */
 export const findRepairs = (ground: Ground, later: string): RepairPlan =>
   listRepairPlans(ground).find((plan) => plan.later === later) ?? listRepairPlans(ground)[0]!;
-
-/** What the whole-face layers or stripping see to. */
-const servedByNeed = (fault: Fault): boolean => {
-  const { need } = FAULT_ANSWERS[fault.code];
-  return need !== undefined && isAnswered(need, fault);
-};
 
 function gatherLines(ways: RepairPlan['ways']): RepairLine[] {
   const lines = new Map<RepairStepCode, RepairLine>();
@@ -214,12 +219,12 @@ export function makeRepairSteps(lines: readonly RepairLine[], phases: readonly R
   });
 }
 
-/** "Dent and old hardware holes were seen here. A hole stays a hole." */
+/** "Gouge and old hardware holes seen here. Left: a hole stays a hole." */
 function sayWhy(faults: readonly DefectCode[]): string {
   const codes = [...new Set(faults)];
   const names = codes.map((code, i) => (i === 0 ? DEFECT_FACTS[code].label : DEFECT_FACTS[code].label.toLowerCase()));
   const list = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]!;
-  return `${list} seen here. Left: ${FAULT_ANSWERS[codes[0]!].left.says.charAt(0).toLowerCase()}${FAULT_ANSWERS[codes[0]!].left.says.slice(1)}`;
+  return `${list} seen here. Left: ${lowerFirst(FAULT_ANSWERS[codes[0]!].left.says)}`;
 }
 
 /** What became of one fault in a plan, for whoever asks what was done about it. */
@@ -234,11 +239,10 @@ export interface FaultNote {
 /** Every fault of a zone with what the plan does about it. */
 export function describeFaults({ ways }: RepairPlan): FaultNote[] {
   return ways.map(({ fault, way }) => {
-    const { left, need, served } = FAULT_ANSWERS[fault.code];
-    const base = { code: fault.code, left: left.says };
+    const base = { code: fault.code, left: FAULT_ANSWERS[fault.code].left.says };
+    const served = sayServed(fault);
     if (way?.declined) return { ...base, state: 'declined', text: way.declined };
     if (way) return { ...base, state: 'repaired', text: way.label };
-    if (need && servedByNeed(fault)) return { ...base, state: 'by_layers', text: need.label };
     if (served) return { ...base, state: 'by_layers', text: served };
     return { ...base, state: 'left', text: 'Left as it is' };
   });

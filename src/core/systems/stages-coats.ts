@@ -20,9 +20,10 @@ import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
 import type { Product } from './product';
 import { blocksStain, estimateAdhesion } from './risk';
-import { findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
+import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
+import { upperFirst } from '../shared';
 
 /** Hands-on minutes per m² and coat, by hand or with a gun (common practice). */
 const RATE = { prime: { hand: 7, gun: 3 }, paint: { hand: 8, gun: 3 }, clear: 6, wax: 8, denib: 4, stain: 8 };
@@ -189,7 +190,7 @@ export const SMOOTHING: Stage = {
     return `primed,${coats},${tint ?? ''}`;
   },
   choices: (state, ground, products) => {
-    const { lines, ways } = findRepairs(ground, state.repairs);
+    const { lines, ways } = findRepairs(ground, state.laterRepairs);
     const late = lines.filter(({ fact }) => isLate(fact, ground) && fact.phase !== 'last');
     const caulk = makeRepairSteps(late, ['after_prime']);
     if (ground.look !== 'opaque') return [caulk.length > 0 ? take('caulk', {}, caulk) : pass()];
@@ -198,11 +199,10 @@ export const SMOOTHING: Stage = {
     // What is filled then gets its own dab of primer; after the seals, for these show no less than the rest.
     const after = [...caulk, ...(primed && ground.schools.fill !== 'before' ? [lookAndFill()] : [])];
     // Filled or bared before, and nothing of a primer over it: it lies as open as what is filled now.
-    const open = (primed ? late : lines).filter(({ fact }) => fact.leavesBare);
-    const patches = ways.filter(({ fault }) => fault.code === 'bare_patches').map(({ fault }) => fault);
-    const spots = [...open, ...patches].reduce((sum, own) => sum + own.spots, 0);
-    const what = open.length === 0 ? 'bare patches' : patches.length > 0 ? 'fills and bare patches' : 'fills';
-    const seals = spots > 0 ? sealSpots(state, ground, products, spots, what) : [];
+    const open = countBare(primed ? late : lines);
+    const patches = ways.find(({ fault }) => fault.code === 'bare_patches')?.fault.spots ?? 0;
+    const what = open === 0 ? 'bare patches' : patches > 0 ? 'fills and bare patches' : 'fills';
+    const seals = open + patches > 0 ? sealSpots(state, ground, products, open + patches, what) : [];
     if (seals.length === 0) {
       const steps = [...before, ...after];
       return [steps.length > 0 ? take('denib', {}, steps, { closesGround: true }) : pass({ closesGround: true })];
@@ -436,7 +436,7 @@ function whyPrimer(first: boolean, prep: PrepCode, code: PrimerCode, ground: Gro
   if (needed(ground, 'odour_seal') > 0.5) reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
   const why = reasons.join('; ') || 'an even ground that paint sticks to';
   const own = first ? sayOwnTests(ground, prep, code) : '';
-  return `${why.charAt(0).toUpperCase()}${why.slice(1)}. ${fact.note}${own}`;
+  return `${upperFirst(why)}. ${fact.note}${own}`;
 }
 
 /** What the shop's own tests of a treatment on this surface say, where there are any: the chances already count them. */

@@ -133,7 +133,7 @@ export const REPAIRING: Stage = {
     listRepairPlans(ground).map((repairs) => {
       const { lines, chances, bares, later } = repairs;
       const now = lines.filter(({ fact }) => BEFORE_PRIMER.includes(fact.phase) && !isLate(fact, ground));
-      const sets = { bared: bares, repairs: later };
+      const sets = { bared: bares, laterRepairs: later };
       const more = { repairs, ...(Object.keys(chances).length > 0 ? { chances } : {}) };
       if (now.length === 0) return pass({ sets, ...more });
       return take('repair', sets, makeRepairSteps(now, BEFORE_PRIMER), { waitH: measureWait(now), ...more });
@@ -250,11 +250,23 @@ export const EDGE_SEALING: Stage = {
 };
 
 /** Raw board drinks: two coats over the whole of it, sanded between. */
-function sealFace(ground: Ground, product: Product): Choice {
-  const ml = measureCoats(ground, product, 2, true);
-  const minutes = 10 * ground.area * 2;
-  const why = 'Under the foil is raw board: nothing waterborne onto it before it is sealed.';
-  const own = step('edge_seal', 'Seal the raw board', minutes, 2 * product.recoatH, why, {
+const sealFace = (ground: Ground, product: Product): Choice =>
+  sealBoard(product, {
+    label: 'Seal the raw board',
+    minutes: 20 * ground.area,
+    ml: measureCoats(ground, product, 2, true),
+    why: 'Under the foil is raw board: nothing waterborne onto it before it is sealed.',
+  });
+
+/** Two coats on a narrow band: 30 ml a coat is plenty for the edges of a zone (estimate). */
+const sealEdges = (ground: Ground, product: Product): Choice =>
+  sealBoard(product, { label: 'Seal the raw edges', minutes: 8, ml: 60, why: whyNeed(ground, 'edge_seal') });
+
+function sealBoard(
+  product: Product,
+  { label, minutes, ml, why }: { label: string; minutes: number; ml: number; why: string },
+): Choice {
+  const own = step('edge_seal', label, minutes, 2 * product.recoatH, why, {
     class: product.class,
     coats: 2,
     recoatH: product.recoatH,
@@ -262,17 +274,4 @@ function sealFace(ground: Ground, product: Product): Choice {
     ...(product.tins[0] ? { product: product.tins[0].id } : {}),
   });
   return take('edge_seal', {}, [own], { product, ml, splashes: 0 });
-}
-
-/** Two coats on a narrow band: 30 ml a coat is plenty for the edges of a zone (estimate). */
-function sealEdges(ground: Ground, product: Product): Choice {
-  const waitH = 2 * product.recoatH;
-  const own = step('edge_seal', 'Seal the raw edges', 8, waitH, whyNeed(ground, 'edge_seal'), {
-    class: product.class,
-    coats: 2,
-    recoatH: product.recoatH,
-    ml: 60,
-    ...(product.tins[0] ? { product: product.tins[0].id } : {}),
-  });
-  return take('edge_seal', {}, [own], { product, ml: 60, splashes: 0 });
 }

@@ -27,7 +27,7 @@ export interface SurfaceState extends CoatStack {
   /** The face was taken off: the raw board is what is painted. */
   bared: boolean;
   /** What is still to be repaired after the levelling (`RepairPlan.later`). */
-  repairs: string;
+  laterRepairs: string;
 }
 
 export const UNTOUCHED: SurfaceState = {
@@ -42,7 +42,7 @@ export const UNTOUCHED: SurfaceState = {
   grainFilled: false,
   spotSeal: null,
   bared: false,
-  repairs: '',
+  laterRepairs: '',
 };
 
 /** States that are the same for everything that may still come have the same key. */
@@ -53,7 +53,7 @@ export const keyOf = (state: SurfaceState): string =>
     state.grainFilled,
     state.spotSeal,
     state.bared,
-    state.repairs,
+    state.laterRepairs,
     describePrimers(state.primers),
     state.paint,
     state.paintCoats,

@@ -2,7 +2,7 @@ import { findCheck, labelProduct } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import { listTreated, type Dossier, type Zone } from '../dossier';
 import { PREP_LABELS } from '../proof';
-import { describeChance } from '../shared';
+import { lowerFirst, describeChance } from '../shared';
 import { CREDIBLE, diagnoseZone, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
 import { priceAlone, type Aim } from './prices';
@@ -145,6 +145,6 @@ export function describeSavings(dossier: Dossier, points: readonly TurningPoint[
       const hours = saves.hours >= 1 ? ` ${Math.round(saves.hours)} h of waiting less.` : '';
       const minutes = saves.minutes >= 1 ? ` ${Math.round(saves.minutes)} min of hands less.` : '';
       const toFind = check ? ` To find out: ${check.toLowerCase()}.` : '';
-      return `${name}: ${fact.charAt(0).toLowerCase()}${fact.slice(1)} (${describeChance(p)}), this would do: ${then}.${hours}${minutes}${toFind}`;
+      return `${name}: ${lowerFirst(fact)} (${describeChance(p)}), this would do: ${then}.${hours}${minutes}${toFind}`;
     });
 }

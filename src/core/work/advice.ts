@@ -1,13 +1,5 @@
 import type { Goal, Zone } from '../dossier';
-import {
-  findProduct,
-  hasStrongFumes,
-  isWholeCoat,
-  OPERATION_FACTS,
-  REPAIR_STEPS,
-  type RepairStepCode,
-  type RepairStepFact,
-} from '../knowledge';
+import { findDust, findProduct, findRepairStep, hasStrongFumes, isWholeCoat, OPERATION_FACTS } from '../knowledge';
 import { isFilm } from './film-times';
 import type { Task } from './tasks';
 
@@ -119,10 +111,6 @@ const CAUTIONS: Record<Caution['code'], Omit<Caution, 'code'>> = {
   },
 };
 
-/** The fact of a repair step; none for other work, and for repairs of a later version. */
-const repairOf = ({ repair }: Pick<Task, 'repair'>): RepairStepFact | undefined =>
-  repair !== undefined && repair in REPAIR_STEPS ? REPAIR_STEPS[repair as RepairStepCode] : undefined;
-
 /** The cautions of a task. `oldCoat`: lead is possible by date, though a test was negative. */
 export function listCautions(
   task: Pick<Task, 'op' | 'class' | 'key' | 'repair'>,
@@ -133,10 +121,10 @@ export function listCautions(
   }: { application?: Goal['application']; oldCoat: boolean; hazards?: readonly string[] },
 ): Caution[] {
   const { op, class: code } = task;
-  const repair = repairOf(task);
+  const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
   const fact = OPERATION_FACTS[op];
   const product = code === undefined ? undefined : findProduct(code);
-  const dust = repair ? (repair.dry ? 'sanding' : undefined) : fact.dust;
+  const dust = findDust(task);
   const codes: Caution['code'][] = [];
   if (oldCoat && dust) codes.push('lead');
   if (repair?.caution) codes.push(repair.caution);
@@ -167,7 +155,7 @@ export function listFacts(
   const has = (test: (zone: Pick<Zone, 'role' | 'moulded' | 'orientation'>) => boolean): boolean => zones.some(test);
   const doors = has(({ role }) => role === 'door');
   const flat = has(({ orientation, role }) => orientation === 'horizontal' || role === 'top');
-  const repair = repairOf(task);
+  const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
   if (repair) return [...repair.facts];
   const facts: (string | false)[] = [];
   switch (task.op) {

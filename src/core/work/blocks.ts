@@ -1,5 +1,5 @@
 import { listTreated, type Dossier } from '../dossier';
-import { OPERATION_FACTS, raisesDust } from '../knowledge';
+import { findDust, OPERATION_FACTS } from '../knowledge';
 import { judgeGates, nameZone } from '../piece';
 import { assessZone } from '../survey';
 import type { Task } from './tasks';
@@ -16,8 +16,7 @@ export interface Block {
 }
 
 /** Dry dust, chips and heat, which lead forbids until it is settled. */
-const isAbrasive = ({ op, repair }: Pick<Task, 'op' | 'repair'>): boolean =>
-  repair === undefined ? OPERATION_FACTS[op].dust !== undefined : raisesDust(repair);
+const isAbrasive = (task: Pick<Task, 'op' | 'repair'>): boolean => findDust(task) !== undefined;
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {

@@ -1,5 +1,6 @@
 import type { Item, PieceWork, ShopPlan } from './shop-plan';
 import { sayBound } from './words';
+import { upperFirst } from '../shared';
 
 /** A task whose start has moved since the owner last saw the plan. */
 export interface Move {
@@ -54,12 +55,10 @@ export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly Piece
     const cause = 'on' in bound ? (moved.get(bound.on) ?? 0) : 0;
     const chained = 'on' in bound && Math.abs(cause) >= LEAST_MOVE_MIN && Math.sign(cause) === Math.sign(by);
     const why = chained
-      ? `${capital(name(bound.on))} moved too.`
+      ? `${upperFirst(name(bound.on))} moved too.`
       : by < 0
         ? 'What held it is out of the way.'
         : sayBound(bound, name);
     return [{ task, piece, label: tasks.get(task)?.label ?? task, from: agreed[task]!, to: startAt, why }];
   });
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

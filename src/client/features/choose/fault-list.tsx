@@ -1,6 +1,7 @@
 import { Body, Column, DefectGlyph, Disclosure, Row, Small, Strong } from '@/client/ui';
 import { DEFECT_FACTS } from '@/core/knowledge';
 import type { ZonePlan } from '@/core/systems';
+import { lowerFirst } from '@/core/shared';
 
 const STATES = { repaired: '', by_layers: '', declined: 'Nothing is done: ', left: '' } as const;
 
@@ -17,9 +18,9 @@ export function FaultList({ zone, faults }: { zone: string; faults: ZonePlan['fa
               <DefectGlyph code={code} />
               <Column flex={1}>
                 <Strong>{DEFECT_FACTS[code].label}</Strong>
-                <Body>{`${STATES[state]}${state === 'declined' ? text.charAt(0).toLowerCase() + text.slice(1) : text}`}</Body>
+                <Body>{`${STATES[state]}${state === 'declined' ? lowerFirst(text) : text}`}</Body>
                 {state === 'declined' ? null : (
-                  <Small>{`${state === 'left' ? 'Which means' : 'Left'}: ${left.charAt(0).toLowerCase()}${left.slice(1)}`}</Small>
+                  <Small>{`${state === 'left' ? 'Which means' : 'Left'}: ${lowerFirst(left)}`}</Small>
                 )}
               </Column>
             </Row>

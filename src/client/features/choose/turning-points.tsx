@@ -1,6 +1,6 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { nameZone } from '@/core/piece';
-import { describeChance } from '@/core/shared';
+import { lowerFirst, describeChance } from '@/core/shared';
 import type { Dossier } from '@/core/dossier';
 import type { TurningPoint } from '@/core/systems';
 import { usePlanner } from '@/client/features/planner';
@@ -19,7 +19,7 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
     <Column role="list" gap="$m">
       {answer.map((point) => (
         <Column key={`${point.zone}${point.fact}`} role="listitem">
-          <Strong>{`${name(point.zone)}: ${point.fact.charAt(0).toLowerCase()}${point.fact.slice(1)} (${describeChance(point.p)})`}</Strong>
+          <Strong>{`${name(point.zone)}: ${lowerFirst(point.fact)} (${describeChance(point.p)})`}</Strong>
           <Body>{`Best would then be: ${point.then}; ${saySaving(point)}.`}</Body>
           {point.check ? <Small>{`To find out: ${point.check.toLowerCase()}`}</Small> : null}
         </Column>

@@ -19,6 +19,7 @@ import { sayAnswers } from '@/core/survey';
 import type { Shape } from '@/core/templates';
 import { DefectPicker } from './defect-picker';
 import type { ReadingParts } from './reading-words';
+import { lowerFirst } from '@/core/shared';
 
 interface DefectListProps extends ReadingParts {
   shapes: readonly Shape[];
@@ -93,7 +94,7 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
         <Column flex={1}>
           <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
           <Small>{ways.join(', or ')}</Small>
-          <Small>{`Left: ${left.charAt(0).toLowerCase()}${left.slice(1)}`}</Small>
+          <Small>{`Left: ${lowerFirst(left)}`}</Small>
         </Column>
       </Row>
       {question ? (

@@ -2,6 +2,7 @@ import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { toZoneFacts } from '@/core/dossier';
 import { FINISH_FACTS, FINISHES, SUBSTRATE_FACTS, SUBSTRATES } from '@/core/knowledge';
 import type { ReadingParts } from './reading-words';
+import { upperFirst } from '@/core/shared';
 
 const MATERIALS = [
   { code: 'none', label: 'I do not know' },
@@ -9,11 +10,8 @@ const MATERIALS = [
 ];
 const COATS = [
   { code: 'none', label: 'I do not know' },
-  ...FINISHES.map((code) => ({ code, label: capitalise(FINISH_FACTS[code].label) })),
+  ...FINISHES.map((code) => ({ code, label: upperFirst(FINISH_FACTS[code].label) })),
 ];
-function capitalise(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
 
 /** An owner who knows may say so. It counts for very much, but checks can still speak against it. */
 export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'change'>) {

@@ -1,7 +1,7 @@
 import { BeliefBar, Body, Column, Heading, Row, SectionDrawing, Small, Strong } from '@/client/ui';
 import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
-import { formatChance } from '@/core/shared';
+import { upperFirst, formatChance } from '@/core/shared';
 import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
 import { Evidence } from './evidence';
 import type { ReadingParts } from './reading-words';
@@ -55,7 +55,7 @@ export function BeliefLine({ diagnosis }: { diagnosis: ZoneDiagnosis }) {
 function describeTop<C extends string>(list: readonly Ranked<C>[], label: (code: C) => string): string {
   const top = list[0]!;
   const words = label(top.code);
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}, ${formatChance(top.p)}`;
+  return `${upperFirst(words)}, ${formatChance(top.p)}`;
 }
 
 function topWithRest<C extends string>(list: readonly Ranked<C>[]): { code: C | 'rest'; p: number }[] {
