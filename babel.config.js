@@ -1,4 +1,7 @@
 module.exports = function (api) {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const forWeb = api.caller((caller) => caller?.platform === 'web' && caller?.isDev === false);
+  return {
+    presets: ['babel-preset-expo'],
+    plugins: forWeb ? ['./scripts/metro/direct-doors'] : [],
+  };
 };

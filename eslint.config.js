@@ -7,9 +7,20 @@ const wall = (target, from, message, except) => ({ target, from, message, ...(ex
 const ROOM_WALLS = [
   wall('./src/core', './src', 'core imports only itself and pure libraries', ['./core']),
   wall('./src/contract', './src', 'contract imports only core', ['./contract', './core']),
-  wall('./src/server', './src', 'server imports only core and contract', ['./server', './core', './contract']),
-  wall('./src/cli', './src', 'cli imports only core and contract', ['./cli', './core', './contract']),
-  wall('./src/client', './src', 'client imports only core and contract', ['./client', './core', './contract']),
+  wall('./src/words', './src', 'words imports only core', ['./words', './core']),
+  wall('./src/server', './src', 'server imports only core, contract and words', [
+    './server',
+    './core',
+    './contract',
+    './words',
+  ]),
+  wall('./src/cli', './src', 'cli imports only core, contract and words', ['./cli', './core', './contract', './words']),
+  wall('./src/client', './src', 'client imports only core, contract and words', [
+    './client',
+    './core',
+    './contract',
+    './words',
+  ]),
   wall('./src/app', './src', 'routes wire features together and nothing else', ['./app', './client']),
   wall('./src', './oracles', 'oracles are for tests'),
   wall('./src', './tests', 'src does not import tests'),
@@ -30,8 +41,21 @@ const NOT_PURE = {
   ],
   message: 'Core is pure: no interface, server or Node modules.',
 };
+/* Words are for reading: what a sentence means is said by data beside it, and a letter is changed by one function. */
+const SENTENCES = [
+  {
+    selector: 'CallExpression[callee.property.name=/^to(Lower|Upper)Case$/]',
+    message: 'Words keep their letters: use lowerFirst or upperFirst.',
+  },
+  {
+    selector:
+      'CallExpression[callee.property.name=/^(split|replace|replaceAll|match|startsWith|endsWith|includes|slice|search)$/] > MemberExpression > MemberExpression[property.name=/^(label|title|text|why|what|says|words|message|reason|note|next|state)$/]',
+    message: 'Nothing is read from a sentence: ask for the data it was made from.',
+  },
+];
 /* A module's index.ts is its only door. */
 const DEEP_CORE = { group: ['@/core/*/*'], message: 'Import from the module’s index.' };
+const DEEP_WORDS = { group: ['@/words/*'], message: 'Import from the room’s index: it picks the language.' };
 const DEEP_FEATURE = { group: ['@/client/features/*/*'], message: 'Import from the feature’s index.' };
 
 module.exports = defineConfig([
@@ -54,7 +78,8 @@ module.exports = defineConfig([
     ignores: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
     rules: {
       'import/no-restricted-paths': ['error', { basePath: __dirname, zones: ROOM_WALLS }],
-      'no-restricted-imports': ['error', { patterns: [DEEP_CORE, DEEP_FEATURE] }],
+      'no-restricted-imports': ['error', { patterns: [DEEP_CORE, DEEP_FEATURE, DEEP_WORDS] }],
+      'no-restricted-syntax': ['error', ...SENTENCES],
     },
   },
   {
@@ -73,13 +98,18 @@ module.exports = defineConfig([
       ],
       'no-restricted-syntax': [
         'error',
+        ...SENTENCES,
         { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is an argument of core.' },
       ],
     },
   },
   {
+    files: ['src/core/shared/letters.ts'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
+  {
     files: ['scripts/**', '*.config.js', 'demo/**', 'src/cli/**', 'tests/**'],
-    languageOptions: { globals: { __dirname: 'readonly', process: 'readonly' } },
+    languageOptions: { globals: { __dirname: 'readonly', __filename: 'readonly', process: 'readonly' } },
     rules: { 'no-console': 'off' },
   },
 ]);

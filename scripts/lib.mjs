@@ -56,6 +56,7 @@ const WEB_SOURCES = [
   'src/client',
   'src/core',
   'src/contract',
+  'src/words',
   'public',
   'app.json',
   'babel.config.js',
@@ -76,7 +77,7 @@ export function build() {
   });
   onlyIfChanged(
     'server',
-    ['src/server', 'src/core', 'src/contract', 'package-lock.json'],
+    ['src/server', 'src/core', 'src/contract', 'src/words', 'package-lock.json'],
     'dist-server/main.cjs',
     () => {
       say('Building the server …');

@@ -1,1 +1,3 @@
-export { NewPieceScreen as default } from '@/client/features/meet';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('NewPieceScreen');

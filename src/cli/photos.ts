@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { explainProblem } from '@/contract';
+import { explainProblem } from '@/words';
 import {
   readLattice,
   readStrips,

@@ -4,7 +4,7 @@ import { fail, type Result } from '@/core/shared';
 import { reportProof } from '@/core/piece';
 import { reportDiagnosis, type Circumstance } from '@/core/survey';
 import { reportPlan } from '@/core/systems';
-import { explainProblem } from '@/contract';
+import { explainProblem } from '@/words';
 import { PHOTO_USAGE } from './photos';
 import { describeDiagnosis, describePlan, describeProof } from './text';
 

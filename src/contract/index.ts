@@ -1,12 +1,11 @@
 export {
-  bodies,
-  paramIdSchema,
   photoPath,
   photoUploadPath,
+  readChange,
   toRequest,
   toShelfRequest,
   toWorkshopRequest,
+  type AnyRecord,
   type ApiRequest,
   type ErrorBody,
 } from './api';
-export { explainProblem } from './problem-text';

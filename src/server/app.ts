@@ -7,6 +7,7 @@ import { fail, type Problem } from '@/core/shared';
 import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
+import { makeListRouter } from './http/lists';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
@@ -14,6 +15,7 @@ import { ownHostOnly, sameOriginWrites, securityHeaders } from './http/security'
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
 import type { PhotoFiles } from './photo-files';
+import { makeShopLists } from './shop-lists';
 
 export interface AppParts {
   store: PieceStore;
@@ -67,6 +69,7 @@ export function makeApp({ store, shelf, workshop, photos, instruments, health, w
     const { simulated } = instruments;
     response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
+  app.use('/api/lists', makeListRouter(makeShopLists(store)));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
-import { explainProblem } from '@/contract';
+import { explainProblem } from '@/words';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import type { Result } from '@/core/shared';
 import { airSchema, setupSchema } from '@/core/workshop';

@@ -22,6 +22,13 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
 
   // Read
   await expect(page.getByRole('heading', { name: 'Reading desk' })).toBeVisible();
+  // The shop counts it at once, without a reload.
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByText('Nothing is in work')).toBeVisible();
+  await expect(page.getByText('No piece yet')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Pieces', exact: true }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Reading desk' }).getByRole('link').click();
+  await expect(page.getByRole('heading', { name: 'Reading desk' })).toBeVisible();
   await page.getByRole('radio', { name: 'Top', exact: true }).click();
   const answers: Record<string, RegExp> = {
     'Look where the face meets the edge': /^Dark line/,
@@ -141,6 +148,25 @@ test('a draft survives a reload, and wrong numbers are named with their cure', a
 
 test.describe('with the demo workshop', () => {
   test.use({ demo: true });
+
+  test('a piece met while the server is away is in the list, and stored when it is back', async ({ page, shop }) => {
+    // The programs of these screens have come before the server goes.
+    await page.goto(`${shop.url}/piece/demo-issue-desk/read`);
+    await expect(page.getByRole('heading', { name: 'Issue desk' })).toBeVisible();
+    await page.getByRole('link', { name: 'Pieces', exact: true }).click();
+    await expect(page.getByText('Issue desk')).toBeVisible();
+    await page.getByRole('button', { name: 'New piece' }).click();
+    await page.getByRole('radio', { name: 'Desk', exact: true }).click();
+    await page.getByLabel('Name').fill('Desk without a server');
+    await shop.stop();
+    await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+    await expect(page.getByText(/^Offline: /)).toBeVisible();
+    await page.getByRole('link', { name: 'Pieces', exact: true }).click();
+    await expect(page.getByRole('link', { name: /^Desk without a server/ })).toContainText('Kept here');
+    await shop.restart();
+    await expect(page.getByText(/^Offline: /)).toBeHidden({ timeout: 15_000 });
+    await expect(page.getByRole('listitem').filter({ hasText: 'Desk without a server' })).toBeVisible();
+  });
 
   test('answers given while the server is away are kept and stored when it is back', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/demo-issue-desk/read?zone=drawer_fronts`);

@@ -179,7 +179,7 @@ test('the plan moves with what happens, answers for a date, and is taken along',
   // By a date: no, and what would save it.
   await page.getByLabel('All by').fill('2026-12-06');
   await page.getByRole('button', { name: 'Can they?' }).click();
-  await expect(page.getByText('Not all by 2026-12-06')).toBeVisible();
+  await expect(page.getByText('Not all by Sun 6 Dec')).toBeVisible();
   await expect(page.getByText(/^One more evening a week/).first()).toBeVisible();
 
   // Cold air closes what is waterborne.

@@ -32,18 +32,26 @@ test('at a desk the work goes by keys, the job beside the step, and two weeks ar
 test('hours, days that are otherwise and places are kept, and wrong ones are named', async ({ page, shop }) => {
   await page.goto(`${shop.url}/workshop`);
   const hours = page.getByRole('region', { name: 'Your hours' });
-  await hours.getByLabel('Friday').fill('evening');
-  await expect(hours.getByText('Write it as 19:00–21:00; several with a comma, nothing for no time.')).toBeVisible();
+  const friday = hours.getByRole('group', { name: 'Friday' });
+  await friday.getByRole('button', { name: 'Add a time, Friday' }).click();
+  await friday.getByLabel('from', { exact: true }).fill('22:00');
+  await expect(friday.getByText('It ends before it begins: pick a later end.')).toBeVisible();
   await expect(hours.getByRole('button', { name: 'Keep these hours' })).toHaveAttribute('aria-disabled', 'true');
-  await hours.getByLabel('Friday').fill('18.30 to 20, 21-22');
+  await friday.getByLabel('from', { exact: true }).fill('18:30');
+  await friday.getByLabel('to', { exact: true }).fill('20:00');
+  await friday.getByRole('button', { name: 'Add a time, Friday' }).click();
+  await friday.getByLabel('from', { exact: true }).nth(1).fill('21:00');
+  await friday.getByLabel('to', { exact: true }).nth(1).fill('22:00');
   await hours.getByRole('button', { name: 'Keep these hours' }).click();
   const days = page.getByRole('region', { name: 'Days that are otherwise' });
   await days.getByLabel('Date').fill('2026-12-24');
   await days.getByRole('button', { name: 'Add this day' }).click();
-  await expect(days.getByText('no time', { exact: true })).toBeVisible();
+  await expect(days.getByText('no time', { exact: true }).first()).toBeVisible();
+  await expect(days.getByRole('button', { name: 'Remove Thu 24 Dec' })).toBeVisible();
   await page.reload();
-  await expect(hours.getByLabel('Friday')).toHaveValue('18:30–20:00, 21:00–22:00');
-  await expect(days.getByText('2026-12-24', { exact: true })).toBeVisible();
+  await expect(friday.getByLabel('from', { exact: true }).first()).toHaveValue('18:30');
+  await expect(friday.getByLabel('to', { exact: true }).nth(1)).toHaveValue('22:00');
+  await expect(days.getByText('Thu 24 Dec', { exact: true })).toBeVisible();
   const { setup } = (await (await fetch(`${shop.url}/api/workshop`)).json()) as {
     setup: { time_zone: string; hours: { day: number }[]; places: object };
   };

@@ -215,7 +215,7 @@ describe('bad input', () => {
       { zone: 'top', kind: 'nail', reading: { score: 1 } },
       422,
       'bad_pattern',
-      'record',
+      'test.id',
     ],
     [
       'another piece under the same id',

@@ -12,6 +12,7 @@ const ROWS: Record<string, readonly (readonly [string, string])[]> = {
   'codes.ts': [
     ["  'mdf_sealer',\n] as const;", "  'mdf_sealer',\n  'moon_primer',\n] as const;"],
     ["  'cabinet_paint_2k',\n] as const;", "  'cabinet_paint_2k',\n  'moon_paint',\n] as const;"],
+    ['export const TEST_KINDS = [', "export const TEST_KINDS = ['moon_scratch',"],
   ],
   'products.ts': [
     [
@@ -35,6 +36,15 @@ const ROWS: Record<string, readonly (readonly [string, string])[]> = {
       chalk_paint: { label: 'Chalk-type paint'`,
     ],
   ],
+  'test-kinds.ts': [
+    [
+      '  nail: { label',
+      `  moon_scratch: { label: 'Moon scratch', hint: 'by night', shows: 'grip', reads: 'score', anchors: SCRATCH,
+        drawing: 'strokes', opens: 'cross_cut', askedOf: 'every_patch', common: true, letsGo: true,
+        cautions: ['blades'], basis: 'estimate' },
+      nail: { label`,
+    ],
+  ],
   'checks.ts': [
     [
       'const CHECK_ROWS: readonly CheckRow[] = [',
@@ -51,7 +61,7 @@ const ROWS: Record<string, readonly (readonly [string, string])[]> = {
 const withRows: Plugin = {
   name: 'with-rows',
   setup: (builder) => {
-    builder.onLoad({ filter: /core[/\\]knowledge[/\\](codes|products|checks)\.ts$/ }, ({ path: file }) => {
+    builder.onLoad({ filter: /core[/\\]knowledge[/\\](codes|products|checks|test-kinds)\.ts$/ }, ({ path: file }) => {
       let contents = readFileSync(file, 'utf8');
       for (const [before, after] of ROWS[path.basename(file)]!) {
         if (!contents.includes(before)) throw new Error(`${file} has no place for the row: ${before}`);
@@ -64,7 +74,9 @@ const withRows: Plugin = {
 
 const PROGRAM = `
 import { readDossier, applyChange } from '@/core/dossier';
-import { labelProduct } from '@/core/knowledge';
+import { labelProduct, listTestKinds, TEST_KIND_FACTS } from '@/core/knowledge';
+import { judgeGates } from '@/core/piece';
+import { judgeTest, listAnswers, makeReading } from '@/core/proof';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, planPiece } from '@/core/systems';
 import { listBlocks, listCautions, listTasks, logTask } from '@/core/work';
@@ -84,6 +96,10 @@ const tasks = listTasks(taken, piece.shelf, { temperature_c: 21, humidity_pct: 5
 const find = (op) => tasks.find((task) => task.op === op);
 const cautions = (op) => listCautions(find(op), { oldCoat: false }).map(({ code }) => code);
 const logged = applyChange(taken, { type: 'work_logged', work: 'w', entries: logTask(find('prime'), { at: '2026-01-02T10:00:00Z' }) });
+const test = (kind, score) => ({ id: kind, zone: 'top', kind, treatment: taken.chosen.zones[0].treatment, age_h: 30, reading: makeReading(kind, score, '48h') });
+const proved = ['nail', 'moon_scratch'].reduce((piece, kind) => applyChange(piece, { type: 'test_logged', test: test(kind, '0') }), taken);
+const failed = readDossier(JSON.parse(JSON.stringify(applyChange(proved, { type: 'test_logged', test: test('moon_scratch', '4') }))));
+const gateOf = (piece) => judgeGates(piece).find(({ gate }) => gate === 'prime_to_paint').state;
 const again = readDossier(JSON.parse(JSON.stringify(logged)));
 console.log(JSON.stringify({
   substrate: diagnosePiece(piece)[0].belief.substrate[0].code,
@@ -95,10 +111,17 @@ console.log(JSON.stringify({
   bought: system.supplies.map(({ class: code, fromShelf }) => [code, fromShelf.length]),
   logged: again.ok && again.value.log.map(({ class: code }) => code),
   blocks: listBlocks(taken, tasks).length,
+  kind: {
+    planned: system.zones[0].steps.find(({ op }) => op === 'proof').tests,
+    offered: [TEST_KIND_FACTS[listTestKinds()[0]].label, listAnswers('moon_scratch').length],
+    caution: cautions('proof'),
+    says: judgeTest(test('moon_scratch', '0'), taken).verdict,
+    gates: [taken, proved, failed.value].map(gateOf),
+  },
 }));
 `;
 
-it('a primer, a paint and a check of one row each are asked, planned, shown, bought, logged and cautioned', async () => {
+it('a primer, a paint, a check and a kind of test of one row each are asked, planned, shown, bought, logged and cautioned', async () => {
   const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-rows-'));
   const program = path.join(folder, 'program.ts');
   writeFileSync(program, PROGRAM);
@@ -128,5 +151,12 @@ it('a primer, a paint and a check of one row each are asked, planned, shown, bou
     ]),
     logged: ['moon_primer'],
     blocks: 0,
+    kind: {
+      planned: ['moon_scratch', 'nail', 'cross_cut'],
+      offered: ['Moon scratch', 6],
+      caution: expect.arrayContaining(['blades']),
+      says: 'pass',
+      gates: ['waiting', 'open', 'closed'],
+    },
   });
 }, 60_000);

@@ -58,6 +58,43 @@ const CASES: [string, string, string, boolean][] = [
     false,
   ],
   [
+    'core may not speak',
+    'src/core/proof/probe.ts',
+    "import { explainProblem } from '@/words';\nexplainProblem;",
+    false,
+  ],
+  [
+    'words may use core',
+    'src/words/en/probe.ts',
+    "import { toIsoClass } from '@/core/proof';\nexport const x = toIsoClass(1);",
+    true,
+  ],
+  [
+    'words may not reach the client',
+    'src/words/en/probe.ts',
+    "import { makeStore } from '@/client/store';\nmakeStore;",
+    false,
+  ],
+  [
+    'nobody picks a language but the room',
+    'src/client/ui/probe.ts',
+    "import { explainProblem } from '@/words/en';\nexplainProblem;",
+    false,
+  ],
+  ['letters are changed by one function', 'src/client/ui/probe.ts', "export const t = 'A'.toLowerCase();", false],
+  [
+    'nothing is read from a sentence',
+    'src/core/proof/probe.ts',
+    "export const cut = (step: { label: string }) => step.label.split(' on ')[0];",
+    false,
+  ],
+  [
+    'codes may be read',
+    'src/core/proof/probe.ts',
+    "export const cut = (step: { code: string }) => step.code.split('-')[0];",
+    true,
+  ],
+  [
     'oracles are for tests',
     'src/core/proof/probe.ts',
     "import { CROSS_CUT_CASES } from '../../../oracles/cross-cut-classes';\nCROSS_CUT_CASES;",

@@ -1,7 +1,14 @@
 export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted } from './bench';
+export { diagnosesOf } from './diagnoses';
 export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
-export { useGetExperienceQuery, useLazyGetInstrumentsQuery } from './pieces-api';
+export {
+  useGetExperienceQuery,
+  useLazyGetInstrumentsQuery,
+  useListSummariesInfiniteQuery,
+  useListReadingsQuery,
+  useListTimesQuery,
+} from './pieces-api';
 export { currencySet, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
@@ -9,6 +16,8 @@ export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
 export { useMeasureAir, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
+export { useUndo, type Tap } from './undo';
 export { useNow } from './use-now';
-export { usePieces } from './use-pieces';
+export { useInWork } from './use-in-work';
+export { useMetHere } from './use-met-here';
 export { useWithShop } from './use-shop';

@@ -1,7 +1,7 @@
 import { applyChange, DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { changeMade, makeStore, type AppStore } from './index';
 import { piecesApi } from './pieces-api';
-import { overlay } from './use-piece';
+import { overlay } from './overlay';
 
 const DESK: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'desk', id: 'p' }, zones: [{ id: 'top', role: 'top' }] };
 const answer = (result: string) => ({

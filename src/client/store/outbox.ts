@@ -9,6 +9,10 @@ export interface PendingChange {
   /** The piece it belongs to; empty for what belongs to the shop. */
   pieceId: string;
   change: PieceChange | ShelfChange | WorkshopChange;
+  /** What was done, where whoever made the change can say it better than the change itself. */
+  said?: string;
+  /** It takes back what was done last. */
+  undoes?: true;
 }
 
 export interface OutboxState {

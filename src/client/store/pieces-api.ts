@@ -1,5 +1,7 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Climate, Dossier, Experience, ShelfItem } from '@/core/dossier';
+import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
+import type { CountedReading, ReadingQuestion } from '@/core/learning';
+import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 
 export interface InstrumentReadings {
@@ -8,15 +10,38 @@ export interface InstrumentReadings {
   moisture_pct: number;
 }
 
+/** Summaries fetched at a time: a screen and a half on a phone, twice over. */
+const PAGE = 24;
+
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
   reducerPath: 'piecesApi',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
   refetchOnReconnect: true,
+  tagTypes: ['Summaries'],
   endpoints: (build) => ({
-    listPieces: build.query<Dossier[], void>({
-      query: () => '/pieces',
-      transformResponse: (answer: { pieces: Dossier[] }) => answer.pieces,
+    /** Pieces in work, and how many there are in all. */
+    listInWork: build.query<{ pieces: Dossier[]; total: number }, void>({ query: () => '/lists/in-work' }),
+    /** The readings that stand behind a figure of the findings. */
+    listReadings: build.query<CountedReading[], ReadingQuestion>({
+      query: (asked) => `/lists/readings?${new URLSearchParams({ ...asked }).toString()}`,
+      transformResponse: (answer: { readings: CountedReading[] }) => answer.readings,
+      keepUnusedDataFor: 0,
+    }),
+    /** Logged work that was timed, over all pieces. */
+    listTimes: build.query<{ log: LogEntry[] }[], void>({
+      query: () => '/lists/times',
+      transformResponse: (answer: { times: { log: LogEntry[] }[] }) => answer.times,
+    }),
+    /** All pieces that are meant by some words, a stretch at a time. */
+    listSummaries: build.infiniteQuery<{ pieces: PieceSummary[]; total: number }, string, number>({
+      query: ({ queryArg, pageParam }) =>
+        `/lists/summaries?find=${encodeURIComponent(queryArg)}&from=${pageParam}&count=${PAGE}`,
+      infiniteQueryOptions: {
+        initialPageParam: 0,
+        getNextPageParam: ({ total }, _pages, from) => (from + PAGE < total ? from + PAGE : undefined),
+      },
+      providesTags: ['Summaries'],
     }),
     listTins: build.query<ShelfItem[], void>({
       query: () => '/shelf',
@@ -35,7 +60,10 @@ export const piecesApi = createApi({
 });
 
 export const {
-  useListPiecesQuery,
+  useListInWorkQuery,
+  useListReadingsQuery,
+  useListTimesQuery,
+  useListSummariesInfiniteQuery,
   useGetPieceQuery,
   useListTinsQuery,
   useGetWorkshopQuery,

@@ -1,6 +1,7 @@
 import { toRequest, toShelfRequest, toWorkshopRequest, type ApiRequest, type ErrorBody } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import type { AppDispatch, AppGetState } from './store';
+import { isInWork } from '@/core/work';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
 import { changeRefused, changeStored, serverLost, type PendingChange } from './outbox';
 import { piecesApi } from './pieces-api';
@@ -37,9 +38,9 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           await remember(dispatch, next, await answer.json());
           dispatch(changeStored({ id: next.id }));
         } else {
-          const refusal = (await answer.json().catch(() => null)) as ErrorBody | null;
+          const refusal = (await answer.json().catch(() => null)) as Partial<ErrorBody> | null;
           dispatch(
-            changeRefused({ id: next.id, message: refusal?.error.message ?? 'The server refused this change.' }),
+            changeRefused({ id: next.id, message: refusal?.error?.message ?? 'The server refused this change.' }),
           );
         }
       }
@@ -57,11 +58,12 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
 export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
   await dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
   dispatch(
-    piecesApi.util.updateQueryData('listPieces', undefined, (pieces) => [
-      dossier,
-      ...pieces.filter((piece) => piece.piece.id !== id),
-    ]),
+    piecesApi.util.updateQueryData('listInWork', undefined, ({ pieces, total }) => ({
+      pieces: [...(isInWork(dossier) ? [dossier] : []), ...pieces.filter(({ piece }) => piece.id !== id)],
+      total,
+    })),
   );
+  dispatch(piecesApi.util.invalidateTags(['Summaries']));
 }
 
 function requestOf({ pieceId, change }: PendingChange): ApiRequest {
@@ -74,6 +76,9 @@ async function remember(dispatch: AppDispatch, { pieceId, change }: PendingChang
   else if (isWorkshopChange(change))
     await dispatch(piecesApi.util.upsertQueryData('getWorkshop', undefined, answer as Workshop));
   else await rememberPiece(dispatch, pieceId, answer as Dossier);
+  // A piece more in the shop: the count is asked for anew before the change leaves the outbox, or it would be short of it.
+  if (change.type === 'piece_met')
+    await dispatch(piecesApi.endpoints.listInWork.initiate(undefined, { subscribe: false, forceRefetch: true }));
 }
 
 async function rememberTins(dispatch: AppDispatch, { tins }: { tins: ShelfItem[] }): Promise<void> {

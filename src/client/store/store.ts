@@ -7,6 +7,7 @@ import { changeMade, outboxSlice } from './outbox';
 import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
+import { makeUndoKeeper, undoSlice } from './undo';
 
 const KEPT = ['drafts', 'settings', 'bench'] as const;
 
@@ -24,9 +25,14 @@ export function makeStore(fetcher?: typeof fetch) {
       [draftsSlice.name]: draftsSlice.reducer,
       [settingsSlice.name]: settingsSlice.reducer,
       [benchSlice.name]: benchSlice.reducer,
+      [undoSlice.name]: undoSlice.reducer,
     },
     middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false }).concat(piecesApi.middleware, sendAfterChange),
+      defaults({ serializableCheck: false, immutableCheck: false }).concat(
+        piecesApi.middleware,
+        makeUndoKeeper(),
+        sendAfterChange,
+      ),
   });
   const send = makeSender(store.dispatch, store.getState, fetcher);
   let kept = store.getState();

@@ -1,27 +1,12 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { applyChange, isShelfChange, type Dossier, type PieceChange } from '@/core/dossier';
-import { isWorkshopChange } from '@/core/workshop';
-import { changeMade, type PendingChange } from './outbox';
+import type { Dossier, PieceChange } from '@/core/dossier';
+import { changeMade } from './outbox';
+import { overlay } from './overlay';
 import { useGetPieceQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 
 export const makeId = (): string => globalThis.crypto.randomUUID();
-
-/** The piece as the owner sees it: what the server holds with the changes that are still on their way. */
-export function overlay(
-  stored: Dossier | undefined,
-  pending: readonly PendingChange[],
-  pieceId: string,
-): Dossier | undefined {
-  return pending
-    .filter((entry) => entry.pieceId === pieceId)
-    .reduce<Dossier | undefined>(
-      (dossier, { change }) =>
-        isShelfChange(change) || isWorkshopChange(change) ? dossier : applyChange(dossier, change),
-      stored,
-    );
-}
 
 export interface PieceView {
   dossier: Dossier | undefined;
@@ -41,7 +26,10 @@ export function usePiece(pieceId: string): PieceView {
 }
 
 /** Makes a change: it shows at once and is stored as soon as the server has it. */
-export function useChange(pieceId: string): (change: PieceChange) => void {
+export function useChange(pieceId: string): (change: PieceChange, said?: string) => void {
   const dispatch = useDispatch<AppDispatch>();
-  return useCallback((change) => void dispatch(changeMade({ id: makeId(), pieceId, change })), [dispatch, pieceId]);
+  return useCallback(
+    (change, said) => void dispatch(changeMade({ id: makeId(), pieceId, change, ...(said ? { said } : {}) })),
+    [dispatch, pieceId],
+  );
 }

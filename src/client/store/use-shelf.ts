@@ -1,7 +1,8 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { applyShelfChange, isShelfChange, type ShelfChange, type ShelfItem } from '@/core/dossier';
+import type { ShelfChange, ShelfItem } from '@/core/dossier';
 import { changeMade } from './outbox';
+import { overlayShelf } from './overlay';
 import { useListTinsQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
@@ -12,14 +13,7 @@ const NONE: readonly ShelfItem[] = [];
 export function useShelf(): readonly ShelfItem[] {
   const { data } = useListTinsQuery();
   const pending = useSelector((state: RootState) => state.outbox.pending);
-  return useMemo(
-    () =>
-      pending.reduce<readonly ShelfItem[]>(
-        (tins, { change }) => (isShelfChange(change) ? applyShelfChange(tins, change) : tins),
-        data ?? NONE,
-      ),
-    [data, pending],
-  );
+  return useMemo(() => overlayShelf(data ?? NONE, pending), [data, pending]);
 }
 
 export function useShelfChange(): (change: ShelfChange) => void {

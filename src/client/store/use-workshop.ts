@@ -1,13 +1,8 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import {
-  applyWorkshopChange,
-  EMPTY_WORKSHOP,
-  isWorkshopChange,
-  type Workshop,
-  type WorkshopChange,
-} from '@/core/workshop';
+import { EMPTY_WORKSHOP, type Workshop, type WorkshopChange } from '@/core/workshop';
 import { changeMade } from './outbox';
+import { overlayWorkshop } from './overlay';
 import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
@@ -16,14 +11,7 @@ import { makeId } from './use-piece';
 export function useWorkshop(): { workshop: Workshop; loading: boolean } {
   const { data, isLoading } = useGetWorkshopQuery();
   const pending = useSelector((state: RootState) => state.outbox.pending);
-  const workshop = useMemo(
-    () =>
-      pending.reduce<Workshop>(
-        (shop, { change }) => (isWorkshopChange(change) ? applyWorkshopChange(shop, change) : shop),
-        data ?? EMPTY_WORKSHOP,
-      ),
-    [data, pending],
-  );
+  const workshop = useMemo(() => overlayWorkshop(data ?? EMPTY_WORKSHOP, pending), [data, pending]);
   return { workshop, loading: isLoading };
 }
 

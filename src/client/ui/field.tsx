@@ -1,7 +1,6 @@
 import { useId } from 'react';
 import { TextInput } from 'react-native';
-import { Column } from './layout';
-import { Small, Strong } from './text';
+import { Labelled, tieError } from './labelled';
 import { FONT, RADIUS, SPACE, TYPE_SIZE } from './tokens';
 import { useTones } from './use-tones';
 
@@ -35,15 +34,9 @@ export function Field({
 }: FieldProps) {
   const generated = useId();
   const id = inputId ?? generated;
-  const errorId = `${id}-error`;
   const tones = useTones();
   return (
-    <Column width="100%" flexShrink={1} gap="$xs">
-      {hideLabel ? null : (
-        <Strong render="label" {...{ htmlFor: id }}>
-          {unit ? `${label}, ${unit}` : label}
-        </Strong>
-      )}
+    <Labelled id={id} label={hideLabel ? undefined : unit ? `${label}, ${unit}` : label} error={error}>
       <TextInput
         id={id}
         value={value}
@@ -54,7 +47,7 @@ export function Field({
         placeholderTextColor={tones.softInk}
         inputMode={numeric ? 'decimal' : 'text'}
         aria-label={hideLabel ? label : undefined}
-        {...(error ? { 'aria-invalid': true, 'aria-describedby': errorId } : {})}
+        {...tieError(id, error)}
         style={{
           minHeight: SPACE.target,
           width: '100%',
@@ -69,11 +62,6 @@ export function Field({
           fontSize: TYPE_SIZE.text,
         }}
       />
-      {error ? (
-        <Small id={errorId} role="alert" color="$stop">
-          {error}
-        </Small>
-      ) : null}
-    </Column>
+    </Labelled>
   );
 }

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { TONES } from './tokens';
 
 /** Contrast ratio of WCAG 2.2: (L1 + 0.05) / (L2 + 0.05) with relative luminance of sRGB. */
@@ -38,4 +39,11 @@ describe.each(['light', 'dark'] as const)('the %s tones', (scheme) => {
   });
 
   it('is the published ratio for black on white', () => expect(contrast('#000000', '#FFFFFF')).toBeCloseTo(21, 5));
+});
+
+it('the frame that the page draws by itself has no colour that is not in the tokens', () => {
+  const colours = readFileSync('public/index.html', 'utf8').match(/#[0-9a-f]{6}\b/g) ?? [];
+  const known = Object.values(TONES).flatMap((tones) => Object.values(tones).map((own) => own.toLowerCase()));
+  expect(colours.length).toBeGreaterThan(5);
+  expect(colours.filter((own) => !known.includes(own))).toEqual([]);
 });

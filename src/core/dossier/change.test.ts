@@ -1,4 +1,5 @@
-import { applyChange, type PieceChange } from './change';
+import { applyChange } from './change';
+import type { PieceChange } from './piece-change';
 import { DOSSIER_FORMAT, type Dossier } from './schema';
 
 const start: Dossier = {

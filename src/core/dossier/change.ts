@@ -1,58 +1,15 @@
-import { assertNever, fail, succeed, type Result } from '../shared';
-import { inBins, inBinsToo, removeZone, setZone, withExistingZone } from './bin';
+import { fail, succeed, type Result } from '../shared';
+import { CHANGES_OF_PIECE } from './changes-of-piece';
+import { CHANGES_OF_WORK } from './changes-of-work';
 import { findSharedId, withIds } from './ids';
-import { findOverfull, LIMITS } from './limits';
-import type {
-  Choice,
-  Climate,
-  Defect,
-  Dossier,
-  Goal,
-  Hardware,
-  LogEntry,
-  Mix,
-  Observation,
-  Outcome,
-  Override,
-  Panel,
-  Part,
-  PieceFacts,
-  Test,
-  Zone,
-  ZoneFacts,
-} from './schema';
+import { findOverfull } from './limits';
+import type { ChangeOfPiece, ChangeType, PieceChange, PieceChangeRecord, RecordsOf } from './piece-change';
+import type { Dossier, LogEntry, Test } from './schema';
 
-type WithId<T> = T & { id: string };
+/** Every change of a piece that is there, with all about it. */
+export const PIECE_CHANGES: RecordsOf<ChangeType> = { ...CHANGES_OF_PIECE, ...CHANGES_OF_WORK };
 
-/**
- * Everything that can happen to a stored piece. Each change carries ids made by whoever makes it, and doing it twice
- * is the same as doing it once; so a write whose answer was lost can simply be sent again.
- */
-export type PieceChange =
-  | { type: 'piece_met'; dossier: Dossier }
-  | { type: 'piece_facts_set'; piece: PieceFacts }
-  | { type: 'zone_set'; zoneId: string; facts: ZoneFacts }
-  | { type: 'zone_removed'; zoneId: string }
-  | { type: 'observation_recorded'; zoneId: string; observation: WithId<Observation> }
-  | { type: 'observation_withdrawn'; zoneId: string; observationId: string }
-  | { type: 'skips_set'; zoneId: string; checks: string[] }
-  | { type: 'defects_set'; zoneId: string; defects: Defect[] }
-  | { type: 'goal_set'; goal: Goal }
-  | { type: 'climate_set'; climate: Climate }
-  | { type: 'photo_withdrawn'; photoId: string }
-  | { type: 'choice_taken'; choice: Choice }
-  | { type: 'test_logged'; test: WithId<Test> }
-  | { type: 'test_withdrawn'; testId: string }
-  | { type: 'gate_overridden'; override: WithId<Override> }
-  | { type: 'panel_set'; panel: Panel }
-  | { type: 'panel_removed'; panelId: string }
-  | { type: 'outcome_recorded'; outcome: Outcome }
-  | { type: 'work_logged'; work: string; entries: LogEntry[] }
-  | { type: 'work_withdrawn'; work: string }
-  | { type: 'parts_set'; parts: Part[] }
-  | { type: 'hardware_set'; hardware: Hardware[] }
-  | { type: 'mix_set'; mix: Mix }
-  | { type: 'mix_removed'; mixId: string };
+const recordOf = (change: ChangeOfPiece) => PIECE_CHANGES[change.type] as PieceChangeRecord<ChangeType>;
 
 /** The dossier after a change; unchanged where the change cannot be made. `undefined` in means the piece is not there yet. */
 export function applyChange(dossier: Dossier | undefined, change: PieceChange): Dossier | undefined {
@@ -64,120 +21,24 @@ export function applyChange(dossier: Dossier | undefined, change: PieceChange): 
 
 /** A change of a piece that is there, or why it cannot be made. Server and client ask the same. */
 export function tryChange(dossier: Dossier, change: ChangeOfPiece): Result<Dossier> {
+  const record = recordOf(change);
   const ids = new Set(dossier.zones?.map(({ id }) => id));
-  if (zonesOf(change).some((zone) => !ids.has(zone))) return fail('zone_not_found');
+  if ((record.zones?.(change) ?? []).some((zone) => zone !== undefined && !ids.has(zone)))
+    return fail('zone_not_found');
   if (change.type === 'zone_set') {
     const { like } = change.facts;
     if (like !== undefined && (like === change.zoneId || !ids.has(like)))
       return fail('unknown_zone', 'like', { zone: like, allowed: [...ids].filter((id) => id !== change.zoneId) });
   }
-  const after = makeChange(dossier, change);
-  const problem = findOverfull(dossier, after) ?? (touchesIds(change) ? findSharedId(after) : null);
+  const after = record.apply(dossier, change);
+  const problem = findOverfull(dossier, after) ?? (record.bringsIds ? findSharedId(after) : null);
   return problem ? { ok: false, problem } : succeed(after);
 }
 
-export type ChangeOfPiece = Exclude<PieceChange, { type: 'piece_met' }>;
-
-/** The zones a change needs to find there; `zone_set` may make one, and removing twice is removing once. */
-function zonesOf(change: ChangeOfPiece): string[] {
-  switch (change.type) {
-    case 'observation_recorded':
-    case 'skips_set':
-    case 'defects_set':
-      return [change.zoneId];
-    case 'test_logged':
-      return [change.test.zone];
-    case 'gate_overridden':
-      return [change.override.zone];
-    case 'panel_set':
-      return [change.panel.zone];
-    case 'outcome_recorded':
-      return change.outcome.zone === undefined ? [] : [change.outcome.zone];
-    case 'work_logged':
-      return change.entries.map(({ zone }) => zone);
-    case 'parts_set':
-      return change.parts.map(({ zone }) => zone);
-    case 'hardware_set':
-      return change.hardware.map(({ zone }) => zone);
-    default:
-      return [];
-  }
-}
-
-/** Changes that bring records with ids of their own. */
-const touchesIds = ({ type }: ChangeOfPiece): boolean =>
-  type !== 'goal_set' && type !== 'climate_set' && type !== 'skips_set' && type !== 'defects_set';
-
-function makeChange(dossier: Dossier, change: ChangeOfPiece): Dossier {
-  switch (change.type) {
-    case 'piece_facts_set':
-      return { ...dossier, piece: { ...change.piece, id: dossier.piece.id } };
-    case 'zone_set':
-      return setZone(dossier, change.zoneId, change.facts);
-    case 'zone_removed':
-      return removeZone(dossier, change.zoneId);
-    case 'observation_recorded':
-      return withExistingZone(dossier, change.zoneId, (zone) => ({
-        ...zone,
-        observations: put(zone.observations, change.observation),
-      }));
-    case 'observation_withdrawn':
-      return withExistingZone(dossier, change.zoneId, (zone) => ({
-        ...zone,
-        observations: zone.observations?.filter((observation) => observation.id !== change.observationId),
-      }));
-    case 'skips_set':
-      return withExistingZone(dossier, change.zoneId, (zone) => ({ ...zone, skipped_checks: change.checks }));
-    case 'defects_set':
-      return withExistingZone(dossier, change.zoneId, (zone) => ({ ...zone, defects: change.defects }));
-    case 'goal_set':
-      return { ...dossier, goal: change.goal };
-    case 'climate_set':
-      return { ...dossier, climate: change.climate };
-    case 'photo_withdrawn':
-      return { ...dossier, photos: dossier.photos?.filter((photo) => photo.id !== change.photoId) };
-    case 'choice_taken':
-      return takeChoice(dossier, change.choice);
-    case 'test_logged':
-      return { ...dossier, tests: put(dossier.tests, change.test) };
-    case 'test_withdrawn':
-      return inBinsToo(dossier, 'tests', (tests) => tests.filter((test) => test.id !== change.testId));
-    case 'gate_overridden':
-      // What was given as a reason stays as it was given.
-      return dossier.overrides?.some(({ id }) => id === change.override.id)
-        ? dossier
-        : { ...dossier, overrides: put(dossier.overrides, change.override) };
-    case 'panel_set':
-      return { ...dossier, panels: put(dossier.panels, change.panel) };
-    case 'panel_removed':
-      return inBinsToo(dossier, 'panels', (panels) => panels.filter((panel) => panel.id !== change.panelId));
-    case 'outcome_recorded':
-      return { ...dossier, outcomes: put(dossier.outcomes, change.outcome) };
-    case 'work_logged': {
-      const cleared = inBins(dossier, 'log', (log) => log.filter((entry) => entry.work !== change.work));
-      return { ...cleared, log: logWork(cleared.log ?? [], change.work, change.entries) };
-    }
-    case 'work_withdrawn':
-      return inBinsToo(dossier, 'log', (log) => log.filter((entry) => entry.work !== change.work));
-    case 'parts_set':
-      return { ...dossier, parts: change.parts };
-    case 'hardware_set':
-      return { ...dossier, hardware: change.hardware };
-    case 'mix_set':
-      return { ...dossier, mixes: put(dossier.mixes, change.mix) };
-    case 'mix_removed':
-      return { ...dossier, mixes: dossier.mixes?.filter((mix) => mix.id !== change.mixId) };
-    default:
-      return assertNever(change);
-  }
-}
-
-/** The entries of one tap, in the order they were made; the same tap again replaces them. */
-function logWork(log: readonly LogEntry[], work: string, entries: readonly LogEntry[]): LogEntry[] {
-  const own = entries.map((entry, i) => ({ ...entry, work, id: `${work}.${i + 1}` }));
-  const place = log.findIndex((entry) => entry.work === work);
-  const others = log.filter((entry) => entry.work !== work);
-  return place < 0 ? [...others, ...own] : [...others.slice(0, place), ...own, ...others.slice(place)];
+/** What undoes a change made on `before`, in the order to make it; null where it cannot be undone. */
+export function invertChange(before: Dossier | undefined, change: PieceChange): ChangeOfPiece[] | null {
+  if (change.type === 'piece_met' || !before) return null;
+  return recordOf(change).invert(before, change);
 }
 
 /** Work put right: what was written before stays with each entry. */
@@ -208,22 +69,3 @@ export function correctTest(
 }
 
 const MOST_CORRECTIONS = 50;
-
-/** The system taken before stays in the file as it was. */
-function takeChoice<T extends Pick<Dossier, 'chosen' | 'earlier_choices'>>(dossier: T, choice: Choice): T {
-  const { chosen: before, earlier_choices: earlier = [] } = dossier;
-  if (!before || before.at === choice.at) return { ...dossier, chosen: choice };
-  return { ...dossier, chosen: choice, earlier_choices: [...earlier, before].slice(-LIMITS.earlier_choices) };
-}
-
-function put<T extends { id?: unknown }>(list: readonly T[] | undefined, entry: T): T[] {
-  const current = list ?? [];
-  return current.some((other) => other.id === entry.id)
-    ? current.map((other) => (other.id === entry.id ? entry : other))
-    : [...current, entry];
-}
-
-/** What an owner sets on a zone, without its readings, which have changes of their own. */
-export function toZoneFacts({ id: _id, observations: _o, skipped_checks: _s, defects: _d, ...facts }: Zone): ZoneFacts {
-  return facts;
-}

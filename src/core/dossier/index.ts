@@ -1,4 +1,6 @@
 export * from './change';
+export { toZoneFacts } from './changes-of-piece';
+export type { ChangeOfPiece, PieceChange } from './piece-change';
 export { clampToNow, findFuture } from './dates';
 export { findSharedId } from './ids';
 export { LIMITS, tooMany } from './limits';
@@ -8,3 +10,4 @@ export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLo
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
+export { nameZone, zoneName } from './names';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { TestKind } from '../knowledge';
+import { TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
 
 const ASTM_B_CLASSES = ['5B', '4B', '3B', '2B', '1B', '0B'] as const;
 export const ASTM_A_CLASSES = ['5A', '4A', '3A', '2A', '1A', '0A'] as const;
@@ -9,7 +9,7 @@ export const BLEED_MOMENTS = ['1h', 'overnight', 'after_clear', '48h', '7d'] as 
 
 const score = z.number().int().min(0).max(5);
 
-/** What may stand in a reading, by kind of test: each list names the fields of one accepted shape. */
+/** What may stand in a reading. */
 const FIELDS = {
   score,
   removed_pct: z.number().min(0).max(100),
@@ -23,19 +23,14 @@ const FIELDS = {
 };
 
 type Shape = Readonly<Record<string, z.ZodType>>;
-const SCORE_SHAPE: readonly Shape[] = [{ score: FIELDS.score }];
-const SHAPES: Record<TestKind, readonly Shape[]> = {
-  nail: SCORE_SHAPE,
-  fork: SCORE_SHAPE,
-  coin: SCORE_SHAPE,
-  blade: SCORE_SHAPE,
-  tape: SCORE_SHAPE,
-  water: SCORE_SHAPE,
-  cross_cut: [{ removed_pct: FIELDS.removed_pct }, { iso_class: FIELDS.iso_class }, { astm: FIELDS.astm_b }],
+/** By what is written down: each list names the fields of one accepted shape. */
+const SHAPES: Record<TestKindFact['reads'], readonly Shape[]> = {
+  score: [{ score: FIELDS.score }],
+  lattice: [{ removed_pct: FIELDS.removed_pct }, { iso_class: FIELDS.iso_class }, { astm: FIELDS.astm_b }],
   x_cut: [{ astm: FIELDS.astm_a }],
-  solvent_rub: [{ double_rubs: FIELDS.double_rubs }],
+  double_rubs: [{ double_rubs: FIELDS.double_rubs }],
   pencil: [{ grade: FIELDS.grade }],
-  bleed_watch: [
+  bleed: [
     { at: FIELDS.at, de_mean: FIELDS.de, de_worst: FIELDS.de },
     { at: FIELDS.at, score: FIELDS.score },
   ],
@@ -48,7 +43,7 @@ export interface ReadingProblem {
 
 /** Null if the reading fits its kind of test; otherwise which field is wrong and what may stand there. */
 export function readingProblem(kind: TestKind, reading: Record<string, unknown>): ReadingProblem | null {
-  const shapes = SHAPES[kind];
+  const shapes = SHAPES[TEST_KIND_FACTS[kind].reads];
   const shape = shapes.find((candidate) => Object.keys(candidate).every((field) => field in reading));
   if (!shape) {
     const allowed = shapes.map((candidate) => `{ ${Object.keys(candidate).join(', ')} }`);

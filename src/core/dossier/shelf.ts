@@ -1,5 +1,6 @@
+import type { ChangeRecord } from '../shared';
 import { LIMITS } from './limits';
-import type { Dossier, Drawing, ShelfItem } from './schema';
+import { drawingSchema, shelfItemSchema, type Dossier, type Drawing, type ShelfItem } from './schema';
 
 /**
  * Everything that can happen to the shop's shelf. Tins belong to the shop, not to a piece; doing it twice is doing it
@@ -12,21 +13,64 @@ export type ShelfChange =
   | { type: 'tin_drawn'; tinId: string; drawing: Drawing }
   | { type: 'tin_given_back'; tinId: string; work: string };
 
-export function applyShelfChange(tins: readonly ShelfItem[], change: ShelfChange): ShelfItem[] {
-  switch (change.type) {
-    case 'tin_removed':
-      return tins.filter(({ id }) => id !== change.tinId);
-    case 'tin_set': {
-      const { tin } = change;
+export const SHELF_CHANGES: {
+  [T in ShelfChange['type']]: ChangeRecord<readonly ShelfItem[], Extract<ShelfChange, { type: T }>, ShelfChange>;
+} = {
+  tin_set: {
+    route: ['put', '/:tin'],
+    carries: { field: 'tin', schema: shelfItemSchema.omit({ drawn: true }) },
+    apply: (tins, { tin }) => {
+      const { drawn: _drawn, ...bare } = tin;
       return tins.some(({ id }) => id === tin.id)
         ? tins.map((own) => (own.id === tin.id ? setTin(own, tin) : own))
-        : [...tins, tin];
-    }
-    case 'tin_drawn':
-      return tins.map((tin) => (tin.id === change.tinId ? draw(tin, change.drawing) : tin));
-    case 'tin_given_back':
-      return tins.map((tin) => (tin.id === change.tinId ? without(tin, change.work) : tin));
-  }
+        : [...tins, bare as ShelfItem];
+    },
+    invert: (before, { tin: { id } }) => setAgain(before, id) ?? [{ type: 'tin_removed', tinId: id }],
+  },
+  tin_removed: {
+    route: ['delete', '/:tinId'],
+    apply: (tins, { tinId }) => tins.filter(({ id }) => id !== tinId),
+    invert: (before, { tinId }) => setAgain(before, tinId) ?? [],
+  },
+  tin_drawn: {
+    route: ['put', '/:tinId/drawings/:drawing'],
+    carries: { field: 'drawing', schema: drawingSchema, key: 'work' },
+    apply: (tins, { tinId, drawing }) => tins.map((tin) => (tin.id === tinId ? draw(tin, drawing) : tin)),
+    invert: (before, { tinId, drawing: { work } }) =>
+      drawAgain(before, tinId, work) ?? [{ type: 'tin_given_back', tinId, work }],
+  },
+  tin_given_back: {
+    route: ['delete', '/:tinId/drawings/:work'],
+    apply: (tins, { tinId, work }) => tins.map((tin) => (tin.id === tinId ? without(tin, work) : tin)),
+    invert: (before, { tinId, work }) => drawAgain(before, tinId, work) ?? [],
+  },
+};
+
+const recordOf = (change: ShelfChange) =>
+  SHELF_CHANGES[change.type] as ChangeRecord<readonly ShelfItem[], ShelfChange, ShelfChange>;
+
+export const applyShelfChange = (tins: readonly ShelfItem[], change: ShelfChange): ShelfItem[] => [
+  ...recordOf(change).apply(tins, change),
+];
+
+/** What undoes a change of the shelf made on `before`. */
+export const invertShelfChange = (before: readonly ShelfItem[], change: ShelfChange): ShelfChange[] | null =>
+  recordOf(change).invert(before, change);
+
+/** A tin as it was: set as it was measured, then all that was drawn off it since. */
+function setAgain(before: readonly ShelfItem[], tinId: string): ShelfChange[] | null {
+  const tin = before.find(({ id }) => id === tinId);
+  if (!tin) return null;
+  const { drawn = [], ...measured } = tin;
+  return [
+    { type: 'tin_set', tin: measured as ShelfItem },
+    ...drawn.map((drawing): ShelfChange => ({ type: 'tin_drawn', tinId, drawing })),
+  ];
+}
+
+function drawAgain(before: readonly ShelfItem[], tinId: string, work: string): ShelfChange[] | null {
+  const drawing = before.find(({ id }) => id === tinId)?.drawn?.find((own) => own.work === work);
+  return drawing ? [{ type: 'tin_drawn', tinId, drawing }] : null;
 }
 
 /** A tin with another level was measured anew: what was drawn before no longer counts. */
@@ -60,7 +104,7 @@ export function withLevel({ drawn: _drawn, ...tin }: ShelfItem): ShelfItem {
   return { ...tin, ...(level === undefined ? {} : { volume_ml: level }) } as ShelfItem;
 }
 
-export const isShelfChange = (change: { type: string }): change is ShelfChange => change.type.startsWith('tin_');
+export const isShelfChange = (change: { type: string }): change is ShelfChange => change.type in SHELF_CHANGES;
 
 /** A piece with the shop's tins beside those its file came with, each at its level. */
 export function withShelf(dossier: Dossier, tins: readonly ShelfItem[]): Dossier {

@@ -1,4 +1,4 @@
-import type { DefectCode, RoleCode, SubstrateCode } from './codes';
+import type { Basis, DefectCode, RoleCode, SubstrateCode } from './codes';
 import { FACED_BOARDS, SOLID_WOODS } from './checks';
 import type { CheckGroup, Says } from './checks';
 
@@ -18,6 +18,16 @@ export interface DefectFact {
   /** The need it is in the diagnosis; what is done about it stands in `FAULT_ANSWERS`. */
   repair?: { code: string; label: string };
 }
+
+/** Where each column comes from. */
+export const DEFECT_BASIS: Record<Exclude<keyof DefectFact, 'label' | 'group'>, Basis> = {
+  common: 'estimate',
+  roles: 'estimate',
+  says: 'estimate',
+  saysOfSpot: 'estimate',
+  on: 'practice',
+  repair: 'practice',
+};
 
 const WOODS: readonly SubstrateCode[] = [...SOLID_WOODS, 'wood_veneer', 'plywood'];
 const FOILED: readonly SubstrateCode[] = ['paper_foil', 'thermofoil'];

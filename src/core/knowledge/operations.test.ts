@@ -1,13 +1,20 @@
 import {
+  CAUTION_CODES,
+  CAUTION_FACTS,
+  DEFECT_BASIS,
+  DEFECT_FACTS,
   findDust,
   FILM_BASIS,
   FILM_FACTS,
   findProduct,
   isCoat,
   isWholeCoat,
+  minutesFor,
   OPERATION_FACTS,
   OPERATIONS,
   PRODUCT_CLASSES,
+  WORK_RATES,
+  type WorkRate,
 } from './index';
 
 describe('operations, each with everything about it on its row', () => {
@@ -51,8 +58,40 @@ describe('products, each with everything about it on its row', () => {
     expect(findProduct('of_a_later_version')).toBeUndefined();
   });
 
-  it('name the basis of every figure of a film', () => {
+  it('name the basis of every figure of a film and of a defect', () => {
     const figures = new Set(Object.values(FILM_FACTS).flatMap((fact) => Object.keys(fact)));
     for (const figure of figures) expect(Object.keys(FILM_BASIS)).toContain(figure);
+    const columns = new Set(Object.values(DEFECT_FACTS).flatMap((fact) => Object.keys(fact)));
+    for (const column of columns)
+      if (column !== 'label' && column !== 'group') expect(DEFECT_BASIS).toHaveProperty(column);
+  });
+});
+
+describe('cautions', () => {
+  it('stand on rows that are asked for somewhere, each with its basis', () => {
+    expect(Object.keys(CAUTION_FACTS).sort()).toEqual([...CAUTION_CODES].sort());
+    for (const { title, text, basis, source } of Object.values(CAUTION_FACTS)) {
+      expect(title && text).toBeTruthy();
+      expect(Boolean(source)).toBe(basis === 'published');
+    }
+  });
+
+  it('and what is said of putting on a product go by its own row', () => {
+    expect(findProduct('wax')?.applied).toContain('Nothing sticks over wax later.');
+    expect(PRODUCT_CLASSES.filter((code) => findProduct(code)?.sprayCan)).toEqual([
+      'aerosol_stainblock',
+      'aerosol_enamel',
+    ]);
+  });
+});
+
+describe('rates of work', () => {
+  it('take hands, with a basis, and nothing below nothing', () => {
+    for (const { basis, ...figures } of Object.values(WORK_RATES)) {
+      expect(basis).toBeTruthy();
+      expect(minutesFor(figures as WorkRate, 1)).toBeGreaterThan(0);
+      for (const figure of Object.values(figures)) expect(figure).toBeGreaterThan(0);
+    }
+    expect(minutesFor(WORK_RATES.strip, 0.5)).toBe(50);
   });
 });

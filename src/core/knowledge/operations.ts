@@ -1,3 +1,4 @@
+import type { CautionCode } from './cautions';
 import type { OperationCode } from './codes';
 import { findRepairStep } from './repairs';
 
@@ -19,43 +20,47 @@ export interface OperationFact {
   /** May go on while woodworm or wet mould holds the piece back. */
   whileAlive?: true;
   /** Dangers of its own, whatever it is done with. */
-  cautions?: readonly ('heat_and_strippers' | 'oily_rags' | 'blades' | 'tipping')[];
+  cautions?: readonly CautionCode[];
+  /** What matters while doing it, most telling first; a product that is put on in its own way says its own. */
+  says?: readonly string[];
+  saysOfDoors?: readonly string[];
+  saysOfMouldings?: readonly string[];
 }
 
 // prettier-ignore
 export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   label: { label: 'Label the parts', whileAlive: true },
-  hardware_off: { label: 'Take off hardware', splits: true, whileAlive: true },
-  clean: { label: 'Clean', cleans: true, splits: true, whileAlive: true },
-  degrease: { label: 'Degrease', cleans: true, splits: true, whileAlive: true },
-  dewax: { label: 'Wash off wax' },
-  desilicone: { label: 'Wash off silicone' },
+  hardware_off: { label: 'Take off hardware', splits: true, whileAlive: true, says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws go back into their holes or into a bag with the number.'] },
+  clean: { label: 'Clean', cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  degrease: { label: 'Degrease', cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  dewax: { label: 'Wash off wax', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
+  desilicone: { label: 'Wash off silicone', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
   remove_face: { label: 'Take the face off', dust: 'chips' },
   reglue: { label: 'Glue down' },
   repair: { label: 'Repair' },
   consolidate: { label: 'Harden' },
-  strip: { label: 'Strip', dust: 'chips', splits: true, cautions: ['heat_and_strippers'] },
-  fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true },
-  liquid_degloss: { label: 'Liquid deglosser', cleans: true },
-  scuff: { label: 'Scuff', dust: 'sanding', splits: true },
-  sand: { label: 'Sand', dust: 'sanding', splits: true },
-  dust: { label: 'Dust off' },
-  grain_fill: { label: 'Fill the grain', dust: 'sanding', dries: true },
-  edge_seal: { label: 'Seal edges', coat: 'seal' },
-  spot_seal: { label: 'Seal spots', coat: 'seal' },
-  dry_out: { label: 'Let dry out', whileAlive: true },
+  strip: { label: 'Strip', dust: 'chips', splits: true, cautions: ['heat_and_strippers'], says: ['All of it comes off, or what stays will lift the new coat.', 'Let it dry for a day before sanding.'] },
+  fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true, says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
+  liquid_degloss: { label: 'Liquid deglosser', cleans: true, says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
+  scuff: { label: 'Scuff', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  sand: { label: 'Sand', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  dust: { label: 'Dust off', says: ['Vacuum, then a damp or tack cloth. Wipe the floor under it too.'] },
+  grain_fill: { label: 'Fill the grain', dust: 'sanding', dries: true, says: ['Across the grain, pressed in; sand 220 until it is left in the pores only.', 'Deep oak wants a second pass.'] },
+  edge_seal: { label: 'Seal edges', coat: 'seal', says: ['Two thin coats, sanded between. Never flood a board edge with water.'] },
+  spot_seal: { label: 'Seal spots', coat: 'seal', says: ['A finger’s breadth beyond the stain all round.', 'Two thin dabs hold back more than one thick one.'] },
+  dry_out: { label: 'Let dry out', whileAlive: true, says: ['Moving air, no heat: boards that dry fast crack.', 'Measure again; the room sets how far it goes.'] },
   wait: { label: 'Wait', whileAlive: true },
-  proof: { label: 'Prove on a patch', cautions: ['blades'] },
-  prime: { label: 'Prime', coat: 'primer' },
+  proof: { label: 'Prove on a patch', says: ['On a hidden place of the same surface, prepared just like the piece.', 'No label where paint will go: the map is the label.'] },
+  prime: { label: 'Prime', coat: 'primer', says: ['Even and thin; it need not hide.', 'Push it into pores with the brush before you roll.'] },
   caulk: { label: 'Caulk' },
-  denib: { label: 'Sand smooth', dust: 'sanding' },
+  denib: { label: 'Sand smooth', dust: 'sanding', says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },
   paint: { label: 'Paint', coat: 'paint' },
-  topcoat: { label: 'Clear coat', coat: 'clear' },
+  topcoat: { label: 'Clear coat', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', dries: true, cautions: ['oily_rags'] },
-  mask: { label: 'Mask' },
-  refit: { label: 'Refit', cautions: ['tipping'] },
-  cure: { label: 'Cure', untimed: true },
-  handover: { label: 'Hand over', untimed: true, cautions: ['tipping'] },
+  mask: { label: 'Mask', says: ['Press the tape’s edge down with a nail; cut it with a blade before you pull.', 'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.'] },
+  refit: { label: 'Refit', cautions: ['tipping'], says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
+  cure: { label: 'Cure', untimed: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
+  handover: { label: 'Hand over', untimed: true, cautions: ['tipping'], says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
 };
 
 /** A film goes on: primer, paint, clear or a seal. Its clocks run from then. */

@@ -18,6 +18,10 @@ export interface PrimerFact {
   hiding: number;
   carrier: Carrier;
   ragsHeat?: true;
+  /** How it is put on, where that is not as others of its kind are. */
+  applied?: readonly string[];
+  /** Comes in spray cans only. */
+  sprayCan?: true;
   /** Numbers of coats in use. */
   coats: readonly number[];
   /** Where it is relied on to hold colour back: so many coats at least, and so long between them, hours (common practice). */
@@ -29,16 +33,16 @@ export interface PrimerFact {
 /** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
 // prettier-ignore
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
-  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice' },
-  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice' },
+  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: true, overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
+  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
   stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
   stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
-  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice' },
-  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice' },
-  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice' },
+  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice', applied: ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'] },
+  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice', applied: ['It feels tacky and rolls out slowly. That is right.'] },
+  bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice', applied: ['Measure both parts exactly, stir two minutes, let it stand as the label says.', 'Note the minute you mixed it.'] },
   allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
   stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
-  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice' },
+  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: true, overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice', applied: ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'], sprayCan: true },
   metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1], note: 'For metal only.', basis: 'practice' },
   mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: false, overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', coats: [1, 2], note: 'For raw MDF faces and edges.', basis: 'practice' },
 };
@@ -118,18 +122,23 @@ export interface PaintFact {
   ragsHeat?: true;
   /** Stays soft for good and sticks to itself. */
   stickySoft?: boolean;
+  /** How it is put on, where that is not as others of its kind are. */
+  applied?: readonly string[];
+  /** Comes in spray cans only. */
+  sprayCan?: true;
+  basis: Basis;
 }
 
 // prettier-ignore
 export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
-  chalk_paint: { label: 'Chalk-type paint', sheens: ['matt'], seal: 'always', carrier: 'water' },
-  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water' },
-  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water' },
-  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true },
-  wb_alkyd_enamel: { label: 'Cabinet enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water' },
-  oil_enamel: { label: 'Oil enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true },
-  aerosol_enamel: { label: 'Aerosol enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent' },
-  cabinet_paint_2k: { label: 'Two-part cabinet paint', sheens: ['satin'], seal: 'never', carrier: 'two_part' },
+  chalk_paint: { label: 'Chalk-type paint', sheens: ['matt'], seal: 'always', carrier: 'water', basis: 'practice' },
+  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', basis: 'practice' },
+  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', basis: 'practice' },
+  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, basis: 'practice' },
+  wb_alkyd_enamel: { label: 'Cabinet enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', basis: 'practice' },
+  oil_enamel: { label: 'Oil enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, basis: 'practice' },
+  aerosol_enamel: { label: 'Aerosol enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, basis: 'practice' },
+  cabinet_paint_2k: { label: 'Two-part cabinet paint', sheens: ['satin'], seal: 'never', carrier: 'two_part', basis: 'practice' },
 };
 
 export interface ProductFact {
@@ -137,36 +146,42 @@ export interface ProductFact {
   carrier: Carrier;
   /** Dries by taking up oxygen, or carries what does: its rags heat up by themselves. */
   ragsHeat?: true;
+  /** How it is put on, where that is not as others of its kind are. */
+  applied?: readonly string[];
+  /** Comes in spray cans only. */
+  sprayCan?: true;
+  basis: Basis;
 }
 
+// prettier-ignore
 export const TOPCOAT_FACTS: Record<TopcoatCode, ProductFact> = {
-  wb_clear: { label: 'Waterborne clear', carrier: 'water' },
-  wb_polyurethane: { label: 'Waterborne polyurethane', carrier: 'water' },
-  oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent', ragsHeat: true },
-  wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent', ragsHeat: true },
-  wax: { label: 'Wax', carrier: 'none' },
-  none: { label: 'No topcoat', carrier: 'none' },
+  wb_clear: { label: 'Waterborne clear', carrier: 'water', basis: 'practice' },
+  wb_polyurethane: { label: 'Waterborne polyurethane', carrier: 'water', basis: 'practice' },
+  oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent', ragsHeat: true, basis: 'practice' },
+  wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent', ragsHeat: true, applied: ['Wipe on, wait ten minutes, wipe off all that has not soaked in.'], basis: 'practice' },
+  wax: { label: 'Wax', carrier: 'none', applied: ['A thin film, buffed after half an hour.', 'Nothing sticks over wax later.'], basis: 'practice' },
+  none: { label: 'No topcoat', carrier: 'none', basis: 'practice' },
 };
 
 /** Cleaners, fillers, glue: what is no coat. Where kinds differ, the more dangerous one is meant; the label decides. */
 // prettier-ignore
 const OTHER_PRODUCT_FACTS: Record<OtherProductCode, ProductFact> = {
-  degreaser: { label: 'Degreaser', carrier: 'water' },
-  tsp_cleaner: { label: 'TSP-type cleaner', carrier: 'water' },
-  sugar_soap: { label: 'Sugar soap', carrier: 'water' },
-  dish_soap: { label: 'Dish soap', carrier: 'water' },
-  mineral_spirits: { label: 'Mineral spirits', carrier: 'solvent', ragsHeat: true },
-  alcohol_wipe: { label: 'Alcohol wipe', carrier: 'alcohol' },
-  mould_cleaner: { label: 'Mould cleaner', carrier: 'water' },
-  liquid_deglosser: { label: 'Liquid deglosser', carrier: 'solvent' },
-  spackle_wb: { label: 'Spackle', carrier: 'water' },
-  wood_filler_wb: { label: 'Wood filler', carrier: 'water' },
-  grain_filler_wb: { label: 'Grain filler', carrier: 'water' },
-  epoxy_filler: { label: 'Epoxy filler', carrier: 'two_part' },
-  polyester_filler: { label: 'Polyester filler', carrier: 'two_part' },
-  caulk_acrylic: { label: 'Acrylic caulk', carrier: 'water' },
-  wood_glue: { label: 'Wood glue', carrier: 'water' },
-  consolidant: { label: 'Consolidant', carrier: 'solvent' },
+  degreaser: { label: 'Degreaser', carrier: 'water', basis: 'practice' },
+  tsp_cleaner: { label: 'TSP-type cleaner', carrier: 'water', basis: 'practice' },
+  sugar_soap: { label: 'Sugar soap', carrier: 'water', basis: 'practice' },
+  dish_soap: { label: 'Dish soap', carrier: 'water', basis: 'practice' },
+  mineral_spirits: { label: 'Mineral spirits', carrier: 'solvent', ragsHeat: true, basis: 'practice' },
+  alcohol_wipe: { label: 'Alcohol wipe', carrier: 'alcohol', basis: 'practice' },
+  mould_cleaner: { label: 'Mould cleaner', carrier: 'water', basis: 'practice' },
+  liquid_deglosser: { label: 'Liquid deglosser', carrier: 'solvent', basis: 'practice' },
+  spackle_wb: { label: 'Spackle', carrier: 'water', basis: 'practice' },
+  wood_filler_wb: { label: 'Wood filler', carrier: 'water', basis: 'practice' },
+  grain_filler_wb: { label: 'Grain filler', carrier: 'water', basis: 'practice' },
+  epoxy_filler: { label: 'Epoxy filler', carrier: 'two_part', basis: 'practice' },
+  polyester_filler: { label: 'Polyester filler', carrier: 'two_part', basis: 'practice' },
+  caulk_acrylic: { label: 'Acrylic caulk', carrier: 'water', basis: 'practice' },
+  wood_glue: { label: 'Wood glue', carrier: 'water', basis: 'practice' },
+  consolidant: { label: 'Consolidant', carrier: 'solvent', basis: 'practice' },
 };
 
 const PRODUCT_FACTS: Record<ProductClass, ProductFact> = {

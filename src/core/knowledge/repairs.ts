@@ -1,4 +1,5 @@
 import type { Basis, DefectCode, OperationCode, ProductClass } from './codes';
+import type { CautionCode } from './cautions';
 
 /**
  * Where a repair stands in the order of work: what must end before anything begins, before and after washing, mending
@@ -6,8 +7,6 @@ import type { Basis, DefectCode, OperationCode, ProductClass } from './codes';
  */
 export const REPAIR_PHASES = ['hold', 'clean', 'dry', 'mend', 'fill', 'level', 'after_prime', 'last'] as const;
 export type RepairPhase = (typeof REPAIR_PHASES)[number];
-
-export type RepairCaution = 'mould' | 'insects' | 'glue' | 'blades' | 'rust';
 
 export interface RepairStepFact {
   op: OperationCode;
@@ -28,7 +27,7 @@ export interface RepairStepFact {
   /** Bare wood, board or filler is left, and wants a dab of primer. */
   leavesBare?: true;
   facts: readonly string[];
-  caution?: RepairCaution;
+  caution?: CautionCode;
   basis: Basis;
 }
 

@@ -1,4 +1,11 @@
-import { SOLID_WOODS, type FinishCode, type PrepCode, type SubstrateCode } from '../knowledge';
+import {
+  SOLID_WOODS,
+  PREP_FACTS,
+  type FinishCode,
+  type PrepCode,
+  type SubstrateCode,
+  type PrepGroup,
+} from '../knowledge';
 
 /*
  * How much a reading says about something near what was tested. Each discount has a share, what one reading counts,
@@ -30,11 +37,7 @@ export const PRIOR_COUNT = 2;
 /** A piece that came through three months of use, or came back, says as much as this many patches (estimate). */
 export const SERVICE_WEIGHT = 2;
 
-/** Preparations that leave the same kind of surface: their readings are counted together. */
-export type PrepGroup = 'none' | 'liquid_degloss' | 'scuff' | 'bare';
-
-export const groupPrep = (prep: PrepCode): PrepGroup =>
-  prep === 'strip' || prep === 'sand_bare' ? 'bare' : prep.startsWith('scuff') ? 'scuff' : (prep as PrepGroup);
+export const groupPrep = (prep: PrepCode): PrepGroup => PREP_FACTS[prep].group;
 
 export interface Surface {
   substrate: SubstrateCode;

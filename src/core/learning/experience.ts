@@ -1,16 +1,9 @@
 import type { Dossier, Experience, Test, Treatment } from '../dossier';
-import type { TestKind } from '../knowledge';
+import { showsBleed } from '../knowledge';
 import { judgeTest, limitsOf, provesNoBleed } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
+import { modeOf } from './mode';
 import { mayBleed, SERVICE_WEIGHT, type Surface } from './discounts';
-
-/** What a kind of test speaks of; null for those that speak of hardness or cure only. */
-export const modeOf = (kind: TestKind): Experience['mode'] | null =>
-  kind === 'bleed_watch'
-    ? 'bleed'
-    : kind === 'water' || kind === 'pencil' || kind === 'solvent_rub'
-      ? null
-      : 'adhesion';
 
 /** Readings of one strip, or of one patch that was no strip of a panel: they stand or fall together. */
 interface Patch {
@@ -100,7 +93,7 @@ function keyOf(test: Test, mode: Experience['mode'], repeats: Map<string, number
   if (test.panel && test.strip) return [mode, test.panel, test.strip].join('/');
   const { prep, primer, coats, product } = test.treatment ?? {};
   const base = [mode, test.zone, prep, primer, coats, product].join('/');
-  const moment = [base, test.kind, test.age_h, test.kind === 'bleed_watch' ? test.reading.at : ''].join('/');
+  const moment = [base, test.kind, test.age_h, showsBleed(test.kind) ? test.reading.at : ''].join('/');
   const count = repeats.get(moment) ?? 0;
   repeats.set(moment, count + 1);
   return `${base}#${count}`;
@@ -121,10 +114,6 @@ function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatmen
       }),
   );
 }
-
-/** The shop's other pieces laid beside this one, so that a plan knows of them. */
-export const withExperience = (dossier: Dossier, others: readonly Experience[]): Dossier =>
-  others.length > 0 ? { ...dossier, experience: [...others] } : dossier;
 
 /** All that bears on a piece: its own tests and what it was given of the shop's. */
 export const listExperience = (dossier: Dossier): Experience[] =>

@@ -1,7 +1,7 @@
 import type { Experience } from '../dossier';
-import { PRIMERS, type PrepCode, type PrimerCode } from '../knowledge';
+import { PRIMERS, type PrepCode, type PrimerCode, type PrepGroup } from '../knowledge';
 import { comparePosteriors, type Comparison } from './compare';
-import { groupPrep, type PrepGroup, type Surface } from './discounts';
+import { groupPrep, type Surface } from './discounts';
 import { expectFailure } from './expect';
 import { describePosterior, poolExperience, updateCounts, type Posterior } from './pool';
 

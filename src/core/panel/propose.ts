@@ -1,6 +1,6 @@
 import { comparePosteriors, type BetaCounts } from '../learning';
 import type { Dossier, Treatment, Zone } from '../dossier';
-import type { TestKind } from '../knowledge';
+import { listAskedKinds, type TestKind } from '../knowledge';
 import { BLEED_LIMIT, describeTreatment } from '../proof';
 import { listLeaders, type Leader } from '../systems';
 
@@ -51,7 +51,7 @@ export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean, plan
     treatments,
     control: chooseControl(treatments[0]!),
     replicates: 2,
-    kinds: ['nail', 'cross_cut', ...(bleeds ? (['bleed_watch'] as const) : [])],
+    kinds: listAskedKinds(bleeds),
     worth: Math.max(valueStrips(first, leaders), ...rivals.map(({ worth }) => worth), 0),
   };
 }

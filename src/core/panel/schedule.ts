@@ -1,6 +1,16 @@
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
 import { type BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment } from '../dossier';
-import { FILM_FACTS, findDrying, labelProduct, type PaintCode, type PrimerCode, type TestKind } from '../knowledge';
+import {
+  FILM_FACTS,
+  findDrying,
+  labelProduct,
+  listTestKinds,
+  showsBleed,
+  type PaintCode,
+  type PrimerCode,
+  type TestKind,
+} from '../knowledge';
+import { lowerFirst } from '../shared';
 
 /** Something to do to a panel, so many hours after its first coat. All strips keep the same times. */
 export interface Moment {
@@ -29,7 +39,7 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
   const moments: Moment[] = [];
   let clock = 0;
   const layers = listLayers(panel);
-  const scratches = panel.kinds.filter((kind) => kind !== 'bleed_watch');
+  const scratches = panel.kinds.filter((kind) => !showsBleed(kind));
   const all = panel.strips.map(({ code }) => code);
   const stretch = (code: Film): number => computeDryingFactor(findDrying(code), climate);
   layers.forEach((layer, i) => {
@@ -46,7 +56,8 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
   if (layers.at(-1)?.last === 'paint' && scratches.length > 0) {
     moments.push({ ...read(clock + hard, 'Read the whole system', all, scratches), on: 'system' });
   }
-  if (panel.kinds.includes('bleed_watch')) moments.push(...watchBleed(layers, moments, clock, all));
+  const watches = panel.kinds.filter(showsBleed);
+  if (watches.length > 0) moments.push(...watchBleed(layers, moments, clock, all, watches));
   return moments.sort((a, b) => a.atH - b.atH);
 }
 
@@ -59,11 +70,17 @@ const read = (atH: number, what: string, strips: string[], tests: TestKind[]): M
 });
 
 /** Colour may come at any time: an hour after the first colour coat, next morning, after the last coat, two days, a week. */
-function watchBleed(layers: readonly Layer[], moments: readonly Moment[], clock: number, strips: string[]): Moment[] {
+function watchBleed(
+  layers: readonly Layer[],
+  moments: readonly Moment[],
+  clock: number,
+  strips: string[],
+  kinds: TestKind[],
+): Moment[] {
   const coats = moments.filter(({ kind }) => kind === 'coat');
   const firstPaint = coats[layers.findIndex(({ phase }) => phase !== 'prime')]?.atH ?? 0;
   const watch = (atH: number, bleedAt: BleedMoment, what: string): Moment => ({
-    ...read(atH, what, strips, ['bleed_watch']),
+    ...read(atH, what, strips, kinds),
     bleedAt,
   });
   return [
@@ -84,7 +101,7 @@ export function bleedMomentOnPanel(
   ageH: number,
   climate?: Climate,
 ): BleedMoment {
-  const watched = scheduleMoments({ ...panel, kinds: ['bleed_watch'] }, climate);
+  const watched = scheduleMoments({ ...panel, kinds: listTestKinds().filter(showsBleed) }, climate);
   return watched.findLast(({ bleedAt, atH }) => bleedAt !== undefined && atH <= ageH)?.bleedAt ?? '1h';
 }
 
@@ -108,7 +125,7 @@ function listLayers({ strips }: Pick<Panel, 'strips'>): Layer[] {
     return Array.from({ length: most }, (_, coat) => {
       const touched = strips.filter(({ treatment }) => (of(treatment)?.coats ?? 0) > coat);
       const films = [...new Set(touched.map(({ treatment }) => of(treatment)!.code))];
-      const names = films.map((code) => labelProduct(code).toLowerCase()).join(', ');
+      const names = films.map((code) => lowerFirst(labelProduct(code))).join(', ');
       const what = `${verb}${most > 1 ? `, coat ${coat + 1}` : ''}: ${names}`;
       return { phase, last: null, what, strips: touched.map(({ code }) => code), films };
     });
@@ -128,6 +145,7 @@ export interface DueReading {
   panel: Panel;
   moment: Moment;
   dueAt: string;
+  overdueAt: string;
   state: 'later' | 'due' | 'overdue';
   /** Strips not read yet. */
   strips: string[];
@@ -150,8 +168,10 @@ export function listReadings(dossier: Pick<Dossier, 'panels' | 'tests' | 'climat
           const strips = moment.strips.filter((code) => !tests.some((test) => test.strip === code));
           if (strips.length === 0) return [];
           const due = start + moment.atH * 3_600_000;
-          const state = clock < due ? 'later' : clock > due + graceH(moment) * 3_600_000 ? 'overdue' : 'due';
-          return [{ panel, moment, dueAt: new Date(due).toISOString(), state, strips }];
+          const overdue = due + graceH(moment) * 3_600_000;
+          const state = clock < due ? 'later' : clock > overdue ? 'overdue' : 'due';
+          const [dueAt, overdueAt] = [due, overdue].map((at) => new Date(at).toISOString()) as [string, string];
+          return [{ panel, moment, dueAt, overdueAt, state, strips }];
         });
     })
     .sort((a, b) => a.dueAt.localeCompare(b.dueAt));

@@ -1,13 +1,11 @@
 export { judgeGates } from './gates';
 export { proposeForZone, reportProof } from './proof-report';
+export { groupLayers } from './layers';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export {
   buildSection,
   buildTreatedSection,
   buildWorkSection,
-  groupLayers,
-  nameZone,
-  zoneName,
   type Section,
   type CoatState,
   type SectionLayer,

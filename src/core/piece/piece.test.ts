@@ -4,7 +4,8 @@ import { planPiece } from '../systems';
 import { buildTemplate, KIND_TEMPLATES } from '../templates';
 import { PIECE_KINDS } from '../knowledge';
 import { reportProof, summariseProgress } from './index';
-import { buildSection, groupLayers } from './section';
+import { groupLayers } from './layers';
+import { buildSection } from './section';
 
 const LAMINATE: Dossier = {
   format: DOSSIER_FORMAT,

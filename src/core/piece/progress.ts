@@ -1,7 +1,7 @@
-import { listTreated, type Dossier } from '../dossier';
+import { listTreated, zoneName, type Dossier } from '../dossier';
 import { diagnosePiece, nextQuestion } from '../survey';
 import { judgeGates } from './gates';
-import { zoneName } from './section';
+import { lowerFirst } from '../shared';
 
 export type Stage = 'read' | 'choose' | 'prove' | 'paint' | 'stopped';
 
@@ -33,7 +33,7 @@ export function summariseProgress(dossier: Dossier): Progress {
       tone: 'stop',
     };
   }
-  const name = (id: string): string => zoneName(zones.find((zone) => zone.id === id) ?? { id }).toLowerCase();
+  const name = (id: string): string => lowerFirst(zoneName(zones.find((zone) => zone.id === id) ?? { id }));
   if (hazard) {
     // A look may yet show that there is no coat to hold any.
     const held = diagnoses.filter(({ hazards }) => hazards.includes(hazard))[0]!;

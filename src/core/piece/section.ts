@@ -4,13 +4,14 @@ import {
   FINISH_FACTS,
   SUBSTRATE_FACTS,
   labelProduct,
+  leavesBare,
   type FinishCode,
   type PrepCode,
   type SubstrateCode,
 } from '../knowledge';
-import type { Dossier, Treatment, Zone } from '../dossier';
+import type { Dossier, Treatment } from '../dossier';
 import { PRIMER_TINTS, type PrimerTint } from '../film';
-import { PREP_LABELS } from '../proof';
+import { PREP_FACTS } from '../knowledge';
 import { upperFirst, formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
 import { DEFAULT_COLOUR, type ZonePlan } from '../systems';
@@ -61,7 +62,7 @@ export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['go
 export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?: Dossier['goal']): Section {
   const { prep = 'none', primer = 'none', coats = 1 } = treatment;
   const work: Work[] = [];
-  if (prep !== 'none') work.push({ op: 'dull', label: PREP_LABELS[prep] ?? prep, note: '' });
+  if (prep !== 'none') work.push({ op: 'dull', label: PREP_FACTS[prep].label, note: '' });
   if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: '' });
   if (work.length > 0)
     work.push({
@@ -90,7 +91,7 @@ export function buildWorkSection(
   coats: readonly WorkCoat[],
   goal?: Dossier['goal'],
 ): Section {
-  const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_LABELS[prep] ?? prep, note: '' }];
+  const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_FACTS[prep].label, note: '' }];
   const bare = draw(belief, tooth, prep, goal);
   const layers = coats.flatMap(({ state, ...coat }) =>
     drawWork({ op: 'coat', coats: 1, ...coat }, goal?.colour ?? DEFAULT_COLOUR).map((layer) => ({ ...layer, state })),
@@ -112,7 +113,7 @@ function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined,
   ];
   // A factory film is the face of its board and is drawn with it.
   const ownFace = finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate);
-  if (finish !== 'bare' && !ownFace && prep !== 'strip' && prep !== 'sand_bare') {
+  if (finish !== 'bare' && !ownFace && (prep === undefined || !leavesBare(prep))) {
     const words = FINISH_FACTS[finish].label;
     const label = upperFirst(words);
     layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
@@ -159,21 +160,3 @@ function drawWork(work: Work, paintColour: string): SectionLayer[] {
     note,
   }));
 }
-
-/** Leaves no more than the first words of each group: labels for leader lines, one a product. */
-export function groupLayers(section: Section): { label: string; note: string; from: number; to: number }[] {
-  const groups: { label: string; note: string; from: number; to: number; key: string }[] = [];
-  section.layers.forEach((layer, i) => {
-    const key = layer.kind === 'coat' ? `${layer.layer}${layer.label}${layer.state ?? ''}` : `${layer.kind}${i}`;
-    const last = groups[groups.length - 1];
-    if (last?.key === key) last.to = i;
-    else groups.push({ label: layer.label, note: layer.note, from: i, to: i, key });
-  });
-  return groups.map(({ key: _key, ...group }) => group);
-}
-
-export const zoneName = (zone: Pick<Zone, 'id' | 'name'>): string => zone.name ?? zone.id;
-
-/** The name of a zone by its id. */
-export const nameZone = (dossier: Pick<Dossier, 'zones'>, id: string): string =>
-  zoneName(dossier.zones?.find((zone) => zone.id === id) ?? { id });

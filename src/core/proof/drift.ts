@@ -1,4 +1,5 @@
 import { BLEED_MOMENTS, type Dossier, type Test } from '../dossier';
+import { showsBleed } from '../knowledge';
 
 export interface DriftPoint {
   at: string;
@@ -26,7 +27,7 @@ export const SINGLE_SHOT = 0.5;
 export function traceDrift(dossier: Pick<Dossier, 'tests'>, panelId: string): Drift[] {
   const byStrip = new Map<string, Test[]>();
   for (const test of dossier.tests ?? []) {
-    if (test.kind !== 'bleed_watch' || test.panel !== panelId || !test.strip) continue;
+    if (!showsBleed(test.kind) || test.panel !== panelId || !test.strip) continue;
     if (typeof test.reading.de_mean !== 'number') continue;
     byStrip.set(test.strip, [...(byStrip.get(test.strip) ?? []), test]);
   }

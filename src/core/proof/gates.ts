@@ -1,6 +1,6 @@
 import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
-import { isWholeCoat, FILM_FACTS } from '../knowledge';
-import { latestOf } from '../shared';
+import { FILM_FACTS, isWholeCoat, showsBleed, TEST_KIND_FACTS, type TestKindFact } from '../knowledge';
+import { latestOf, lowerFirst } from '../shared';
 import { describeTreatment, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
 export interface Gate {
@@ -20,8 +20,6 @@ interface Strip {
   treatment: Treatment;
   tests: { test: Test; judged: JudgedTest }[];
 }
-
-const SCRATCH_KINDS: readonly Test['kind'][] = ['cross_cut', 'x_cut', 'fork', 'coin'];
 
 const treatmentKey = (treatment: Treatment | undefined): string =>
   [treatment?.prep ?? 'none', treatment?.primer ?? 'none', treatment?.coats ?? (treatment?.primer ? 1 : 0)].join('/');
@@ -50,7 +48,7 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
 function listStrips(dossier: Dossier, zone: Zone): Strip[] {
   const strips = new Map<string, Strip>();
   for (const test of dossier.tests ?? []) {
-    if (test.zone !== zone.id || !test.treatment || test.kind === 'bleed_watch') continue;
+    if (test.zone !== zone.id || !test.treatment || showsBleed(test.kind)) continue;
     const key = treatmentKey(test.treatment);
     const strip = strips.get(key) ?? { treatment: test.treatment, tests: [] };
     strip.tests.push({ test, judged: judgeTest(test, dossier) });
@@ -84,12 +82,12 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
   if (waiting) return { state: 'waiting', why: waiting.why, proved: [], missing: waiting.missing };
   const failed = states.find(({ state }) => state === 'closed');
   if (failed) return { state: 'closed', why: failed.why, proved: [], missing: [] };
-  const name = chosen ? ` for ${describeTreatment(chosen).toLowerCase()}` : '';
+  const name = chosen ? ` for ${lowerFirst(describeTreatment(chosen))}` : '';
   return {
     state: 'waiting',
     why: `No test yet${name}. Paint waits until a patch has held.`,
     proved: [],
-    missing: ['nail', 'cross_cut'],
+    missing: [...TOUCHES],
   };
 }
 
@@ -100,17 +98,20 @@ function judgeStrip({ treatment, tests }: Strip): {
 } {
   const failure = tests.find(({ judged }) => judged.verdict === 'fail');
   if (failure) return { state: 'closed', why: `${describeTreatment(treatment)}. ${failure.judged.why}`, missing: [] };
-  const passed = (kinds: readonly Test['kind'][]): boolean =>
-    tests.some(({ test, judged }) => judged.verdict === 'pass' && kinds.includes(test.kind));
-  const missing: string[] = [];
-  if (!passed(['nail'])) missing.push('nail');
-  if (!passed(SCRATCH_KINDS)) missing.push('cross_cut');
+  const missing = TOUCHES.filter(
+    (touch) =>
+      !tests.some(({ test, judged }) => judged.verdict === 'pass' && TEST_KIND_FACTS[test.kind].opens === touch),
+  );
   if (missing.length === 0) return { state: 'open', why: '', missing };
   const early = tests.find(({ judged }) => judged.early);
-  const wanted = missing.map((kind) => (kind === 'nail' ? 'a thumbnail' : 'a cross-cut or a fork')).join(' and ');
+  const wanted = missing.map((touch) => TOUCH_WORDS[touch]).join(' and ');
   const later = early ? ` Readings count from ${early.judged.countsFromH} h.` : '';
   return { state: 'waiting', why: `${describeTreatment(treatment)}: still wants ${wanted}.${later}`, missing };
 }
+
+type Touch = NonNullable<TestKindFact['opens']>;
+const TOUCH_WORDS: Record<Touch, string> = { nail: 'a thumbnail', cross_cut: 'a cross-cut or a fork' };
+const TOUCHES = Object.keys(TOUCH_WORDS) as Touch[];
 
 /** Bleed this likely is to be proved against, and blocked, under pale paint (estimate). */
 export const BLEED_LIMIT = 0.15;
@@ -127,7 +128,7 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id);
   const watches = new Map<string, Watch[]>();
   for (const test of dossier.tests ?? []) {
-    if (test.zone !== zone.id || test.kind !== 'bleed_watch') continue;
+    if (test.zone !== zone.id || !showsBleed(test.kind)) continue;
     if (chosen && !covers(test.treatment, chosen)) continue;
     const key = treatmentKey(test.treatment);
     watches.set(key, [...(watches.get(key) ?? []), { test, judged: judgeTest(test, dossier) }]);
@@ -191,7 +192,7 @@ const BLEED_HOURS: Record<Limits['bleed_at'], number> = { '48h': 48, '7d': 168 }
 export function provesNoBleed(test: Test, judged: Pick<JudgedTest, 'verdict'>, { bleed_at }: Limits): boolean {
   const order: readonly string[] = BLEED_MOMENTS;
   return (
-    test.kind === 'bleed_watch' &&
+    showsBleed(test.kind) &&
     judged.verdict === 'pass' &&
     (test.age_h ?? 0) >= BLEED_HOURS[bleed_at] &&
     order.indexOf(String(test.reading.at)) >= order.indexOf(bleed_at)

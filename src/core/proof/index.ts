@@ -12,12 +12,11 @@ export {
   DEFAULT_LIMITS,
   describeTreatment,
   judgeTest,
-  KIND_WORDS,
   limitsOf,
-  PREP_LABELS,
   type JudgedTest,
   type Limits,
 } from './judge';
+export { letsGo, listAnswers, makeReading, sayReading } from './readings';
 export { specifyCutOn } from './cut';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

@@ -1,7 +1,7 @@
 import { readDossier, type Dossier, type Test } from '../dossier';
-import { PRIMERS, TEST_KINDS } from '../knowledge';
+import { PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '../knowledge';
 import { estimateFilm, specifyCutOn } from './cut';
-import { countsFromHours, describeTreatment, judgeTest, KIND_WORDS } from './judge';
+import { countsFromHours, describeTreatment, judgeTest } from './judge';
 
 const TREATMENT = { prep: 'scuff_220', primer: 'stainblock_primer_oil', coats: 2 } as const;
 const judge = (kind: Test['kind'], reading: Test['reading'], more: Partial<Test> = {}) =>
@@ -34,7 +34,7 @@ describe.each(TEST_KINDS)('a %s test', (kind) => {
   });
 
   it('speaks in words, with its severity and age', () => {
-    expect(judge(kind, bad).why).toContain(KIND_WORDS[kind]);
+    expect(judge(kind, bad).why).toContain(TEST_KIND_FACTS[kind].label);
     expect(judge(kind, bad).why).toMatch(/severity [2-5] of 5 at 200 h/);
   });
 

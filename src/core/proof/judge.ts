@@ -1,4 +1,13 @@
-import { FILM_FACTS, PRIMER_FACTS, type PrimerCode } from '../knowledge';
+import {
+  FILM_FACTS,
+  PREP_FACTS,
+  PRIMER_FACTS,
+  showsBleed,
+  TEST_KIND_FACTS,
+  type PrimerCode,
+  type TestKind,
+  type TestKindFact,
+} from '../knowledge';
 import { PENCIL_GRADES, type Dossier, type Test, type Treatment } from '../dossier';
 import {
   astmOfSeverity,
@@ -47,7 +56,7 @@ const UNPRIMED_FROM_H = 12;
  */
 export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' | 'goal'>): JudgedTest {
   const reading = test.reading as Record<string, unknown>;
-  const severity = readSeverity(test.kind, reading);
+  const severity = severityOf(test.kind, reading);
   const countsFromH = countsFrom(test);
   const age = test.age_h;
   const early = age !== undefined && age < countsFromH;
@@ -65,7 +74,7 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
     countsFromH,
     ...lattice(test, reading, severity, dossier),
     says,
-    why: `${KIND_WORDS[test.kind]}: ${lowerFirst(says)}`,
+    why: `${TEST_KIND_FACTS[test.kind].label}: ${lowerFirst(says)}`,
   };
 }
 
@@ -86,7 +95,7 @@ const LACK_WORDS: Record<Lack, string> = {
 
 /** Bleed that was measured is held against the limits of colour; all else against the limit of severity. */
 function holds(kind: Test['kind'], reading: Record<string, unknown>, severity: Severity, limits: Limits): boolean {
-  if (kind !== 'bleed_watch') return severity <= limits.scratch_most;
+  if (!showsBleed(kind)) return severity <= limits.scratch_most;
   if (typeof reading.de_mean !== 'number') return severity <= EYE_LIMIT;
   return reading.de_mean < limits.bleed_mean && Number(reading.de_worst) < limits.bleed_worst;
 }
@@ -94,35 +103,26 @@ function holds(kind: Test['kind'], reading: Record<string, unknown>, severity: S
 /** By eye: barely to be seen beside the reference. */
 const EYE_LIMIT = 1;
 
-function readSeverity(kind: Test['kind'], reading: Record<string, unknown>): Severity {
-  switch (kind) {
-    case 'cross_cut':
-      if (typeof reading.removed_pct === 'number') return toIsoClass(reading.removed_pct);
-      return typeof reading.iso_class === 'number'
-        ? (reading.iso_class as Severity)
-        : severityOfAstm(String(reading.astm));
-    case 'x_cut':
-      return severityOfAstm(String(reading.astm));
-    case 'solvent_rub':
-      return severityOfRubs(Number(reading.double_rubs));
-    case 'pencil':
-      return severityOfPencil(PENCIL_GRADES, String(reading.grade));
-    case 'bleed_watch':
-      if (typeof reading.de_mean !== 'number') return Number(reading.score) as Severity;
-      return severityOfBleed(reading.de_mean, Number(reading.de_worst));
-    case 'nail':
-    case 'fork':
-    case 'coin':
-    case 'blade':
-    case 'tape':
-    case 'water':
-      return Number(reading.score) as Severity;
-  }
-}
+/** The severity of a reading that fits its kind. Example: a lattice of 12 % bare → 2. */
+export const severityOf = (kind: TestKind, reading: Readonly<Record<string, unknown>>): Severity =>
+  SEVERITIES[TEST_KIND_FACTS[kind].reads](reading);
+
+const SEVERITIES: Record<TestKindFact['reads'], (reading: Readonly<Record<string, unknown>>) => Severity> = {
+  score: ({ score }) => Number(score) as Severity,
+  lattice: ({ removed_pct, iso_class, astm }) => {
+    if (typeof removed_pct === 'number') return toIsoClass(removed_pct);
+    return typeof iso_class === 'number' ? (iso_class as Severity) : severityOfAstm(String(astm));
+  },
+  x_cut: ({ astm }) => severityOfAstm(String(astm)),
+  double_rubs: ({ double_rubs }) => severityOfRubs(Number(double_rubs)),
+  pencil: ({ grade }) => severityOfPencil(PENCIL_GRADES, String(grade)),
+  bleed: ({ score, de_mean, de_worst }) =>
+    typeof de_mean === 'number' ? severityOfBleed(de_mean, Number(de_worst)) : (Number(score) as Severity),
+};
 
 function countsFrom(test: Test): number {
   // A stain may show at any hour.
-  return test.kind === 'bleed_watch' ? 0 : countsFromHours(test.treatment);
+  return showsBleed(test.kind) ? 0 : countsFromHours(test.treatment);
 }
 
 /** Hours from which a scratch of this patch counts: the slower of its paint and its primer. */
@@ -137,7 +137,7 @@ function lattice(
   severity: Severity,
   dossier: Pick<Dossier, 'piece' | 'zones'>,
 ): Pick<JudgedTest, 'isoClass' | 'astm' | 'cut'> {
-  if (test.kind !== 'cross_cut') return {};
+  if (TEST_KIND_FACTS[test.kind].reads !== 'lattice') return {};
   const astm = typeof reading.removed_pct === 'number' ? toAstmClass(reading.removed_pct) : astmOfSeverity(severity);
   return { isoClass: severity, astm, cut: specifyCutOn(dossier, test.zone, test.treatment) };
 }
@@ -170,27 +170,15 @@ function explain(
 }
 
 const sayLimit = ({ kind, reading }: Test, { scratch_most, bleed_mean, bleed_worst }: Limits): string =>
-  kind !== 'bleed_watch'
+  !showsBleed(kind)
     ? String(scratch_most)
     : typeof reading.de_mean === 'number'
       ? `a mean ΔE00 of ${bleed_mean} with ${bleed_worst} at the worst spot`
       : String(EYE_LIMIT);
 
-// prettier-ignore
-export const KIND_WORDS: Record<Test['kind'], string> = {
-  nail: 'Thumbnail', fork: 'Fork', coin: 'Coin', blade: 'Blade corner', tape: 'Tape', cross_cut: 'Cross-cut', x_cut: 'X-cut',
-  solvent_rub: 'Alcohol rub', pencil: 'Pencil', bleed_watch: 'Bleed watch', water: 'Wet ring',
-};
-
 export const describeTreatment = (treatment: Test['treatment']): string => {
   const primer =
     treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
   const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
-  return `${PREP_LABELS[treatment?.prep ?? 'none']}, ${primer.toLowerCase()}${coats}`;
-};
-
-// prettier-ignore
-export const PREP_LABELS: Readonly<Record<string, string>> = {
-  none: 'Not dulled', scuff_120: 'Scuff 120', scuff_150: 'Scuff 150', scuff_180: 'Scuff 180', scuff_220: 'Scuff 220',
-  liquid_degloss: 'Deglosser', strip: 'Stripped', sand_bare: 'Sanded bare',
+  return `${PREP_FACTS[treatment?.prep ?? 'none'].label}, ${lowerFirst(primer)}${coats}`;
 };

@@ -63,28 +63,6 @@ export function specifyAstmCut(filmUm: number): {
   return { method: 'A', cuts: 2, spacing_mm: 0, squares: 0 };
 }
 
-export const SCORE_WORDS: Readonly<Record<'scratch' | 'tape' | 'bleed', readonly string[]>> = {
-  bleed: ['Nothing', 'Barely, beside the reference', 'Seen when looked for', 'Seen at once', 'Strong', 'All over'],
-  scratch: [
-    'Nothing',
-    'A mark only',
-    'Polished or dented, no loss',
-    'Flakes at the edge',
-    'Comes off in lines',
-    'Peels',
-  ],
-  tape: ['Nothing', 'Specks', 'Spots', 'Patches', 'Strips', 'A whole sheet'],
-};
-/** Anchors for cross-cut classes (ISO 2409 wording shortened). */
-export const CROSS_CUT_WORDS: readonly string[] = [
-  'Edges quite smooth',
-  'Small flakes at crossings, up to 5 %',
-  'Flakes along edges, 5 to 15 %',
-  'Ribbons, whole squares, 15 to 35 %',
-  'Large ribbons, 35 to 65 %',
-  'More than that',
-];
-
 /** Double rubs with alcohol until colour comes off: fewer is worse (estimate). */
 export function severityOfRubs(rubs: number): Severity {
   const limits = [100, 50, 25, 10, 3];

@@ -1,4 +1,3 @@
-export { assertNever } from './assert-never';
 export { escapeXml } from './escape-xml';
 export { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
 export { lowerFirst, upperFirst } from './letters';
@@ -7,3 +6,4 @@ export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Resu
 export { drawIndex, makeRandom } from './random';
 export { formatArea, formatVolume, type Units } from './units';
 export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';
+export { bodyOf, putById, type CarriedRecord, type ChangeRecord } from './change-record';

@@ -133,10 +133,10 @@ function word(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Con
     const why = `“${label}” was not to be foreseen from the rest, which speaks for ${labelState(rest.code)}. What was seen to happen counts all the same. Make it once more on another spot.`;
     return { check, result: answer, why, ...(id === undefined ? {} : { observationId: id }), against: [] };
   }
-  const title = (findCheck(check)?.title ?? check).replace('?', '').toLowerCase();
+  const title = findCheck(check)?.title ?? check;
   const cure = isConfirmed(clue)
     ? 'You made it twice, so make one of the others again.'
-    : `Do this one again: ${title}.`;
+    : `Do this one again: “${title}”`;
   const against =
     named.length > 0 ? `${listWords(named)} ${named.length > 1 ? 'speak' : 'speaks'} for` : 'The rest speaks for';
   return {

@@ -10,6 +10,7 @@ import {
 import type { Dossier, Zone } from '../dossier';
 import type { Belief } from './belief';
 import { STATES, type State } from './states';
+import { lowerFirst } from '../shared';
 
 export interface Hazard {
   code: string;
@@ -99,7 +100,7 @@ function sayNegative(kit: LeadKit | undefined): string {
   const doubt = by?.sure
     ? 'It speaks for the place tested only.'
     : 'Home swabs miss lead: sand wet, with extraction and a P2 mask, all the same.';
-  return `No lead was found (${by ? by.label.toLowerCase() : 'kind of test not recorded'}). ${doubt}`;
+  return `No lead was found (${by ? lowerFirst(by.label) : 'kind of test not recorded'}). ${doubt}`;
 }
 
 /** A coat this likely is tested for lead before dust or heat (estimate, as every credible state is served). */

@@ -144,6 +144,8 @@ export interface Need {
   label: string;
   p: number;
   why: string;
+  /** The reason alone, where `why` says the chance besides. */
+  because?: string;
   extent?: 'spot' | 'whole';
 }
 
@@ -160,6 +162,7 @@ export function deriveNeeds(
       code: need.code,
       label: need.label,
       p,
+      because: need.because,
       why: `${need.because} Chance that this zone needs it: ${describeChance(p)}.`,
     };
   });

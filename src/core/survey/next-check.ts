@@ -6,7 +6,7 @@ import { LEAD_CREDIBLE, mayHoldLead } from './hazards';
 import { checkStrength, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { expectInState, SURFACE_NEEDS, tabulateNeed, type SurfaceNeed } from './needs';
 import { STATES } from './states';
-import { formatChance } from '../shared';
+import { formatChance, lowerFirst } from '../shared';
 
 /** What one answer of a check would change. */
 export interface AnswerForesight {
@@ -224,7 +224,7 @@ function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Apprais
     terms.forEach((term, n) => {
       const shift = p * Math.abs(term.behave(needs[n]!) - term.behave(term.now));
       if (shift <= biggest.shift) return;
-      const need = term.need.label.toLowerCase();
+      const need = lowerFirst(term.need.label);
       const why = `“${label}” would move “${need}” from ${formatChance(term.now)} to ${formatChance(needs[n]!)}.`;
       biggest = { shift, why };
     });
@@ -241,7 +241,7 @@ function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Apprais
       changes: terms.flatMap((term, n) => {
         const [before, then] = [term.isProvided(term.now), term.isProvided(needs[n]!)];
         if (before === then || term.need.silent) return [];
-        return [then ? term.need.label.toLowerCase() : `no “${term.need.label.toLowerCase()}”`];
+        return [then ? lowerFirst(term.need.label) : `no “${lowerFirst(term.need.label)}”`];
       }),
     })),
   };

@@ -1,8 +1,7 @@
-import { hasStrongFumes, labelProduct, PAINTS, PRIMERS, TOPCOATS } from '../knowledge';
+import { hasStrongFumes, labelProduct, PAINTS, PRIMERS, TOPCOATS, PREP_FACTS } from '../knowledge';
 import type { Dossier } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
-import { PREP_LABELS } from '../proof';
-import { upperFirst, describeChance } from '../shared';
+import { upperFirst, describeChance, lowerFirst } from '../shared';
 import { readGround } from './ground';
 import { priceAlone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
@@ -51,7 +50,7 @@ export function listConsidered(dossier: Dossier, taken: ZonePlan, layer: Layer):
       code === 'none'
         ? NONE[layer]
         : layer === 'prep'
-          ? (PREP_LABELS[code] ?? code)
+          ? PREP_FACTS[code as (typeof PAINT_PREPS)[number]].label
           : labelProduct(code as (typeof PAINTS)[number]);
     const rejected = rejections.find(
       (rejection) => rejection.code === (layer === 'prep' && code === 'none' ? 'no_dulling' : code),
@@ -93,7 +92,7 @@ function sayAgainst(label: Label, taken: ZonePlan): string {
 }
 
 const sayProduct = ({ class: code, carrier }: Product): string =>
-  `${labelProduct(code).toLowerCase()}${hasStrongFumes(carrier) ? ', with strong vapour' : ''}`;
+  `${lowerFirst(labelProduct(code))}${hasStrongFumes(carrier) ? ', with strong vapour' : ''}`;
 
 const say = (difference: number, least: number, unit: string): string =>
   Math.abs(difference) < least ? '' : `${Math.round(Math.abs(difference))} ${unit} ${difference < 0 ? 'less' : 'more'}`;

@@ -4,6 +4,7 @@ import {
   OLD_PAINT_COLOUR,
   FINISH_FACTS,
   PRIMER_FACTS,
+  leavesBare,
   type PrepCode,
 } from '../knowledge';
 import { compareTints, forecastCover, MOST_COATS, type PrimerTint } from '../film';
@@ -57,6 +58,6 @@ const limit = (coats: number, tint: PrimerTint | null): Cover => ({
 /** Colour of what the first coat lies on: the old paint if it stays, else the material. Typical, not measured. */
 function findGroundColour(ground: Ground, prep: PrepCode): string {
   const top = ground.states.reduce((best, state) => (state.p > best.p ? state : best));
-  const stays = prep !== 'strip' && prep !== 'sand_bare';
+  const stays = !leavesBare(prep);
   return stays && FINISH_FACTS[top.finish].opaque ? OLD_PAINT_COLOUR : GROUND_COLOURS[top.substrate];
 }

@@ -215,8 +215,5 @@ export const isPaleColour = (hex: string): boolean => computeLightness(hex) > PA
 /** Relative luminance of a colour, 0 black to 1 white. */
 export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));
 
-export const isScuff = (prep: PrepCode): boolean =>
-  prep.startsWith('scuff') || prep === 'sand_bare' || prep === 'strip';
-
 /** An old coat this likely to be failing must come off. */
 export const FAILING_LIMIT = 0.3;

@@ -5,13 +5,15 @@ import {
   PAINT_FACTS,
   PRIMER_FACTS,
   SOLID_WOODS,
+  isScuff,
+  PREP_FACTS,
   type Basis,
 } from '../knowledge';
 import { BLEED_LIMIT } from '../proof';
 import { CREDIBLE } from '../survey';
 import { describeChance } from '../shared';
 import type { Choice } from './choice';
-import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, isScuff, sumWhere, type Ground } from './ground';
+import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, sumWhere, type Ground } from './ground';
 import { blocksStain, holdsColour, sealsStains } from './risk';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
@@ -114,7 +116,7 @@ const GROUND_RULES: readonly HardRule[] = [
   },
   {
     id: 'school_of_deglosser', basis: 'practice',
-    cuts: (c, s, g) => (c.prep?.startsWith('scuff') ?? false) && !s.bared && g.look === 'opaque' && g.schools.dulling === 'liquid' && g.pFilm < CREDIBLE && g.pSoftens >= 0.5,
+    cuts: (c, s, g) => c.prep !== undefined && PREP_FACTS[c.prep].group === 'scuff' && !s.bared && g.look === 'opaque' && g.schools.dulling === 'liquid' && g.pFilm < CREDIBLE && g.pSoftens >= 0.5,
     text: () => 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
   },
 ];
@@ -161,7 +163,7 @@ const PRIMER_RULES: readonly HardRule[] = [
   },
   {
     id: 'aerosol_is_for_spots', basis: 'practice',
-    cuts: (c, _s, g) => c.op === 'prime' && c.product?.class === 'aerosol_stainblock' && g.area > 0.3,
+    cuts: (c, _s, g) => c.op === 'prime' && c.product?.sprayCan === true && g.area > 0.3,
     text: () => 'An aerosol lies unevenly over an area, and the thin places bleed.',
   },
   {
@@ -211,7 +213,7 @@ const PAINT_RULES: readonly HardRule[] = [
   },
   {
     id: 'wrong_application', basis: 'practice',
-    cuts: (c, _s, g) => c.op === 'paint' && (c.product?.class === 'aerosol_enamel') !== (g.application === 'aerosol'),
+    cuts: (c, _s, g) => c.op === 'paint' && c.product?.sprayCan !== (g.application === 'aerosol'),
     text: (c, _s, g) => g.application === 'aerosol' ? `${nameOf(c)} does not come in spray cans.` : 'It comes in spray cans only, and you brush, roll or spray from a gun.',
   },
   {

@@ -1,3 +1,4 @@
+export { nameCoat } from './coat-label';
 export type { Step } from './choice';
 export { DEFAULT_COLOUR, DEFAULT_SCHOOLS, isPaleColour } from './ground';
 export { planPiece, type Plan } from './plan';
@@ -13,5 +14,5 @@ export { listTurningPoints, type TurningPoint } from './turning-points';
 export { listTakenSteps, type TakenSystem } from './taken';
 export type { SmallSupply, Supply } from './supplies';
 export type { CoatStack } from './surface-state';
-export { SPRAY_SET_UP_MIN, type CoatingSystem, type SystemLabel, type ZonePlan } from './system';
+export { type CoatingSystem, type SystemLabel, type ZonePlan } from './system';
 export { listLeaders, type Leader } from './leaders';

@@ -1,4 +1,4 @@
-import { FILM_FACTS, hasStrongFumes } from '../knowledge';
+import { FILM_FACTS, hasStrongFumes, WORK_RATES } from '../knowledge';
 import type { Dossier } from '../dossier';
 import type { Ground } from './ground';
 import type { JointCandidate } from './joint';
@@ -33,8 +33,6 @@ const LOST_WEEK_PRICE = 150;
 /** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
 const CONSUMABLES_PRICE = 0.4;
 const SPLASH_PRICE = 0.8;
-/** Cleaning brush, roller and tray after a product (common practice). */
-const CLEAN_UP_MIN = { water: 10, solvent: 15 };
 
 /** A two-part product asks for more than open doors: it counts as this many of the others (estimate). */
 const TWO_PART_FACTOR = 4;
@@ -76,7 +74,7 @@ export function priceProduct(product: Product, ml: number, aim: Aim): number {
 }
 
 export const measureCleanUp = ({ carrier }: Pick<Product, 'carrier'>): number =>
-  carrier === 'water' || carrier === 'none' ? CLEAN_UP_MIN.water : CLEAN_UP_MIN.solvent;
+  carrier === 'water' || carrier === 'none' ? WORK_RATES.clean_up_water.once : WORK_RATES.clean_up_solvent.once;
 
 export const priceElapsedHour = (aim: Aim): number => WEIGHTS[aim].elapsedHour;
 

@@ -1,4 +1,4 @@
-import { FILM_FACTS, findCarrier, findDrying, type Carrier, type FilmFact } from '../knowledge';
+import { FILM_FACTS, findCarrier, findDrying, findProduct, type Carrier, type FilmFact } from '../knowledge';
 import { computeDryingFactor, type Climate } from '../climate';
 import type { ShelfItem } from '../dossier';
 
@@ -15,6 +15,7 @@ export interface Product {
   stockMl: number;
   film: FilmFact;
   carrier: Carrier;
+  sprayCan: boolean;
   /** Recoat time in this air; never under the label's. */
   recoatH: number;
 }
@@ -51,6 +52,7 @@ function makeProduct(code: CoatClass, tins: readonly ShelfItem[], climate: Clima
     stockMl: tins.reduce((sum, { volume_ml }) => sum + (volume_ml ?? 0), 0),
     film,
     carrier: findCarrier(code),
+    sprayCan: findProduct(code)?.sprayCan === true,
     recoatH: Math.round(film.recoatH * factor * 2) / 2,
   };
 }

@@ -1,5 +1,4 @@
-import { labelProduct, PAINTS, PRIMERS } from '../knowledge';
-import { PREP_LABELS } from '../proof';
+import { labelProduct, PAINTS, PRIMERS, PREP_FACTS } from '../knowledge';
 import type { HardRule } from './hard-rules';
 import type { Cut, ZoneSearch } from './search';
 import { PAINT_PREPS } from './stages-ground';
@@ -10,6 +9,8 @@ export interface Rejection {
   /** The class or prep that was cut, as a code and in words. */
   code: string;
   what: string;
+  /** The same without the zone. */
+  name: string;
   rule: string;
   text: string;
 }
@@ -36,7 +37,7 @@ export function listRejections(search: ZoneSearch): Rejection[] {
     ...PAINT_PREPS.flatMap((code) =>
       reached.some(({ prep }) => prep === code)
         ? []
-        : reject(search, code === 'none' ? 'no_dulling' : code, PREP_LABELS[code] ?? code, ({ choice, before }) =>
+        : reject(search, code === 'none' ? 'no_dulling' : code, PREP_FACTS[code].label, ({ choice, before }) =>
             choice.prep ? choice.prep === code : before.prep === code && choice.skips === undefined,
           ),
     ),
@@ -61,5 +62,5 @@ function reject({ ground, cuts }: ZoneSearch, code: string, what: string, match:
   const example = matching.find(({ rule }) => rule === main);
   if (!main || !example) return [];
   const text = main.text(example.choice, example.before, ground);
-  return [{ zone: ground.zone.id, code, what: `${what} on ${ground.name}`, rule: main.id, text }];
+  return [{ zone: ground.zone.id, code, name: what, what: `${what} on ${ground.name}`, rule: main.id, text }];
 }

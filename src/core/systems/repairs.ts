@@ -222,7 +222,7 @@ export function makeRepairSteps(lines: readonly RepairLine[], phases: readonly R
 /** "Gouge and old hardware holes seen here. Left: a hole stays a hole." */
 function sayWhy(faults: readonly DefectCode[]): string {
   const codes = [...new Set(faults)];
-  const names = codes.map((code, i) => (i === 0 ? DEFECT_FACTS[code].label : DEFECT_FACTS[code].label.toLowerCase()));
+  const names = codes.map((code, i) => (i === 0 ? DEFECT_FACTS[code].label : lowerFirst(DEFECT_FACTS[code].label)));
   const list = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]!;
   return `${list} seen here. Left: ${lowerFirst(FAULT_ANSWERS[codes[0]!].left.says)}`;
 }

@@ -1,4 +1,4 @@
-import { PRIMER_FACTS, type PrepCode, type PrimerCode } from '../knowledge';
+import { PRIMER_FACTS, leavesBare, type PrepCode, type PrimerCode } from '../knowledge';
 import { BLEED_LEAK, expectLoss, updateCounts, type Pooled } from '../learning';
 import type { Choice } from './choice';
 import type { Ground } from './ground';
@@ -44,7 +44,7 @@ export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground)
 /** Chance that the first coat lets go of a ground prepared like this, after the shop's own tests. */
 export function estimateAdhesion(prep: PrepCode, primer: PrimerCode | null, ground: Ground): number {
   const loss = expectLoss(ground.slickness, prep, primer);
-  const oldCoat = prep === 'strip' || prep === 'sand_bare' ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
+  const oldCoat = leavesBare(prep) ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
   return updateByOwnTests(1 - (1 - loss) * (1 - oldCoat), ground.pool('adhesion', prep, primer ?? 'none'));
 }
 

@@ -82,7 +82,7 @@ export const SOFT_RULES: readonly SoftRule[] = [
   },
   {
     id: 'thin_aerosol_film', title: 'Thin film', basis: 'practice', mode: 'adhesion',
-    chance: (c, _s, g) => (c.product?.class === 'aerosol_enamel' && g.area > 0.5 ? 0.06 : null),
+    chance: (c, _s, g) => (c.op === 'paint' && c.product?.sprayCan === true && g.area > 0.5 ? 0.06 : null),
     text: () => 'Aerosol film is thin: over large faces it lies unevenly and wears through.',
   },
   {

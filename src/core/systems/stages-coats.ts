@@ -1,20 +1,25 @@
 import {
   FILM_FACTS,
   labelProduct,
+  listAskedKinds,
+  minutesFor,
   PAINT_FACTS,
   PAINTS,
   PRIMER_FACTS,
   PRIMERS,
   TOPCOATS,
+  WORK_RATES,
   type PaintCode,
   type PrepCode,
   type PrimerCode,
   type TopcoatCode,
+  type WorkRate,
 } from '../knowledge';
 import type { PrimerTint } from '../film';
 import { describeThinning } from '../quantity';
 import { labelState, mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
+import { labelCoat } from './coat-label';
 import { forecastCoats, type Cover } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
@@ -23,10 +28,7 @@ import { blocksStain, estimateAdhesion } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
-import { upperFirst } from '../shared';
-
-/** Hands-on minutes per m² and coat, by hand or with a gun (common practice). */
-const RATE = { prime: { hand: 7, gun: 3 }, paint: { hand: 8, gun: 3 }, clear: 6, wax: 8, denib: 4, stain: 8 };
+import { upperFirst, lowerFirst } from '../shared';
 
 const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
   (codes as readonly string[]).includes(product.class);
@@ -49,7 +51,7 @@ export const SPOT_SEALING: Stage = {
         const ml = 5 * Math.max(2, spots);
         const own = step(
           'spot_seal',
-          `Seal ${knots ? 'knots' : 'stains'} with ${labelProduct(product.class).toLowerCase()}`,
+          `Seal ${knots ? 'knots' : 'stains'} with ${lowerFirst(labelProduct(product.class))}`,
           spots,
           product.recoatH,
           whyNeed(ground, 'stain_block') || 'What stained once comes through paint again.',
@@ -75,13 +77,20 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
     pass({ skips: 'odour_inside' }),
     ...offer(products, ['shellac_clear'] as const).map((product) => {
       const ml = measureCoats(ground, product, 1, true);
-      const own = step('spot_seal', 'Seal the smell in, clear', RATE.clear * ground.area, product.recoatH, why, {
-        class: product.class,
-        coats: 1,
-        recoatH: product.recoatH,
-        ml,
-        ...tinOf(product),
-      });
+      const own = step(
+        'spot_seal',
+        'Seal the smell in, clear',
+        minutesFor(WORK_RATES.clear, ground.area),
+        product.recoatH,
+        why,
+        {
+          class: product.class,
+          coats: 1,
+          recoatH: product.recoatH,
+          ml,
+          ...tinOf(product),
+        },
+      );
       return take('spot_seal', {}, [own], { product, ml, splashes: 0 });
     }),
   ];
@@ -116,7 +125,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
       const primers = [...state.primers, { code, coats }];
       const first = state.primers.length === 0;
       const ml = measureCoats(ground, product, coats, first);
-      const minutes = roundMinutes(rateOf('prime', ground) * ground.area * coats);
+      const minutes = roundMinutes(minutesFor(rateOf('prime', ground), ground.area) * coats);
       const proof = first ? planProof(state, code, ground, product) : null;
       const recoatH = recoatAsBlocker(product, code, ground);
       const waitH = recoatH * coats;
@@ -152,8 +161,8 @@ function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground)
   return Math.max(recoatH, between);
 }
 
-const rateOf = (kind: 'prime' | 'paint', ground: Ground): number =>
-  ground.application === 'brush_roll' ? RATE[kind].hand : RATE[kind].gun;
+const rateOf = (kind: 'prime' | 'paint', ground: Ground): WorkRate & { perM2: number } =>
+  WORK_RATES[ground.application === 'brush_roll' ? kind : (`${kind}_gun` as const)];
 
 interface Proof {
   minutes: number;
@@ -170,15 +179,14 @@ function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Groun
       (entry) => entry.mode === mode && entry.prep === state.prep && entry.primer === (primer ?? 'none'),
     );
   if (held('adhesion') && (!bleeds || held('bleed'))) return null;
-  return { minutes: 8, waitH: bleeds ? 48 : film.testFromH, bleeds };
+  return { minutes: WORK_RATES.proof.once, waitH: bleeds ? 48 : film.testFromH, bleeds };
 }
 
 function proofStep({ minutes, waitH, bleeds }: Proof): Step {
-  const tests = ['nail', 'cross_cut', ...(bleeds ? ['bleed_watch'] : [])];
   const why = bleeds
     ? 'Coat a patch and paint over it, watch it for 48 h, then scratch it. Go on only if nothing comes through and it holds.'
     : `Coat a patch, wait ${waitH} h, scratch and cut it. Go on only if it holds.`;
-  return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests });
+  return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
 }
 
 /** Sanding between primer and paint, and the filling that waits for the primer. */
@@ -214,19 +222,19 @@ export const SMOOTHING: Stage = {
 };
 
 const smoothPrimer = (ground: Ground): Step =>
-  step('denib', 'Sand smooth, 220', RATE.denib * ground.area, 0, 'Paint shows every nib of primer.', { grit: 220 });
+  step('denib', 'Sand smooth, 220', minutesFor(WORK_RATES.denib, ground.area), 0, 'Paint shows every nib of primer.', {
+    grit: 220,
+  });
 
 const lookAndFill = (): Step =>
   step(
     'fill',
     'Look along a low lamp, fill what shows',
-    LOOKING_MIN,
+    WORK_RATES.look_and_fill.once,
     0,
     'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
   );
 
-/** The look itself; what is found is filled, and counted, when it is found (common practice). */
-const LOOKING_MIN = 2;
 const SEAL_ML_A_FILL = 3;
 
 /** A dab of primer on every open place: of the class that is on already, or of one that goes over filler in this air. */
@@ -261,7 +269,13 @@ export const STAINING: Stage = {
   id: 'staining',
   choices: (_state, ground) => {
     if (ground.look !== 'stain') return [pass()];
-    const own = step('stain', 'Stain', RATE.stain * ground.area, 24, 'The look you asked for.');
+    const own = step(
+      'stain',
+      'Stain',
+      minutesFor(WORK_RATES.stain, ground.area),
+      WORK_RATES.stain.waitH,
+      'The look you asked for.',
+    );
     return [take('stain', {}, [own])];
   },
 };
@@ -281,8 +295,8 @@ function paintWith(product: Product, state: SurfaceState, ground: Ground, cover:
   const coats = cover.coats;
   const first = state.primers.length === 0;
   const ml = measureCoats(ground, product, coats, first);
-  const sanding = RATE.denib * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
-  const minutes = roundMinutes((rateOf('paint', ground) * coats + sanding) * ground.area);
+  const sanding = WORK_RATES.denib.perM2 * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
+  const minutes = roundMinutes((rateOf('paint', ground).perM2 * coats + sanding) * ground.area);
   const proof = first ? planProof(state, null, ground, product) : null;
   return {
     op: 'paint',
@@ -321,7 +335,9 @@ function wantsClear(paint: PaintCode, { hardWorn, goal, schools }: Ground): bool
 
 function clearWith(product: Product, coats: number, state: SurfaceState, ground: Ground): Choice {
   const ml = measureCoats(ground, product, coats, false);
-  const minutes = roundMinutes((product.class === 'wax' ? RATE.wax : RATE.clear) * ground.area * coats);
+  const minutes = roundMinutes(
+    minutesFor(product.class === 'wax' ? WORK_RATES.wax : WORK_RATES.clear, ground.area) * coats,
+  );
   const why = state.paint ? 'This paint needs sealing here.' : 'Protects the wood and lets it show.';
   return {
     op: 'topcoat',
@@ -387,7 +403,7 @@ function coatStep(
     recoatH > film.recoatH ? ` The label says ${film.recoatH} h between coats; in this air about ${recoatH} h.` : '';
   return step(
     op,
-    `${labelProduct(code)}${coats > 1 ? ` ×${coats}` : ''}`,
+    labelCoat(code, coats),
     minutes,
     recoatH * coats,
     why + slower + sayApplication(op, product, ground),
@@ -416,7 +432,7 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
   if (!tint) return [...steps];
   return steps.map((own) => {
     if (own.op !== 'prime' || PRIMER_FACTS[own.class as PrimerCode].clear) return own;
-    return { ...own, tint, label: tint === 'white' ? own.label : own.label.replace(/( ×|$)/, `, tinted ${tint}$1`) };
+    return { ...own, tint, label: labelCoat(own.class as PrimerCode, own.coats ?? 1, tint) };
   });
 }
 

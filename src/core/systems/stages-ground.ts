@@ -1,4 +1,13 @@
-import type { PrepCode, ProductClass, RepairPhase } from '../knowledge';
+import {
+  minutesFor,
+  MOULDED_FACTOR,
+  WORK_RATES,
+  PREP_FACTS,
+  type PrepCode,
+  type ProductClass,
+  type RepairPhase,
+  type WorkRate,
+} from '../knowledge';
 import { CREDIBLE } from '../survey';
 import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
 import type { Ground } from './ground';
@@ -14,12 +23,9 @@ export interface Stage {
   choices: (state: SurfaceState, ground: Ground, products: readonly Product[]) => Choice[];
 }
 
-/** Hands-on minutes per m² (common practice; the owner's own logged times are to replace them). */
-const MINUTES = { degrease: 6, wash: 6, deglossing: 5, scuff: 8, strip: 60, grainFill: 15, dust: 3 };
-const MOULDED_FACTOR = 2;
-
-/** Cleaner, deglosser or paste for a face, from ml per m² (common practice in round numbers). */
-const spread = ({ area }: Ground, mlPerM2: number): number => Math.max(5, Math.round((mlPerM2 * area) / 5) * 5);
+/** Cleaner, deglosser or paste for a face, to the next 5 ml. */
+const spread = ({ area }: Ground, { mlPerM2 }: { mlPerM2: number }): number =>
+  Math.max(5, Math.round((mlPerM2 * area) / 5) * 5);
 
 /**
  * A need is served when it is credible; a less likely one is left, and its chance of failure counted. Leaving is offered
@@ -44,25 +50,25 @@ export const CLEANING: Stage = {
     const { lines } = listRepairPlans(ground)[0]!;
     if (ground.look !== 'leave') steps.push(...takeOff(ground));
     steps.push(...makeRepairSteps(lines, ['hold', 'clean']));
-    const minutes = MINUTES.degrease * ground.area;
+    const { waitH } = WORK_RATES.degrease;
+    const minutes = minutesFor(WORK_RATES.degrease, ground.area);
     if (ground.look === 'leave')
-      steps.push(step('degrease', 'Clean and leave as it is', minutes, 1, 'You leave this zone as it is.'));
+      steps.push(step('degrease', 'Clean and leave as it is', minutes, waitH, 'You leave this zone as it is.'));
     else
       steps.push(
-        step('degrease', 'Degrease, rinse, dry', minutes, 1, whyNeed(ground, 'degrease'), {
+        step('degrease', 'Degrease, rinse, dry', minutes, waitH, whyNeed(ground, 'degrease'), {
           class: 'degreaser',
-          ml: spread(ground, 80),
+          ml: spread(ground, WORK_RATES.degrease),
         }),
       );
     steps.push(...makeRepairSteps(lines, ['dry']));
-    if (needed(ground, 'dry_out') >= 0.5)
-      steps.push(step('dry_out', 'Let it dry out', 1, DRY_OUT_H, whyNeed(ground, 'dry_out')));
+    if (needed(ground, 'dry_out') >= 0.5) {
+      const { once, waitH: dryH } = WORK_RATES.dry_out;
+      steps.push(step('dry_out', 'Let it dry out', once, dryH, whyNeed(ground, 'dry_out')));
+    }
     return [take('degrease', {}, steps)];
   },
 };
-
-/** Damp wood in moving air (common practice: days; the meter decides). */
-const DRY_OUT_H = 72;
 
 /**
  * Label and hardware are minutes a part; masking doors that stay on takes as long as hanging them. What cannot be moved
@@ -72,28 +78,47 @@ function takeOff(ground: Ground): Step[] {
   const steps: Step[] = [];
   if (ground.inPlace)
     steps.push(
-      step('mask', 'Tape walls, floor and what stays on', 4 + 6 * ground.area, 0, 'It is painted where it stands.', {
-        material: 'Masking tape and film',
-      }),
+      step(
+        'mask',
+        'Tape walls, floor and what stays on',
+        minutesFor(WORK_RATES.tape_off_room, ground.area),
+        0,
+        'It is painted where it stands.',
+        {
+          material: 'Masking tape and film',
+        },
+      ),
     );
   if (!ground.moves) return steps;
   if (ground.schools.doors === 'on')
     steps.push(
-      step('mask', 'Mask hinges and frame', 10, 0, 'You leave doors and drawers on: slower edges, and they may stick.'),
+      step(
+        'mask',
+        'Mask hinges and frame',
+        WORK_RATES.mask_hinges.once,
+        0,
+        'You leave doors and drawers on: slower edges, and they may stick.',
+      ),
     );
   else
     steps.push(
       step(
         'hardware_off',
         'Take off, label in two places',
-        3.5,
+        WORK_RATES.take_off.once,
         0,
         'Flat parts run less; labels on the part and in its opening.',
       ),
     );
   if (ground.application !== 'brush_roll' && ground.zone.role !== 'door')
     steps.push(
-      step('mask', 'Tape dovetails and runners', 4, 0, 'Spray mist builds up where wood slides: drawers dry shut.'),
+      step(
+        'mask',
+        'Tape dovetails and runners',
+        WORK_RATES.mask_runners.once,
+        0,
+        'Spray mist builds up where wood slides: drawers dry shut.',
+      ),
     );
   return steps;
 }
@@ -119,10 +144,17 @@ export const DESILICONING: Stage = {
 };
 
 const washStep = (ground: Ground, need: 'dewax' | 'desilicone', label: string): Step =>
-  step(need, label, 5 + MINUTES.wash * ground.area, 0.5, whyNeed(ground, need), {
-    class: 'mineral_spirits',
-    ml: spread(ground, 60),
-  });
+  step(
+    need,
+    label,
+    minutesFor(WORK_RATES.solvent_wash, ground.area),
+    WORK_RATES.solvent_wash.waitH,
+    whyNeed(ground, need),
+    {
+      class: 'mineral_spirits',
+      ml: spread(ground, WORK_RATES.solvent_wash),
+    },
+  );
 
 /** Before the primer: glueing, filling unless the school fills after it, levelling. Each answer to the faults is a way. */
 const BEFORE_PRIMER: readonly RepairPhase[] = ['mend', 'fill', 'level'];
@@ -148,7 +180,7 @@ export const DULLING: Stage = {
       ground.look === 'stain' ? ['sand_bare', 'strip'] : ground.look === 'clear' ? ['scuff_220', 'strip'] : PAINT_PREPS;
     const plain = preps.map((prep) => dull(prep, ground, false));
     if (!ground.zone.moulded || ground.schools.dulling !== 'mix') return plain;
-    const mixed = preps.filter((prep) => prep.startsWith('scuff')).map((prep) => dull(prep, ground, true));
+    const mixed = preps.filter((prep) => PREP_FACTS[prep].group === 'scuff').map((prep) => dull(prep, ground, true));
     return [...plain, ...mixed];
   },
 };
@@ -159,8 +191,8 @@ function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
   const dust = step(
     'dust',
     'Vacuum and wipe',
-    MINUTES.dust * ground.area,
-    0.5,
+    minutesFor(WORK_RATES.dust, ground.area),
+    WORK_RATES.dust.waitH,
     'Dust under primer is a layer that holds nothing.',
   );
   const steps = dullingSteps(prep, ground, wetMouldings);
@@ -169,14 +201,14 @@ function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
 
 function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): Step[] {
   const factor = ground.zone.moulded && !wetMouldings ? MOULDED_FACTOR : 1;
-  const minutes = MINUTES.scuff * ground.area * factor;
+  const sand = (rate: WorkRate): number => minutesFor(rate, ground.area) * factor;
   const wet = step(
     'liquid_degloss',
     wetMouldings ? 'Liquid deglosser in the mouldings' : 'Liquid deglosser',
-    MINUTES.deglossing * ground.area,
-    0.5,
+    minutesFor(WORK_RATES.liquid_degloss, ground.area),
+    WORK_RATES.liquid_degloss.waitH,
     'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
-    { class: 'liquid_deglosser', ml: spread(ground, 80) },
+    { class: 'liquid_deglosser', ml: spread(ground, WORK_RATES.liquid_degloss) },
   );
   switch (prep) {
     case 'none':
@@ -185,20 +217,35 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       return [wet];
     case 'strip':
       return [
-        step('strip', 'Strip the old coat', 20 + MINUTES.strip * ground.area * factor, 24, whyNeed(ground, 'strip')),
-        step('sand', 'Sand with the grain, 150', minutes, 0, 'Stripping raises the grain.', { grit: 150 }),
-      ];
-    case 'sand_bare':
-      return [
-        step('sand', 'Sand to bare wood, 120 then 150', minutes * 3, 0, 'Stain takes on bare wood only.', {
+        step(
+          'strip',
+          'Strip the old coat',
+          WORK_RATES.strip.once + WORK_RATES.strip.perM2 * ground.area * factor,
+          WORK_RATES.strip.waitH,
+          whyNeed(ground, 'strip'),
+        ),
+        step('sand', 'Sand with the grain, 150', sand(WORK_RATES.scuff), 0, 'Stripping raises the grain.', {
           grit: 150,
         }),
       ];
+    case 'sand_bare':
+      return [
+        step(
+          'sand',
+          'Sand to bare wood, 120 then 150',
+          sand(WORK_RATES.sand_bare),
+          0,
+          'Stain takes on bare wood only.',
+          {
+            grit: 150,
+          },
+        ),
+      ];
     default: {
-      const grit = Number(prep.slice('scuff_'.length));
+      const { grit } = PREP_FACTS[prep];
       const soft = ground.pFoil >= 0.1 ? ', soft pad' : '';
       const why = 'Everything shiny must go dull, or the primer has nothing to bite.';
-      const scuff = step('scuff', `Scuff ${grit}${soft}`, minutes, 0, why, { grit });
+      const scuff = step('scuff', `Scuff ${grit}${soft}`, sand(WORK_RATES.scuff), 0, why, { grit });
       return wetMouldings ? [wet, scuff] : [scuff];
     }
   }
@@ -207,14 +254,12 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
 interface GrainFiller {
   class: ProductClass;
   label: string;
-  /** Minutes per m² beside the sanding, passes, and hours before the next layer (common practice). */
-  minutes: number;
-  waitH: number;
 }
+/** By the school of filling that the owner holds with; the rates have the same names. */
 const GRAIN_FILLERS: Record<'spackle_brush' | 'spackle_knife' | 'grain_filler', GrainFiller> = {
-  spackle_brush: { class: 'spackle_wb', label: 'Brush spackle across the grain, sand 220', minutes: 15, waitH: 4 },
-  spackle_knife: { class: 'spackle_wb', label: 'Press spackle in with a knife, sand 220', minutes: 18, waitH: 4 },
-  grain_filler: { class: 'grain_filler_wb', label: 'Grain filler across the grain, sand 220', minutes: 15, waitH: 4 },
+  spackle_brush: { class: 'spackle_wb', label: 'Brush spackle across the grain, sand 220' },
+  spackle_knife: { class: 'spackle_wb', label: 'Press spackle in with a knife, sand 220' },
+  grain_filler: { class: 'grain_filler_wb', label: 'Grain filler across the grain, sand 220' },
 };
 
 export const GRAIN_FILLING: Stage = {
@@ -224,14 +269,15 @@ export const GRAIN_FILLING: Stage = {
     const school = ground.schools.grain;
     const fill = (): Choice[] => {
       if (school === 'leave') return [];
-      const { class: code, label, minutes, waitH } = GRAIN_FILLERS[school];
+      const { class: code, label } = GRAIN_FILLERS[school];
+      const rate = WORK_RATES[school];
       const done = step(
         'grain_fill',
         label,
-        (minutes + MINUTES.scuff) * ground.area,
-        waitH,
+        minutesFor(rate, ground.area) + minutesFor(WORK_RATES.scuff, ground.area),
+        rate.waitH,
         whyNeed(ground, 'grain_fill'),
-        { class: code, ml: spread(ground, 120) },
+        { class: code, ml: spread(ground, rate) },
       );
       return [take('grain_fill', { grainFilled: true }, [done])];
     };
@@ -253,14 +299,18 @@ export const EDGE_SEALING: Stage = {
 const sealFace = (ground: Ground, product: Product): Choice =>
   sealBoard(product, {
     label: 'Seal the raw board',
-    minutes: 20 * ground.area,
+    minutes: minutesFor(WORK_RATES.seal_board, ground.area),
     ml: measureCoats(ground, product, 2, true),
     why: 'Under the foil is raw board: nothing waterborne onto it before it is sealed.',
   });
 
-/** Two coats on a narrow band: 30 ml a coat is plenty for the edges of a zone (estimate). */
 const sealEdges = (ground: Ground, product: Product): Choice =>
-  sealBoard(product, { label: 'Seal the raw edges', minutes: 8, ml: 60, why: whyNeed(ground, 'edge_seal') });
+  sealBoard(product, {
+    label: 'Seal the raw edges',
+    minutes: WORK_RATES.seal_edges.once,
+    ml: WORK_RATES.seal_edges.ml,
+    why: whyNeed(ground, 'edge_seal'),
+  });
 
 function sealBoard(
   product: Product,

@@ -1,4 +1,4 @@
-import { hasStrongFumes } from '../knowledge';
+import { hasStrongFumes, WORK_RATES } from '../knowledge';
 import type { Treatment } from '../dossier';
 import { mostLikelyState } from '../survey';
 import type { Step } from './choice';
@@ -61,9 +61,6 @@ export interface CoatingSystem {
   warnings: Warning[];
 }
 
-/** Setting up and cleaning a gun, once for a piece (common practice). */
-export const SPRAY_SET_UP_MIN = 40;
-
 export function describeZone(label: Label, ground: Ground): ZonePlan {
   const { state } = label;
   const way = traceLabel(label);
@@ -124,7 +121,7 @@ export function assembleSystem(
   for (const { product, ml } of labels.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
   const products = [...used.keys()];
   const supplies = listSupplies(used);
-  const sprayed = products.length > 0 && grounds[0]?.application === 'spray' ? SPRAY_SET_UP_MIN : 0;
+  const sprayed = products.length > 0 && grounds[0]?.application === 'spray' ? WORK_RATES.gun.once : 0;
   const handsOnMin =
     labels.reduce((sum, { minutes }) => sum + minutes, sprayed) +
     products.reduce((sum, product) => sum + measureCleanUp(product), 0);

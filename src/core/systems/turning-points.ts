@@ -1,7 +1,6 @@
-import { findCheck, labelProduct } from '../knowledge';
+import { findCheck, labelProduct, PREP_FACTS } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import { listTreated, type Dossier, type Zone } from '../dossier';
-import { PREP_LABELS } from '../proof';
 import { lowerFirst, describeChance } from '../shared';
 import { CREDIBLE, diagnoseZone, labelState } from '../survey';
 import { readGround, type Ground } from './ground';
@@ -130,10 +129,10 @@ const sameStack = (a: Label, b: Label): boolean =>
 
 function describeBest({ state }: Label): string {
   const primers = state.primers.map(
-    ({ code, coats }) => `${labelProduct(code).toLowerCase()}${coats > 1 ? ` ×${coats}` : ''}`,
+    ({ code, coats }) => `${lowerFirst(labelProduct(code))}${coats > 1 ? ` ×${coats}` : ''}`,
   );
   const under = primers.length > 0 ? primers.join(' and ') : 'no primer';
-  return `${(PREP_LABELS[state.prep] ?? state.prep).toLowerCase()}, ${under}`;
+  return `${lowerFirst(PREP_FACTS[state.prep].label)}, ${under}`;
 }
 
 /** What knowing would save, for those facts that would save something, in a sentence each. */
@@ -144,7 +143,7 @@ export function describeSavings(dossier: Dossier, points: readonly TurningPoint[
       const name = dossier.zones?.find(({ id }) => id === zone)?.name ?? zone;
       const hours = saves.hours >= 1 ? ` ${Math.round(saves.hours)} h of waiting less.` : '';
       const minutes = saves.minutes >= 1 ? ` ${Math.round(saves.minutes)} min of hands less.` : '';
-      const toFind = check ? ` To find out: ${check.toLowerCase()}.` : '';
+      const toFind = check ? ` To find out: ${lowerFirst(check)}.` : '';
       return `${name}: ${lowerFirst(fact)} (${describeChance(p)}), this would do: ${then}.${hours}${minutes}${toFind}`;
     });
 }

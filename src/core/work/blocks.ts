@@ -1,8 +1,9 @@
-import { listTreated, type Dossier } from '../dossier';
+import { listTreated, nameZone, type Dossier } from '../dossier';
 import { findDust, OPERATION_FACTS } from '../knowledge';
-import { judgeGates, nameZone } from '../piece';
+import { judgeGates } from '../piece';
 import { assessZone } from '../survey';
 import type { Task } from './tasks';
+import { lowerFirst } from '../shared';
 
 /** Why work on a piece cannot go on, and where the way out is. */
 export interface Block {
@@ -62,7 +63,7 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   for (const id of taken) {
     const failed = blocks.some(({ gate, zones }) => gate === 'proof_failed' && zones.includes(id));
     if (!treated.has(id) || failed || planned.has(id)) continue;
-    const text = `The system you took does not stand any more for the ${nameZone(dossier, id).toLowerCase()}. Choose again.`;
+    const text = `The system you took does not stand any more for the ${lowerFirst(nameZone(dossier, id))}. Choose again.`;
     add('no_way', id, text, open, 'choose');
   }
   return blocks;

@@ -1,6 +1,8 @@
-import { freezeSystem, planPiece } from '../systems';
+import { freezeSystem, planPiece, nameCoat } from '../systems';
 import { DEFAULT_HOURS } from '../workshop';
 import { planShop, readPieceWork, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+import { lowerFirst } from '../shared';
+import type { ProductClass } from '../knowledge';
 
 /** What would help a piece that would be late. */
 export interface Remedy {
@@ -114,7 +116,9 @@ function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [Remedy['kind'], 
   const next = readPieceWork({ ...dossier, chosen }, facts);
   const labels = [
     ...new Set(
-      next.tasks.filter(({ op }) => op === 'prime').map(({ label }) => label.replace(/, coat .*/, '').toLowerCase()),
+      next.tasks
+        .filter(({ op }) => op === 'prime')
+        .map(({ label, class: code, tint }) => lowerFirst(code ? nameCoat(code as ProductClass, tint) : label)),
     ),
   ];
   return ['faster_primer', `A faster system: ${labels.join(' and ') || 'no primer'} (to be proved on a patch)`, next];

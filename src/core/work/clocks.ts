@@ -1,8 +1,8 @@
 import type { Climate } from '../climate';
-import { clampToNow, type Dossier, type ShelfItem } from '../dossier';
+import { clampToNow, nameZone, type Dossier, type ShelfItem } from '../dossier';
 import { isCoat, labelProduct, type ProductClass } from '../knowledge';
-import { nameZone } from '../piece';
 import { isFilm, listFilmTimes, type FilmTimes } from './film-times';
+import { listNames } from './where';
 
 export type DryState = 'wet' | 'touch_dry' | 'recoatable' | 'handleable' | 'cured';
 
@@ -63,7 +63,7 @@ export function listClocks(dossier: Dossier, tins: readonly ShelfItem[], climate
     return {
       piece: dossier.piece.id ?? '',
       zones,
-      where: zones.map((id) => nameZone(dossier, id)).join(', '),
+      where: listNames(zones.map((id) => nameZone(dossier, id))),
       what: labelProduct(code),
       class: code,
       at: entry.at!,

@@ -1,4 +1,8 @@
-export { listCautions, listFacts, measurePour, type Caution } from './advice';
+export { listCautions, listFacts, type Caution } from './advice';
+export { airOf } from './air-of';
+export { isInWork } from './in-work';
+export { measurePour } from './pour';
+export { sayWhere } from './where';
 export { listBlocks, listHeld, type Block } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
 export { listClocks, type Clock, type DryState } from './clocks';
@@ -10,10 +14,9 @@ export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
 export { agreeOn, listMoves, type Agreed, type Move } from './moves';
 export { addUpTimes, groupTaps, learnPace, type Pace, type PaceOf } from './pace';
 export { drawLabels, listParts } from './parts';
-export { sayWhere, writeJobSheet, writeSittings } from './sheets';
+export { writeJobSheet } from './sheets';
+export { listSittings } from './sittings';
 export {
-  airOf,
-  isInWork,
   planShop,
   poseProblem,
   readPieceWork,
@@ -23,7 +26,9 @@ export {
   type ShopPlan,
   type Sitting,
 } from './shop-plan';
-export { listTasks, openMinutes, READING_KEY, type Task } from './tasks';
+export { openMinutes } from './open-minutes';
+export { listTasks, READING_KEY, type Task } from './tasks';
 export { readToday, type Today } from './today';
 export { sayBound } from './words';
+export { isMeant, summarisePiece, type PieceSummary } from './summary';
 export { drawWork } from './work-section';

@@ -1,6 +1,6 @@
 import type { Item, PieceWork, ShopPlan } from './shop-plan';
 import { sayBound } from './words';
-import { upperFirst } from '../shared';
+import { upperFirst, lowerFirst } from '../shared';
 
 /** A task whose start has moved since the owner last saw the plan. */
 export interface Move {
@@ -42,7 +42,7 @@ export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly Piece
   );
   const name = (id: string): string => {
     const task = tasks.get(id);
-    return task ? `${task.label.toLowerCase()} (${task.name})` : 'another task';
+    return task ? `${lowerFirst(task.label)} (${task.name})` : 'another task';
   };
   const moved = new Map<string, number>();
   for (const { task, startAt } of firstItems(plan)) {

@@ -1,6 +1,5 @@
-import type { Dossier, Part } from '../dossier';
+import { zoneName, type Dossier, type Part } from '../dossier';
 import { assignShapes, buildTemplate, type Shape } from '../templates';
-import { zoneName } from '../piece';
 import { escapeXml } from '../shared';
 
 const COMES_OFF = ['door', 'drawer_front', 'shelf'] as const;

@@ -1,4 +1,5 @@
 import ICAL from 'ical.js';
+import { writeEvents } from '../calendar';
 import { applyChange } from '../dossier';
 import { minuteOf, makeSchedule } from '../schedule';
 import { makeFacts, makePiece, NOW, plainSteps } from '../../../tests/properties/shop-data';
@@ -9,12 +10,12 @@ import {
   isInWork,
   listMoves,
   logTask,
+  listSittings,
   planShop,
   poseProblem,
   readPieceWork,
   readToday,
   writeJobSheet,
-  writeSittings,
 } from './index';
 
 const facts = makeFacts();
@@ -178,7 +179,7 @@ describe('the plan on paper', () => {
   const plan = planShop(pieces, facts);
 
   it('is a calendar that a parser reads back: every sitting once, and when it can be collected', () => {
-    const events = new ICAL.Component(ICAL.parse(writeSittings(plan, pieces, NOW)))
+    const events = new ICAL.Component(ICAL.parse(writeEvents(listSittings(plan, pieces), NOW)))
       .getAllSubcomponents('vevent')
       .map((own) => new ICAL.Event(own));
     expect(events).toHaveLength(plan.sittings.length + 1);

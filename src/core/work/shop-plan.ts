@@ -1,6 +1,15 @@
 import type { Climate } from '../climate';
 import type { Dossier, ShelfItem } from '../dossier';
-import { FILM_FACTS, findCarrier, hasStrongFumes, isCoat, isWholeCoat, OPERATION_FACTS } from '../knowledge';
+import {
+  FILM_FACTS,
+  findCarrier,
+  hasStrongFumes,
+  isCoat,
+  isWholeCoat,
+  OPERATION_FACTS,
+  WORK_RATES,
+  findProduct,
+} from '../knowledge';
 import {
   addDays,
   instantOf,
@@ -8,7 +17,6 @@ import {
   makeSchedule,
   minuteAt,
   minuteOf,
-  readLocal,
   type Bound,
   type Group,
   type Job,
@@ -17,12 +25,15 @@ import {
   type Schedule,
   type Window,
 } from '../schedule';
-import { DULLING_STAGE, measureCleanUp, SPRAY_SET_UP_MIN } from '../systems';
-import { DEFAULT_HOURS, DEFAULT_PLACES, forecastAir, judgeAir, readAirNow, type Workshop } from '../workshop';
+import { DULLING_STAGE, measureCleanUp } from '../systems';
+import { DEFAULT_HOURS, DEFAULT_PLACES, judgeAir, readAirNow, type Workshop } from '../workshop';
 import { listBlocks, listHeld, type Block } from './blocks';
 import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
 import type { Pace } from './pace';
-import { listTasks, openMinutes, type Task } from './tasks';
+import { openMinutes } from './open-minutes';
+import { listTasks, type Task } from './tasks';
+import { airOf, expectAir } from './air-of';
+import { SPRAY_PLACE } from './words';
 
 /** One piece in work. */
 export interface PieceWork {
@@ -76,23 +87,8 @@ export interface ShopFacts {
   freeFor?: number;
 }
 
-/** The air clocks and waits are reckoned with: what was just measured, or what is usual. */
-export function airOf({ workshop, now, timeZone }: Pick<ShopFacts, 'workshop' | 'now' | 'timeZone'>): Climate {
-  return readAirNow(workshop.air, now) ?? expect(workshop, now, now, timeZone);
-}
-
-const expect = (workshop: Workshop, now: string, moment: string, timeZone: string): Climate & { readings: number } =>
-  forecastAir(workshop.air, now, moment, (at) => {
-    const { hour, minute } = readLocal(minuteOf(at), timeZone);
-    return hour + minute / 60;
-  });
-
 /** Days ahead that are planned; nobody's evenings are known further out. */
 const HORIZON_DAYS = 90;
-
-/** Is there still something to do or to wait for: a system was taken, and the piece has not left. */
-export const isInWork = ({ chosen, log = [], outcomes = [] }: Dossier): boolean =>
-  chosen !== undefined && outcomes.length === 0 && !log.some(({ op, skipped }) => op === 'handover' && !skipped);
 
 export function readPieceWork(
   dossier: Dossier,
@@ -118,7 +114,7 @@ function listShopWindows({ workshop, now, timeZone, freeFor = 0 }: ShopFacts): (
   return listWindows(hours, exceptions, timeZone, from, HORIZON_DAYS, freeFor).map((window) => {
     const running = window.start <= from && from < window.end;
     const air =
-      running && measured ? measured : expect(workshop, now, instantOf((window.start + window.end) / 2), timeZone);
+      running && measured ? measured : expectAir(workshop, now, instantOf((window.start + window.end) / 2), timeZone);
     const { stops } = judgeAir(air);
     const closedTo = [
       ...(stops.waterborne ? ['waterborne' as const] : []),
@@ -153,8 +149,6 @@ export function poseProblem(
 
 /** Grain filler and all after it need a place where the piece can stand and dry. */
 const PLACE_STAGE = DULLING_STAGE + 1;
-/** An aerosol is turned over and blown clear (estimate). */
-const AEROSOL_CLEAN_UP_MIN = 5;
 
 function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFacts): Job[] {
   const { pace, workshop } = facts;
@@ -191,17 +185,17 @@ function describeProduct(task: Task, application: string | undefined, climate: C
   const carrier = findCarrier(code);
   const tin = task.product ?? code;
   const gun = application === 'spray' && isWholeCoat(op);
-  const aerosol = code.startsWith('aerosol');
+  const aerosol = findProduct(code)?.sprayCan === true;
   const { potLifeH } = FILM_FACTS[code];
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);
   return {
     product: tin,
-    cleanUpMin: gun ? SPRAY_SET_UP_MIN : aerosol ? AEROSOL_CLEAN_UP_MIN : measureCleanUp({ carrier }),
+    cleanUpMin: gun ? WORK_RATES.gun.once : aerosol ? WORK_RATES.clean_up_aerosol.once : measureCleanUp({ carrier }),
     ...(potLifeH ? { potLifeMin: computePotLifeMin(potLifeH, climate.temperature_c) } : {}),
     // The spray place is free again when nothing wet stands in it.
     uses: [
       { thing: `tin ${tin}`, untilMin: 0 },
-      ...(gun || aerosol ? [{ thing: 'spray place', untilMin: touchMin }] : []),
+      ...(gun || aerosol ? [{ thing: SPRAY_PLACE, untilMin: touchMin }] : []),
     ],
     air: hasStrongFumes(carrier) ? 'solvent' : 'waterborne',
   };

@@ -1,9 +1,9 @@
 import type { Climate } from '../climate';
 import type { Dossier, PlannedStep, ShelfItem } from '../dossier';
-import { isCoat, type OperationCode } from '../knowledge';
+import { isCoat, WORK_RATES, isWholeCoat, type OperationCode, type ProductClass } from '../knowledge';
 import { judgeGates } from '../piece';
 import { latestOf } from '../shared';
-import { listTakenSteps } from '../systems';
+import { listTakenSteps, nameCoat } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
 
@@ -52,9 +52,6 @@ export interface Task {
 
 /** The reading of a proof patch: not logged as work, it is over when the gate is. */
 export const READING_KEY = 'read';
-
-/** What the reading of a patch takes: a thumbnail, a lattice, a look (common practice). */
-const READING_MIN = 6;
 
 /**
  * The work of a piece as tasks, from the system that was taken and what the log says is done: one task a coat, the same
@@ -114,9 +111,9 @@ function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
   return last === undefined ? {} : { doneAt: last };
 }
 
-/** Minutes of the zones that are still open. */
-export const openMinutes = ({ shares, openZones }: Task): number =>
-  shares.reduce((sum, { zone, minutes }) => sum + (openZones.includes(zone) ? minutes : 0), 0);
+/** A step by what it is, without how often: labels of whole coats carry their number. */
+const nameOne = ({ op, class: code, tint, label }: PlannedStep): string =>
+  isWholeCoat(op) && code !== undefined ? nameCoat(code as ProductClass, tint) : label;
 
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
@@ -128,7 +125,7 @@ function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
       const base = [step.stage, step.op, step.repair ?? step.class ?? step.grit ?? ''].join('-');
       const count = (counts.get(base) ?? 0) + 1;
       counts.set(base, count);
-      const label = coats > 1 ? `${step.label.replace(/ ×\d+$/, '')}, coat ${coat} of ${coats}` : step.label;
+      const label = coats > 1 ? `${nameOne(step)}, coat ${coat} of ${coats}` : step.label;
       nodes.push({
         key: `${base}-${count}`,
         step,
@@ -144,7 +141,15 @@ function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
     if (step.op !== 'proof') continue;
     const last = nodes.at(-1)!;
     const key = `${last.key}-${READING_KEY}`;
-    nodes.push({ ...last, key, label: 'Read the patch', minutes: READING_MIN, ml: 0, waitH: 0, reading: true });
+    nodes.push({
+      ...last,
+      key,
+      label: 'Read the patch',
+      minutes: WORK_RATES.read_proof.once,
+      ml: 0,
+      waitH: 0,
+      reading: true,
+    });
   }
   return nodes;
 }

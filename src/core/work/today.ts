@@ -3,7 +3,8 @@ import { isCoat } from '../knowledge';
 import { readAirNow, judgeAir, type AirVerdict } from '../workshop';
 import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
-import { airOf, type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+import { type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+import { airOf } from './air-of';
 
 /** What the owner needs to know now, over all pieces. */
 export interface Today {

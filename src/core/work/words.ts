@@ -1,5 +1,8 @@
 import type { Bound } from '../schedule';
 
+/** What there is one of besides tins, which are named by their id. */
+export const SPRAY_PLACE = 'spray place';
+
 /** Why a task does not start sooner, in words. `name` says a task's piece and label. */
 export function sayBound(bound: Bound, name: (task: string) => string): string {
   switch (bound.by) {
@@ -12,7 +15,7 @@ export function sayBound(bound: Bound, name: (task: string) => string): string {
     case 'hands':
       return `Your hands are on ${name(bound.on)} before it.`;
     case 'thing':
-      return bound.thing.startsWith('tin ') ? 'The open tin is in use.' : `The ${bound.thing} is taken.`;
+      return bound.thing === SPRAY_PLACE ? 'The spray place is taken.' : 'The open tin is in use.';
     case 'window':
       return 'It waits for your next free time.';
     case 'room':

@@ -1,2 +1,3 @@
 export { forecastAir, judgeAir, readAirNow, type AirVerdict } from './air';
+export * from './change';
 export * from './schema';

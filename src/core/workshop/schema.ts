@@ -74,31 +74,3 @@ export const DEFAULT_HOURS: NonNullable<Setup['hours']> = [
   { day: 6, from: '09:00', to: '13:00' },
 ];
 export const DEFAULT_PLACES = { large: 3, small: 3 };
-
-/** Everything that can happen to the workshop; doing it twice is doing it once. */
-export type WorkshopChange =
-  | { type: 'setup_set'; setup: Setup }
-  | { type: 'air_recorded'; air: Air }
-  | { type: 'air_withdrawn'; at: string }
-  | { type: 'task_pinned'; pin: Pin }
-  | { type: 'task_unpinned'; task: string };
-
-const TYPES: readonly string[] = ['setup_set', 'air_recorded', 'air_withdrawn', 'task_pinned', 'task_unpinned'];
-export const isWorkshopChange = (change: { type: string }): change is WorkshopChange => TYPES.includes(change.type);
-
-export function applyWorkshopChange(shop: Workshop, change: WorkshopChange): Workshop {
-  switch (change.type) {
-    case 'setup_set':
-      return { ...shop, setup: change.setup };
-    case 'air_recorded': {
-      const others = shop.air.filter(({ at }) => at !== change.air.at);
-      return { ...shop, air: [...others, change.air].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) };
-    }
-    case 'air_withdrawn':
-      return { ...shop, air: shop.air.filter(({ at }) => at !== change.at) };
-    case 'task_pinned':
-      return { ...shop, pins: [...shop.pins.filter(({ task }) => task !== change.pin.task), change.pin] };
-    case 'task_unpinned':
-      return { ...shop, pins: shop.pins.filter(({ task }) => task !== change.task) };
-  }
-}

@@ -1,4 +1,4 @@
-import { explainProblem } from '@/contract';
+import { explainProblem } from '@/words';
 import { fail, type Problem, type ProblemCode } from '@/core/shared';
 
 /** A database that cannot be used, with why and the cure in people's words. The file is left as it is. */

@@ -28,6 +28,22 @@ export function prepareStatements(db: Db) {
       `SELECT id, changed_at AS changedAt FROM piece
        WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id) OR json_array_length(rest, '$.outcomes') > 0`,
     ),
+    heads: db.prepare('SELECT id, kind, name, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id'),
+    page: db.prepare(
+      'SELECT id, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id LIMIT @count OFFSET @from',
+    ),
+    count: db.prepare('SELECT count(*) AS total FROM piece').pluck(),
+    taken: db.prepare(
+      'SELECT id, changed_at AS changedAt FROM piece WHERE chosen IS NOT NULL ORDER BY changed_at DESC, id',
+    ),
+    tested: db.prepare(
+      `SELECT id FROM piece WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id AND withdrawn_at IS NULL)
+       ORDER BY changed_at DESC, id`,
+    ),
+    times: db.prepare(
+      `SELECT piece_id AS piece, body FROM log_entry
+       WHERE withdrawn_at IS NULL AND json_extract(body, '$.minutes') IS NOT NULL ORDER BY row DESC LIMIT ?`,
+    ),
     ids: db.prepare('SELECT id FROM piece ORDER BY changed_at DESC, id'),
     piece: db.prepare('SELECT id, body, rest, goal, chosen, met FROM piece WHERE id = ?'),
     insertPiece: db.prepare(

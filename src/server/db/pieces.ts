@@ -5,22 +5,41 @@ import {
   DOSSIER_FORMAT,
   findFuture,
   LIMITS,
+  PIECE_CHANGES,
   tooMany,
   tryChange,
   type Dossier,
+  type LogEntry,
   type Observation,
   type Photo,
   type PieceChange,
   type Zone,
 } from '@/core/dossier';
-import { fail, succeed, type Result } from '@/core/shared';
+import { bodyOf, fail, succeed, type Result } from '@/core/shared';
 import type { Db } from './connection';
 import { makeLogRows } from './log-rows';
 import { prepareStatements, type BodyRow, type PieceRow, type Statements, type ZoneRow } from './piece-statements';
 
+export interface PieceHead {
+  id: string;
+  kind: Dossier['piece']['kind'];
+  name: string | null;
+  changedAt: string;
+}
+
 /** All reading and writing of pieces. Every change is one synchronous transaction: all of it is stored, or none. */
 export interface PieceStore {
   list: () => Dossier[];
+  /** Every piece by what it is called, newest change first. */
+  listHeads: () => PieceHead[];
+  /** A stretch of all pieces, newest change first, and how many there are. */
+  listPage: (page: { from: number; count: number }) => { id: string; changedAt: string }[];
+  count: () => number;
+  /** Pieces for which a system was taken, and those that were tested. */
+  listTaken: () => { id: string; changedAt: string }[];
+  listTested: () => string[];
+  /** Logged work that was timed, the latest of all pieces, a list a piece. */
+  listTimes: (most: number) => { log: LogEntry[] }[];
   /** Every piece that was tested or handed over, with the time of its last change. */
   listChanges: () => { id: string; changedAt: string }[];
   find: (id: string) => Dossier | undefined;
@@ -125,6 +144,17 @@ export function makePieceStore(db: Db): PieceStore {
 
   return {
     list: () => (sql.ids.all() as { id: string }[]).map(({ id }) => find(id)!),
+    listHeads: () => sql.heads.all() as PieceHead[],
+    listPage: (page) => sql.page.all(page) as { id: string; changedAt: string }[],
+    count: () => sql.count.get() as number,
+    listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],
+    listTested: () => (sql.tested.all() as { id: string }[]).map(({ id }) => id),
+    listTimes: (most) => {
+      const byPiece = new Map<string, LogEntry[]>();
+      for (const { piece, body } of sql.times.all(most) as (BodyRow & { piece: string })[])
+        byPiece.set(piece, [JSON.parse(body) as LogEntry, ...(byPiece.get(piece) ?? [])]);
+      return [...byPiece.values()].map((log) => ({ log }));
+    },
     listChanges: () => sql.changes.all() as { id: string; changedAt: string }[],
     find,
     apply: db.transaction(store),
@@ -134,11 +164,8 @@ export function makePieceStore(db: Db): PieceStore {
 }
 
 /** What a change brings, whose paths are those of the request that carries it. */
-function contentOf(change: PieceChange): unknown {
-  const { type: _type, ...content } = change;
-  const [own] = Object.values(content).filter((value) => typeof value === 'object');
-  return change.type === 'work_logged' ? { entries: change.entries } : own;
-}
+const contentOf = (change: PieceChange): unknown =>
+  change.type === 'piece_met' ? change.dossier : bodyOf(PIECE_CHANGES[change.type], change);
 
 /** A zone whose leader was removed by an older version stands on its own. */
 function unlinkLost(zones: Zone[]): Zone[] {

@@ -1,4 +1,12 @@
-import { EMPTY_WORKSHOP, type Air, type Pin, type Setup, type Workshop, type WorkshopChange } from '@/core/workshop';
+import {
+  applyWorkshopChange,
+  EMPTY_WORKSHOP,
+  type Air,
+  type Pin,
+  type Setup,
+  type Workshop,
+  type WorkshopChange,
+} from '@/core/workshop';
 import type { Db } from './connection';
 
 /** The shop's hours, places, air and pinned jobs. Every change answers with the workshop as it now is. */
@@ -36,27 +44,32 @@ export function makeWorkshopStore(db: Db): WorkshopStore {
     air: bodies<Air>(air.all(MOST_READINGS)).reverse(),
     pins: bodies<Pin>(pins.all()),
   });
-  const write = (change: WorkshopChange, now: string): void => {
-    switch (change.type) {
-      case 'setup_set':
-        return void putSetup.run(JSON.stringify(change.setup));
-      case 'air_recorded': {
-        const { at, temperature_c: temperature, humidity_pct: humidity } = change.air;
-        return void putAir.run({ at, temperature, humidity, body: JSON.stringify(change.air) });
-      }
-      case 'air_withdrawn':
-        return void withdrawAir.run(now, change.at);
-      case 'task_pinned':
-        return void putPin.run(change.pin.task, JSON.stringify(change.pin));
-      case 'task_unpinned':
-        return void removePin.run(change.task);
+  /** Changes are the core's, as in the client; what differs is written, and what is withdrawn stays in the file, marked. */
+  const write = (before: Workshop, after: Workshop, now: string): void => {
+    if (after.setup !== before.setup) putSetup.run(JSON.stringify(after.setup));
+    const air = compare(before.air, after.air, ({ at }) => at);
+    for (const { at } of air.gone) withdrawAir.run(now, at);
+    for (const own of air.fresh) {
+      const { at, temperature_c: temperature, humidity_pct: humidity } = own;
+      putAir.run({ at, temperature, humidity, body: JSON.stringify(own) });
     }
+    const pins = compare(before.pins, after.pins, ({ task }) => task);
+    for (const { task } of pins.gone) removePin.run(task);
+    for (const pin of pins.fresh) putPin.run(pin.task, JSON.stringify(pin));
   };
   return {
     find,
     apply: db.transaction((change: WorkshopChange, now: string): Workshop => {
-      write(change, now);
+      const before = find();
+      write(before, applyWorkshopChange(before, change), now);
       return find();
     }),
   };
+}
+
+/** What is new or another object than before, and what is no longer there. */
+function compare<T>(before: readonly T[], after: readonly T[], keyOf: (own: T) => string): { fresh: T[]; gone: T[] } {
+  const known = new Set(before);
+  const left = new Set(after.map(keyOf));
+  return { fresh: after.filter((own) => !known.has(own)), gone: before.filter((own) => !left.has(keyOf(own))) };
 }

@@ -1,6 +1,5 @@
 import express, { Router } from 'express';
-import { paramIdSchema } from '@/contract';
-import { readWith, type Photo } from '@/core/dossier';
+import { idSchema, readWith, type Photo } from '@/core/dossier';
 import { fail } from '@/core/shared';
 import type { PieceStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
@@ -17,7 +16,7 @@ export function makePhotoRouter(store: PieceStore, files: PhotoFiles, now: () =>
     express.raw({ limit: PHOTO_LIMIT, type: () => true }),
     async (request, response) => {
       for (const [name, value] of Object.entries(request.params)) {
-        const id = readWith(paramIdSchema, value);
+        const id = readWith(idSchema, value);
         if (!id.ok) return sendProblem(response, { ...id.problem, path: name });
       }
       const { id, photo: photoId } = request.params as { id: string; photo: string };

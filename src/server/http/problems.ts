@@ -1,8 +1,9 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { explainProblem, type ErrorBody } from '@/contract';
+import type { ErrorBody } from '@/contract';
 import { isDeeperThan, MOST_DEEP } from '@/core/dossier';
 import { fail, type Problem, type ProblemCode } from '@/core/shared';
+import { explainProblem } from '@/words';
 import { findStorageProblem } from '../db';
 
 /** Total on purpose: a new problem code does not compile until it has a status. */

@@ -1,1 +1,3 @@
-export { ChooseScreen as default } from '@/client/features/choose';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('ChooseScreen');

@@ -1,1 +1,3 @@
-export { MeetScreen as default } from '@/client/features/meet';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('MeetScreen');

@@ -1,1 +1,3 @@
-export { ProveScreen as default } from '@/client/features/prove';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('ProveScreen');

@@ -1,1 +1,3 @@
-export { ReadScreen as default } from '@/client/features/read';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('ReadScreen');

@@ -1,1 +1,3 @@
-export { WorkScreen as default } from '@/client/features/work';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom('WorkScreen');

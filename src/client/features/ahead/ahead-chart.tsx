@@ -49,8 +49,7 @@ export function AheadChart({
         {dates.map((date) => {
           const at = x(minuteAt(date, '00:00', timeZone));
           const noon = new Date(minuteAt(date, '12:00', timeZone) * 60_000).toISOString();
-          const [weekday, day] = times.day(noon).split(' ');
-          const weekend = weekday === 'Sat' || weekday === 'Sun';
+          const weekend = [0, 6].includes(new Date(`${date}T12:00:00Z`).getUTCDay());
           const next = x(minuteAt(addDays(date, 1), '00:00', timeZone));
           return (
             <G key={date}>
@@ -64,7 +63,7 @@ export function AheadChart({
                 textAnchor="middle"
                 fill={tones.ink}
               >
-                {`${weekday ?? ''} ${day ?? ''}`}
+                {times.shortDay(noon)}
               </Text>
             </G>
           );

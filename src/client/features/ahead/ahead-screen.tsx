@@ -19,9 +19,10 @@ import {
   saveText,
   useIsWide,
 } from '@/client/ui';
-import { sayBound, sayWhere, writeSittings, type Item, type Sitting } from '@/core/work';
+import { listSittings, sayBound, sayWhere, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';
+import { lowerFirst } from '@/core/shared';
 
 const DAYS = 14;
 const DAY_MS = 86_400_000;
@@ -137,7 +138,7 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
   const name = (id: string): string => {
     for (const own of answer.pieces) {
       const found = own.tasks.find((other) => other.id === id);
-      if (found) return `${found.label.toLowerCase()} (${own.name})`;
+      if (found) return `${lowerFirst(found.label)} (${own.name})`;
     }
     return 'another job';
   };
@@ -169,10 +170,14 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
 }
 
 function SaveCalendar({ answer, now }: { answer: ShopAnswer; now: string }) {
-  const save = (): void => saveText('workshop.ics', 'text/calendar', writeSittings(answer.plan, answer.pieces, now));
+  const save = async (): Promise<void> => {
+    // Few want the file: what writes it is fetched by those who do.
+    const { writeEvents } = await import('@/core/calendar');
+    saveText('workshop.ics', 'text/calendar', writeEvents(listSittings(answer.plan, answer.pieces), now));
+  };
   return (
     <Row>
-      <Button onPress={save}>Save as a calendar file</Button>
+      <Button onPress={() => void save()}>Save as a calendar file</Button>
     </Row>
   );
 }

@@ -3,11 +3,10 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
-import { listTreated, type Dossier } from '@/core/dossier';
-import { judgeGates, nameZone, zoneName } from '@/core/piece';
-import { diagnosePiece } from '@/core/survey';
+import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
+import { judgeGates } from '@/core/piece';
 import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
-import { useWithShop } from '@/client/store';
+import { useWithShop, diagnosesOf } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { isSame, TakenNotice } from './taken-notice';
@@ -16,6 +15,7 @@ import { usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
+import { lowerFirst } from '@/core/shared';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
@@ -159,9 +159,9 @@ function RuledOut({ dossier }: { dossier: Dossier }) {
 /** A plan made before everything is read says so. */
 function Assumptions({ dossier }: { dossier: Dossier }) {
   const treated = new Set(listTreated(dossier).map(({ id }) => id));
-  const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && treated.has(id));
+  const open = diagnosesOf(dossier).filter(({ id, settled }) => !settled && treated.has(id));
   if (open.length === 0) return null;
-  const names = open.map(({ id }) => nameZone(dossier, id).toLowerCase()).join(', ');
+  const names = open.map(({ id }) => lowerFirst(nameZone(dossier, id))).join(', ');
   return (
     <Notice
       tone="wait"
@@ -186,7 +186,7 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
       {() =>
         [...groups.values()].map((group) => (
           <Column key={`${group[0]!.code}${group[0]!.rule}`} gap="$xs">
-            <Strong>{group[0]!.what.split(' on ')[0]}</Strong>
+            <Strong>{group[0]!.name}</Strong>
             <Body>{group[0]!.text}</Body>
             <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
           </Column>

@@ -1,7 +1,6 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { useMeasures } from '@/client/store';
-import { nameZone } from '@/core/piece';
-import type { Dossier } from '@/core/dossier';
+import { nameZone, type Dossier } from '@/core/dossier';
 import { mergeJobs, type CoatingSystem } from '@/core/systems';
 
 /** The whole piece as one list: what is the same on several zones is done in one go. */

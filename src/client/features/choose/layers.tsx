@@ -4,6 +4,7 @@ import type { Dossier } from '@/core/dossier';
 import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
 import { useMeasures } from '@/client/store';
 import { usePlanner } from '@/client/features/planner';
+import { lowerFirst } from '@/core/shared';
 
 const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
   scuff: 'prep',
@@ -99,7 +100,7 @@ function ElseConsidered({ step, plan, dossier }: LayersProps & { step: Step }) {
       <Strong>What else was considered</Strong>
       {answer.map(({ code, what, verdict, text }) => (
         <Column key={code} role="listitem">
-          <Strong>{`${what}: ${VERDICTS[verdict].toLowerCase()}`}</Strong>
+          <Strong>{`${what}: ${lowerFirst(VERDICTS[verdict])}`}</Strong>
           <Small>{text}</Small>
         </Column>
       ))}

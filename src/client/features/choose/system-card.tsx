@@ -13,9 +13,9 @@ import {
   StateMark,
   useIsWide,
 } from '@/client/ui';
-import type { Dossier } from '@/core/dossier';
-import { buildSection, zoneName } from '@/core/piece';
-import { formatChanceRange } from '@/core/shared';
+import { zoneName, type Dossier } from '@/core/dossier';
+import { buildSection } from '@/core/piece';
+import { formatChanceRange, lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
@@ -54,7 +54,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
     >
       <View minHeight={wide ? 52 : undefined}>
         <Heading>{title}</Heading>
-        {zone ? <Small>{`On the ${zoneName(zone).toLowerCase()}`}</Small> : null}
+        {zone ? <Small>{`On the ${lowerFirst(zoneName(zone))}`}</Small> : null}
       </View>
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
@@ -73,7 +73,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <Row>
         <Number
           figure={sayMoney(system.materialsCost)}
-          words={`for materials; fumes: ${FUME_WORDS[system.fumes].toLowerCase()}`}
+          words={`for materials; fumes: ${lowerFirst(FUME_WORDS[system.fumes])}`}
         />
       </Row>
       <Rule />

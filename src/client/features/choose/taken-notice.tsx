@@ -1,7 +1,6 @@
 import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
-import type { Choice, Dossier, Stack } from '@/core/dossier';
+import { nameZone, type Choice, type Dossier, type Stack } from '@/core/dossier';
 import { labelProduct } from '@/core/knowledge';
-import { nameZone } from '@/core/piece';
 import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
 import { sayDifference } from './difference';

@@ -1,7 +1,6 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
-import { nameZone } from '@/core/piece';
 import { lowerFirst, describeChance } from '@/core/shared';
-import type { Dossier } from '@/core/dossier';
+import { nameZone, type Dossier } from '@/core/dossier';
 import type { TurningPoint } from '@/core/systems';
 import { usePlanner } from '@/client/features/planner';
 
@@ -21,7 +20,7 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
         <Column key={`${point.zone}${point.fact}`} role="listitem">
           <Strong>{`${name(point.zone)}: ${lowerFirst(point.fact)} (${describeChance(point.p)})`}</Strong>
           <Body>{`Best would then be: ${point.then}; ${saySaving(point)}.`}</Body>
-          {point.check ? <Small>{`To find out: ${point.check.toLowerCase()}`}</Small> : null}
+          {point.check ? <Small>{`To find out: ${lowerFirst(point.check)}`}</Small> : null}
         </Column>
       ))}
     </Column>

@@ -1,10 +1,21 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
-import { Choices, Column, Disclosure, Field, Heading, Small, Strong, type ChoiceOption } from '@/client/ui';
-import { isLeft, wishLook, type Goal, type Zone } from '@/core/dossier';
+import {
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Heading,
+  Small,
+  Strong,
+  MomentField,
+  type ChoiceOption,
+} from '@/client/ui';
+import { isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
-import { zoneName } from '@/core/piece';
 import { DEFAULT_COLOUR } from '@/core/systems';
+import { lowerFirst } from '@/core/shared';
+import { readHex } from '@/core/colour';
 
 const COLOURS = [
   { code: '#F3EFE6', label: 'Lime white' },
@@ -127,7 +138,7 @@ export function Wishes({ goal, zones, onChange }: WishesProps) {
             {zones.map((zone) => (
               <Wished
                 key={zone.id}
-                title={`Look of the ${zoneName(zone).toLowerCase()}`}
+                title={`Look of the ${lowerFirst(zoneName(zone))}`}
                 options={[{ code: 'as_piece' as const, label: 'As the piece' }, ...LOOKS]}
                 value={isLeft({ goal }, zone) ? 'leave' : (goal.zones?.[zone.id]?.look ?? 'as_piece')}
                 onPick={(code) => set({ zones: wishLook(goal, zone, code).zones })}
@@ -160,10 +171,9 @@ function Wished<C extends string>({ title, options, value, onPick }: WishedProps
 /** Any other colour, as the six digits a paint shop or a screen gives. */
 function OwnColour({ colour, onPick }: { colour: string; onPick: (colour: string) => void }) {
   const [text, setText] = useState(colour);
-  const right = /^#[0-9a-fA-F]{6}$/.test(text.trim());
+  const own = readHex(text);
   const keep = (): void => {
-    const own = text.trim().toUpperCase();
-    if (right && own !== colour.toUpperCase()) onPick(own);
+    if (own && own !== readHex(colour)) onPick(own);
   };
   return (
     <Field
@@ -171,28 +181,16 @@ function OwnColour({ colour, onPick }: { colour: string; onPick: (colour: string
       value={text}
       onChange={setText}
       onBlur={keep}
-      error={right ? undefined : 'Six digits after a #, such as #F3EFE6.'}
+      error={own ? undefined : 'Six digits after a #, such as #F3EFE6.'}
     />
   );
 }
 
 /** The day it has to be ready: the plan says whether it can be. */
 function DueDate({ due, onPick }: { due: string; onPick: (due: string | undefined) => void }) {
-  const [text, setText] = useState(due);
-  const right = text.trim() === '' || (/^\d{4}-\d{2}-\d{2}$/.test(text.trim()) && !Number.isNaN(Date.parse(text)));
-  const keep = (): void => {
-    if (right && text.trim() !== due) onPick(text.trim() || undefined);
-  };
   return (
     <Column gap="$xs">
-      <Field
-        label="To be ready by"
-        value={text}
-        onChange={setText}
-        onBlur={keep}
-        placeholder="2026-12-24"
-        error={right ? undefined : 'A day as year-month-day, such as 2026-12-24.'}
-      />
+      <MomentField label="To be ready by" value={due} onChange={(picked) => onPick(picked || undefined)} />
       <Small>Leave it empty when there is no hurry.</Small>
     </Column>
   );

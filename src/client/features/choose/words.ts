@@ -1,5 +1,6 @@
 import { labelProduct } from '@/core/knowledge';
 import type { CoatingSystem, FailureMode, Risk, SystemLabel } from '@/core/systems';
+import { lowerFirst } from '@/core/shared';
 
 const LABELS: Record<SystemLabel, string> = {
   recommended: 'Best on balance',
@@ -15,8 +16,8 @@ export const systemName = (system: CoatingSystem): string =>
 
 /** All a system is best at. */
 export function systemTitle(system: CoatingSystem): string {
-  if (system.labels.length === 0) return `Another way, with ${mainPrimer(system).toLowerCase()}`;
-  const words = system.labels.map((label, i) => (i === 0 ? LABELS[label] : LABELS[label].toLowerCase()));
+  if (system.labels.length === 0) return `Another way, with ${lowerFirst(mainPrimer(system))}`;
+  const words = system.labels.map((label, i) => (i === 0 ? LABELS[label] : lowerFirst(LABELS[label])));
   return new Intl.ListFormat('en-GB').format(words);
 }
 

@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
-import { useGetExperienceQuery, usePieces } from '@/client/store';
+import { useGetExperienceQuery, useListReadingsQuery } from '@/client/store';
 import {
   Body,
   Card,
@@ -18,20 +18,12 @@ import {
   useTones,
 } from '@/client/ui';
 import type { Experience } from '@/core/dossier';
-import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS } from '@/core/knowledge';
-import {
-  buildFindings,
-  listViews,
-  type Cell,
-  type FindingsRow,
-  type FindingsView,
-  type PrepGroup,
-} from '@/core/learning';
-import { describeShare } from '@/core/shared';
-import { nameZone } from '@/core/piece';
-import { describeTreatment, judgeTest, KIND_WORDS } from '@/core/proof';
+import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type PrepGroup } from '@/core/knowledge';
+import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
+import { describeShare, lowerFirst } from '@/core/shared';
+import { describeTreatment } from '@/core/proof';
 import { CellMark } from './cell-mark';
-import { findReadings, namePrimer, sayComparison, sayCounts } from './words';
+import { namePrimer, sayComparison, sayCounts } from './words';
 
 const PREPS: Record<PrepGroup, string> = {
   none: 'not dulled',
@@ -152,41 +144,36 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
 /** The readings behind a figure, each leading to its piece. */
 function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: FindingsView }) {
   const tones = useTones();
-  const { pieces } = usePieces();
-  const readings = useMemo(() => findReadings(pieces ?? [], row, cell.primer, view), [pieces, row, cell.primer, view]);
+  const { substrate, finish } = row;
+  const { data: readings } = useListReadingsQuery({ substrate, finish, primer: cell.primer, ...view });
   return (
     <Column gap="$s" role="group" aria-label={`Readings of ${namePrimer(cell.primer)}`}>
       <Strong>{`Holds ${describeShare(cell.mean)}; nine chances in ten that it lies between ${Math.round(cell.lo * 100)} and ${Math.round(cell.hi * 100)} in 100.`}</Strong>
-      {readings.length === 0 ? (
+      {readings?.length === 0 ? (
         <Small>No test of it on this surface: what is shown comes from common practice and from its neighbours.</Small>
       ) : null}
-      {readings.map(({ dossier, test }, i) => {
-        const judged = judgeTest(test, dossier);
-        return (
-          <Row
-            key={i}
-            gap="$s"
-            alignItems="center"
-            justifyContent="space-between"
-            borderTopWidth={1}
-            borderColor="$line"
-            paddingTop="$s"
-          >
-            <Column flex={1}>
-              <Body>{`${KIND_WORDS[test.kind]}, ${describeTreatment(test.treatment).toLowerCase()}`}</Body>
-              <Link
-                href={`/piece/${dossier.piece.id ?? ''}/prove`}
-                style={{ color: tones.act, minHeight: 48, display: 'flex', alignItems: 'center' }}
-              >
-                {`${dossier.piece.name ?? 'A piece'}, ${nameZone(dossier, test.zone).toLowerCase()}`}
-              </Link>
-            </Column>
-            <StateMark tone={judged.verdict === 'pass' ? 'go' : 'stop'}>
-              {judged.verdict === 'pass' ? 'Held' : 'Failed'}
-            </StateMark>
-          </Row>
-        );
-      })}
+      {readings?.map(({ piece, pieceName, zone, kind, treatment, held }, i) => (
+        <Row
+          key={i}
+          gap="$s"
+          alignItems="center"
+          justifyContent="space-between"
+          borderTopWidth={1}
+          borderColor="$line"
+          paddingTop="$s"
+        >
+          <Column flex={1}>
+            <Body>{`${TEST_KIND_FACTS[kind].label}, ${lowerFirst(describeTreatment(treatment))}`}</Body>
+            <Link
+              href={`/piece/${piece}/prove`}
+              style={{ color: tones.act, minHeight: 48, display: 'flex', alignItems: 'center' }}
+            >
+              {`${pieceName ?? 'A piece'}, ${lowerFirst(zone)}`}
+            </Link>
+          </Column>
+          <StateMark tone={held ? 'go' : 'stop'}>{held ? 'Held' : 'Failed'}</StateMark>
+        </Row>
+      ))}
     </Column>
   );
 }

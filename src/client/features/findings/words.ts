@@ -1,8 +1,6 @@
-import type { Dossier, Test } from '@/core/dossier';
 import { PRIMER_FACTS, type PrimerCode } from '@/core/knowledge';
-import { groupPrep, modeOf, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
-import { judgeTest } from '@/core/proof';
-import { computeBelief, mostLikelyState } from '@/core/survey';
+import type { Cell, FindingsRow } from '@/core/learning';
+import { lowerFirst } from '@/core/shared';
 
 export const namePrimer = (primer: PrimerCode | 'none'): string =>
   primer === 'none' ? 'No primer' : PRIMER_FACTS[primer].label;
@@ -17,39 +15,12 @@ export function sayCounts({ patches, patchesHeld, tests }: Pick<Cell, 'patches' 
 
 /** Which of the two that lead is better, or what it would take to say. */
 export function sayComparison({ first, second, comparison }: NonNullable<FindingsRow['leaders']>): string {
-  const [one, two] = [namePrimer(first.primer), namePrimer(second.primer).toLowerCase()];
+  const [one, two] = [namePrimer(first.primer), lowerFirst(namePrimer(second.primer))];
   if (comparison.verdict === 'unknown') {
     if (comparison.strips === null) return `${one} and ${two} hold alike here, as far as strips could ever tell.`;
     const strips = comparison.strips === 1 ? '1 more strip' : `${comparison.strips} more strips`;
     return `${one} and ${two} cannot be told apart yet: ${strips} of each would.`;
   }
   if (comparison.verdict === 'first') return `${one} holds better than ${two} here.`;
-  return `${namePrimer(second.primer)} holds better than ${one.toLowerCase()} here.`;
-}
-
-/** The tests of all pieces that are about one primer on one surface, and count. */
-export function findReadings(
-  pieces: readonly Dossier[],
-  surface: Pick<FindingsRow, 'substrate' | 'finish'>,
-  primer: PrimerCode | 'none',
-  { mode, prep }: FindingsView,
-): { dossier: Dossier; test: Test }[] {
-  return pieces.flatMap((dossier) => {
-    const here = new Set(
-      (dossier.zones ?? [])
-        .filter((zone) => (dossier.tests ?? []).some((test) => test.zone === zone.id))
-        .filter((zone) => {
-          const state = mostLikelyState(computeBelief(dossier, zone));
-          return state.substrate === surface.substrate && state.finish === surface.finish;
-        })
-        .map(({ id }) => id),
-    );
-    return (dossier.tests ?? [])
-      .filter(
-        (test) => here.has(test.zone) && modeOf(test.kind) === mode && (test.treatment?.primer ?? 'none') === primer,
-      )
-      .filter((test) => test.treatment && groupPrep(test.treatment.prep ?? 'none') === prep)
-      .filter((test) => ['pass', 'fail'].includes(judgeTest(test, dossier).verdict))
-      .map((test) => ({ dossier, test }));
-  });
+  return `${namePrimer(second.primer)} holds better than ${lowerFirst(one)} here.`;
 }

@@ -22,13 +22,13 @@ import {
   leaveZone,
   takeUpZone,
   toZoneFacts,
+  zoneName,
   type Observation,
   type PieceChange,
   type RemovedZone,
   type Zone,
 } from '@/core/dossier';
 import { ROLES, type RoleCode } from '@/core/knowledge';
-import { zoneName } from '@/core/piece';
 import { assignShapes, bringBack, buildTemplate, listParts, mergeZones, splitZone, type Shape } from '@/core/templates';
 
 const ROLE_LABELS: Readonly<Record<RoleCode, string>> = {

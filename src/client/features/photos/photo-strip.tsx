@@ -1,9 +1,9 @@
 import { Image } from 'react-native';
 import { photoPath } from '@/contract';
 import { Button, Column, Row, Small, Subheading } from '@/client/ui';
-import type { Dossier, PieceChange, Zone } from '@/core/dossier';
-import { zoneName } from '@/core/piece';
+import { zoneName, type Dossier, type PieceChange, type Zone } from '@/core/dossier';
 import { PhotoButton } from './photo-button';
+import { lowerFirst } from '@/core/shared';
 
 interface PhotoStripProps {
   dossier: Dossier;
@@ -14,7 +14,7 @@ interface PhotoStripProps {
 /** Pictures of a zone, newest first. */
 export function PhotoStrip({ dossier, zone, change }: PhotoStripProps) {
   const photos = (dossier.photos ?? []).filter((photo) => photo.zone === zone.id).reverse();
-  const name = zoneName(zone).toLowerCase();
+  const name = lowerFirst(zoneName(zone));
   return (
     <Column gap="$s" render="section" aria-label="Pictures">
       {photos.length > 0 ? <Subheading>{`Pictures of the ${name}`}</Subheading> : null}

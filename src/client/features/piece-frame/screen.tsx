@@ -12,6 +12,8 @@ interface ScreenProps {
   children: ReactNode;
   /** The one main action, at the thumb. */
   action?: ReactNode;
+  /** Off where what is in it scrolls by itself. */
+  scrolls?: boolean;
 }
 
 const ActionPlace = createContext<HTMLElement | null>(null);
@@ -23,7 +25,7 @@ export function MainAction({ children }: { children: ReactNode }) {
 }
 
 /** The frame of every screen: header, what is scrolled, and the main action at the bottom. */
-export function Screen({ title, header, children, action }: ScreenProps) {
+export function Screen({ title, header, children, action, scrolls = true }: ScreenProps) {
   const tones = useTones();
   const [place, setPlace] = useState<HTMLElement | null>(null);
   useEffect(() => {
@@ -33,14 +35,20 @@ export function Screen({ title, header, children, action }: ScreenProps) {
     <View flex={1} backgroundColor="$ground" render="main">
       {header}
       <ServerNotices />
-      <ScrollView
-        style={{ flex: 1, backgroundColor: tones.ground }}
-        contentContainerStyle={{ padding: 16, paddingBottom: 32 }}
-      >
-        <View width="100%" maxWidth={1180} alignSelf="center" gap="$l">
-          <ActionPlace.Provider value={place}>{children}</ActionPlace.Provider>
-        </View>
-      </ScrollView>
+      <ActionPlace.Provider value={place}>
+        {scrolls ? (
+          <ScrollView
+            style={{ flex: 1, backgroundColor: tones.ground }}
+            contentContainerStyle={{ padding: 16, paddingBottom: 32 }}
+          >
+            <View width="100%" maxWidth={1180} alignSelf="center" gap="$l">
+              {children}
+            </View>
+          </ScrollView>
+        ) : (
+          children
+        )}
+      </ActionPlace.Provider>
       <View ref={(node) => setPlace(node as HTMLElement | null)} />
       {action ? (
         <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">

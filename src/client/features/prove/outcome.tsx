@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Body, Button, Choices, Column, Disclosure, Row, Small } from '@/client/ui';
 import { makeId } from '@/client/store';
-import type { Dossier, Outcome } from '@/core/dossier';
-import { nameZone, zoneName } from '@/core/piece';
+import { nameZone, zoneName, type Dossier, type Outcome } from '@/core/dossier';
 
 /** How the piece fared in use: what came back teaches more than a patch. */
 export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onRecord: (outcome: Outcome) => void }) {

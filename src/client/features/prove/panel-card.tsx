@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   Body,
   Button,
@@ -13,8 +13,8 @@ import {
   type Tone,
   printSvg,
 } from '@/client/ui';
-import type { Dossier, Panel } from '@/core/dossier';
-import { writeCalendar } from '@/core/calendar';
+import type { writeCalendar } from '@/core/calendar';
+import { nameZone, type Dossier, type Panel } from '@/core/dossier';
 import {
   drawStripMap,
   listReadings,
@@ -24,9 +24,9 @@ import {
   type Moment,
 } from '@/core/panel';
 import { judgeTest, traceDrift } from '@/core/proof';
-import { nameZone } from '@/core/piece';
 import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
+import { lowerFirst } from '@/core/shared';
 
 interface PanelCardProps {
   dossier: Dossier;
@@ -45,7 +45,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const [now] = useState(() => new Date().toISOString());
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
-  const title = `${dossier.piece.name ?? 'Piece'}, ${nameZone(dossier, panel.zone).toLowerCase()}`;
+  const title = `${dossier.piece.name ?? 'Piece'}, ${lowerFirst(nameZone(dossier, panel.zone))}`;
   const moments = scheduleMoments(panel, dossier.climate);
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   return (
@@ -87,13 +87,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
               <SaveLink name="strip-map.svg" type="image/svg+xml" text={drawStripMap(panel, title)}>
                 Save the map (SVG)
               </SaveLink>
-              <SaveLink
-                name="panel.ics"
-                type="text/calendar"
-                text={writeCalendar(title, panel.id, moments, panel.coated_at ?? now, now)}
-              >
-                Save the times (calendar)
-              </SaveLink>
+              <SaveTimes title={title} panel={panel} moments={moments} now={now} />
             </Row>
             {read ? null : (
               <Button look="quiet" onPress={onRemove}>
@@ -104,6 +98,20 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
         )}
       </Disclosure>
     </Card>
+  );
+}
+
+/** What writes the file is fetched with the first look at it. */
+function SaveTimes({ title, panel, moments, now }: { title: string; panel: Panel; moments: Moment[]; now: string }) {
+  const [write, setWrite] = useState<typeof writeCalendar | null>(null);
+  useEffect(() => {
+    void import('@/core/calendar').then((calendar) => setWrite(() => calendar.writeCalendar));
+  }, []);
+  if (!write) return null;
+  return (
+    <SaveLink name="panel.ics" type="text/calendar" text={write(title, panel.id, moments, panel.coated_at ?? now, now)}>
+      Save the times (calendar)
+    </SaveLink>
   );
 }
 
@@ -125,7 +133,7 @@ function Due({ reading, onPhotograph }: { reading: DueReading; onPhotograph: (mo
   const words = { later: 'Next', due: 'Due now', overdue: 'Overdue' }[reading.state];
   return (
     <Column gap="$s">
-      <StateMark tone={TONES[reading.state]}>{`${words}: ${reading.moment.what.toLowerCase()}`}</StateMark>
+      <StateMark tone={TONES[reading.state]}>{`${words}: ${lowerFirst(reading.moment.what)}`}</StateMark>
       <Small>{`${sayDate(reading.dueAt)}. Strips ${reading.strips.join(', ')}.`}</Small>
       {reading.moment.bleedAt && reading.state !== 'later' ? (
         <Button onPress={() => onPhotograph(reading.moment)}>Measure bleed from a photograph</Button>

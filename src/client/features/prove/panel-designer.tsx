@@ -15,12 +15,21 @@ import {
   Strong,
   Toggle,
 } from '@/client/ui';
-import type { Dossier, Panel, Treatment, Zone } from '@/core/dossier';
-import { PREPS, PRIMER_FACTS, PRIMERS, type PrepCode, type PrimerCode, type TestKind } from '@/core/knowledge';
+import { zoneName, type Dossier, type Panel, type Treatment, type Zone } from '@/core/dossier';
+import {
+  PREPS,
+  PRIMER_FACTS,
+  PRIMERS,
+  PREP_FACTS,
+  type PrepCode,
+  type PrimerCode,
+  type TestKind,
+} from '@/core/knowledge';
 import { crossFactors, designPanel, listTreatments, type PanelDesign, type Proposal } from '@/core/panel';
-import { zoneName } from '@/core/piece';
-import { describeTreatment, PREP_LABELS } from '@/core/proof';
+import { describeTreatment } from '@/core/proof';
+import { COMMON_KIND_OPTIONS } from './kinds';
 import { StripMap } from './strip-map';
+import { lowerFirst } from '@/core/shared';
 
 interface PanelDesignerProps {
   dossier: Dossier;
@@ -42,13 +51,6 @@ export function PanelDesigner({ dossier, zone, onMake }: PanelDesignerProps) {
   }
   return <Designer key={zone.id} zone={zone} proposal={answer} onMake={onMake} />;
 }
-
-const KINDS: readonly { code: TestKind; label: string }[] = [
-  { code: 'nail', label: 'Thumbnail' },
-  { code: 'cross_cut', label: 'Cross-cut' },
-  { code: 'fork', label: 'Fork' },
-  { code: 'bleed_watch', label: 'Bleed watch' },
-];
 
 function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; onMake: (panel: Panel) => void }) {
   const [id] = useState(makeId);
@@ -75,7 +77,7 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
   const base = { ...treatments[0], product: undefined };
   return (
     <Card gap="$m" render="section" aria-label="Test panel">
-      <Heading>Test panel for the {zoneName(zone).toLowerCase()}</Heading>
+      <Heading>Test panel for the {lowerFirst(zoneName(zone))}</Heading>
       <Body>{proposal.why}</Body>
       {design.ok ? (
         <>
@@ -113,7 +115,7 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
             ))}
             <Choices
               label="Preparation"
-              options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))}
+              options={PREPS.map((code) => ({ code, label: PREP_FACTS[code].label }))}
               value={prep}
               onPick={setPrep}
             />
@@ -158,7 +160,7 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
               onPick={(code) => setReplicates(Number(code))}
             />
             <Row gap="$s" flexWrap="wrap">
-              {KINDS.map(({ code, label }) => (
+              {COMMON_KIND_OPTIONS.map(({ code, label }) => (
                 <Toggle
                   key={code}
                   label={label}

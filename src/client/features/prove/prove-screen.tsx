@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { makeId } from '@/client/store';
 import { Button, Choices, Column, Disclosure, Notice, useIsWide } from '@/client/ui';
-import type { Panel } from '@/core/dossier';
+import { zoneName, type Panel } from '@/core/dossier';
 import { listReadings, type Moment } from '@/core/panel';
-import { judgeGates, zoneName } from '@/core/piece';
+import { judgeGates } from '@/core/piece';
 import { limitsOf, type Gate } from '@/core/proof';
 import { GateCard } from './gate-card';
 import { GateLimits } from './gate-limits';
@@ -14,7 +14,8 @@ import { ServiceOutcome } from './outcome';
 import { PanelCard } from './panel-card';
 import { PanelDesigner } from './panel-designer';
 import { StripReader } from './strip-reader';
-import { hoursSince, TestForm, type Patch } from './test-form';
+import { hoursSince, type Patch } from './test-draft';
+import { TestForm } from './test-form';
 import { TestList } from './test-list';
 
 /** Prove: scratch a patch before the piece is painted. The gate says whether to go on. */

@@ -1,6 +1,7 @@
+import type { ReactElement } from 'react';
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTones } from '@/client/ui';
-import type { TestKind } from '@/core/knowledge';
+import { TEST_KIND_FACTS, type TestKind, type TestKindFact } from '@/core/knowledge';
 
 const WIDTH = 56;
 const HEIGHT = 40;
@@ -17,20 +18,24 @@ const BARE = [
 /** A small picture of each class of a test: what to hold the patch against. */
 export function ScoreGlyph({ kind, score }: { kind: TestKind; score: number }) {
   const tones = useTones();
+  const { drawing } = TEST_KIND_FACTS[kind];
   return (
     <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
       <Rect x={0.5} y={0.5} width={WIDTH - 1} height={HEIGHT - 1} fill={tones.card} stroke={tones.line} />
-      {kind === 'cross_cut' ? <Lattice score={score} ink={tones.ink} bare={tones.stop} /> : null}
-      {kind === 'x_cut' ? <CrossedCut score={score} ink={tones.ink} bare={tones.stop} /> : null}
-      {kind === 'bleed_watch' ? <Bleed score={score} stain={tones.wait} line={tones.line} /> : null}
-      {kind === 'tape' ? <Specks score={score} bare={tones.stop} /> : null}
-      {kind === 'water' ? <Ring score={score} ink={tones.wait} /> : null}
-      {['nail', 'fork', 'coin', 'blade'].includes(kind) ? (
-        <Strokes score={score} ink={tones.softInk} bare={tones.stop} />
-      ) : null}
+      {drawing ? DRAWINGS[drawing]({ score, tones }) : null}
     </Svg>
   );
 }
+
+type Drawing = (props: { score: number; tones: ReturnType<typeof useTones> }) => ReactElement;
+const DRAWINGS: Record<NonNullable<TestKindFact['drawing']>, Drawing> = {
+  lattice: ({ score, tones }) => <Lattice score={score} ink={tones.ink} bare={tones.stop} />,
+  x_cut: ({ score, tones }) => <CrossedCut score={score} ink={tones.ink} bare={tones.stop} />,
+  stain: ({ score, tones }) => <Bleed score={score} stain={tones.wait} line={tones.line} />,
+  specks: ({ score, tones }) => <Specks score={score} bare={tones.stop} />,
+  ring: ({ score, tones }) => <Ring score={score} ink={tones.wait} />,
+  strokes: ({ score, tones }) => <Strokes score={score} ink={tones.softInk} bare={tones.stop} />,
+};
 
 function Lattice({ score, ink, bare }: { score: number; ink: string; bare: string }) {
   const cell = 7;

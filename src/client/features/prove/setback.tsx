@@ -3,6 +3,7 @@ import { useMeasures, useWithShop } from '@/client/store';
 import { Column, Small, Strong } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { describeTreatment } from '@/core/proof';
+import { lowerFirst } from '@/core/shared';
 
 /** After a failure: what is next best for this zone, and what the failure costs in days and money. */
 export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {
@@ -31,7 +32,7 @@ export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {
   ];
   return (
     <Column gap={2}>
-      <Strong>{`Next best: ${describeTreatment(next.treatment).toLowerCase()}`}</Strong>
+      <Strong>{`Next best: ${lowerFirst(describeTreatment(next.treatment))}`}</Strong>
       <Small>{`What it costs: ${costs.join('; ')}.`}</Small>
     </Column>
   );

@@ -13,11 +13,11 @@ import {
   Strong,
   type Tone,
 } from '@/client/ui';
-import { correctTest, type Dossier, type Test, type Zone } from '@/core/dossier';
+import { correctTest, zoneName, type Dossier, type Test, type Zone } from '@/core/dossier';
+import { TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
-import { zoneName } from '@/core/piece';
-import { describeTreatment, judgeTest, KIND_WORDS, type JudgedTest } from '@/core/proof';
-import { listAnswers, makeReading } from './kinds';
+import { describeTreatment, judgeTest, listAnswers, makeReading, sayReading, type JudgedTest } from '@/core/proof';
+import { lowerFirst } from '@/core/shared';
 
 const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
   pass: { tone: 'go', word: 'Held' },
@@ -39,7 +39,7 @@ export function TestList({ dossier, zone, onWithdraw, onCorrect }: TestListProps
   if (tests.length === 0) return null;
   return (
     <Column gap="$s">
-      <Heading>Tests on the {zoneName(zone).toLowerCase()}</Heading>
+      <Heading>Tests on the {lowerFirst(zoneName(zone))}</Heading>
       {tests.map((test, i) => (
         <TestRow key={test.id ?? i} test={test} dossier={dossier} onWithdraw={onWithdraw} onCorrect={onCorrect} />
       ))}
@@ -54,16 +54,14 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
   return (
     <Card gap="$xs">
       <Row justifyContent="space-between" gap="$s">
-        <Strong>{`${KIND_WORDS[test.kind]}${test.strip ? `, strip ${test.strip}` : ''}`}</Strong>
+        <Strong>{`${TEST_KIND_FACTS[test.kind].label}${test.strip ? `, strip ${test.strip}` : ''}`}</Strong>
         <StateMark tone={tone}>{word}</StateMark>
       </Row>
       <Small>{describeTreatment(test.treatment)}</Small>
       <Body>{judged.says}</Body>
       {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
       {(test.earlier ?? []).map((before, i) => (
-        <Small
-          key={i}
-        >{`Before: ${JSON.stringify(before.reading).replace(/[{}"]/g, '').replaceAll(',', ', ').replaceAll(':', ' ')}`}</Small>
+        <Small key={i}>{`Before: ${sayReading(test.kind, before.reading)}.`}</Small>
       ))}
       {test.id && correcting ? (
         <CorrectionForm

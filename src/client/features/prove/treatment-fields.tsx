@@ -1,7 +1,7 @@
 import { Choices, Column, Strong } from '@/client/ui';
 import type { Treatment } from '@/core/dossier';
-import { PREPS, PRIMER_FACTS, PRIMERS, type PrepCode, type PrimerCode } from '@/core/knowledge';
-import { describeTreatment, PREP_LABELS } from '@/core/proof';
+import { PREPS, PRIMER_FACTS, PRIMERS, PREP_FACTS, type PrepCode, type PrimerCode } from '@/core/knowledge';
+import { describeTreatment } from '@/core/proof';
 
 interface TreatmentFieldsProps {
   values: { prep: PrepCode; primer: PrimerCode | 'none'; coats: number };
@@ -19,7 +19,7 @@ export function TreatmentFields({ values, treatment, onSet }: TreatmentFieldsPro
       <Column gap="$m" paddingTop="$s">
         <Choices
           label="Preparation"
-          options={PREPS.map((code) => ({ code, label: PREP_LABELS[code] ?? code }))}
+          options={PREPS.map((code) => ({ code, label: PREP_FACTS[code].label }))}
           value={values.prep}
           onPick={(prep) => onSet('prep', prep)}
         />

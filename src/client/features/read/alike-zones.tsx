@@ -1,7 +1,7 @@
 import { Button, Column, Disclosure, Row, Small, Strong, Toggle } from '@/client/ui';
-import { toZoneFacts, type Zone } from '@/core/dossier';
-import { zoneName } from '@/core/piece';
+import { toZoneFacts, zoneName, type Zone } from '@/core/dossier';
 import type { ReadingParts } from './reading-words';
+import { lowerFirst } from '@/core/shared';
 
 /** Alike zones are read once: the others take this zone's answers, and an answer of their own is an exception. */
 export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { others: readonly Zone[] }) {
@@ -14,9 +14,9 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
     return (
       <Column gap="$s">
         <Small>
-          {`Read like ${zoneName(leader).toLowerCase()}. A check made here counts for this zone alone; the lead test is always made here.`}
+          {`Read like ${lowerFirst(zoneName(leader))}. A check made here counts for this zone alone; the lead test is always made here.`}
         </Small>
-        <Button onPress={() => link(zone, undefined)}>{`Read it apart from ${zoneName(leader).toLowerCase()}`}</Button>
+        <Button onPress={() => link(zone, undefined)}>{`Read it apart from ${lowerFirst(zoneName(leader))}`}</Button>
       </Column>
     );
   }
@@ -28,13 +28,13 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
     <Disclosure
       label={
         alike.length > 0
-          ? `Also read: ${alike.map((other) => zoneName(other).toLowerCase()).join(', ')}`
+          ? `Also read: ${alike.map((other) => lowerFirst(zoneName(other))).join(', ')}`
           : 'Other zones are just like it'
       }
     >
       {() => (
         <Column gap="$s">
-          <Strong>{`Just like ${zoneName(zone).toLowerCase()}`}</Strong>
+          <Strong>{`Just like ${lowerFirst(zoneName(zone))}`}</Strong>
           <Small>These take its answers. Each keeps exceptions of its own, and its own lead test.</Small>
           <Row flexWrap="wrap" gap="$s">
             {[...free]

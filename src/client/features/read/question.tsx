@@ -12,18 +12,17 @@ import {
   Row,
   Small,
   useIsWide,
-  useKeys,
   type ChoiceOption,
 } from '@/client/ui';
-import type { Observation, Zone } from '@/core/dossier';
+import { zoneName, type Observation, type Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
-import { zoneName } from '@/core/piece';
 import { mayCheck, nextQuestion, type Circumstance } from '@/core/survey';
 import { CheckCard } from './check-card';
 import { Clash } from './evidence';
 import { MoistureCard } from './moisture-card';
 import type { ReadingParts } from './reading-words';
 import { BeliefLine } from './verdict';
+import { lowerFirst } from '@/core/shared';
 
 interface QuestionProps extends ReadingParts {
   place: Circumstance;
@@ -87,7 +86,7 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
           onNextZone={onNextZone}
         />
       ) : null}
-      <UndoLast zone={zone} change={change} />
+      <TakeBackLast zone={zone} change={change} />
       {stopped ? null : (
         <Choices
           label="Where it stands"
@@ -111,25 +110,18 @@ const PLACES: readonly ChoiceOption<Circumstance>[] = [
   { code: 'kerb', label: 'At the kerb', hint: 'looks only' },
 ];
 
-function UndoLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
+function TakeBackLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
   const last = zone.observations?.at(-1);
   const id = last?.id;
   if (id === undefined) return null;
   const answer = findCheck(last?.check ?? '')?.answers.find(({ code }) => code === last?.result)?.label;
   return (
-    <UndoButton
-      label={answer ? `Take back “${answer}”` : 'Take back the last answer'}
-      onUndo={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}
-    />
-  );
-}
-
-function UndoButton({ label, onUndo }: { label: string; onUndo: () => void }) {
-  useKeys({ u: onUndo });
-  return (
     <Row>
-      <Button look="quiet" onPress={onUndo}>
-        {label}
+      <Button
+        look="quiet"
+        onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}
+      >
+        {answer ? `Take back “${answer}”` : 'Take back the last answer'}
       </Button>
     </Row>
   );
@@ -155,7 +147,7 @@ function Settled({ zone, place, clash, more, onNextZone }: SettledProps) {
           : place === 'kerb'
             ? 'What has to be wetted, rubbed or waited for comes in the workshop.'
             : zone.observations?.length || zone.like
-              ? `The ${zoneName(zone).toLowerCase()} is read.`
+              ? `The ${lowerFirst(zoneName(zone))} is read.`
               : 'What is known of the piece says enough about this zone.'}
       </Body>
       {more ? (

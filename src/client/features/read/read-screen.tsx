@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { placePicked, type AppDispatch, type RootState } from '@/client/store';
+import { diagnosesOf, placePicked, type AppDispatch, type RootState } from '@/client/store';
 import { PhotoStrip } from '@/client/features/photos';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import {
@@ -18,9 +18,8 @@ import {
   useKeys,
   type Place,
 } from '@/client/ui';
-import { listTreated, type Dossier, type Zone } from '@/core/dossier';
-import { judgeReadingState, zoneName, type ReadingState } from '@/core/piece';
-import { diagnosePiece } from '@/core/survey';
+import { listTreated, zoneName, type Dossier, type Zone } from '@/core/dossier';
+import { judgeReadingState, type ReadingState } from '@/core/piece';
 import { assignShapes, buildTemplate } from '@/core/templates';
 import { AlikeZones } from './alike-zones';
 import { DefectList } from './defect-list';
@@ -40,13 +39,13 @@ export function ReadScreen() {
 
 function countSettled(dossier: Dossier): string {
   const ids = new Set(listTreated(dossier).map(({ id }) => id));
-  const settled = diagnosePiece(dossier).filter(({ id, settled: done }) => done && ids.has(id)).length;
+  const settled = diagnosesOf(dossier).filter(({ id, settled: done }) => done && ids.has(id)).length;
   return `${settled} of ${ids.size} settled`;
 }
 
 function ReadAction({ dossier }: PieceParts) {
   const ids = new Set(listTreated(dossier).map(({ id }) => id));
-  const open = diagnosePiece(dossier).filter(({ id, settled }) => !settled && ids.has(id));
+  const open = diagnosesOf(dossier).filter(({ id, settled }) => !settled && ids.has(id));
   const to = `/piece/${dossier.piece.id ?? ''}/choose` as const;
   return (
     <Button look={open.length === 0 ? 'main' : 'plain'} grow onPress={() => router.replace(to)}>
@@ -62,7 +61,7 @@ function Reading({ dossier, change }: PieceParts) {
   const zones = listTreated(dossier);
   const dispatch = useDispatch<AppDispatch>();
   const place = useSelector((state: RootState) => state.settings.place);
-  const diagnoses = useMemo(() => diagnosePiece(dossier, place), [dossier, place]);
+  const diagnoses = diagnosesOf(dossier, place);
   const shapes = useMemo(
     () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
     [dossier],

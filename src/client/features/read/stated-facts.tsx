@@ -2,7 +2,7 @@ import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { toZoneFacts } from '@/core/dossier';
 import { FINISH_FACTS, FINISHES, SUBSTRATE_FACTS, SUBSTRATES } from '@/core/knowledge';
 import type { ReadingParts } from './reading-words';
-import { upperFirst } from '@/core/shared';
+import { upperFirst, lowerFirst } from '@/core/shared';
 
 const MATERIALS = [
   { code: 'none', label: 'I do not know' },
@@ -24,7 +24,7 @@ export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'chang
     change({ type: 'zone_set', zoneId: zone.id, facts: { ...facts, ...said } });
   };
   const said = [
-    stated.substrate && SUBSTRATE_FACTS[stated.substrate].label.toLowerCase(),
+    stated.substrate && lowerFirst(SUBSTRATE_FACTS[stated.substrate].label),
     stated.finish && FINISH_FACTS[stated.finish].label,
   ].filter(Boolean);
   return (

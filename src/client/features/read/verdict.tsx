@@ -76,7 +76,7 @@ function Needs({ needs }: { needs: readonly Need[] }) {
             </Strong>
             <Column flex={1}>
               <Body>{need.extent === 'spot' ? `${need.label}, on the spots` : need.label}</Body>
-              <Small>{need.why.split(' Chance that')[0]}</Small>
+              <Small>{need.because ?? need.why}</Small>
             </Column>
           </Row>
         ))}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Button, Choices, Column, Field, Row, Strong } from '@/client/ui';
+import { Button, Choices, Column, Field, MomentField, Row, Strong } from '@/client/ui';
 import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
 import { readTin, type TinTexts } from './read-tin';
 
@@ -19,7 +19,6 @@ const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string }[] 
   { name: 'solids_pct', label: 'Solids by volume', unit: '%' },
   { name: 'cure_days', label: 'Hard after', unit: 'days' },
   { name: 'price', label: 'Paid' },
-  { name: 'opened_on', label: 'Opened on' },
 ];
 
 interface TinFormProps {
@@ -34,7 +33,10 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
   const [texts, setTexts] = useState<TinTexts>(
     () =>
       Object.fromEntries(
-        FIELDS.map(({ name }) => [name, shown[name] === undefined ? '' : String(shown[name])]),
+        [...FIELDS.map(({ name }) => name), 'opened_on' as const].map((name) => [
+          name,
+          shown[name] === undefined ? '' : String(shown[name]),
+        ]),
       ) as TinTexts,
   );
   const [thinner, setThinner] = useState(tin.thinner);
@@ -56,6 +58,12 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
           error={errors[name]}
         />
       ))}
+      <MomentField
+        label="Opened on"
+        value={texts.opened_on}
+        onChange={(text) => setTexts({ ...texts, opened_on: text })}
+        error={errors.opened_on}
+      />
       <Strong>Thinned with</Strong>
       <Choices label="Thinned with" options={THINNERS} value={thinner} onPick={setThinner} />
       <Row gap="$s" flexWrap="wrap">

@@ -1,8 +1,9 @@
 import { View } from '@tamagui/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useNow, usePieces, useShelf, useWorkshop, zoneOfShop } from '@/client/store';
+import { useNow, useInWork, useShelf, useWorkshop, zoneOfShop } from '@/client/store';
 import { Button, Row, Strong, ToneIcon } from '@/client/ui';
-import { airOf, isInWork, listClocks } from '@/core/work';
+import { lowerFirst } from '@/core/shared';
+import { airOf, listClocks } from '@/core/work';
 
 const LOOK_EVERY_MS = 15_000;
 
@@ -16,7 +17,7 @@ interface Rung {
  * screen and a mark in the title. Only what becomes ready while the page is open is told.
  */
 export function ClockWatch() {
-  const { pieces } = usePieces();
+  const { pieces } = useInWork();
   const { workshop } = useWorkshop();
   const tins = useShelf();
   const now = useNow(LOOK_EVERY_MS);
@@ -25,11 +26,11 @@ export function ClockWatch() {
   const timeZone = zoneOfShop(workshop);
   const clocks = useMemo(() => {
     const climate = airOf({ workshop, now, timeZone });
-    return (pieces ?? []).filter(isInWork).flatMap((dossier) =>
+    return (pieces ?? []).flatMap((dossier) =>
       listClocks(dossier, tins, climate, now).map((clock) => ({
         id: `${clock.piece}${clock.at}${clock.where}`,
         recoatAt: clock.recoatAt,
-        words: `${dossier.piece.name ?? 'A piece'}: ${clock.what.toLowerCase()} is ready for the next coat`,
+        words: `${dossier.piece.name ?? 'A piece'}: ${lowerFirst(clock.what)} is ready for the next coat`,
       })),
     );
   }, [pieces, tins, workshop, timeZone, now]);

@@ -9,6 +9,7 @@ import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@
 import { config } from '@/client/ui/tamagui.config';
 import { ClockWatch } from './clock-watch';
 import { NavBar } from './nav-bar';
+import { UndoBar } from './undo-bar';
 
 /** The outermost frame: store, theme, and the list of keys. */
 export function Shell() {
@@ -27,6 +28,8 @@ function Themed() {
   const system = useColorScheme();
   const wide = useIsWide();
   const scheme = preferred === 'system' ? (system === 'dark' ? 'dark' : 'light') : preferred;
+  // The frame in the page itself stood in for this one.
+  useEffect(() => document.getElementById('frame')?.remove(), []);
   useEffect(() => {
     document.documentElement.dataset.scheme = scheme;
     document.documentElement.lang = 'en';
@@ -36,7 +39,10 @@ function Themed() {
       <View flex={1} height="100%" backgroundColor="$ground" flexDirection={wide ? 'row' : 'column-reverse'}>
         <NavBar />
         <View flex={1} minHeight={0}>
-          <Slot />
+          <View flex={1} minHeight={0}>
+            <Slot />
+          </View>
+          <UndoBar />
         </View>
         <KeyHelp />
         <ClockWatch />
@@ -48,7 +54,7 @@ function Themed() {
 const KEYS: readonly [string, string][] = [
   ['1 – 9', 'answer the check'],
   ['0', 'can’t tell'],
-  ['u', 'take the last answer back'],
+  ['u', 'undo what was done last'],
   ['← →', 'the zone before, the next zone'],
   ['n', 'new piece'],
   ['t', 'today'],

@@ -1,2 +1,2 @@
-export { makeTimes, saySpan, sayUntil, type Times } from './times';
+export { makeTimes, sayDate, saySpan, sayUntil, type Times } from './times';
 export { useShopPlan, type ShopView } from './use-shop-plan';

@@ -6,6 +6,8 @@ export interface Times {
   moment: (at: string, now: string) => string;
   /** "Sat 28 Nov". */
   day: (at: string) => string;
+  /** "Sat 28". */
+  shortDay: (at: string) => string;
 }
 
 export function makeTimes(timeZone: string): Times {
@@ -15,10 +17,12 @@ export function makeTimes(timeZone: string): Times {
   };
   const clock = format({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const day = format({ weekday: 'short', day: 'numeric', month: 'short' });
+  const shortDay = format({ weekday: 'short', day: 'numeric' });
   const date = format({ year: 'numeric', month: '2-digit', day: '2-digit' });
   return {
     clock,
     day: (at) => day(at).replace(',', ''),
+    shortDay: (at) => shortDay(at).replace(',', ''),
     moment: (at, now) => {
       if (date(at) === date(now)) return `today ${clock(at)}`;
       const tomorrow = new Date(Date.parse(now) + 86_400_000).toISOString();
@@ -28,6 +32,19 @@ export function makeTimes(timeZone: string): Times {
       return `${day(at).replace(',', '')}, ${clock(at)}`;
     },
   };
+}
+
+const CALENDAR = new Intl.DateTimeFormat('en-GB', {
+  timeZone: 'UTC',
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+});
+
+/** A calendar day, whatever the zone: "2026-11-28" → "Sat 28 Nov", with its year where that is another than `now`'s. */
+export function sayDate(day: string, now: string): string {
+  const words = CALENDAR.format(new Date(`${day}T12:00:00Z`)).replace(',', '');
+  return day.slice(0, 4) === now.slice(0, 4) ? words : `${words} ${day.slice(0, 4)}`;
 }
 
 /** How long until then: "2 h 10", "35 min", "3 days". */

@@ -1,10 +1,17 @@
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { usePlanner, type ShopAnswer, type ShopQuestion } from '@/client/features/planner';
-import { useNow, usePieces, useShelf, useWorkshop, zoneOfShop, type RootState } from '@/client/store';
-import type { Dossier } from '@/core/dossier';
+import {
+  useInWork,
+  useListTimesQuery,
+  useNow,
+  useShelf,
+  useWorkshop,
+  zoneOfShop,
+  type RootState,
+} from '@/client/store';
+import type { Dossier, LogEntry } from '@/core/dossier';
 import type { Workshop } from '@/core/workshop';
-import { isInWork } from '@/core/work';
 
 /** A plan is made anew this often, for the day goes on. */
 const PLAN_EVERY_MS = 5 * 60_000;
@@ -14,7 +21,10 @@ export interface ShopView {
   answer: ShopAnswer | null;
   /** It is the answer to things as they now are. */
   fresh: boolean;
+  /** Those in work. */
   pieces: Dossier[] | undefined;
+  /** All the shop has. */
+  total: number;
   workshop: Workshop;
   timeZone: string;
   loading: boolean;
@@ -24,31 +34,39 @@ export interface ShopView {
 
 /** The plan of the whole shop, made anew when anything it hangs on changes. */
 export function useShopPlan(): ShopView {
-  const { pieces, loading, failed, retry } = usePieces();
+  const { pieces, total, loading, failed, retry } = useInWork();
+  const { data: timed, isLoading: timing } = useListTimesQuery();
   const { workshop, loading: opening } = useWorkshop();
   const tins = useShelf();
   const tick = useNow(PLAN_EVERY_MS);
   const { freeUntil, saidAt } = useSelector((state: RootState) => state.bench);
   const timeZone = zoneOfShop(workshop);
   const question = useMemo((): ShopQuestion | null => {
-    if (!pieces || opening) return null;
+    if (!pieces || opening || timing) return null;
     // Time goes on between the ticks: what was just done or said is never in the future.
     const events = [saidAt, workshop.air.at(-1)?.at, ...pieces.flatMap(({ log = [] }) => log.map(({ at }) => at))];
     const clock = Math.max(Date.parse(tick), ...events.flatMap((at) => (at ? [Date.parse(at)] : [])));
     const left = freeUntil ? Math.floor((Date.parse(freeUntil) - clock) / 60_000) : 0;
     return {
-      dossiers: pieces.filter(isInWork).map(withoutPictures),
-      paced: pieces.flatMap(({ log }) => (log && log.length > 0 ? [{ log }] : [])),
+      dossiers: pieces.map(withoutPictures),
+      paced: withOwn(timed ?? [], pieces),
       tins: [...tins],
       workshop,
       now: new Date(clock).toISOString(),
       timeZone,
       freeFor: Math.max(0, left),
     };
-  }, [pieces, opening, tins, workshop, timeZone, freeUntil, saidAt, tick]);
+  }, [pieces, timed, opening, timing, tins, workshop, timeZone, freeUntil, saidAt, tick]);
   const request = useMemo(() => (question ? { kind: 'shop' as const, ...question } : null), [question]);
   const { answer, fresh } = usePlanner(request);
-  return { question, answer, fresh, pieces, workshop, timeZone, loading, failed, retry };
+  return { question, answer, fresh, pieces, total, workshop, timeZone, loading, failed, retry };
+}
+
+/** The times the server knows, with those of the pieces at hand in the place of their own. */
+function withOwn(timed: readonly { log: LogEntry[] }[], pieces: readonly Dossier[]): { log: LogEntry[] }[] {
+  const own = new Set(pieces.flatMap(({ log = [] }) => log.map(({ id }) => id)));
+  const others = timed.filter(({ log }) => !log.some(({ id }) => id !== undefined && own.has(id)));
+  return [...others, ...pieces.flatMap(({ log }) => (log && log.length > 0 ? [{ log }] : []))];
 }
 
 /** What no plan hangs on is not sent to the planner. */

@@ -1,10 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { ShopAnswer } from '@/client/features/planner';
 import { usePlanner } from '@/client/features/planner';
-import type { ShopView, Times } from '@/client/features/shop-plan';
-import { Body, Button, Card, Column, Field, Heading, Notice, Row, Small, StateMark, Strong } from '@/client/ui';
-
-const DATE = /^\d{4}-\d{2}-\d{2}$/;
+import { sayDate, type ShopView, type Times } from '@/client/features/shop-plan';
+import { Body, Button, Card, Column, Heading, MomentField, Notice, Row, Small, StateMark, Strong } from '@/client/ui';
 
 /** When each piece can be collected, and whether all can by a date, with what would save it. */
 export function ByDateCard({
@@ -26,7 +24,6 @@ export function ByDateCard({
     [asked, question],
   );
   const { answer: verdict, fresh } = usePlanner(request);
-  const valid = DATE.test(text) && !Number.isNaN(Date.parse(text));
   const { ready } = answer.plan;
   const name = (id: string): string => answer.pieces.find((piece) => piece.id === id)?.name ?? id;
   if (answer.pieces.length === 0) return null;
@@ -38,7 +35,9 @@ export function ByDateCard({
           <Column flexShrink={1}>
             <Body>{name(piece)}</Body>
             {due ? (
-              <StateMark tone={late ? 'stop' : 'go'}>{`${late ? 'too late for' : 'in time for'} ${due}`}</StateMark>
+              <StateMark
+                tone={late ? 'stop' : 'go'}
+              >{`${late ? 'too late for' : 'in time for'} ${sayDate(due, now)}`}</StateMark>
             ) : null}
           </Column>
           <Strong fontVariant={['tabular-nums']}>{times.day(at)}</Strong>
@@ -46,14 +45,8 @@ export function ByDateCard({
       ))}
       {ready.length === 0 ? <Small>No date yet: something holds every piece back.</Small> : null}
       <Row gap="$s" alignItems="flex-end">
-        <Field
-          label="All by"
-          value={text}
-          onChange={setText}
-          placeholder="2026-12-20"
-          error={text !== '' && !valid ? 'Write the date as 2026-12-20.' : undefined}
-        />
-        <Button disabled={!valid} onPress={() => setAsked(text)}>
+        <MomentField label="All by" value={text} onChange={setText} />
+        <Button disabled={text === ''} onPress={() => setAsked(text)}>
           Can they?
         </Button>
       </Row>
@@ -61,9 +54,9 @@ export function ByDateCard({
       {verdict && fresh ? (
         <Column gap="$s" role="status">
           {verdict.possible ? (
-            <Notice tone="go" title={`Yes: all can be collected by ${verdict.date}`} />
+            <Notice tone="go" title={`Yes: all can be collected by ${sayDate(verdict.date, now)}`} />
           ) : (
-            <Notice tone="stop" title={`Not all by ${verdict.date}`}>
+            <Notice tone="stop" title={`Not all by ${sayDate(verdict.date, now)}`}>
               {verdict.late.length > 0
                 ? `Too late: ${verdict.late.map((own) => own.name).join(', ')}.`
                 : 'Something holds a piece back.'}

@@ -5,6 +5,7 @@ import { sayUntil, type Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';
+import { lowerFirst } from '@/core/shared';
 
 interface DoNowProps {
   answer: ShopAnswer;
@@ -96,7 +97,7 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
         </Heading>
         <Column flex={1} gap={2} alignItems="flex-start">
           <Strong textAlign="left">{task.label}</Strong>
-          <Body textAlign="left">{`${piece.name}: ${sayWhere(piece, task).toLowerCase()}`}</Body>
+          <Body textAlign="left">{`${piece.name}: ${lowerFirst(sayWhere(piece, task))}`}</Body>
           <Small textAlign="left">{facts.join(' · ')}</Small>
         </Column>
         <ChevronRight size={18} color={tones.softInk} aria-hidden />

@@ -4,6 +4,7 @@ import { sayUntil, type Times } from '@/client/features/shop-plan';
 import { useState } from 'react';
 import { Button, Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
 import type { DryState, Today } from '@/core/work';
+import { lowerFirst } from '@/core/shared';
 
 type DryingClock = Today['drying'][number];
 
@@ -61,7 +62,7 @@ function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; no
           <Strong flexShrink={1}>{name}</Strong>
           <Strong fontVariant={['tabular-nums']}>{sayUntil(next.at, now)}</Strong>
         </Row>
-        <Small>{`${what} on ${where.toLowerCase()}`}</Small>
+        <Small>{`${what} on ${lowerFirst(where)}`}</Small>
         <View height={6} backgroundColor="$line" aria-hidden>
           <View height={6} width={`${share * 100}%`} backgroundColor={`$${tone}`} />
         </View>

@@ -32,7 +32,8 @@ const MINUTE_MS = 60_000;
 /** The first tab: what can be done now, what is drying, what is due, what is held back. */
 export function TodayScreen() {
   const view = useShopPlan();
-  const { answer, pieces, timeZone, loading, failed, retry } = view;
+  const { answer, pieces, total, timeZone, loading, failed, retry } = view;
+  const none = pieces !== undefined && total === 0;
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
   const now = useNow(MINUTE_MS / 2);
   useKeys(useMemo(() => ({ n: () => router.push('/new'), '/': () => router.push('/pieces') }), []));
@@ -46,7 +47,7 @@ export function TodayScreen() {
         </ShopHeader>
       }
       action={
-        pieces?.length === 0 ? (
+        none ? (
           <Button look="main" grow onPress={() => router.push('/new')}>
             New piece
           </Button>
@@ -59,8 +60,8 @@ export function TodayScreen() {
     >
       {failed ? <Unreachable retry={retry} /> : null}
       {loading || (pieces && !answer && view.question) ? <Skeleton /> : null}
-      {pieces?.length === 0 ? <NoPieces /> : null}
-      {answer && pieces && pieces.length > 0 ? <Day view={view} answer={answer} times={times} now={now} /> : null}
+      {none ? <NoPieces /> : null}
+      {answer && pieces && !none ? <Day view={view} answer={answer} times={times} now={now} /> : null}
     </Screen>
   );
 }

@@ -15,8 +15,7 @@ import {
   readNumber,
   type Tone,
 } from '@/client/ui';
-import { hardwareSchema, type Hardware, type Zone } from '@/core/dossier';
-import { zoneName } from '@/core/piece';
+import { hardwareSchema, zoneName, type Hardware, type Zone } from '@/core/dossier';
 import { drawTemplate, judgeHardware, type HardwareVerdict } from '@/core/work';
 
 const HOLES = [

@@ -15,10 +15,10 @@ import {
   type Tone,
 } from '@/client/ui';
 import { Pressable } from 'react-native';
-import { nameZone } from '@/core/piece';
 import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
-import { usePieces } from '@/client/store';
+import { useListTimesQuery } from '@/client/store';
 import type { WorkView } from './use-work';
+import { nameZone } from '@/core/dossier';
 
 interface JobOverviewProps {
   view: WorkView;
@@ -26,11 +26,13 @@ interface JobOverviewProps {
   onPick: (task: Task) => void;
 }
 
+const NO_TIMES: never[] = [];
+
 /** Where the piece stands: its sections filling up, what is left, and the jobs grouped into sittings. */
 export function JobOverview({ view, current, onPick }: JobOverviewProps) {
   const { piece, plan, times } = view;
-  const { pieces } = usePieces();
-  const pace = useMemo(() => learnPace((pieces ?? []).map(({ log }) => ({ log }))), [pieces]);
+  const { data: timed = NO_TIMES } = useListTimesQuery();
+  const pace = useMemo(() => learnPace(timed), [timed]);
   const open = piece.tasks.filter(({ state }) => state === 'open');
   const done = piece.tasks.filter(({ state }) => state !== 'open');
   const time = addUpTimes(open.map((task) => ({ minutes: openMinutes(task), pace: pace(task.op) })));

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useMeasures } from '@/client/store';
-import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber } from '@/client/ui';
-import { correctWork, type LogEntry } from '@/core/dossier';
+import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber, MomentField } from '@/client/ui';
+import { correctWork, nameZone, type LogEntry } from '@/core/dossier';
 import { OPERATION_FACTS, labelProduct, type ProductClass } from '@/core/knowledge';
-import { nameZone } from '@/core/piece';
 import { minuteAt, instantOf } from '@/core/schedule';
 import { groupTaps } from '@/core/work';
 import type { WorkView } from './use-work';
+import { lowerFirst } from '@/core/shared';
 
 /** What was done, newest first; every tap can be put right or taken back. */
 export function LogList({ view }: { view: WorkView }) {
@@ -40,7 +40,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   const ml = total(entries, (entry) => entry.ml);
   const label =
     task?.label ??
-    `${OPERATION_FACTS[first.op].label}${first.class ? `, ${labelProduct(first.class as ProductClass).toLowerCase()}` : ''}`;
+    `${OPERATION_FACTS[first.op].label}${first.class ? `, ${lowerFirst(labelProduct(first.class as ProductClass))}` : ''}`;
   const facts = [
     first.at ? times.moment(first.at, now) : '',
     entries.map(({ zone }) => nameZone(piece.dossier, zone)).join(', '),
@@ -65,8 +65,6 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   );
 }
 
-const MOMENT = /^(\d{4}-\d{2}-\d{2}) (\d{1,2}:\d{2})$/;
-
 interface TapFormProps {
   view: WorkView;
   entries: LogEntry[];
@@ -80,7 +78,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const [first] = entries as [LogEntry, ...LogEntry[]];
   const local = (at: string): string => {
     const parts = new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' });
-    return parts.format(new Date(at));
+    return parts.format(new Date(at)).replace(' ', 'T');
   };
   const [texts, setTexts] = useState({
     at: first.at ? local(first.at) : '',
@@ -90,10 +88,9 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
     note: first.note ?? '',
   });
   const set = (name: keyof typeof texts) => (text: string) => setTexts({ ...texts, [name]: text });
-  const moment = MOMENT.exec(texts.at.trim());
-  const at = moment ? minuteAt(moment[1]!, moment[2]!, timeZone) : NaN;
+  const at = texts.at === '' ? NaN : minuteAt(texts.at.slice(0, 10), texts.at.slice(11, 16), timeZone);
   const errors = {
-    at: Number.isNaN(at) ? 'Write it as 2026-12-20 18:40.' : undefined,
+    at: Number.isNaN(at) ? 'Say when it was.' : undefined,
     minutes: texts.minutes !== '' && readNumber(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
     ml: texts.ml !== '' && readNumber(texts.ml) === undefined ? 'Millilitres as a number.' : undefined,
     thinned: texts.thinned !== '' && (readNumber(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
@@ -122,7 +119,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   };
   return (
     <Column gap="$m">
-      <Field label="When" value={texts.at} onChange={set('at')} error={errors.at} />
+      <MomentField label="When" kind="datetime-local" value={texts.at} onChange={set('at')} error={errors.at} />
       <Field label="Took" unit="min" numeric value={texts.minutes} onChange={set('minutes')} error={errors.minutes} />
       <Field label="Used" unit="ml" numeric value={texts.ml} onChange={set('ml')} error={errors.ml} />
       <Field

@@ -52,6 +52,7 @@ import {
 } from '@/core/work';
 import { useWakeLock } from './use-wake-lock';
 import type { WorkView } from './use-work';
+import { lowerFirst } from '@/core/shared';
 
 interface StepViewProps {
   view: WorkView;
@@ -103,7 +104,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
     if (isReading) return { label: 'Read it in Prove', press: () => router.replace(`/piece/${piece.id}/prove`) };
     if (unseen)
       return {
-        label: `Seen: ${unseen.title.toLowerCase()}`,
+        label: `Seen: ${lowerFirst(unseen.title)}`,
         press: () => dispatch(cautionSeen({ code: unseen.code, at: now })),
       };
     return { label: waiting || undone.length > 0 ? 'Done all the same' : 'Done', press: done, done: true };
@@ -162,7 +163,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         </Notice>
       ) : null}
       {undone.length > 0 && task.state === 'open' ? (
-        <Notice tone="wait" title={`First: ${undone.map(({ label }) => label.toLowerCase()).join(', ')}`} />
+        <Notice tone="wait" title={`First: ${undone.map(({ label }) => lowerFirst(label)).join(', ')}`} />
       ) : null}
       <Column gap="$s">
         {facts.map((fact) => (

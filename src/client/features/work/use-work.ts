@@ -23,8 +23,8 @@ export interface WorkView {
   times: Times;
   timeZone: string;
   now: string;
-  /** Logs a task as done or left out; gives the name of the tap, for taking it back. */
-  log: (task: Task, doing: Omit<Doing, 'at' | 'climate'>) => string;
+  /** Logs a task as done or left out. */
+  log: (task: Task, doing: Omit<Doing, 'at' | 'climate'>) => void;
   /** Takes a tap back, and gives back to the tins what it took. */
   takeBack: (work: string) => void;
   /** Stores a tap put right; the tin follows what it now took. */
@@ -68,10 +68,9 @@ export function useWork(dossier: Dossier): WorkView {
       const work = makeId();
       const running = started?.task === task.id ? { startedAt: started.at } : {};
       const entries = logTask(task, { ...running, ...doing, at, ...(air ? { climate: air } : {}) });
-      change({ type: 'work_logged', work, entries });
+      change({ type: 'work_logged', work, entries }, `${doing.skipped ? 'Left out' : 'Logged'}: ${task.label}`);
       drawOff(work, entries);
       if (started?.task === task.id) dispatch(taskLaidDown());
-      return work;
     },
     takeBack: (work) => {
       change({ type: 'work_withdrawn', work });

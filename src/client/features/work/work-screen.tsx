@@ -1,7 +1,6 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
-import { Button, Column, Notice, Row, Small, Strong, useIsWide } from '@/client/ui';
+import { Button, Column, Notice, Row, Small, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { listTasks, nextTask, type Task } from '@/core/work';
 import { HardwarePanel } from './hardware-panel';
@@ -49,14 +48,12 @@ function Bench({ dossier, change }: PieceParts) {
   const view = useWork(dossier);
   const wide = useIsWide();
   const asked = useRouteParam('task');
-  const [lastTap, setLastTap] = useState<{ work: string; words: string } | null>(null);
   const { piece } = view;
   const picked = piece.tasks.find(({ id }) => id === asked);
   const current = picked ?? nextTask(piece, view.plan);
   const pick = (task: Task | null): void => router.setParams({ task: task?.id ?? '' });
   const log = (task: Task, doing: Parameters<WorkView['log']>[1]): void => {
-    const work = view.log(task, doing);
-    setLastTap({ work, words: `${doing.skipped ? 'Left out' : 'Logged'}: ${task.label}` });
+    view.log(task, doing);
     pick(null);
   };
   const left = piece.tasks.filter(({ state }) => state === 'open');
@@ -74,27 +71,6 @@ function Bench({ dossier, change }: PieceParts) {
           {block.text}
         </Notice>
       ))}
-      {lastTap ? (
-        <Row
-          role="status"
-          alignItems="center"
-          gap="$s"
-          backgroundColor="$goTint"
-          borderRadius="$corner"
-          paddingLeft="$m"
-        >
-          <Strong flex={1}>{lastTap.words}</Strong>
-          <Button
-            look="quiet"
-            onPress={() => {
-              view.takeBack(lastTap.work);
-              setLastTap(null);
-            }}
-          >
-            Undo
-          </Button>
-        </Row>
-      ) : null}
       {current ? (
         <StepView key={current.id} view={view} task={current} onLog={log} />
       ) : (

@@ -1,11 +1,14 @@
 import { useState } from 'react';
 import { Screen, ShopHeader, TodayLink } from '@/client/features/piece-frame';
-import { useIsWide, Button, Card, Column, Field, Heading, Row, Small, Strong } from '@/client/ui';
-import { useWorkshop, useWorkshopChange, zoneOfShop } from '@/client/store';
+import { useIsWide, Button, Card, Column, Field, Heading, Row, Small, Strong, MomentField } from '@/client/ui';
+import { useNow, useWorkshop, useWorkshopChange, zoneOfShop } from '@/client/store';
 import { DEFAULT_HOURS, DEFAULT_PLACES, type Setup, type Workshop } from '@/core/workshop';
 import { AirHistory } from './air-history';
-import { HOURS_CURE, readHours, writeHours } from './read-hours';
+import { findHoursFault, writeHours, type Stretch } from './hours';
+import { HoursField } from './hours-field';
+import { sayDate } from '@/client/features/shop-plan';
 
+const DAY_MS = 86_400_000;
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
 /** What the schedule goes by: when hands are free, how many pieces can stand, what the air was. */
@@ -46,18 +49,21 @@ function useSetup(workshop: Workshop): (part: Partial<Setup>) => void {
 function HoursCard({ workshop }: { workshop: Workshop }) {
   const set = useSetup(workshop);
   const { hours = DEFAULT_HOURS } = workshop.setup;
-  const stored = DAYS.map((_, i) => writeHours(hours.filter(({ day }) => day === i + 1)));
-  const [texts, setTexts] = useState(stored);
+  const stored = DAYS.map((_, i): Stretch[] =>
+    hours.filter(({ day }) => day === i + 1).map(({ from, to }) => ({ from, to })),
+  );
+  const [days, setDays] = useState(stored);
   const [hands, setHands] = useState(String(Math.max(1, ...hours.map((one) => one.hands ?? 1))));
-  const read = texts.map(readHours);
   const people = Number(hands);
-  const right = read.every((one) => one !== null) && Number.isInteger(people) && people >= 1 && people <= 4;
+  const enough = Number.isInteger(people) && people >= 1 && people <= 4;
+  const right = days.every((own) => findHoursFault(own) === null) && enough;
   const changed =
-    texts.some((text, i) => text !== stored[i]) || people !== Math.max(1, ...hours.map((one) => one.hands ?? 1));
+    days.some((own, i) => writeHours(own) !== writeHours(stored[i]!)) ||
+    people !== Math.max(1, ...hours.map((one) => one.hands ?? 1));
   const save = (): void =>
     set({
-      hours: read.flatMap((one, i) =>
-        (one ?? []).map((stretch) => ({ day: i + 1, ...stretch, ...(people > 1 ? { hands: people } : {}) })),
+      hours: days.flatMap((own, i) =>
+        own.map((stretch) => ({ day: i + 1, ...stretch, ...(people > 1 ? { hands: people } : {}) })),
       ),
     });
   return (
@@ -65,13 +71,11 @@ function HoursCard({ workshop }: { workshop: Workshop }) {
       <Heading>Your hours</Heading>
       <Small>{`On the clock of ${zoneOfShop(workshop)}. Waits pass by themselves; hands work only in these.`}</Small>
       {DAYS.map((day, i) => (
-        <Field
+        <HoursField
           key={day}
           label={day}
-          value={texts[i]!}
-          onChange={(text) => setTexts(texts.map((own, k) => (k === i ? text : own)))}
-          placeholder="no time"
-          error={read[i] === null ? HOURS_CURE : undefined}
+          hours={days[i]!}
+          onChange={(own) => setDays(days.map((before, k) => (k === i ? own : before)))}
         />
       ))}
       <Field
@@ -79,7 +83,7 @@ function HoursCard({ workshop }: { workshop: Workshop }) {
         numeric
         value={hands}
         onChange={setHands}
-        error={right || read.some((one) => one === null) ? undefined : 'From 1 to 4.'}
+        error={enough ? undefined : 'From 1 to 4.'}
       />
       <Button look="main" disabled={!right || !changed} onPress={save}>
         Keep these hours
@@ -92,48 +96,36 @@ function Exceptions({ workshop }: { workshop: Workshop }) {
   const set = useSetup(workshop);
   const { exceptions = [] } = workshop.setup;
   const [date, setDate] = useState('');
-  const [text, setText] = useState('');
-  const hours = readHours(text);
-  const valid = /^\d{4}-\d{2}-\d{2}$/.test(date) && !Number.isNaN(Date.parse(date));
+  const [hours, setHours] = useState<Stretch[]>([]);
+  const valid = date !== '' && findHoursFault(hours) === null;
+  const now = useNow(DAY_MS);
   const add = (): void => {
     set({
-      exceptions: [...exceptions.filter((own) => own.date !== date), { date, hours: hours ?? [] }].sort((a, b) =>
+      exceptions: [...exceptions.filter((own) => own.date !== date), { date, hours }].sort((a, b) =>
         a.date.localeCompare(b.date),
       ),
     });
     setDate('');
-    setText('');
+    setHours([]);
   };
   return (
     <Card role="region" aria-label="Days that are otherwise" gap="$m">
       <Heading>Days that are otherwise</Heading>
       {exceptions.map((own) => (
         <Row key={own.date} alignItems="center" justifyContent="space-between" gap="$s">
-          <Strong>{own.date}</Strong>
+          <Strong>{sayDate(own.date, now)}</Strong>
           <Small flex={1}>{own.hours.length > 0 ? writeHours(own.hours) : 'no time'}</Small>
           <Button
-            label={`Remove ${own.date}`}
+            label={`Remove ${sayDate(own.date, now)}`}
             onPress={() => set({ exceptions: exceptions.filter((other) => other !== own) })}
           >
             Remove
           </Button>
         </Row>
       ))}
-      <Field
-        label="Date"
-        value={date}
-        onChange={setDate}
-        placeholder="2026-12-24"
-        error={date !== '' && !valid ? 'Write the date as 2026-12-24.' : undefined}
-      />
-      <Field
-        label="Hours that day"
-        value={text}
-        onChange={setText}
-        placeholder="no time"
-        error={hours === null ? HOURS_CURE : undefined}
-      />
-      <Button disabled={!valid || hours === null} onPress={add}>
+      <MomentField label="Date" value={date} onChange={setDate} />
+      <HoursField label="Hours that day" hours={hours} onChange={setHours} />
+      <Button disabled={!valid} onPress={add}>
         Add this day
       </Button>
     </Card>

@@ -1,5 +1,5 @@
 import { PROBLEM_CODES } from '@/core/shared';
-import { explainProblem } from './problem-text';
+import { explainProblem } from './problems';
 
 describe('problems in words', () => {
   it.each(PROBLEM_CODES)('%s has a text of its own, with its place', (code) => {

@@ -1,0 +1,139 @@
+/* A first visit on a slow phone, and a list of five thousand pieces: for `npm run bench`. */
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { findChromium, root } from './lib.mjs';
+
+const SATURDAY = '2026-11-28T09:12:00.000Z';
+const CPU_SLOWDOWN = 4;
+const NETWORKS = [
+  { name: '1.6 Mbit/s', kilobits: 1600, latencyMs: 150, target: '< 4' },
+  { name: '30 Mbit/s', kilobits: 30_000, latencyMs: 20, target: '< 2' },
+];
+
+async function startServer(demo) {
+  const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-bench-'));
+  const env = {
+    ...process.env,
+    BRICOLAGE_DB: path.join(folder, 'bench.sqlite'),
+    PORT: '0',
+    ...(demo ? { BRICOLAGE_DEMO: path.join(root, 'demo/dossiers'), BRICOLAGE_DEMO_NOW: SATURDAY } : {}),
+  };
+  const server = spawn(process.execPath, ['dist-server/main.cjs'], {
+    cwd: root,
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const base = await new Promise((resolve) =>
+    server.stdout.on('data', (chunk) => {
+      const found = /http:\/\/\S+/.exec(chunk.toString());
+      if (found) resolve(found[0]);
+    }),
+  );
+  return {
+    base,
+    stop: () => {
+      server.kill();
+      rmSync(folder, { recursive: true });
+    },
+  };
+}
+
+export async function measureVisits(add) {
+  const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu'] });
+  const shop = await startServer(true);
+  for (const network of NETWORKS) {
+    const visits = [];
+    for (let i = 0; i < 3; i += 1) visits.push(await visit(browser, shop.base, network));
+    const middle = (of) => visits.map(of).sort((a, b) => a - b)[1];
+    const about = `first visit to Today, 390 × 844, ${CPU_SLOWDOWN}× slower CPU, ${network.name}; median of 3`;
+    add(`largest paint, ${network.name}`, middle(({ largest }) => largest) / 1000, 's', network.target, about);
+    add(`heading, ${network.name}`, middle(({ heading }) => heading) / 1000, 's', '', about);
+    add(
+      `longest task, ${network.name}`,
+      middle(({ longest }) => longest),
+      'ms',
+      '< 300',
+      about,
+    );
+  }
+  shop.stop();
+  await measureManyPieces(add, browser);
+  await browser.close();
+}
+
+async function visit(browser, base, { kilobits, latencyMs }) {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Network.enable');
+  await session.send('Network.emulateNetworkConditions', {
+    offline: false,
+    latency: latencyMs,
+    downloadThroughput: (kilobits * 1000) / 8,
+    uploadThroughput: (kilobits * 1000) / 8,
+  });
+  await session.send('Emulation.setCPUThrottlingRate', { rate: CPU_SLOWDOWN });
+  await page.addInitScript(() => {
+    window.seen = { largest: 0, longest: 0 };
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) window.seen.largest = Math.max(window.seen.largest, entry.startTime);
+    }).observe({ type: 'largest-contentful-paint', buffered: true });
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) window.seen.longest = Math.max(window.seen.longest, entry.duration);
+    }).observe({ type: 'longtask', buffered: true });
+  });
+  await page.goto(base);
+  await page.getByRole('heading', { level: 1, name: 'Today' }).waitFor();
+  const heading = await page.evaluate(() => performance.now());
+  await page
+    .getByRole('region', { name: 'Do now' })
+    .waitFor({ timeout: 60_000 })
+    .catch(() => undefined);
+  await page.waitForTimeout(1500);
+  const seen = await page.evaluate(() => window.seen);
+  await context.close();
+  return { ...seen, heading };
+}
+
+const MANY = 5000;
+
+/** Five thousand pieces, as an old shop has them: the list is fetched a stretch at a time. */
+async function measureManyPieces(add, browser) {
+  const shop = await startServer(false);
+  for (let i = 0; i < MANY; i += 1) {
+    const piece = {
+      format: 'bricolage.dossier/1',
+      piece: { kind: 'desk', name: `Desk ${i}` },
+      zones: [{ id: 'top', role: 'top' }],
+    };
+    await fetch(`${shop.base}/api/pieces/p-${i}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(piece),
+    });
+  }
+  const ask = async (from) => {
+    const started = performance.now();
+    await (await fetch(`${shop.base}/api/lists/summaries?from=${from}&count=24`)).text();
+    return performance.now() - started;
+  };
+  const cold = await ask(0);
+  // What is worked out of a piece is kept: the first look at a stretch is told apart.
+  for (let i = 1; i < 8; i += 1) await ask(i * 24);
+  const times = [];
+  for (let i = 0; i < 200; i += 1) times.push(await ask((i % 8) * 24));
+  const p99 = times.sort((a, b) => a - b)[Math.floor(times.length * 0.99)];
+  const about = `${MANY} pieces, 24 at a time`;
+  add('list of pieces: endpoint, 99th of 100', p99, 'ms', '< 20', `${about}; median ${times[100].toPrecision(2)} ms`);
+  add('list of pieces: endpoint, first look at 24 pieces', cold, 'ms', '', about);
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const started = performance.now();
+  await page.goto(`${shop.base}/pieces`);
+  await page.getByRole('listitem').first().waitFor();
+  add('list of pieces: first card', (performance.now() - started) / 1000, 's', '< 1', about);
+  await page.close();
+  shop.stop();
+}

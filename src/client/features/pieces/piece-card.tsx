@@ -1,0 +1,57 @@
+import { View } from '@tamagui/core';
+import { Link } from 'expo-router';
+import { useNow } from '@/client/store';
+import { Body, Card, Column, Heading, SectionDrawing, StateMark, type Tone } from '@/client/ui';
+import type { PieceSummary } from '@/core/work';
+
+const MINUTE_MS = 60_000;
+
+export function PieceCard({ piece }: { piece: PieceSummary }) {
+  const now = useNow(MINUTE_MS);
+  const { id, name, stage, state, next, tone, section, reading } = piece;
+  const due = reading ? sayDue(reading, now) : null;
+  return (
+    <Link href={`/piece/${id}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex', flex: 1 }}>
+      <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>
+        {section ? (
+          <SectionDrawing section={section} width={64} height={96} decorative />
+        ) : (
+          <View width={64} height={96} backgroundColor="$line" />
+        )}
+        <Column flex={1} gap="$xs" justifyContent="center">
+          <Heading render="span" numberOfLines={1}>
+            {name}
+          </Heading>
+          <StateMark tone={tone}>{state}</StateMark>
+          <Body numberOfLines={2}>{next}</Body>
+          {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
+        </Column>
+      </Card>
+    </Link>
+  );
+}
+
+/** A piece the server has not got yet: it is kept here, and can be gone on with. */
+export function MetHereCard({ id, name }: { id: string; name: string }) {
+  return (
+    <Link href={`/piece/${id}/read`} style={{ textDecorationLine: 'none' }}>
+      <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
+        <Heading render="span" numberOfLines={1}>
+          {name}
+        </Heading>
+        <StateMark tone="wait">Kept here until the server has it</StateMark>
+      </Card>
+    </Link>
+  );
+}
+
+/** A reading of a panel that is due, or will be next. */
+function sayDue(
+  { what, dueAt, overdueAt }: NonNullable<PieceSummary['reading']>,
+  now: string,
+): { tone: Tone; words: string } {
+  if (now > overdueAt) return { tone: 'stop', words: `Overdue: ${what}` };
+  if (now >= dueAt) return { tone: 'act', words: `Due now: ${what}` };
+  const hours = Math.round((Date.parse(dueAt) - Date.parse(now)) / 3_600_000);
+  return { tone: 'wait', words: `In ${hours < 48 ? `${hours} h` : `${Math.round(hours / 24)} days`}: ${what}` };
+}

@@ -1,0 +1,97 @@
+import { Controller } from 'react-hook-form';
+import { Choices, Column, Field, Small, Strong } from '@/client/ui';
+import { BLEED_MOMENTS } from '@/core/dossier';
+import { INTERFACES, TEST_KIND_FACTS, type TestKind } from '@/core/knowledge';
+import type { BleedMoment } from '@/core/panel';
+import { listAnswers } from '@/core/proof';
+import { lowerFirst } from '@/core/shared';
+import { MOMENTS, WHERE } from './kinds';
+import { ScoreGlyph } from './score-glyph';
+import type { TestFields } from './test-draft';
+
+const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
+const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: WHERE[code] }));
+
+/** How it held: an answer to hold the patch against, or a number. */
+export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }) {
+  const answers = listAnswers(kind);
+  const { drawing } = TEST_KIND_FACTS[kind];
+  const { error } = form.getFieldState('value', form.formState);
+  return (
+    <Column gap="$s">
+      {answers.length > 0 ? <Strong>How did it hold?</Strong> : null}
+      <Controller
+        control={form.control}
+        name="value"
+        render={({ field }) =>
+          answers.length > 0 ? (
+            <Choices
+              label="How did it hold?"
+              tileWidth={drawing ? 130 : 60}
+              options={answers.map(({ score, ...answer }) => ({
+                ...answer,
+                ...(drawing ? { drawing: <ScoreGlyph kind={kind} score={score} /> } : {}),
+              }))}
+              value={field.value}
+              onPick={field.onChange}
+            />
+          ) : (
+            <Field label="Double rubs until colour comes off" numeric value={field.value} onChange={field.onChange} />
+          )
+        }
+      />
+      {error ? (
+        <Small role="alert" color="$stop">
+          {error.message}
+        </Small>
+      ) : null}
+    </Column>
+  );
+}
+
+/** Where something let go. */
+export function WhereField({ form }: { form: TestFields }) {
+  return (
+    <Column gap="$s">
+      <Strong>Where did it let go?</Strong>
+      <Controller
+        control={form.control}
+        name="where"
+        render={({ field }) => (
+          <Choices
+            label="Where did it let go?"
+            options={WHERE_OPTIONS}
+            value={field.value === '' ? undefined : field.value}
+            onPick={field.onChange}
+          />
+        )}
+      />
+    </Column>
+  );
+}
+
+/** The moment of a bleed watch: by the age of the patch, unless another is picked. */
+export function MomentField({ form, byAge }: { form: TestFields; byAge: BleedMoment | null }) {
+  return (
+    <Column gap="$s">
+      <Strong>Which moment is it?</Strong>
+      <Small>
+        {byAge
+          ? `By the age of the patch: ${lowerFirst(MOMENTS[byAge].label)}. Pick another where the clear coat came later.`
+          : 'It follows from the age of the patch, below.'}
+      </Small>
+      <Controller
+        control={form.control}
+        name="moment"
+        render={({ field }) => (
+          <Choices
+            label="Which moment is it?"
+            options={MOMENT_OPTIONS}
+            value={field.value === '' ? (byAge ?? undefined) : field.value}
+            onPick={(moment) => field.onChange(moment === byAge ? '' : moment)}
+          />
+        )}
+      />
+    </Column>
+  );
+}

@@ -1,0 +1,131 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useEffect } from 'react';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { useDispatch, useSelector } from 'react-redux';
+import { z } from 'zod';
+import { draftDone, draftTyped, type AppDispatch, type RootState } from '@/client/store';
+import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
+import { INTERFACES, PREPS, PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '@/core/knowledge';
+import { bleedMomentOnPanel, treatmentOnStrip, type BleedMoment } from '@/core/panel';
+import { bleedMomentAt, makeReading } from '@/core/proof';
+import type { LatticeResult } from './lattice-reader';
+
+const draftSchema = z
+  .object({
+    kind: z.enum(TEST_KINDS),
+    value: z.string({ error: 'Say how it held.' }).min(1, 'Say how it held.'),
+    age: z
+      .string()
+      .transform((text) => (text.trim() === '' ? NaN : Number(text.replace(',', '.'))))
+      .pipe(
+        z
+          .number({ error: 'Write how many hours ago the patch was coated.' })
+          .min(0, 'Not before it was coated.')
+          .max(100_000, 'At most 100 000 h.'),
+      ),
+    where: z.enum([...INTERFACES, '']),
+    /** Empty while it follows from the age. */
+    moment: z.enum([...BLEED_MOMENTS, '']),
+    prep: z.enum(PREPS),
+    primer: z.enum([...PRIMERS, 'none']),
+    coats: z.number(),
+    note: z.string().max(500, 'At most 500 characters.'),
+  })
+  .refine(({ kind, value }) => TEST_KIND_FACTS[kind].reads !== 'double_rubs' || /^\d{1,4}$/.test(value.trim()), {
+    path: ['value'],
+    message: 'Write a whole number of double rubs, 0 to 9999.',
+  });
+export type TestInput = z.input<typeof draftSchema>;
+export type TestFields = UseFormReturn<TestInput, unknown, z.output<typeof draftSchema>>;
+
+/** The answer while a picture of the lattice gives it. */
+export const FROM_PHOTO = 'photo';
+
+/** What is tested: a strip of a panel, or a patch that was painted by the way. */
+export interface Patch {
+  panel: Panel;
+  strip: string;
+}
+
+/** A test that is being written down. It survives a reload; a strip brings its treatment and its age. */
+export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) {
+  const dispatch = useDispatch<AppDispatch>();
+  const formName = `prove/${dossier.piece.id ?? ''}/${zone.id}`;
+  const draft = useSelector((state: RootState) => state.drafts[formName]) as TestInput | undefined;
+  const chosen = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
+  const start: TestInput = {
+    kind: 'nail',
+    value: '',
+    age: '',
+    where: '',
+    moment: '',
+    note: '',
+    prep: chosen?.prep ?? 'scuff_150',
+    primer: chosen?.primer ?? 'bonding_primer_wb',
+    coats: chosen?.coats ?? 1,
+  };
+  const form: TestFields = useForm({
+    resolver: zodResolver(draftSchema),
+    // A picture does not survive a reload, and so what was read from it does not either.
+    defaultValues: draft ? { ...draft, value: draft.value === FROM_PHOTO ? '' : draft.value } : start,
+  });
+  const { control, setValue, reset, handleSubmit } = form;
+  const values = useWatch({ control }) as TestInput;
+  useEffect(() => {
+    dispatch(draftTyped({ form: formName, values }));
+  }, [values, formName, dispatch]);
+  useEffect(() => {
+    if (patch?.panel.coated_at) setValue('age', String(hoursSince(patch.panel.coated_at)));
+  }, [patch, setValue]);
+
+  const own: Treatment = {
+    prep: values.prep,
+    primer: values.primer,
+    coats: values.primer === 'none' ? 0 : values.coats,
+  };
+  const treatment = patch ? treatmentOnStrip(dossier, patch.panel, patch.strip, values.kind) : own;
+  const momentOf = (ageH: number): BleedMoment =>
+    patch ? bleedMomentOnPanel(patch.panel, ageH, dossier.climate) : bleedMomentAt(ageH);
+  const ageH = Number(values.age.replace(',', '.'));
+
+  /** Hands the test over when all its fields are right; `photo` is what a picture of the lattice gave. */
+  const submit = (photo: LatticeResult | null, onTest: (test: Omit<Test, 'id'>) => Promise<void>) =>
+    handleSubmit(({ kind, value, age, where, moment, note }) =>
+      onTest({
+        zone: zone.id,
+        kind,
+        treatment,
+        ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
+        age_h: age,
+        at: new Date().toISOString(),
+        reading: photo ? toReading(photo) : makeReading(kind, value.trim(), moment === '' ? momentOf(age) : moment),
+        ...(where === '' ? {} : { interface: where }),
+        ...(note.trim() === '' ? {} : { note: note.trim() }),
+      }),
+    );
+  const done = (): void => {
+    dispatch(draftDone({ form: formName }));
+    const { prep, primer, coats, age } = values;
+    reset({ ...start, prep, primer, coats, age });
+  };
+  return {
+    form,
+    values,
+    own,
+    treatment,
+    /** The moment a bleed watch has reached by the age that was written. */
+    byAge: values.age.trim() !== '' && ageH >= 0 ? momentOf(ageH) : null,
+    submit,
+    done,
+  };
+}
+
+const toReading = ({ removedPct, corrected, confidence }: LatticeResult): Test['reading'] => ({
+  removed_pct: Math.round(removedPct * 10) / 10,
+  by: corrected ? 'photo_corrected' : 'photo',
+  confidence,
+});
+
+/** Hours since an instant, to the tenth. */
+export const hoursSince = (instant: string): number =>
+  Math.max(0, Math.round((Date.now() - Date.parse(instant)) / 360_000) / 10);

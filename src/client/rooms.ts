@@ -1,0 +1,9 @@
+/*
+ * The screens of a piece and that of a new one share most of what they need, and the first screen none of it: they come
+ * together, in one file of their own.
+ */
+export { ChooseScreen } from './features/choose';
+export { MeetScreen, NewPieceScreen } from './features/meet';
+export { ProveScreen } from './features/prove';
+export { ReadScreen } from './features/read';
+export { WorkScreen } from './features/work';

@@ -1,0 +1,102 @@
+import { createSlice, type Middleware, type PayloadAction } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { invertChange, invertShelfChange, isShelfChange, type Dossier } from '@/core/dossier';
+import { EMPTY_WORKSHOP, invertWorkshopChange, isWorkshopChange } from '@/core/workshop';
+import { changeMade, changeRefused, type OutboxState, type PendingChange } from './outbox';
+import { piecesApi } from './pieces-api';
+import { overlay, overlayShelf, overlayWorkshop } from './overlay';
+import { makeId } from './use-piece';
+
+type Unsent = Omit<PendingChange, 'id'>;
+
+/** What one tap did, and what would undo it. */
+export interface Tap {
+  /** The piece it was on; empty for the shop. */
+  pieceId: string;
+  made: PendingChange['change'][];
+  /** In the words of whoever made it. */
+  said?: string;
+  /** The piece before it, which words are taken from. */
+  before: Dossier | undefined;
+  /** In the order to make them; null where it stands as it was said. */
+  inverse: Unsent[] | null;
+}
+
+export const undoSlice = createSlice({
+  name: 'undo',
+  initialState: { last: null } as { last: Tap | null },
+  reducers: {
+    tapNoted: (state, { payload }: PayloadAction<Tap>) => {
+      state.last = payload;
+    },
+    tapForgotten: (state) => {
+      state.last = null;
+    },
+  },
+  // What the server refused did not happen.
+  extraReducers: (builder) => builder.addCase(changeRefused, () => ({ last: null })),
+});
+export const { tapNoted, tapForgotten } = undoSlice.actions;
+
+interface Seen {
+  outbox: OutboxState;
+  undo: { last: Tap | null };
+}
+
+/**
+ * Keeps what would undo the last tap: the inverse of each of its changes, asked of the change's own record. Changes made
+ * in one turn are one tap. What is made to undo is no tap of its own.
+ */
+export function makeUndoKeeper(): Middleware {
+  let open: Tap | null = null;
+  return (api) => (next) => (action) => {
+    if (!changeMade.match(action) || action.payload.undoes) return next(action);
+    const { change, pieceId, said } = action.payload;
+    const { inverse, before } = invert(api.getState() as Seen, action.payload);
+    const result = next(action);
+    const started: Tap = open ?? { pieceId, made: [], before, inverse: [], ...(said ? { said } : {}) };
+    if (!open) queueMicrotask(() => (open = null));
+    // The last that was done is the first to be undone.
+    open = {
+      ...started,
+      made: [...started.made, change],
+      inverse: inverse && started.inverse ? [...inverse, ...started.inverse] : null,
+    };
+    api.dispatch(tapNoted(open));
+    return result;
+  };
+}
+
+/** The inverse of a change on what the owner sees now: what the server holds with the changes still on their way. */
+function invert(state: Seen, { pieceId, change }: PendingChange): Pick<Tap, 'before' | 'inverse'> {
+  const root = state as unknown as Parameters<ReturnType<typeof piecesApi.endpoints.getPiece.select>>[0];
+  const { pending } = state.outbox;
+  if (isShelfChange(change)) {
+    const tins = overlayShelf(piecesApi.endpoints.listTins.select()(root).data ?? [], pending);
+    return { before: undefined, inverse: unsent('', invertShelfChange(tins, change)) };
+  }
+  if (isWorkshopChange(change)) {
+    const shop = overlayWorkshop(piecesApi.endpoints.getWorkshop.select()(root).data ?? EMPTY_WORKSHOP, pending);
+    return { before: undefined, inverse: unsent('', invertWorkshopChange(shop, change)) };
+  }
+  const stored = piecesApi.endpoints.getPiece.select(pieceId)(root).data;
+  const before = overlay(stored, pending, pieceId);
+  return { before, inverse: unsent(pieceId, invertChange(before, change)) };
+}
+
+const unsent = (pieceId: string, changes: readonly PendingChange['change'][] | null): Unsent[] | null =>
+  changes?.map((change) => ({ pieceId, change })) ?? null;
+
+/** The last tap while it can be undone. */
+export function useUndo(): { last: Tap | null; undo: () => void; forget: () => void } {
+  const dispatch = useDispatch();
+  const last = useSelector((state: Seen) => state.undo.last);
+  return {
+    last: last?.inverse && last.inverse.length > 0 ? last : null,
+    undo: () => {
+      for (const own of last?.inverse ?? []) dispatch(changeMade({ ...own, id: makeId(), undoes: true }));
+      dispatch(tapForgotten());
+    },
+    forget: () => void dispatch(tapForgotten()),
+  };
+}

@@ -1,0 +1,30 @@
+import type { PrepCode } from './codes';
+
+export const PREP_GROUPS = ['none', 'liquid_degloss', 'scuff', 'bare'] as const;
+export type PrepGroup = (typeof PREP_GROUPS)[number];
+
+/** A way to dull or bare a face before the first coat (common practice). */
+export interface PrepFact {
+  label: string;
+  /** Those of a group leave the same kind of surface: their readings are counted together. */
+  group: PrepGroup;
+  /** The paper it is done with. */
+  grit?: number;
+}
+
+export const PREP_FACTS: Record<PrepCode, PrepFact> = {
+  none: { label: 'Not dulled', group: 'none' },
+  scuff_120: { label: 'Scuff 120', group: 'scuff', grit: 120 },
+  scuff_150: { label: 'Scuff 150', group: 'scuff', grit: 150 },
+  scuff_180: { label: 'Scuff 180', group: 'scuff', grit: 180 },
+  scuff_220: { label: 'Scuff 220', group: 'scuff', grit: 220 },
+  liquid_degloss: { label: 'Deglosser', group: 'liquid_degloss' },
+  strip: { label: 'Stripped', group: 'bare' },
+  sand_bare: { label: 'Sanded bare', group: 'bare', grit: 150 },
+};
+
+export const leavesBare = (prep: PrepCode): boolean => PREP_FACTS[prep].group === 'bare';
+
+/** Scratches are left for the coat to hold on to. */
+export const isScuff = (prep: PrepCode): boolean =>
+  PREP_FACTS[prep].group === 'scuff' || PREP_FACTS[prep].group === 'bare';

@@ -1,0 +1,78 @@
+import { LABEL_CLIMATE } from '../climate';
+import type { Dossier } from '../dossier';
+import { listReadings } from '../panel';
+import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
+import { lowerFirst } from '../shared';
+import { computeBelief } from '../survey';
+import { KIND_TEMPLATES } from '../templates';
+import { listBlocks, listHeld } from './blocks';
+import { isInWork } from './in-work';
+import { nextTask } from './next-task';
+import { listTasks } from './tasks';
+
+/** A piece as a list of all of them shows it. It hangs on the piece alone, not on the time of day. */
+export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> {
+  id: string;
+  name: string;
+  /** The screen its next step is on. */
+  stage: 'read' | 'choose' | 'prove' | 'work';
+  /** A cut through the zone that is known best; none where it has no zones yet. */
+  section: Section | null;
+  /** The reading of a panel that comes next. ISO instants. */
+  reading: { what: string; dueAt: string; overdueAt: string } | null;
+}
+
+export function summarisePiece(dossier: Dossier): PieceSummary {
+  const { stage, ...progress } = readProgress(dossier);
+  // What is due hangs on the clock, when it will be does not.
+  const next = listReadings(dossier, new Date(0).toISOString())[0];
+  return {
+    id: dossier.piece.id ?? '',
+    name: nameOf(dossier.piece),
+    stage: stage === 'paint' ? 'work' : stage === 'stopped' ? 'read' : stage,
+    state: progress.state,
+    next: progress.next,
+    tone: progress.tone,
+    section: drawSection(dossier),
+    reading: next ? { what: lowerFirst(next.moment.what), dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
+  };
+}
+
+const nameOf = ({ name, kind }: Pick<Dossier['piece'], 'name' | 'kind'>): string => name ?? KIND_TEMPLATES[kind].label;
+
+/** Whether a piece is meant by what was typed: each word is in its name or in what kind it is. */
+export function isMeant(piece: Pick<Dossier['piece'], 'name' | 'kind'>, find: string): boolean {
+  const text = `${piece.name ?? ''} ${KIND_TEMPLATES[piece.kind].label}`.toLocaleLowerCase();
+  return find
+    .toLocaleLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+/** Where a piece stands; once it may be painted, by its work. */
+function readProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
+  const progress = summariseProgress(dossier);
+  if (progress.stage !== 'paint' || progress.tone !== 'go' || !isInWork(dossier)) return progress;
+  const tasks = listTasks(dossier, [], LABEL_CLIMATE);
+  const open = tasks.filter(({ state }) => state === 'open');
+  const first = nextTask({ tasks, held: listHeld(tasks, listBlocks(dossier, tasks)) }, null);
+  if (tasks.length === 0) return progress;
+  return {
+    ...progress,
+    state: `${tasks.length - open.length} of ${tasks.length} jobs done`,
+    next: first
+      ? `Next: ${lowerFirst(first.label)}`
+      : open.length > 0
+        ? 'Held back: see Work'
+        : 'All is done: it cures',
+  };
+}
+
+function drawSection(dossier: Dossier): Section | null {
+  const { zones = [] } = dossier;
+  const zone = zones.find(({ observations }) => observations?.length) ?? zones[0];
+  if (!zone) return null;
+  const belief = computeBelief(dossier, zone);
+  const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id);
+  return taken ? buildTreatedSection(belief, taken.treatment, dossier.goal) : buildSection(belief);
+}

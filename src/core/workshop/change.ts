@@ -1,0 +1,66 @@
+import type { ChangeRecord } from '../shared';
+import { airSchema, pinSchema, setupSchema, type Air, type Pin, type Setup, type Workshop } from './schema';
+
+/** Everything that can happen to the workshop; doing it twice is doing it once. */
+export type WorkshopChange =
+  | { type: 'setup_set'; setup: Setup }
+  | { type: 'air_recorded'; air: Air }
+  | { type: 'air_withdrawn'; at: string }
+  | { type: 'task_pinned'; pin: Pin }
+  | { type: 'task_unpinned'; task: string };
+
+export const WORKSHOP_CHANGES: {
+  [T in WorkshopChange['type']]: ChangeRecord<Workshop, Extract<WorkshopChange, { type: T }>, WorkshopChange>;
+} = {
+  setup_set: {
+    route: ['put', '/setup'],
+    carries: { field: 'setup', schema: setupSchema },
+    apply: (shop, { setup }) => ({ ...shop, setup }),
+    invert: ({ setup }) => [{ type: 'setup_set', setup }],
+  },
+  air_recorded: {
+    route: ['put', '/air/:air'],
+    carries: { field: 'air', schema: airSchema, key: 'at' },
+    apply: (shop, { air }) => {
+      const others = shop.air.filter(({ at }) => at !== air.at);
+      return { ...shop, air: [...others, air].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) };
+    },
+    invert: (before, { air: { at } }) => {
+      const air = before.air.find((own) => own.at === at);
+      return [air ? { type: 'air_recorded', air } : { type: 'air_withdrawn', at }];
+    },
+  },
+  air_withdrawn: {
+    route: ['delete', '/air/:at'],
+    apply: (shop, { at }) => ({ ...shop, air: shop.air.filter((own) => own.at !== at) }),
+    invert: (before, { at }) =>
+      before.air.flatMap((air) => (air.at === at ? [{ type: 'air_recorded' as const, air }] : [])),
+  },
+  task_pinned: {
+    route: ['put', '/pins/:pin'],
+    carries: { field: 'pin', schema: pinSchema, key: 'task' },
+    apply: (shop, { pin }) => ({ ...shop, pins: [...shop.pins.filter(({ task }) => task !== pin.task), pin] }),
+    invert: (before, { pin: { task } }) => {
+      const pin = before.pins.find((own) => own.task === task);
+      return [pin ? { type: 'task_pinned', pin } : { type: 'task_unpinned', task }];
+    },
+  },
+  task_unpinned: {
+    route: ['delete', '/pins/:task'],
+    apply: (shop, { task }) => ({ ...shop, pins: shop.pins.filter((own) => own.task !== task) }),
+    invert: (before, { task }) =>
+      before.pins.flatMap((pin) => (pin.task === task ? [{ type: 'task_pinned' as const, pin }] : [])),
+  },
+};
+
+const recordOf = (change: WorkshopChange) =>
+  WORKSHOP_CHANGES[change.type] as ChangeRecord<Workshop, WorkshopChange, WorkshopChange>;
+
+export const isWorkshopChange = (change: { type: string }): change is WorkshopChange => change.type in WORKSHOP_CHANGES;
+
+export const applyWorkshopChange = (shop: Workshop, change: WorkshopChange): Workshop =>
+  recordOf(change).apply(shop, change);
+
+/** What undoes a change of the workshop made on `before`. */
+export const invertWorkshopChange = (before: Workshop, change: WorkshopChange): WorkshopChange[] | null =>
+  recordOf(change).invert(before, change);

@@ -1,0 +1,40 @@
+import { Router } from 'express';
+import { z } from 'zod';
+import { readWith } from '@/core/dossier';
+import { FINISHES, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
+import type { ShopLists } from '../shop-lists';
+import { sendProblem } from './problems';
+
+const whole = (least: number, most: number, otherwise: number) =>
+  z.coerce.number().int().min(least).max(most).default(otherwise);
+const pageSchema = z.object({
+  find: z.string().max(200).default(''),
+  from: whole(0, 1_000_000, 0),
+  count: whole(1, 100, 40),
+});
+
+const readingsSchema = z.object({
+  substrate: z.enum(SUBSTRATES),
+  finish: z.enum(FINISHES),
+  primer: z.enum([...PRIMERS, 'none']),
+  mode: z.enum(['adhesion', 'bleed']),
+  prep: z.enum(PREP_GROUPS),
+});
+
+/** Lists over all pieces of the shop, each no longer than what is looked at. */
+export function makeListRouter(lists: ShopLists): Router {
+  const router = Router();
+  router.get('/summaries', (request, response) => {
+    const page = readWith(pageSchema, request.query);
+    if (!page.ok) return sendProblem(response, page.problem);
+    response.json(lists.listSummaries(page.value));
+  });
+  router.get('/in-work', (_request, response) => void response.json(lists.listInWork()));
+  router.get('/readings', (request, response) => {
+    const asked = readWith(readingsSchema, request.query);
+    if (!asked.ok) return sendProblem(response, asked.problem);
+    response.json({ readings: lists.listReadings(asked.value) });
+  });
+  router.get('/times', (_request, response) => void response.json({ times: lists.listTimes() }));
+  return router;
+}

@@ -1,0 +1,61 @@
+import type { Dossier, LogEntry } from '@/core/dossier';
+import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
+import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
+import type { PieceStore } from './db';
+
+/**
+ * Lists over all pieces, each no longer than what is looked at. What is worked out of a piece is kept until the piece
+ * changes: it takes a diagnosis.
+ */
+export interface ShopLists {
+  /** Pieces in work, whole, and how many pieces there are in all. */
+  listInWork: () => { pieces: Dossier[]; total: number };
+  /** A stretch of all pieces that are meant by some words, newest change first. */
+  listSummaries: (page: { find: string; from: number; count: number }) => { pieces: PieceSummary[]; total: number };
+  /** The readings that stand behind a figure of the findings. */
+  listReadings: (asked: ReadingQuestion) => CountedReading[];
+  /** Logged work that was timed. */
+  listTimes: () => { log: LogEntry[] }[];
+}
+
+/** An owner's pace has long settled by then. */
+const MOST_TIMES = 3000;
+
+export function makeShopLists(store: PieceStore): ShopLists {
+  const summaries = keepByPiece((id) => summarisePiece(store.find(id)!));
+  const works = keepByPiece((id) => isInWork(store.find(id)!));
+  return {
+    listInWork: () => ({
+      pieces: store
+        .listTaken()
+        .filter(({ id, changedAt }) => works(id, changedAt))
+        .map(({ id }) => store.find(id)!),
+      total: store.count(),
+    }),
+    listSummaries: ({ find, from, count }) => {
+      const tell = (heads: readonly { id: string; changedAt: string }[]): PieceSummary[] =>
+        heads.map(({ id, changedAt }) => summaries(id, changedAt));
+      if (find.trim() === '') return { pieces: tell(store.listPage({ from, count })), total: store.count() };
+      const meant = store
+        .listHeads()
+        .filter(({ kind, name }) => isMeant({ kind, ...(name === null ? {} : { name }) }, find));
+      return {
+        pieces: tell(meant.slice(from, from + count)),
+        total: meant.length,
+      };
+    },
+    listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
+    listTimes: () => store.listTimes(MOST_TIMES),
+  };
+}
+
+function keepByPiece<T>(make: (id: string) => T): (id: string, changedAt: string) => T {
+  const known = new Map<string, { changedAt: string; value: T }>();
+  return (id, changedAt) => {
+    const before = known.get(id);
+    if (before?.changedAt === changedAt) return before.value;
+    const value = make(id);
+    known.set(id, { changedAt, value });
+    return value;
+  };
+}

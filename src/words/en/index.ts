@@ -1,0 +1,2 @@
+export { sayChanges } from './changes';
+export { explainProblem } from './problems';
