@@ -192,6 +192,13 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByRole('button', { name: 'Close Bottom drawer' })).toBeVisible();
     await page.getByRole('button', { name: 'Close Bottom drawer' }).click();
     await page.getByRole('button', { name: 'Change Drawer fronts' }).click();
+    const areaOf = async (id: string): Promise<number> => {
+      const { zones } = (await (await page.request.get(`${shop.url}/api/pieces/demo-issue-desk`)).json()) as {
+        zones: { id: string; name?: string; area_m2: number }[];
+      };
+      return zones.find((zone) => zone.id === id || zone.name === id)?.area_m2 ?? 0;
+    };
+    const apart = await areaOf('drawer_fronts');
     await page
       .getByRole('radiogroup', { name: 'Join into Drawer fronts' })
       .getByRole('radio', { name: 'Bottom drawer' })
@@ -199,13 +206,8 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByRole('button', { name: 'Change Bottom drawer' })).toBeHidden();
 
     // What was joined is not lost: it comes back with its face and its area, taken from the zone it went to.
-    const areaOf = async (id: string): Promise<number> => {
-      const { zones } = (await (await page.request.get(`${shop.url}/api/pieces/demo-issue-desk`)).json()) as {
-        zones: { id: string; name?: string; area_m2: number }[];
-      };
-      return zones.find((zone) => zone.id === id || zone.name === id)?.area_m2 ?? 0;
-    };
     await expect.poll(() => areaOf('Bottom drawer')).toBe(0);
+    await expect.poll(() => areaOf('drawer_fronts')).toBeGreaterThan(apart);
     const joined = await areaOf('drawer_fronts');
     await page.getByRole('button', { name: 'Bring back Bottom drawer' }).click();
     await expect(page.getByRole('button', { name: 'Change Bottom drawer' })).toBeVisible();
