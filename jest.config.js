@@ -26,7 +26,7 @@ module.exports = {
       rootDir: __dirname,
       testEnvironment: 'node',
       testMatch: [
-        '<rootDir>/src/{core,contract,server,cli,client}/**/*.test.ts',
+        '<rootDir>/src/{core,contract,server,cli,client,words}/**/*.test.ts',
         '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
       ],
       moduleNameMapper: alias,

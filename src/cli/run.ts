@@ -1,11 +1,12 @@
 import { parseArgs } from 'node:util';
 import { parseDossier, type Dossier } from '@/core/dossier';
 import { fail, type Result } from '@/core/shared';
-import { reportProof } from '@/core/piece';
-import { reportDiagnosis, type Circumstance } from '@/core/survey';
-import { reportPlan } from '@/core/systems';
+import type { Circumstance } from '@/core/survey';
 import { explainProblem } from '@/words';
 import { PHOTO_USAGE } from './photos';
+import { reportDiagnosis } from './reports/diagnosis';
+import { reportPlan } from './reports/plan';
+import { reportProof } from './reports/proof';
 import { describeDiagnosis, describePlan, describeProof } from './text';
 
 export interface Io {

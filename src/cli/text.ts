@@ -1,7 +1,8 @@
 import { formatChance } from '@/core/shared';
-import type { reportProof } from '@/core/piece';
-import { labelState, type reportDiagnosis } from '@/core/survey';
-import type { reportPlan } from '@/core/systems';
+import { labelState } from '@/core/survey';
+import type { reportDiagnosis } from './reports/diagnosis';
+import type { reportPlan } from './reports/plan';
+import type { reportProof } from './reports/proof';
 
 /** The reports in words, for a person at a terminal. */
 

@@ -12,6 +12,7 @@ import {
 import { makeRandom } from '@/core/shared';
 import { computeBelief, FACETS, STATES } from '@/core/survey';
 import { computePrior } from '@/core/survey/prior';
+import { share } from './share';
 
 /*
  * A second, slow way to the belief, written from its description and not from its code: every world (substrate, finish
@@ -186,9 +187,9 @@ describe('whatever has been answered', () => {
           expect(after).toBeGreaterThanOrEqual(odds[s]! * (1 - 1e-9)),
         );
       }),
-      { seed: SEED, numRuns: 250 },
+      { seed: SEED, numRuns: share(250) },
     );
-    expect(tried).toBeGreaterThan(120);
+    expect(tried).toBeGreaterThan(share(120));
   });
 
   it('an answer marked doubtful moves the belief less, and one withdrawn not at all', () => {

@@ -11,6 +11,7 @@ import { makeRandom } from '@/core/shared';
 import { makePieceStore, openDatabase } from '@/server/db';
 import path from 'node:path';
 import { drawChange, drawFile } from './random-changes';
+import { share } from './share';
 
 const MIGRATIONS = path.resolve('src/server/db/migrations');
 const NOW = '2026-11-26T12:00:00Z';
@@ -27,10 +28,10 @@ function listNotes({ zones = [], tests = [], overrides = [], log = [] }: Dossier
 }
 
 describe('a file that comes in', () => {
-  it('is found again record by record on the way out, whatever ids it had (2 000 random files)', () => {
+  it('is found again record by record on the way out, whatever ids it had', () => {
     const store = openStore();
     let records = 0;
-    for (let seed = 1; seed <= 2000; seed += 1) {
+    for (let seed = 1; seed <= share(2000); seed += 1) {
       const file = drawFile(seed);
       const read = readDossier(JSON.parse(JSON.stringify(file)), NOW);
       if (!read.ok) throw new Error(`seed ${seed}: ${JSON.stringify(read.problem)}`);
@@ -42,7 +43,7 @@ describe('a file that comes in', () => {
       expect(readDossier(JSON.parse(JSON.stringify(out)), NOW)).toMatchObject({ ok: true });
       records += listNotes(file).length;
     }
-    expect(records).toBeGreaterThan(10_000);
+    expect(records).toBeGreaterThan(share(10_000));
   });
 
   it('is refused whole where two records share an id, with the second one’s place', () => {
@@ -76,10 +77,10 @@ const tidy = (dossier: Dossier | undefined): unknown =>
   );
 
 describe('random sequences of changes', () => {
-  it('leave the same piece on the server as in the client, removed zones that come back among them (500 seeds)', () => {
+  it('leave the same piece on the server as in the client, removed zones that come back among them', () => {
     const store = openStore();
     let [made, refused, restored] = [0, 0, 0];
-    for (let seed = 1; seed <= 500; seed += 1) {
+    for (let seed = 1; seed <= share(500); seed += 1) {
       const random = makeRandom(seed * 31);
       const id = `p-${seed}`;
       const met: PieceChange = { type: 'piece_met', dossier: { ...drawFile(seed), piece: { kind: 'desk', id } } };
@@ -100,14 +101,14 @@ describe('random sequences of changes', () => {
       }
       expect(readDossier(JSON.parse(JSON.stringify(store.find(id))), NOW)).toMatchObject({ ok: true });
     }
-    expect(made).toBeGreaterThan(6000);
-    expect(refused).toBeGreaterThan(500);
-    expect(restored).toBeGreaterThan(100);
+    expect(made).toBeGreaterThan(share(6000));
+    expect(refused).toBeGreaterThan(share(500));
+    expect(restored).toBeGreaterThan(share(100));
   }, 120_000);
 
   it('give back a removed zone with everything it had', () => {
     let checked = 0;
-    for (let seed = 1; seed <= 300; seed += 1) {
+    for (let seed = 1; seed <= share(300); seed += 1) {
       const random = makeRandom(seed * 77);
       let piece = applyChange(undefined, { type: 'piece_met', dossier: drawFile(seed) })!;
       for (let k = 0; k < 12; k += 1) piece = applyChange(piece, drawChange(random))!;
@@ -125,7 +126,7 @@ describe('random sequences of changes', () => {
         expect({ seed, list, records: sorted(back[list]) }).toEqual({ seed, list, records: sorted(piece[list]) });
       checked += 1;
     }
-    expect(checked).toBeGreaterThan(250);
+    expect(checked).toBeGreaterThan(share(250));
   });
 
   it('take back a tap also where part of it lies in a removed zone', () => {

@@ -2,6 +2,7 @@ import { applyChange, type Dossier, type PlannedStep } from '@/core/dossier';
 import { makeRandom } from '@/core/shared';
 import { listTasks, logTask, type Task } from '@/core/work';
 import { makePiece } from './shop-data';
+import { share } from './share';
 
 const MILD = { temperature_c: 21, humidity_pct: 50 };
 const read = (dossier: Dossier): Task[] => listTasks(dossier, [], MILD);
@@ -40,7 +41,7 @@ function drawPiece(seed: number): Dossier {
   return { ...piece, chosen: { ...piece.chosen!, zones: chosen } };
 }
 
-const SEEDS = Array.from({ length: 80 }, (_, seed) => seed);
+const SEEDS = Array.from({ length: share(80) }, (_, seed) => seed);
 
 describe('tasks of random pieces', () => {
   it('hold all the work, once, and in the order of each zone', () => {
@@ -63,7 +64,7 @@ describe('tasks of random pieces', () => {
         shared += task.zones.length > 1 ? 1 : 0;
       }
     }
-    expect(shared).toBeGreaterThan(300);
+    expect(shared).toBeGreaterThan(share(300));
   });
 
   it('wait for everything that stands right before them on any of their zones', () => {
@@ -91,7 +92,7 @@ describe('tasks of random pieces', () => {
   });
 
   it('are done one by one by their own log, and undone by taking it back, in any order', () => {
-    for (const seed of SEEDS.slice(0, 40)) {
+    for (const seed of SEEDS.slice(0, share(40))) {
       const random = makeRandom(seed + 999);
       let piece = drawPiece(seed);
       const logged: { work: string; key: string }[] = [];
@@ -117,7 +118,7 @@ describe('tasks of random pieces', () => {
   });
 
   it('come out the same when a tap is sent twice', () => {
-    for (const seed of SEEDS.slice(0, 20)) {
+    for (const seed of SEEDS.slice(0, share(20))) {
       const piece = drawPiece(seed);
       const [task] = read(piece);
       const tap = {

@@ -9,4 +9,4 @@ export {
   type Moment,
 } from './schedule';
 export { needsBleedWatch, proposePanel, type Proposal } from './propose';
-export { drawStripMap, listTreatments } from './strip-map';
+export { drawStripMap, groupStrips } from './strip-map';

@@ -4,7 +4,8 @@ import { DOSSIER_FORMAT, type Dossier, type Panel, type Test } from '../dossier'
 import { crossFactors, designPanel, type PanelWish } from './design';
 import { proposePanel } from './propose';
 import { bleedMomentOnPanel, listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
-import { drawStripMap, listTreatments } from './strip-map';
+import { listStrips } from '@/words';
+import { drawStripMap } from './strip-map';
 
 const SHELLAC = { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const;
 const BONDING = { prep: 'scuff_150', primer: 'bonding_primer_wb', coats: 1 } as const;
@@ -81,7 +82,7 @@ describe('a panel', () => {
 describe('the map', () => {
   it('is drawn in millimetres, with codes off the strips and the marked corner', () => {
     const panel = make();
-    const svg = drawStripMap(panel, 'Desk & <top>');
+    const svg = drawStripMap(panel, 'Desk & <top>', 'Desk & <top>: mark the corner', listStrips(panel));
     expect(svg).toMatch(/width="328mm" height="\d+mm" viewBox="0 0 328 \d+"/);
     expect(svg).toContain('Desk &amp; &lt;top&gt;');
     for (const { code, x_mm, y_mm, width_mm } of panel.strips) {
@@ -91,7 +92,7 @@ describe('the map', () => {
   });
 
   it('names each treatment once, with its strips', () => {
-    expect(listTreatments(make())).toEqual([
+    expect(listStrips(make())).toEqual([
       'A1, A2, A3: Scuff 150, no primer (control)',
       'B1, B2, B3: Scuff 150, shellac primer',
       'C1, C2, C3: Scuff 150, waterborne bonding primer',

@@ -1,12 +1,12 @@
 import { comparePosteriors, type BetaCounts } from '../learning';
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { listAskedKinds, type TestKind } from '../knowledge';
-import { BLEED_LIMIT, describeTreatment } from '../proof';
+import { BLEED_LIMIT } from '../proof';
 import { listLeaders, type Leader } from '../systems';
 
 export interface Proposal {
   zone: string;
-  why: string;
+  because: ProposalReason;
   treatments: Treatment[];
   /** Null where the treatment has nothing left to leave out. */
   control: Treatment | null;
@@ -47,7 +47,7 @@ export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean, plan
   );
   return {
     zone: zone.id,
-    why: explain(first, rivals[0]?.leader),
+    because: explain(first, rivals[0]?.leader),
     treatments,
     control: chooseControl(treatments[0]!),
     replicates: 2,
@@ -95,15 +95,15 @@ function chooseControl(treatment: Treatment): Treatment | null {
   return (treatment.prep ?? 'none') === 'none' ? null : { ...rest, prep: 'none' };
 }
 
-function explain(first: Leader, rival: Leader | undefined): string {
-  const own = describeTreatment(first.treatment);
-  if (!rival) return `${own} is the way to go by what is known; two strips beside a control prove it here.`;
-  const other = describeTreatment(rival.treatment);
+/** What a panel is to show: that one treatment holds, that a cheaper one might, or which of two alike does. */
+export type ProposalReason =
+  { kind: 'prove'; first: Treatment } | { kind: 'cheaper' | 'tie'; first: Treatment; rival: Treatment };
+
+function explain(first: Leader, rival: Leader | undefined): ProposalReason {
+  if (!rival) return { kind: 'prove', first: first.treatment };
   const comparison = comparePosteriors(first.holds, rival.holds);
-  if (comparison.verdict !== 'unknown') {
-    return `${own} beside ${other}: the second would be cheaper if it held, and two strips of each would show.`;
-  }
-  return `${own} and ${other} cannot be told apart yet. Two strips of each are where a test is worth most.`;
+  const kind = comparison.verdict === 'unknown' ? 'tie' : 'cheaper';
+  return { kind, first: first.treatment, rival: rival.treatment };
 }
 
 export const needsBleedWatch = (pBleed: number, pale: boolean): boolean => pale && pBleed >= BLEED_LIMIT;

@@ -1,5 +1,5 @@
-import type { Panel } from '../dossier';
-import { describeTreatment } from '../proof';
+import type { Panel, Treatment } from '../dossier';
+import { treatmentKey } from '../proof';
 import { escapeXml } from '../shared';
 
 /** Room around the panel for codes, the corner mark and the list of treatments, mm. */
@@ -9,11 +9,10 @@ const INK = '#161D19';
 
 /**
  * The strip map as SVG at true scale (1 unit = 1 mm). Codes stand outside the strips, because what is written on a strip
- * is painted over; the corner that is marked on the piece is marked on the map.
+ * is painted over; the corner that is marked on the piece is marked on the map. `caption` and `legend` are written under it.
  */
-export function drawStripMap(panel: Panel, title: string): string {
+export function drawStripMap(panel: Panel, title: string, caption: string, legend: readonly string[]): string {
   const { width_mm: width, height_mm: height, strips } = panel;
-  const legend = listTreatments(panel);
   const total = { width: width + 2 * MARGIN_MM, height: height + 2 * MARGIN_MM + (legend.length + 2) * LINE_MM };
   const shapes = strips.map(({ code, x_mm, y_mm, width_mm, height_mm, control }) => {
     const [x, y] = [x_mm + MARGIN_MM, y_mm + MARGIN_MM];
@@ -26,7 +25,7 @@ export function drawStripMap(panel: Panel, title: string): string {
   const corner = `<path d="M${MARGIN_MM} ${MARGIN_MM} h8 l-8 8 z" fill="${INK}"/>`;
   const below = height + 2 * MARGIN_MM;
   const lines = [
-    text(MARGIN_MM, below, 3.6, `${title}. Black corner: top left, mark it on the piece.`, 'start'),
+    text(MARGIN_MM, below, 3.6, caption, 'start'),
     ...legend.map((line, i) => text(MARGIN_MM, below + (i + 1) * LINE_MM, 3.2, line, 'start')),
   ];
   return [
@@ -39,14 +38,20 @@ export function drawStripMap(panel: Panel, title: string): string {
   ].join('\n');
 }
 
-/** "A1, A2: Scuff 150, shellac primer ×2", one line to a treatment; a control says so. */
-export function listTreatments({ strips }: Pick<Panel, 'strips'>): string[] {
-  const lines = new Map<string, string[]>();
+/** The strips of a panel by what is on them, controls apart. */
+export function groupStrips({ strips }: Pick<Panel, 'strips'>): {
+  codes: string[];
+  treatment: Treatment;
+  control: boolean;
+}[] {
+  const groups = new Map<string, { codes: string[]; treatment: Treatment; control: boolean }>();
   for (const { code, treatment, control } of strips) {
-    const words = `${describeTreatment(treatment)}${control ? ' (control)' : ''}`;
-    lines.set(words, [...(lines.get(words) ?? []), code]);
+    const key = `${treatmentKey(treatment)}${control ? '/control' : ''}`;
+    const group = groups.get(key) ?? { codes: [], treatment, control };
+    group.codes = [...group.codes, code].sort();
+    groups.set(key, group);
   }
-  return [...lines].map(([words, codes]) => `${codes.sort().join(', ')}: ${words}`).sort();
+  return [...groups.values()];
 }
 
 const text = (x: number, y: number, size: number, words: string, anchor: 'start' | 'middle'): string =>

@@ -1,5 +1,5 @@
-export { judgeGates } from './gates';
-export { proposeForZone, reportProof } from './proof-report';
+export { judgeGates, judgeHandovers } from './gates';
+export { proposeForZone, proposeNextPanel } from './proposals';
 export { groupLayers } from './layers';
 export { summariseProgress, type Progress, type Stage } from './progress';
 export {

@@ -3,7 +3,7 @@ import { computeBelief } from '../survey';
 import { planPiece } from '../systems';
 import { buildTemplate, KIND_TEMPLATES } from '../templates';
 import { PIECE_KINDS } from '../knowledge';
-import { reportProof, summariseProgress } from './index';
+import { judgeGates, judgeHandovers, summariseProgress } from './index';
 import { groupLayers } from './layers';
 import { buildSection } from './section';
 
@@ -53,8 +53,8 @@ describe('the way of a piece', () => {
     expect(summariseProgress(old)).toMatchObject({ tone: 'stop', state: 'Lead possible' });
   });
 
-  it('reports the gates of every zone', () => {
-    expect(reportProof(tested(0), '2026-05-03T09:00:00Z').gates).toEqual([
+  it('judges the gates of every zone', () => {
+    expect([...judgeGates(tested(0)), ...judgeHandovers(tested(0), '2026-05-03T09:00:00Z')]).toEqual([
       expect.objectContaining({ zone: 'top', gate: 'prime_to_paint', state: 'open' }),
       expect.objectContaining({ zone: 'top', gate: 'bleed', state: 'not_needed' }),
       expect.objectContaining({ zone: 'top', gate: 'handover', state: 'waiting' }),

@@ -1,5 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier, type Test, type Treatment } from '../dossier';
 import { bleedMomentAt, judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
+import { sayGate, sayTest } from '@/words';
 import { judgeTest } from './judge';
 
 const SHELLAC: Treatment = { prep: 'scuff_220', primer: 'shellac_primer', coats: 2 };
@@ -55,7 +56,7 @@ describe('a test reading', () => {
 
   it('says where it let go', () => {
     const judged = judgeTest({ ...test('nail', 4, BONDING, 24), interface: 'primer_from_substrate' }, dossier([]));
-    expect(judged.why).toContain('primer off the surface');
+    expect(sayTest(judged)).toContain('primer off the surface');
   });
 });
 
@@ -99,7 +100,7 @@ describe('the gate from primer to paint', () => {
     const overrides = [{ zone: 'top', gate: 'prime_to_paint' as const, reason: 'only a shed shelf' }];
     const closed = gate([test('nail', 4, BONDING, 24)], { overrides });
     expect(closed.state).toBe('overridden');
-    expect(closed.why).toContain('only a shed shelf');
+    expect(sayGate(closed)).toContain('only a shed shelf');
     expect(gate([test('nail', 0, SHELLAC, 24), test('cross_cut', 0, SHELLAC, 24)], { overrides }).state).toBe('open');
   });
 
@@ -175,7 +176,7 @@ describe('what opens the bleed gate', () => {
   it('is not a reading without an age, stained or clean', () => {
     expect(judge([watch({ at: '48h', score: 5 })]).state).toBe('waiting');
     expect(judge([watch({ at: '48h', score: 0 })]).state).toBe('waiting');
-    expect(judge([watch({ at: '48h', score: 0 })]).why).toContain('lacks the age');
+    expect(sayGate(judge([watch({ at: '48h', score: 0 })]))).toContain('lacks the age');
   });
 
   it('is no patch of another treatment than the one taken', () => {
@@ -193,10 +194,12 @@ describe('what opens the bleed gate', () => {
 
   it('says what of the system did not lie on the patch', () => {
     const whole = { ...SHELLAC, paint: 'wb_alkyd_enamel', paint_coats: 2, clear: 'wb_clear' } as const;
-    expect(judge([watch({ at: '48h', score: 0 }, 60)], chosen({}, 'wb_clear')).why).toContain(
+    expect(sayGate(judge([watch({ at: '48h', score: 0 }, 60)], chosen({}, 'wb_clear')))).toContain(
       'no colour coat and no clear coat',
     );
-    expect(judge([watch({ at: '48h', score: 0 }, 60, whole)], chosen({}, 'wb_clear')).why).not.toContain('not proved');
+    expect(sayGate(judge([watch({ at: '48h', score: 0 }, 60, whole)], chosen({}, 'wb_clear')))).not.toContain(
+      'not proved',
+    );
   });
 
   it('does not shut because an unprimed control bled beside a treatment that held', () => {

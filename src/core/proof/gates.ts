@@ -1,13 +1,13 @@
 import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { FILM_FACTS, isWholeCoat, showsBleed, TEST_KIND_FACTS, type TestKindFact } from '../knowledge';
-import { latestOf, lowerFirst } from '../shared';
-import { describeTreatment, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
+import { latestOf } from '../shared';
+import { judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
 export interface Gate {
   zone: string;
   gate: 'prime_to_paint' | 'bleed' | 'handover';
   state: 'open' | 'closed' | 'waiting' | 'overridden' | 'not_needed';
-  why: string;
+  because: GateReason;
   /** Treatments that opened the gate. */
   proved: Treatment[];
   /** Kinds of test still wanted for the chosen treatment. */
@@ -16,12 +16,30 @@ export interface Gate {
   at?: string;
 }
 
+/** Why a gate stands as it does, with what its sentence needs. */
+export type GateReason =
+  | { code: 'left' }
+  | { code: 'nothing_put_on' }
+  | { code: 'overridden'; reason: string }
+  | { code: 'held'; treatments: Treatment[] }
+  | { code: 'failed'; test: JudgedTest; treatment?: Treatment }
+  | { code: 'untested'; treatment?: Treatment }
+  | { code: 'wants'; treatment: Treatment; touches: Touch[]; countsFromH?: number }
+  | { code: 'hidden_by_dark' }
+  | { code: 'no_stain_expected' }
+  | { code: 'no_bleed'; at: Limits['bleed_at']; uncovered: ('colour' | 'clear')[] }
+  | { code: 'bleed_wait'; at: Limits['bleed_at']; incomplete?: JudgedTest; lastLookH?: number }
+  | { code: 'no_coat_yet' }
+  | { code: 'cured'; since: string }
+  | { code: 'cures'; days: number; until: string };
+
 interface Strip {
   treatment: Treatment;
   tests: { test: Test; judged: JudgedTest }[];
 }
 
-const treatmentKey = (treatment: Treatment | undefined): string =>
+/** The same for two treatments that are the same preparation, primer and coats of it. */
+export const treatmentKey = (treatment: Treatment | undefined): string =>
   [treatment?.prep ?? 'none', treatment?.primer ?? 'none', treatment?.coats ?? (treatment?.primer ? 1 : 0)].join('/');
 
 /**
@@ -31,9 +49,10 @@ const treatmentKey = (treatment: Treatment | undefined): string =>
 export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const base = { zone: zone.id, gate: 'prime_to_paint' as const };
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id)?.treatment;
-  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS, proved: [], missing: [] };
+  if (isLeft(dossier, zone))
+    return { ...base, state: 'not_needed', because: { code: 'left' }, proved: [], missing: [] };
   if (chosen && (chosen.primer ?? 'none') === 'none' && (chosen.coats ?? 0) === 0 && chosen.prep === 'none') {
-    return { ...base, state: 'not_needed', why: 'Nothing is put on this zone.', proved: [], missing: [] };
+    return { ...base, state: 'not_needed', because: { code: 'nothing_put_on' }, proved: [], missing: [] };
   }
   const strips = listStrips(dossier, zone).filter(
     (strip) => !chosen || treatmentKey(strip.treatment) === treatmentKey(chosen),
@@ -41,7 +60,7 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'prime_to_paint');
   const verdict = judgeStrips(strips, chosen);
   if (override && verdict.state !== 'open')
-    return { ...base, ...verdict, state: 'overridden', why: sayOverride(override.reason), ...lastOf([override.at]) };
+    return { ...base, ...verdict, state: 'overridden', because: passedOver(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
 }
 
@@ -57,7 +76,7 @@ function listStrips(dossier: Dossier, zone: Zone): Strip[] {
   return [...strips.values()];
 }
 
-type Verdict = Pick<Gate, 'state' | 'why' | 'proved' | 'missing' | 'at'>;
+type Verdict = Pick<Gate, 'state' | 'because' | 'proved' | 'missing' | 'at'>;
 
 /** The latest of some moments, as a field that is left out where none is known. */
 function lastOf(moments: readonly (string | undefined)[]): { at?: string } {
@@ -69,23 +88,22 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
   const states = strips.map((strip) => ({ strip, ...judgeStrip(strip) }));
   const open = states.filter(({ state }) => state === 'open');
   if (open.length > 0) {
-    const names = open.map(({ strip }) => describeTreatment(strip.treatment)).join('; ');
+    const treatments = open.map(({ strip }) => strip.treatment);
     return {
       state: 'open',
-      why: `Held at the right age: ${names}.`,
-      proved: open.map(({ strip }) => strip.treatment),
+      because: { code: 'held', treatments },
+      proved: treatments,
       missing: [],
       ...lastOf(open.flatMap(({ strip }) => strip.tests.map(({ test }) => test.at))),
     };
   }
   const waiting = states.find(({ state }) => state === 'waiting');
-  if (waiting) return { state: 'waiting', why: waiting.why, proved: [], missing: waiting.missing };
+  if (waiting) return { state: 'waiting', because: waiting.because, proved: [], missing: waiting.missing };
   const failed = states.find(({ state }) => state === 'closed');
-  if (failed) return { state: 'closed', why: failed.why, proved: [], missing: [] };
-  const name = chosen ? ` for ${lowerFirst(describeTreatment(chosen))}` : '';
+  if (failed) return { state: 'closed', because: failed.because, proved: [], missing: [] };
   return {
     state: 'waiting',
-    why: `No test yet${name}. Paint waits until a patch has held.`,
+    because: { code: 'untested', ...(chosen ? { treatment: chosen } : {}) },
     proved: [],
     missing: [...TOUCHES],
   };
@@ -93,25 +111,23 @@ function judgeStrips(strips: readonly Strip[], chosen: Treatment | undefined): V
 
 function judgeStrip({ treatment, tests }: Strip): {
   state: 'open' | 'closed' | 'waiting';
-  why: string;
+  because: GateReason;
   missing: string[];
 } {
   const failure = tests.find(({ judged }) => judged.verdict === 'fail');
-  if (failure) return { state: 'closed', why: `${describeTreatment(treatment)}. ${failure.judged.why}`, missing: [] };
+  if (failure) return { state: 'closed', because: { code: 'failed', test: failure.judged, treatment }, missing: [] };
   const missing = TOUCHES.filter(
     (touch) =>
       !tests.some(({ test, judged }) => judged.verdict === 'pass' && TEST_KIND_FACTS[test.kind].opens === touch),
   );
-  if (missing.length === 0) return { state: 'open', why: '', missing };
+  if (missing.length === 0) return { state: 'open', because: { code: 'held', treatments: [treatment] }, missing };
   const early = tests.find(({ judged }) => judged.early);
-  const wanted = missing.map((touch) => TOUCH_WORDS[touch]).join(' and ');
-  const later = early ? ` Readings count from ${early.judged.countsFromH} h.` : '';
-  return { state: 'waiting', why: `${describeTreatment(treatment)}: still wants ${wanted}.${later}`, missing };
+  const later = early ? { countsFromH: early.judged.countsFromH } : {};
+  return { state: 'waiting', because: { code: 'wants', treatment, touches: missing, ...later }, missing };
 }
 
-type Touch = NonNullable<TestKindFact['opens']>;
-const TOUCH_WORDS: Record<Touch, string> = { nail: 'a thumbnail', cross_cut: 'a cross-cut or a fork' };
-const TOUCHES = Object.keys(TOUCH_WORDS) as Touch[];
+export type Touch = NonNullable<TestKindFact['opens']>;
+const TOUCHES: readonly Touch[] = ['nail', 'cross_cut'];
 
 /** Bleed this likely is to be proved against, and blocked, under pale paint (estimate). */
 export const BLEED_LIMIT = 0.15;
@@ -122,9 +138,9 @@ export const BLEED_LIMIT = 0.15;
  */
 export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, pale: boolean): Gate {
   const base = { zone: zone.id, gate: 'bleed' as const, proved: [], missing: [] };
-  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS };
-  if (!pale) return { ...base, state: 'not_needed', why: 'Dark paint hides most bleed.' };
-  if (bleedRisk < BLEED_LIMIT) return { ...base, state: 'not_needed', why: 'No stain is to be expected here.' };
+  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', because: { code: 'left' } };
+  if (!pale) return { ...base, state: 'not_needed', because: { code: 'hidden_by_dark' } };
+  if (bleedRisk < BLEED_LIMIT) return { ...base, state: 'not_needed', because: { code: 'no_stain_expected' } };
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id);
   const watches = new Map<string, Watch[]>();
   for (const test of dossier.tests ?? []) {
@@ -138,12 +154,12 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
     verdicts.find(({ state }) => state === 'waiting') ??
     verdicts.find(({ state }) => state === 'closed') ?? {
       state: 'waiting' as const,
-      why: sayBleedWait(limitsOf(dossier)),
+      because: { code: 'bleed_wait' as const, at: limitsOf(dossier).bleed_at },
       proved: [],
     };
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
   if (override && verdict.state !== 'open')
-    return { ...base, state: 'overridden', why: sayOverride(override.reason), ...lastOf([override.at]) };
+    return { ...base, state: 'overridden', because: passedOver(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
 }
 
@@ -159,27 +175,26 @@ function judgeWatches(
   watches: readonly Watch[],
   limits: Limits,
   chosen: Chosen | undefined,
-): Pick<Gate, 'state' | 'why' | 'proved' | 'at'> {
+): Pick<Gate, 'state' | 'because' | 'proved' | 'at'> {
   const failed = watches.find(({ judged }) => judged.verdict === 'fail');
-  if (failed) return { state: 'closed', why: failed.judged.why, proved: [] };
+  if (failed) return { state: 'closed', because: { code: 'failed', test: failed.judged }, proved: [] };
   const held = watches.filter(({ test, judged }) => provesNoBleed(test, judged, limits));
   if (held.length > 0) {
     // The patch that had most of the system on it says most.
     const least = held
       .map(({ test }) => listUncovered(test.treatment, chosen))
       .reduce((best, own) => (own.length < best.length ? own : best));
-    const rest = least.length > 0 ? ` The patch had no ${least.join(' and no ')} on it: that was not proved.` : '';
     return {
       state: 'open',
-      why: `No colour came through in ${sayMoment(limits)}.${rest}`,
+      because: { code: 'no_bleed', at: limits.bleed_at, uncovered: least },
       proved: [held[0]!.test.treatment!],
       ...lastOf(held.map(({ test }) => test.at)),
     };
   }
   const incomplete = watches.find(({ judged }) => judged.verdict === 'incomplete');
   const oldest = Math.max(...watches.map(({ test }) => test.age_h ?? -1));
-  const sofar = incomplete ? ` ${incomplete.judged.why}` : oldest >= 0 ? ` The last look was at ${oldest} h.` : '';
-  return { state: 'waiting', why: `${sayBleedWait(limits)}${sofar}`, proved: [] };
+  const sofar = incomplete ? { incomplete: incomplete.judged } : oldest >= 0 ? { lastLookH: oldest } : {};
+  return { state: 'waiting', because: { code: 'bleed_wait', at: limits.bleed_at, ...sofar }, proved: [] };
 }
 
 /** Hours at which the moments of a bleed watch have come. */
@@ -220,19 +235,15 @@ function covers(tested: Treatment | undefined, { treatment, stack }: Chosen): bo
 }
 
 /** What will lie on the piece and did not lie on the patch. */
-function listUncovered(tested: Treatment | undefined, chosen: Chosen | undefined): string[] {
+function listUncovered(tested: Treatment | undefined, chosen: Chosen | undefined): ('colour' | 'clear')[] {
   const clear = chosen?.stack?.topcoat ?? chosen?.treatment.clear ?? 'none';
   return [
-    ...(tested?.paint === undefined ? ['colour coat'] : []),
-    ...(clear !== 'none' && (tested?.clear ?? 'none') === 'none' ? ['clear coat'] : []),
+    ...(tested?.paint === undefined ? (['colour'] as const) : []),
+    ...(clear !== 'none' && (tested?.clear ?? 'none') === 'none' ? (['clear'] as const) : []),
   ];
 }
 
-const sayMoment = ({ bleed_at }: Limits): string => (bleed_at === '48h' ? '48 hours' : 'a week');
-const sayBleedWait = (limits: Limits): string =>
-  `Colour may come through long after the last coat: read the patch after ${sayMoment(limits)}.`;
-const sayOverride = (reason: string): string => `Passed over by you: “${reason}” It stays in the record.`;
-const LEFT_WORDS = 'This zone is left as it is.';
+const passedOver = (reason: string): GateReason => ({ code: 'overridden', reason });
 
 const DAY_MS = 86_400_000;
 
@@ -242,19 +253,19 @@ const DAY_MS = 86_400_000;
  */
 export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Gate {
   const base = { zone: zone.id, gate: 'handover' as const, proved: [], missing: [] };
-  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', why: LEFT_WORDS };
+  if (isLeft(dossier, zone)) return { ...base, state: 'not_needed', because: { code: 'left' } };
   const coats = (dossier.log ?? []).filter(
     ({ zone: id, op, at, skipped }) => id === zone.id && at !== undefined && !skipped && isWholeCoat(op),
   );
-  if (coats.length === 0) return { ...base, state: 'waiting', why: 'No coat is in the log yet.' };
+  if (coats.length === 0) return { ...base, state: 'waiting', because: { code: 'no_coat_yet' } };
   const last = Math.max(...coats.map(({ at }) => Date.parse(at!)));
   const days = Math.max(...coats.map((entry) => cureDays(dossier, entry)));
   const ready = last + days * DAY_MS;
-  const date = new Date(ready).toISOString().slice(0, 10);
-  if (Date.parse(now) >= ready) return { ...base, state: 'open', why: `Cured since ${date}.` };
+  const at = new Date(ready).toISOString();
+  if (Date.parse(now) >= ready) return { ...base, state: 'open', because: { code: 'cured', since: at } };
   const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'handover');
-  if (override) return { ...base, state: 'overridden', why: sayOverride(override.reason) };
-  return { ...base, state: 'waiting', why: `It cures for ${days} days from the last coat: until ${date}.` };
+  if (override) return { ...base, state: 'overridden', because: passedOver(override.reason) };
+  return { ...base, state: 'waiting', because: { code: 'cures', days, until: at } };
 }
 
 function cureDays(dossier: Dossier, { class: code, product }: NonNullable<Dossier['log']>[number]): number {

@@ -5,17 +5,12 @@ export {
   judgeHandoverGate,
   judgePrimeGate,
   provesNoBleed,
+  treatmentKey,
   type Gate,
+  type GateReason,
+  type Touch,
 } from './gates';
-export {
-  countsFromHours,
-  DEFAULT_LIMITS,
-  describeTreatment,
-  judgeTest,
-  limitsOf,
-  type JudgedTest,
-  type Limits,
-} from './judge';
+export { countsFromHours, DEFAULT_LIMITS, judgeTest, limitsOf, type JudgedTest, type Lack, type Limits } from './judge';
 export { letsGo, listAnswers, makeReading, sayReading } from './readings';
 export { specifyCutOn } from './cut';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';

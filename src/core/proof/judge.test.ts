@@ -1,7 +1,8 @@
 import { readDossier, type Dossier, type Test } from '../dossier';
 import { PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '../knowledge';
 import { estimateFilm, specifyCutOn } from './cut';
-import { countsFromHours, describeTreatment, judgeTest } from './judge';
+import { describeTreatment, sayTest } from '@/words';
+import { countsFromHours, judgeTest } from './judge';
 
 const TREATMENT = { prep: 'scuff_220', primer: 'stainblock_primer_oil', coats: 2 } as const;
 const judge = (kind: Test['kind'], reading: Test['reading'], more: Partial<Test> = {}) =>
@@ -34,8 +35,8 @@ describe.each(TEST_KINDS)('a %s test', (kind) => {
   });
 
   it('speaks in words, with its severity and age', () => {
-    expect(judge(kind, bad).why).toContain(TEST_KIND_FACTS[kind].label);
-    expect(judge(kind, bad).why).toMatch(/severity [2-5] of 5 at 200 h/);
+    expect(sayTest(judge(kind, bad))).toContain(TEST_KIND_FACTS[kind].label);
+    expect(sayTest(judge(kind, bad))).toMatch(/severity [2-5] of 5 at 200 h/);
   });
 
   it('is a reading that the format takes', () => {
@@ -112,7 +113,7 @@ describe('a patch', () => {
     expect(read(0.01)).toBe('incomplete');
     expect(read(0.49)).toBe('incomplete');
     expect(read(0.5)).toBe('pass');
-    expect(judge('cross_cut', { removed_pct: 0, confidence: 0 }).why).toContain('a guess');
+    expect(sayTest(judge('cross_cut', { removed_pct: 0, confidence: 0 }))).toContain('a guess');
   });
 
   it('is named by what was done to it', () => {

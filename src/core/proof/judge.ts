@@ -1,13 +1,4 @@
-import {
-  FILM_FACTS,
-  PREP_FACTS,
-  PRIMER_FACTS,
-  showsBleed,
-  TEST_KIND_FACTS,
-  type PrimerCode,
-  type TestKind,
-  type TestKindFact,
-} from '../knowledge';
+import { FILM_FACTS, showsBleed, TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
 import { PENCIL_GRADES, type Dossier, type Test, type Treatment } from '../dossier';
 import {
   astmOfSeverity,
@@ -23,7 +14,6 @@ import {
   type Severity,
 } from '../scales';
 import { specifyCutOn } from './cut';
-import { lowerFirst } from '../shared';
 
 export interface JudgedTest {
   id: string | undefined;
@@ -35,10 +25,18 @@ export interface JudgedTest {
   isoClass?: Severity;
   astm?: AstmB;
   cut?: CutSpec;
-  /** What came of it in words; `why` names the test besides. */
-  says: string;
-  why: string;
+  /** Hours since the patch was coated, where that was recorded. */
+  ageH?: number;
+  /** What the record lacks to be judged. */
+  lacks?: Lack;
+  /** The most that passes. */
+  limit: PassLimit;
+  /** Where the coat let go, where it did. */
+  letGo?: NonNullable<Test['interface']>;
 }
+
+/** The most that passes: a severity, or a mean and worst ΔE00 where bleed was measured. */
+export type PassLimit = { severity: number } | { deMean: number; deWorst: number };
 
 /** What passes, unless the owner says otherwise: nothing or a mark only; no colour that is seen beside the reference. */
 export const DEFAULT_LIMITS = { scratch_most: 1, bleed_mean: 1, bleed_worst: 2, bleed_at: '48h' } as const;
@@ -61,10 +59,10 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
   const age = test.age_h;
   const early = age !== undefined && age < countsFromH;
   const limits = limitsOf(dossier);
-  const held = holds(test.kind, reading, severity, limits);
+  const limit = limitOf(test, limits);
+  const held = 'severity' in limit ? severity <= limit.severity : isUnder(reading, limit);
   const lacks = findLack(test);
   const verdict = lacks ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
-  const says = explain(test, severity, verdict, { countsFromH, limits, lacks });
   return {
     id: test.id,
     kind: test.kind,
@@ -73,12 +71,14 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
     early,
     countsFromH,
     ...lattice(test, reading, severity, dossier),
-    says,
-    why: `${TEST_KIND_FACTS[test.kind].label}: ${lowerFirst(says)}`,
+    ...(age === undefined ? {} : { ageH: age }),
+    ...(lacks ? { lacks } : {}),
+    limit,
+    ...(test.interface && severity > 0 ? { letGo: test.interface } : {}),
   };
 }
 
-type Lack = 'treatment' | 'age' | 'confidence';
+export type Lack = 'treatment' | 'age' | 'confidence';
 
 /** What a reading lacks to be judged; a class guessed from a poor picture is no more than a missing one. */
 function findLack({ treatment, age_h, reading }: Test): Lack | null {
@@ -87,18 +87,14 @@ function findLack({ treatment, age_h, reading }: Test): Lack | null {
   return typeof reading.confidence === 'number' && reading.confidence < LEAST_CONFIDENCE ? 'confidence' : null;
 }
 
-const LACK_WORDS: Record<Lack, string> = {
-  treatment: 'the record lacks what was put on the patch',
-  age: 'the record lacks the age of the patch',
-  confidence: 'the picture leaves the class a guess: take it again, or look and log it by eye',
-};
-
 /** Bleed that was measured is held against the limits of colour; all else against the limit of severity. */
-function holds(kind: Test['kind'], reading: Record<string, unknown>, severity: Severity, limits: Limits): boolean {
-  if (!showsBleed(kind)) return severity <= limits.scratch_most;
-  if (typeof reading.de_mean !== 'number') return severity <= EYE_LIMIT;
-  return reading.de_mean < limits.bleed_mean && Number(reading.de_worst) < limits.bleed_worst;
+function limitOf({ kind, reading }: Test, { scratch_most, bleed_mean, bleed_worst }: Limits): PassLimit {
+  if (!showsBleed(kind)) return { severity: scratch_most };
+  return typeof reading.de_mean === 'number' ? { deMean: bleed_mean, deWorst: bleed_worst } : { severity: EYE_LIMIT };
 }
+
+const isUnder = (reading: Record<string, unknown>, { deMean, deWorst }: { deMean: number; deWorst: number }): boolean =>
+  Number(reading.de_mean) < deMean && Number(reading.de_worst) < deWorst;
 
 /** By eye: barely to be seen beside the reference. */
 const EYE_LIMIT = 1;
@@ -141,44 +137,3 @@ function lattice(
   const astm = typeof reading.removed_pct === 'number' ? toAstmClass(reading.removed_pct) : astmOfSeverity(severity);
   return { isoClass: severity, astm, cut: specifyCutOn(dossier, test.zone, test.treatment) };
 }
-
-const WHERE: Readonly<Record<string, string>> = {
-  paint_from_paint: 'between the paint coats',
-  paint_from_primer: 'paint off the primer',
-  primer_from_substrate: 'primer off the surface',
-  old_coat_from_substrate: 'the old coat off the surface',
-  substrate_itself: 'in the surface itself',
-};
-
-function explain(
-  test: Test,
-  severity: Severity,
-  verdict: JudgedTest['verdict'],
-  { countsFromH, limits, lacks }: { countsFromH: number; limits: Limits; lacks: Lack | null },
-): string {
-  const place = test.interface && severity > 0 ? ` It let go ${WHERE[test.interface] ?? ''}.` : '';
-  switch (verdict) {
-    case 'incomplete':
-      return `Severity ${severity} of 5, but ${LACK_WORDS[lacks ?? 'age']}.`;
-    case 'early':
-      return `Severity ${severity} of 5 at ${test.age_h} h, early. Readings count from ${countsFromH} h.${place}`;
-    case 'pass':
-      return `Severity ${severity} of 5 at ${test.age_h} h. It holds.`;
-    case 'fail':
-      return `Severity ${severity} of 5 at ${test.age_h} h, and ${sayLimit(test, limits)} is the most that passes.${place}`;
-  }
-}
-
-const sayLimit = ({ kind, reading }: Test, { scratch_most, bleed_mean, bleed_worst }: Limits): string =>
-  !showsBleed(kind)
-    ? String(scratch_most)
-    : typeof reading.de_mean === 'number'
-      ? `a mean ΔE00 of ${bleed_mean} with ${bleed_worst} at the worst spot`
-      : String(EYE_LIMIT);
-
-export const describeTreatment = (treatment: Test['treatment']): string => {
-  const primer =
-    treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
-  const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
-  return `${PREP_FACTS[treatment?.prep ?? 'none'].label}, ${lowerFirst(primer)}${coats}`;
-};

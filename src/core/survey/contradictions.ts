@@ -6,10 +6,17 @@ import { labelState } from './labels';
 import { likelihoodTables, type LikelihoodTable } from './likelihood';
 import { STATE_COUNT, STATES, type State } from './states';
 
+/** Why answers do not go together; `ground` is what the rest speaks for. */
+export type Clash =
+  | { kind: 'unforeseen'; answer: string; ground: string }
+  | { kind: 'misfit'; answer: string; ground: string; against: string[]; title: string; confirmed: boolean }
+  | { kind: 'stated'; said: string; ground: string }
+  | { kind: 'fault'; defect: DefectCode; ground: string; served: boolean };
+
 export interface Contradiction {
   check: string;
   result: string;
-  why: string;
+  because: Clash;
   observationId?: string;
   /** It is a defect that is questioned, not an answer. */
   defect?: DefectCode;
@@ -54,7 +61,7 @@ export function findContradictions(belief: Belief, zone: Zone): Contradiction[] 
       .filter(({ conflicts }) => conflicts)
       .sort((a, b) => Number(isConfirmed(a.clue)) - Number(isConfirmed(b.clue)) || a.surprise - b.surprise)
       .map(({ clue, rest }) =>
-        word(
+        doubtAnswer(
           clue,
           rest,
           misfits(clue, OPPOSED).filter((other) => speaksFor(kind.get(other)!, rest.code)),
@@ -121,35 +128,22 @@ function best(joint: Float64Array, total: number): { code: SubstrateCode; p: num
   return { code: top.code, p: top.p / total };
 }
 
-function word(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Contradiction {
+function doubtAnswer(clue: Clue, rest: Judgement['rest'], others: readonly Clue[]): Contradiction {
   const { check, id } = clue.observation!;
   const answer = resultOf(clue.observation!)!;
   const label = findAnswer(check, answer)?.label ?? answer;
-  const named = others.map(
-    ({ observation }) => `“${findAnswer(observation!.check, resultOf(observation!)!)?.label ?? ''}”`,
-  );
-  if (measurementOf(clue)) {
-    // What was seen to happen is not argued away: it is provided for, and what it is set against is looked at again.
-    const why = `“${label}” was not to be foreseen from the rest, which speaks for ${labelState(rest.code)}. What was seen to happen counts all the same. Make it once more on another spot.`;
-    return { check, result: answer, why, ...(id === undefined ? {} : { observationId: id }), against: [] };
-  }
+  const named = others.map(({ observation }) => findAnswer(observation!.check, resultOf(observation!)!)?.label ?? '');
+  const base = { check, result: answer, ...(id === undefined ? {} : { observationId: id }) };
+  const ground = labelState(rest.code);
+  // What was seen to happen is not argued away: it is provided for, and what it is set against is looked at again.
+  if (measurementOf(clue)) return { ...base, because: { kind: 'unforeseen', answer: label, ground }, against: [] };
   const title = findCheck(check)?.title ?? check;
-  const cure = isConfirmed(clue)
-    ? 'You made it twice, so make one of the others again.'
-    : `Do this one again: “${title}”`;
-  const against =
-    named.length > 0 ? `${listWords(named)} ${named.length > 1 ? 'speak' : 'speaks'} for` : 'The rest speaks for';
   return {
-    check,
-    result: answer,
-    why: `“${label}” hardly fits. ${against} ${labelState(rest.code)}. ${cure}`,
-    ...(id === undefined ? {} : { observationId: id }),
+    ...base,
+    because: { kind: 'misfit', answer: label, ground, against: named, title, confirmed: isConfirmed(clue) },
     against: others.map(({ observation }) => observation!.check),
   };
 }
-
-const listWords = (words: readonly string[]): string =>
-  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]!}` : (words[0] ?? '');
 
 /**
  * How well the best single material explains two answers together, 0–1: the largest product of their likelihoods over
@@ -222,8 +216,8 @@ function doubtStatedFacts(belief: Belief, zone: Zone, answers: readonly Float64A
     );
     if (stands >= STATED_UNDOUBTED && !excluded) return;
     const found = list.find(({ code }) => code !== said)!;
-    const why = `You said ${labelState(said)}; checks speak for ${labelState(found.code)}. Make one of them again, or take the statement back.`;
-    doubts.push({ check: 'stated', result: said, why, against: [] });
+    const because: Clash = { kind: 'stated', said: labelState(said), ground: labelState(found.code) };
+    doubts.push({ check: 'stated', result: said, because, against: [] });
   };
   doubt(substrate, belief.substrate, (state) => state.substrate === substrate);
   doubt(finish, belief.finish, (state) => state.finish === finish);

@@ -1,7 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
 import { CHECKS } from '../knowledge';
 import { diagnoseZone } from './diagnose';
-import { reportDiagnosis } from './report';
 
 const make = (zone: Partial<Zone>, piece: Partial<Dossier['piece']> = {}, more: Partial<Dossier> = {}): Dossier => ({
   format: DOSSIER_FORMAT,
@@ -183,15 +182,5 @@ describe('contradictions and evidence', () => {
       speaks: 'against',
       strength: '--',
     });
-  });
-});
-
-describe('the diagnosis report', () => {
-  it('sums to one exactly after rounding', () => {
-    const { zones } = reportDiagnosis(make({ observations: laminate }));
-    for (const list of [zones[0]!.substrate, zones[0]!.finish, zones[0]!.soundness]) {
-      expect(Math.round(list.reduce((sum, { p }) => sum + p, 0) * 1e4)).toBe(1e4);
-      expect([...list].sort((a, b) => b.p - a.p).map(({ p }) => p)).toEqual(list.map(({ p }) => p));
-    }
   });
 });

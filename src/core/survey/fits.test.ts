@@ -45,7 +45,7 @@ describe('a defect that cannot be on the ground', () => {
     const belief = read(zone);
     expect(expectFit(belief, 'lifting_foil')).toBeLessThan(0.5);
     expect(questionDefects(belief, zone)).toEqual([
-      expect.objectContaining({ defect: 'lifting_foil', why: expect.stringMatching(/^Lifting foil was seen, but/) }),
+      expect.objectContaining({ defect: 'lifting_foil', because: expect.objectContaining({ kind: 'fault' }) }),
     ]);
   });
 

@@ -21,7 +21,12 @@ export function questionDefects(belief: Belief, { defects = [] }: Zone): Contrad
     check: code,
     result: 'seen',
     defect: code,
-    why: `${DEFECT_FACTS[code].label} was seen, but the rest speaks for ${labelState(belief.substrate[0]!.code)}. ${mayBeHere(belief, code) ? 'Both are provided for.' : 'It is kept, and nothing is planned for it.'} Look again which of the two it is.`,
+    because: {
+      kind: 'fault',
+      defect: code,
+      ground: labelState(belief.substrate[0]!.code),
+      served: mayBeHere(belief, code),
+    },
     against: [],
   }));
 }

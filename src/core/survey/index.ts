@@ -6,7 +6,6 @@ export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
 export { mayBeHere, rankDefects } from './fits';
 export type { Hazard } from './hazards';
-export { isAnswered, sayAnswers, sayServed, type Need } from './needs';
+export { isAnswered, findServed, listAnswers, type Need } from './needs';
 export { byInformation, byWorth, inFixedOrder, measurePractice } from './practice';
-export { reportDiagnosis } from './report';
 export { FACETS, STATES, type State } from './states';

@@ -1,5 +1,6 @@
 import { CHECKS, DEFECTS, DEFECT_FACTS, SUBSTRATES, type PieceKind } from '../knowledge';
 import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
+import { sayClash, sayHazard, sayNeed } from '@/words';
 import { diagnoseZone } from './diagnose';
 
 const needsOf = (zone: Partial<Zone>, more: Partial<Dossier> = {}, history: Dossier['piece']['history'] = {}) => {
@@ -37,7 +38,7 @@ describe('the needs a diagnosis delivers', () => {
     const need = needsOf(zone, {}, { era: 'since_2000' }).get(code);
     // A drop that crawls lifts silicone from 1 in 25 to about 1 in 3: one look in twenty is wrong.
     expect(need?.p).toBeGreaterThan(code === 'desilicone' ? 0.3 : 0.5);
-    expect(need?.why).toMatch(/\S+ \S+/);
+    expect(need && sayNeed(need)).toMatch(/\S+ \S+/);
   });
 
   it('the lead gate, from an old coat that may hold lead', () => {
@@ -51,9 +52,8 @@ describe('the needs a diagnosis delivers', () => {
   it('judges damp by the room: 12 % is dry in a damp shed and too damp in a dry room', () => {
     const wood: Partial<Zone> = { observations: [{ check: 'moisture_meter', value: 12 }] };
     expect(needsOf(wood, { climate: { temperature_c: 12, humidity_pct: 70 } }).has('dry_out')).toBe(false);
-    expect(needsOf(wood, { climate: { temperature_c: 22, humidity_pct: 35 } }).get('dry_out')?.why).toMatch(
-      /settles at 6\.9 %/,
-    );
+    const damp = needsOf(wood, { climate: { temperature_c: 22, humidity_pct: 35 } }).get('dry_out')!;
+    expect(sayNeed(damp)).toMatch(/settles at 6\.9 %/);
   });
 
   it('says whom to turn to when lead is found, by region', () => {
@@ -61,7 +61,7 @@ describe('the needs a diagnosis delivers', () => {
     const why = (region?: string): string => {
       const piece = { kind: 'sideboard' as const, ...(region ? { region } : {}) };
       const dossier: Dossier = { format: 'bricolage.dossier/1', piece, zones: [positive] };
-      return diagnoseZone(dossier, positive).hazards[0]!.why;
+      return sayHazard(diagnoseZone(dossier, positive).hazards[0]!);
     };
     expect(why('US')).toMatch(/certified lead inspector/);
     expect(why()).toMatch(/health or building authority/);
@@ -76,7 +76,7 @@ describe('the needs a diagnosis delivers', () => {
         observations: [{ check: 'lead_test', result: 'negative', kit }],
       };
       const dossier: Dossier = { format: 'bricolage.dossier/1', piece: { kind: 'sideboard' }, zones: [zone] };
-      return diagnoseZone(dossier, zone).hazards[0]!.why;
+      return sayHazard(diagnoseZone(dossier, zone).hazards[0]!);
     };
     expect(tested('home_swab')).toMatch(/home swab.*sand wet/i);
     expect(tested('chip_to_laboratory')).toMatch(/laboratory.*place tested only/);
@@ -115,7 +115,7 @@ describe('a measurement', () => {
     expect(needs('table', undefined, observations).get('stain_block')).toBeGreaterThan(0.9);
     const dossier: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'table' } };
     const { contradictions } = diagnoseZone(dossier, { id: 'z', role: 'top', observations });
-    expect(contradictions.filter(({ why }) => why.includes('hardly fits'))).toEqual([]);
+    expect(contradictions.filter(({ because }) => sayClash(because).includes('hardly fits'))).toEqual([]);
   });
 
   it('against another of the same is shown, and its effect still provided for', () => {
@@ -123,7 +123,9 @@ describe('a measurement', () => {
     const dossier: Dossier = { format: DOSSIER_FORMAT, piece: { kind: 'table' } };
     const { contradictions, needs: found } = diagnoseZone(dossier, { id: 'z', role: 'top', observations });
     expect(contradictions).toContainEqual(expect.objectContaining({ check: 'crawl_dab', result: 'crawls' }));
-    expect(contradictions.find(({ result }) => result === 'crawls')!.why).toContain('counts all the same');
+    expect(sayClash(contradictions.find(({ result }) => result === 'crawls')!.because)).toContain(
+      'counts all the same',
+    );
     expect(found.find(({ code }) => code === 'desilicone')!.p).toBeGreaterThan(0.5);
   });
 

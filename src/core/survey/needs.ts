@@ -10,7 +10,6 @@ import {
   type FaultNeed,
 } from '../knowledge';
 import { resultOf, type Defect, type Dossier, type Zone } from '../dossier';
-import { describeChance } from '../shared';
 import type { Belief } from './belief';
 import { mayBeHere } from './fits';
 import type { Hazard } from './hazards';
@@ -143,11 +142,21 @@ export interface Need {
   code: string;
   label: string;
   p: number;
-  why: string;
-  /** The reason alone, where `why` says the chance besides. */
-  because?: string;
+  because: NeedReason;
   extent?: 'spot' | 'whole';
 }
+
+/** What a need follows from, with what its sentence needs. */
+export type NeedReason =
+  | { from: 'surface'; says: string }
+  | { from: 'cleaning'; greaseLikely: boolean }
+  | { from: 'fault'; defect: DefectCode }
+  | { from: 'fault_answer'; says: string }
+  | { from: 'smell_of_piece'; defect: DefectCode }
+  | { from: 'smelled'; smell: string }
+  | { from: 'coat_caked' }
+  | { from: 'moisture'; verdict: MoistureVerdict }
+  | { from: 'lead' };
 
 /** All needs of a zone with at least a 5 % chance, most certain first. Degreasing is asked of every zone. */
 export function deriveNeeds(
@@ -162,8 +171,7 @@ export function deriveNeeds(
       code: need.code,
       label: need.label,
       p,
-      because: need.because,
-      why: `${need.because} Chance that this zone needs it: ${describeChance(p)}.`,
+      because: { from: 'surface', says: need.because },
     };
   });
   needs.push(degreaseNeed(belief));
@@ -176,7 +184,7 @@ export function deriveNeeds(
       code: 'lead_gate',
       label: 'Keep it wet and closed: lead',
       p: SEEN,
-      why: 'No dry sanding, no scraping and no heat until it is settled.',
+      because: { from: 'lead' },
     });
   for (const need of needs) if (need.code === 'stain_block') need.extent = stainExtent(belief, zone);
   return mergeByCode(needs)
@@ -185,11 +193,8 @@ export function deriveNeeds(
 }
 
 function degreaseNeed(belief: Belief): Need {
-  const why =
-    belief.present.grease > 0.5
-      ? 'Grease is likely here. Sanding first would drive it into the scratches.'
-      : '“Looks clean” is worth nothing: degrease before anything else.';
-  return { code: 'degrease', label: 'Degrease', p: 0.98, why };
+  const because: NeedReason = { from: 'cleaning', greaseLikely: belief.present.grease > 0.5 };
+  return { code: 'degrease', label: 'Degrease', p: 0.98, because };
 }
 
 const SPOT_SOURCES: readonly DefectCode[] = ['knot', 'resin_pocket', 'drink_stain', 'ink_stain', 'water_ring'];
@@ -219,23 +224,24 @@ type SeenFault = Parameters<typeof isAnswered>[1];
 const listFaultNeeds = (fault: SeenFault): readonly FaultNeed[] =>
   (FAULT_ANSWERS[fault.code].needs ?? []).filter((need) => isAnswered(need, fault));
 
-/** What sees to a fault that gets no repair of its own, in words; none where nothing does. */
-export const sayServed = (fault: SeenFault): string | undefined =>
+/** What sees to a fault that gets no repair of its own, by its name; none where nothing does. */
+export const findServed = (fault: SeenFault): string | undefined =>
   listFaultNeeds(fault)[0]?.label ?? FAULT_ANSWERS[fault.code].served;
 
-/** The ways there are to answer a defect, in words, and what leaving it would mean; which is taken, the plan decides. */
-export function sayAnswers(defect: Defect): { ways: string[]; left: string } {
-  const { ways, left } = FAULT_ANSWERS[defect.code];
-  const open = ways.filter((way) => isAnswered(way, defect)).map(({ declined, label }) => declined ?? label);
-  return { ways: open.length > 0 ? [...new Set(open)] : [sayServed(defect) ?? 'Left as it is'], left: left.says };
+/** The ways there are to answer a defect, by their names; none where it can only be left. Which is taken, the plan decides. */
+export function listAnswers(defect: Defect): string[] {
+  const open = FAULT_ANSWERS[defect.code].ways.filter((way) => isAnswered(way, defect));
+  const served = findServed(defect);
+  if (open.length === 0) return served ? [served] : [];
+  return [...new Set(open.map(({ declined, label }) => declined ?? label))];
 }
 
 /** A smell sits in every face of a piece, inside ones as well. */
 function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {
   const smell = zones.flatMap(({ defects = [] }) => defects).find(({ code }) => SMELLING.includes(code));
   if (!smell) return [];
-  const why = `${DEFECT_FACTS[smell.code].label}: it sits in every face, inside ones as well.`;
-  return [{ code: 'odour_seal', label: 'Seal the smell in', p: SEEN, why }];
+  const because: NeedReason = { from: 'smell_of_piece', defect: smell.code };
+  return [{ code: 'odour_seal', label: 'Seal the smell in', p: SEEN, because }];
 }
 
 const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) =>
@@ -245,21 +251,20 @@ const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) =>
 /** Needs that follow straight from something the owner saw, smelled or measured. */
 function statedNeeds(belief: Belief, zone: Zone): Need[] {
   const needs: Need[] = [];
-  const add = (code: string, label: string, why: string): void => void needs.push({ code, label, p: SEEN, why });
+  const add = (code: string, label: string, because: NeedReason): void =>
+    void needs.push({ code, label, p: SEEN, because });
   for (const defect of zone.defects ?? []) {
     if (!mayBeHere(belief, defect.code)) continue;
     const fact = DEFECT_FACTS[defect.code];
-    if (fact.repair) add(fact.repair.code, fact.repair.label, `${fact.label} was seen here.`);
-    for (const own of listFaultNeeds(defect)) add(own.code, own.label, own.why);
+    if (fact.repair) add(fact.repair.code, fact.repair.label, { from: 'fault', defect: defect.code });
+    for (const own of listFaultNeeds(defect)) add(own.code, own.label, { from: 'fault_answer', says: own.why });
   }
   const smell = lastResult(zone, 'odour');
-  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', `${SMELLS[smell] ?? 'It'} was smelled here.`);
+  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', { from: 'smelled', smell });
   const coat = lastResult(zone, 'coat_thickness');
-  if (coat === 'caked') add('strip', 'Strip the old coat', 'The old coat is so thick that detail is lost.');
+  if (coat === 'caked') add('strip', 'Strip the old coat', { from: 'coat_caked' });
   return needs;
 }
-
-const SMELLS: Readonly<Record<string, string>> = { smoke: 'Smoke', pet: 'A pet', musty: 'Must' };
 
 /** The last reading of the moisture meter against what wood settles to in this room; none without a reading. */
 export function readMoisture(dossier: Pick<Dossier, 'climate'>, zone: Zone): MoistureVerdict | undefined {
@@ -267,10 +272,12 @@ export function readMoisture(dossier: Pick<Dossier, 'climate'>, zone: Zone): Moi
   return measured === undefined ? undefined : judgeMoisture(measured, dossier.climate ?? LABEL_CLIMATE);
 }
 
-function dryOutNeed({ measuredPct, equilibriumPct, limitPct }: MoistureVerdict): Need {
-  const why = `The meter says ${measuredPct} %; wood in this room settles at ${equilibriumPct.toFixed(1)} %. Paint below ${limitPct.toFixed(1)} %.`;
-  return { code: 'dry_out', label: 'Let it dry out', p: SEEN, why };
-}
+const dryOutNeed = (verdict: MoistureVerdict): Need => ({
+  code: 'dry_out',
+  label: 'Let it dry out',
+  p: SEEN,
+  because: { from: 'moisture', verdict },
+});
 
 function lastResult(zone: Zone, check: string): string | undefined {
   const last = zone.observations?.findLast((observation) => observation.check === check);

@@ -4,6 +4,7 @@ import { computeBelief } from './belief';
 import { likelihoodTables } from './likelihood';
 import { needProbability, SURFACE_NEEDS } from './needs';
 import { rankNextChecks } from './next-check';
+import { sayWorth } from '@/words';
 
 const LIMITS = { leadOpen: false, ventilation: 'good' as const, hideGrain: false, at: 'bench' as const };
 const AREA = 0.8;
@@ -105,7 +106,7 @@ describe('the worth of the next check', () => {
   it('says what an answer would change', () => {
     const piece = { piece: { kind: 'sideboard' as const, history: { era: 'before_1940' as const } } };
     const zone: Zone = { id: 'z', role: 'top', area_m2: AREA, observations: [] };
-    for (const { why } of rankNextChecks(computeBelief(piece, zone), zone, LIMITS))
-      expect(why).toMatch(/^“.+” would move “.+” from .+ to .+\.$/);
+    for (const next of rankNextChecks(computeBelief(piece, zone), zone, LIMITS))
+      expect(sayWorth(next)).toMatch(/^“.+” would move “.+” from .+ to .+\.$/);
   });
 });

@@ -6,15 +6,22 @@ import { LEAD_CREDIBLE, mayHoldLead } from './hazards';
 import { checkStrength, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { expectInState, SURFACE_NEEDS, tabulateNeed, type SurfaceNeed } from './needs';
 import { STATES } from './states';
-import { formatChance, lowerFirst } from '../shared';
 
 /** What one answer of a check would change. */
 export interface AnswerForesight {
   code: string;
   /** How likely this answer is now. */
   p: number;
-  /** Needs that would come in or fall out of the plan, in words; empty when the plan would stay. */
-  changes: string[];
+  /** Needs, by their names, that would come into the plan or fall out of it; empty when the plan would stay. */
+  changes: { need: string; wanted: boolean }[];
+}
+
+/** The chance of a need now and after an answer, both by their names. */
+interface Shift {
+  answer: string;
+  need: string;
+  from: number;
+  to: number;
 }
 
 export interface NextCheck {
@@ -24,7 +31,8 @@ export interface NextCheck {
   /** The same with the look that goes best with it, where that is more: what the list is ordered by. */
   worthTogether: number;
   costMinutes: number;
-  why: string;
+  /** The answer that would change most of what is to be done; none where no answer would. */
+  moves: Shift | null;
   answers: AnswerForesight[];
 }
 
@@ -219,14 +227,12 @@ function foreseenWeight(belief: Belief, check: Check, beside?: Check): number {
 }
 
 function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Appraisal): NextCheck {
-  let biggest: { shift: number; why: string } = { shift: 0, why: 'No answer would change the plan.' };
+  let biggest: { shift: number; moves: Shift | null } = { shift: 0, moves: null };
   for (const { label, p, needs } of outcomes) {
     terms.forEach((term, n) => {
       const shift = p * Math.abs(term.behave(needs[n]!) - term.behave(term.now));
       if (shift <= biggest.shift) return;
-      const need = lowerFirst(term.need.label);
-      const why = `“${label}” would move “${need}” from ${formatChance(term.now)} to ${formatChance(needs[n]!)}.`;
-      biggest = { shift, why };
+      biggest = { shift, moves: { answer: label, need: term.need.label, from: term.now, to: needs[n]! } };
     });
   }
   return {
@@ -234,14 +240,14 @@ function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Apprais
     worthMinutes: Math.max(0, Math.round(worth * 10) / 10),
     worthTogether: Math.max(0, Math.round(rank * 10) / 10),
     costMinutes: check.minutes,
-    why: biggest.why,
+    moves: biggest.moves,
     answers: outcomes.map(({ code, p, needs }) => ({
       code,
       p,
       changes: terms.flatMap((term, n) => {
         const [before, then] = [term.isProvided(term.now), term.isProvided(needs[n]!)];
         if (before === then || term.need.silent) return [];
-        return [then ? lowerFirst(term.need.label) : `no “${lowerFirst(term.need.label)}”`];
+        return [{ need: term.need.label, wanted: then }];
       }),
     })),
   };

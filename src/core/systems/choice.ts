@@ -5,6 +5,7 @@ import type { Ground } from './ground';
 import type { Chances } from './risk';
 import type { Product } from './product';
 import type { RepairPlan } from './repairs';
+import type { StepReason } from './reasons';
 import type { SurfaceState } from './surface-state';
 
 /** One thing to do on a zone, as the owner reads it. */
@@ -25,7 +26,7 @@ export interface Step {
   recoatH?: number;
   minutes: number;
   waitH: number;
-  why: string;
+  why: StepReason[];
   /** Where it stands in the order of work: the same for all zones. */
   stage?: number;
 }
@@ -90,10 +91,10 @@ export function step(
   label: string,
   minutes: number,
   waitH: number,
-  why: string,
+  why: StepReason | StepReason[],
   more: Partial<Step> = {},
 ): Step {
-  return { op, label, minutes: roundMinutes(minutes), waitH, why, ...more };
+  return { op, label, minutes: roundMinutes(minutes), waitH, why: [why].flat(), ...more };
 }
 
 export const roundMinutes = (minutes: number): number => Math.max(1, Math.round(minutes));
@@ -110,4 +111,7 @@ export function measureCoats(ground: Ground, { film }: Product, coats: number, f
 }
 
 export const needed = (ground: Ground, code: string): number => ground.needs.get(code) ?? 0;
-export const whyNeed = (ground: Ground, code: string): string => ground.reasons.get(code) ?? '';
+export function whyNeed(ground: Ground, code: string): StepReason[] {
+  const need = ground.reasons.get(code);
+  return need ? [{ code: 'need', need }] : [];
+}

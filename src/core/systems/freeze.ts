@@ -1,9 +1,17 @@
-import type { Choice, PlannedStep } from '../dossier';
+import type { Choice, PlannedStep, Stack } from '../dossier';
 import type { Step } from './choice';
-import type { CoatingSystem } from './system';
+import type { StepReason } from './reasons';
+import type { CoatStack } from './surface-state';
+import type { Assumption, CoatingSystem } from './system';
+
+/** How what is kept with a system is said; a system that is only tried out needs no words. */
+export interface Phrases {
+  why: (reasons: readonly StepReason[]) => string;
+  assumes: (assumption: Assumption) => string;
+}
 
 /** A system as it is kept when the owner takes it: layers, work, figures and what it took for granted, with the date. */
-export function freezeSystem(system: CoatingSystem, at: string): Choice {
+export function freezeSystem(system: CoatingSystem, at: string, say: Phrases): Choice {
   const { risk, handsOnMin, elapsedH, materialsCost, expectedCost, fumes } = system;
   return {
     system: system.labels[0] ?? system.id,
@@ -11,14 +19,8 @@ export function freezeSystem(system: CoatingSystem, at: string): Choice {
     zones: system.zones.map(({ id, treatment, stack, steps }) => ({
       id,
       treatment,
-      stack: {
-        prep: stack.prep,
-        primers: stack.primers.map(({ code, coats }) => ({ code, coats })),
-        paint: stack.paint,
-        paint_coats: stack.paintCoats,
-        topcoat: stack.topcoat,
-      },
-      steps: steps.map(freezeStep),
+      stack: stackOf(stack),
+      steps: steps.map((own): PlannedStep => ({ ...carryStep(own), why: say.why(own.why) })),
     })),
     figures: {
       risk: risk.overall,
@@ -28,10 +30,24 @@ export function freezeSystem(system: CoatingSystem, at: string): Choice {
       expected_cost: expectedCost,
       fumes,
     },
-    assumes: system.assumes,
+    assumes: system.assumes.map(say.assumes),
   };
 }
 
-export function freezeStep({ recoatH, waitH, stage = 0, ...step }: Step): PlannedStep {
+/** The layers as they are kept. */
+export const stackOf = ({ prep, primers, paint, paintCoats, topcoat }: CoatStack): Stack => ({
+  prep,
+  primers: primers.map(({ code, coats }) => ({ code, coats })),
+  paint,
+  paint_coats: paintCoats,
+  topcoat,
+});
+
+/** A step of the work as it is done: its reasons in the words it was taken with, or, searched again, as data. */
+export type TakenStep = Omit<Named<PlannedStep>, 'why'> & { why: string | StepReason[] };
+/** Without what a newer format may carry besides. */
+type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
+
+export function carryStep({ recoatH, waitH, stage = 0, ...step }: Step): TakenStep & { why: StepReason[] } {
   return { ...step, ...(recoatH === undefined ? {} : { recoat_h: recoatH }), wait_h: waitH, stage };
 }

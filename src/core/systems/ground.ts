@@ -21,7 +21,7 @@ import {
   type Zone,
 } from '../dossier';
 import { listExperience, modeOf, poolExperience, type Pooled } from '../learning';
-import { judgeTest, limitsOf, provesNoBleed } from '../proof';
+import { judgeTest, limitsOf, provesNoBleed, type JudgedTest } from '../proof';
 import {
   assessZone,
   CREDIBLE,
@@ -31,6 +31,7 @@ import {
   type Belief,
   type Hazard,
   type State,
+  type Need,
 } from '../survey';
 
 type SchoolName = 'dulling' | 'priming' | 'fill' | 'grain' | 'stain_block' | 'doors' | 'topcoat' | 'between';
@@ -72,13 +73,13 @@ export interface Ground {
   pSoftens: number;
   pRaw: number;
   needs: ReadonlyMap<string, number>;
-  reasons: ReadonlyMap<string, string>;
+  reasons: ReadonlyMap<string, Need>;
   climate: Climate;
   /** What the shop has seen of a treatment on this ground and near it. */
   pool: (mode: Experience['mode'], prep: PrepCode, primer: PrimerCode | 'none') => Pooled;
   /** Treatments whose patches held on this very zone. */
   heldHere: { mode: Experience['mode']; prep: PrepCode; primer: PrimerCode | 'none' }[];
-  failedTests: { test: Test; treatment: Treatment; why: string }[];
+  failedTests: { test: Test; treatment: Treatment; judged: JudgedTest }[];
 }
 
 export const DEFAULT_COLOUR = '#F3EFE6';
@@ -134,7 +135,7 @@ export function readGround(dossier: Dossier, zone: Zone): Ground {
       (state) => state.finish === 'bare' && !(FACED_BOARDS as readonly string[]).includes(state.substrate),
     ),
     needs: new Map(needs.map((need) => [need.code, need.p])),
-    reasons: new Map(needs.map((need) => [need.code, need.why])),
+    reasons: new Map(needs.map((need) => [need.code, need])),
     climate: dossier.climate ?? LABEL_CLIMATE,
     pool: makePool(dossier, belief),
     heldHere: findHeldTests(dossier, zone),
@@ -188,7 +189,7 @@ function findFailedTests(dossier: Dossier, zone: Zone): Ground['failedTests'] {
   return (dossier.tests ?? []).flatMap((test) => {
     if (test.zone !== zone.id || !test.treatment) return [];
     const judged = judgeTest(test, dossier);
-    return judged.verdict === 'fail' ? [{ test, treatment: test.treatment, why: judged.why }] : [];
+    return judged.verdict === 'fail' ? [{ test, treatment: test.treatment, judged }] : [];
   });
 }
 

@@ -1,4 +1,5 @@
 import type { Step } from './choice';
+import type { StepReason } from './reasons';
 import type { ZonePlan } from './system';
 
 /** A step of several zones done in one go. */
@@ -10,7 +11,7 @@ export interface Job {
   /** Until the slowest zone of the job is ready. */
   waitH: number;
   ml: number;
-  why: string;
+  why: StepReason[];
 }
 
 /** One ordered list for the piece: what is the same in several zones is done once, at its place in the order of work. */

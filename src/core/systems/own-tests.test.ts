@@ -2,6 +2,7 @@ import { DOSSIER_FORMAT, type Dossier, type Experience, type Test } from '../dos
 import { readGround } from './ground';
 import { planPiece } from './plan';
 import { updateByOwnTests } from './risk';
+import { sayWhy } from '@/words';
 
 const TREATMENT = { prep: 'scuff_150', primer: 'bonding_primer_wb', coats: 1 } as const;
 const nail = (zone: string, score: number, more: Partial<Test> = {}): Test => ({
@@ -59,7 +60,7 @@ describe('the shop’s own readings', () => {
     expect(before).toMatchObject({ prep: 'scuff_150', primer: 'bonding_primer_wb' });
     expect(plan([shop]).treatment.primer).not.toBe(before.primer);
     const held = plan([{ ...shop, held: 7, failed: 0, tests_held: 7 }]);
-    const why = held.steps.find(({ op }) => op === 'prime')?.why;
+    const why = sayWhy(held.steps.find(({ op }) => op === 'prime')!.why);
     expect(why).toContain('Your own 7 tests of it on laminate sheet count in the chances: all held.');
   });
 

@@ -7,7 +7,8 @@ import { listTurningPoints } from './turning-points';
 import { computeLightness } from './ground';
 import { HARD_RULES } from './hard-rules';
 import { planPiece } from './plan';
-import { reportPlan } from './report';
+import { PHRASES, sayAssumption, sayConsidered, sayFact, sayPlanBlock, sayRuledOut, sayThen, sayWhy } from '@/words';
+import { reportPlan } from '@/cli/reports/plan';
 
 const LAMINATE: Observation[] = [
   { check: 'edge_line', result: 'dark_line' },
@@ -31,7 +32,7 @@ const make = (zone: Partial<Zone>, more: Partial<Dossier> = {}): Dossier => ({
 const first = (dossier: Dossier) => planPiece(dossier).systems[0]!;
 const primer = (dossier: Dossier) => first(dossier).zones[0]!.treatment.primer;
 const rejectedCodes = (dossier: Dossier): Record<string, string> =>
-  Object.fromEntries(planPiece(dossier).rejected.map(({ code, rule }) => [code, rule]));
+  Object.fromEntries(planPiece(dossier).rejected.map(({ code, finding }) => [code, finding.rule]));
 
 describe('the recommended system', () => {
   it('scuffs laminate and gives it a primer that grips', () => {
@@ -53,7 +54,7 @@ describe('the recommended system', () => {
       [...order.map((op) => ops.indexOf(op as (typeof ops)[number]))].sort((a, b) => a - b),
     );
     for (const step of first(make({ observations: MAHOGANY })).zones[0]!.steps)
-      expect(step.why.length).toBeGreaterThan(10);
+      expect(sayWhy(step.why).length).toBeGreaterThan(10);
   });
 
   it('watches for bleed for two days where bleed is to be feared', () => {
@@ -116,7 +117,7 @@ describe('layer rules', () => {
     const plan = planPiece(make({ observations: MAHOGANY, defects: smell }, { goal: { ventilation: 'none' } }));
     expect(plan.systems).toEqual([]);
     expect(plan.blocked[0]).toMatchObject({ gate: 'no_system', zone: 'top' });
-    expect(plan.blocked[0]!.text).toContain('ventilation');
+    expect(sayPlanBlock(plan.blocked[0]!)).toContain('ventilation');
   });
 
   it('take coarse paper off foil and veneer', () => {
@@ -212,7 +213,7 @@ describe('what a plan takes for granted', () => {
     const doubtful = make({ observations: [{ check: 'edge_line', result: 'plastic_strip' }] });
     const { assumes } = first(doubtful);
     expect(assumes).toHaveLength(1);
-    expect(assumes[0]).toMatch(/^Top: .+ \(about .+\) or .+\. The plan serves all of them\./);
+    expect(sayAssumption(assumes[0]!)).toMatch(/^Top: .+ \(about .+\) or .+\. The plan serves all of them\./);
   });
 
   it('is nothing where the material is known', () => {
@@ -233,9 +234,9 @@ describe('what would change a plan', () => {
     expect(points.length).toBeGreaterThan(0);
     expect(points.length).toBeLessThanOrEqual(3);
     for (const { fact, p, then, saves, check } of points) {
-      expect(fact).toMatch(/^If /);
+      expect(sayFact(fact)).toMatch(/^If /);
       expect(p > 0 && p < 1).toBe(true);
-      expect(then).toMatch(/primer|shellac/i);
+      expect(sayThen(then)).toMatch(/primer|shellac/i);
       expect(Math.abs(saves.money)).toBeGreaterThan(1);
       expect(check).toBeTruthy();
     }
@@ -257,7 +258,7 @@ describe('what would change a plan', () => {
 
   it('is nothing on ground that is known through and through', () => {
     const known = make({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' }, observations: LAMINATE });
-    expect(listTurningPoints(known).filter(({ fact }) => fact.startsWith('If it is'))).toEqual([]);
+    expect(listTurningPoints(known).filter(({ fact }) => fact.asks === 'substrate')).toEqual([]);
   });
 });
 
@@ -272,7 +273,7 @@ describe('what else was considered for a layer', () => {
     expect(byCode.size).toBe(PRIMERS.length);
     const dearer = considered.filter(({ verdict }) => verdict === 'dearer');
     expect(dearer.length).toBeGreaterThan(0);
-    for (const { text } of dearer) expect(text).toMatch(/goes wrong/i);
+    for (const own of dearer) expect(sayConsidered(own).text).toMatch(/goes wrong/i);
   });
 });
 
@@ -296,7 +297,7 @@ describe('a system that was taken', () => {
   const dossier = make({ observations: MAHOGANY });
   const taken = (more: Partial<Dossier> = {}): Dossier => {
     const system = first(dossier);
-    return { ...dossier, chosen: freezeSystem(system, '2026-05-01T10:00:00Z'), ...more };
+    return { ...dossier, chosen: freezeSystem(system, '2026-05-01T10:00:00Z', PHRASES), ...more };
   };
 
   it('comes to the same figures while nothing has changed', () => {
@@ -310,7 +311,7 @@ describe('a system that was taken', () => {
     const { treatment } = first(dossier).zones[0]!;
     const failed = taken({ tests: [{ zone: 'top', kind: 'nail', treatment, age_h: 48, reading: { score: 4 } }] });
     const now = planPiece(failed);
-    expect(now.taken).toMatchObject({ system: null, broken: [{ zone: 'top', rule: 'failed_own_test' }] });
+    expect(now.taken).toMatchObject({ system: null, broken: [{ zone: 'top', finding: { rule: 'failed_own_test' } }] });
     expect(now.systems[0]!.zones[0]!.treatment).not.toEqual(treatment);
     expect(failed.chosen!.zones[0]!.treatment).toEqual(treatment);
   });
@@ -348,7 +349,7 @@ describe('wishes', () => {
     const plan = planPiece(make({ observations: foil }, { goal: { look: 'stain' } }));
     expect(plan.systems).toEqual([]);
     expect(plan.rejected[0]).toMatchObject({ code: 'stain' });
-    expect(plan.rejected[0]!.text).toMatch(/wood/);
+    expect(sayRuledOut(plan.rejected[0]!.finding)).toMatch(/wood/);
   });
 });
 

@@ -1,9 +1,9 @@
 import { findStop, LABEL_CLIMATE, type StopReason } from '../climate';
-import { PAINTS, type PaintCode, type PrimerCode } from '../knowledge';
+import { PAINTS, type DefectCode, type PaintCode, type PrimerCode } from '../knowledge';
 import type { Dossier } from '../dossier';
-import { describeChance } from '../shared';
-import { CREDIBLE, labelState } from '../survey';
+import { CREDIBLE, type Hazard } from '../survey';
 import { readGround, type Ground } from './ground';
+import type { HardRule } from './hard-rules';
 import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from './joint';
 import { AIMS, makeCandidate, priceElapsedHour, priceProduct, type Aim } from './prices';
 import { listProducts, type Product } from './product';
@@ -11,18 +11,26 @@ import { listRejections, type Rejection } from './rejections';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import { judgeTaken, type TakenSystem } from './taken';
 import { thinLabels } from './thin';
-import { assembleSystem, type CoatingSystem, type SystemLabel } from './system';
+import { assembleSystem, type Assumption, type CoatingSystem, type SystemLabel } from './system';
 
 export interface Plan {
   systems: CoatingSystem[];
   rejected: Rejection[];
-  /** What stands in the way; where it is one zone's, that zone, which the text does not name. */
-  blocked: { gate: string; zone?: string; text: string }[];
+  /** What stands in the way; where it is one zone's, that zone. */
+  blocked: { gate: string; zone?: string; because: PlanBlock }[];
   /** The system the owner took, judged by what is known now; none when nothing was taken. */
   taken: TakenSystem | null;
   /** What the search took. */
   effort: { states: number; labels: number; joint: number };
 }
+
+/** Why a plan stands in the way of itself, with what its sentence needs. */
+export type PlanBlock =
+  | { kind: 'hold'; defect: DefectCode }
+  | { kind: 'hazard'; hazard: Hazard }
+  | { kind: 'climate'; stop: StopReason; temperatureC: number; humidityPct: number }
+  | { kind: 'no_common_paint' }
+  | { kind: 'no_way'; rules: HardRule['id'][] };
 
 /** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
 const RISK_MARGIN = 0.2;
@@ -51,7 +59,7 @@ export function planPiece(dossier: Dossier): Plan {
   const { systems, joint } = chooseSystems(searches, products, aim);
   const gates = [...new Set(blocked.map(({ gate }) => gate))];
   return {
-    systems: systems.map((system) => ({ ...system, gates, assumes: describeAssumptions(searches) })),
+    systems: systems.map((system) => ({ ...system, gates, assumes: listAssumptions(searches) })),
     rejected,
     blocked,
     taken,
@@ -271,37 +279,28 @@ function outdoes(a: CoatingSystem, b: CoatingSystem): boolean {
 }
 
 /** What every system takes for granted: all that a zone may credibly be is served. */
-function describeAssumptions(searches: readonly ZoneSearch[]): string[] {
+function listAssumptions(searches: readonly ZoneSearch[]): Assumption[] {
   return searches.flatMap(({ ground }) => {
     const credible = ground.belief.substrate.filter(({ p }) => p >= CREDIBLE);
-    if (ground.look === 'leave' || credible.length < 2) return [];
-    const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
-    return [`${ground.name}: ${names}. The plan serves all of them.`];
+    return ground.look === 'leave' || credible.length < 2 ? [] : [{ zoneName: ground.name, credible }];
   });
 }
-
-const STOP_WORDS: Record<StopReason, string> = {
-  cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',
-  hot: 'Too hot: coats skin over above 32 °C.',
-  damp: 'Too damp: no coat above 85 % humidity.',
-  dew: 'Too near the dew point: the surface must stay 3 °C above it.',
-};
 
 function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { ground } of searches) {
     for (const { code, hold } of ground.hazards)
-      if (hold) blocked.push({ gate: code, zone: ground.zone.id, text: `${hold.why} ${hold.end}` });
+      if (hold) blocked.push({ gate: code, zone: ground.zone.id, because: { kind: 'hold', defect: hold } });
     if (ground.look === 'leave') continue;
     for (const hazard of ground.hazards)
-      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, text: hazard.why });
+      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, because: { kind: 'hazard', hazard } });
   }
   const climate = searches[0]?.ground.climate;
   const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
   if (climate && stop && searches.some(({ ground }) => ground.look !== 'leave'))
     blocked.push({
       gate: 'climate',
-      text: `${STOP_WORDS[stop]} Now: ${climate.temperature_c} °C, ${climate.humidity_pct} %.`,
+      because: { kind: 'climate', stop, temperatureC: climate.temperature_c, humidityPct: climate.humidity_pct },
     });
   blocked.push(...listDeadEnds(searches));
   return blocked;
@@ -311,18 +310,9 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
 function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const dead = searches.filter(({ goals }) => goals.length === 0);
   if (dead.length === 0 && listPaints(searches).length === 0)
-    return [
-      {
-        gate: 'no_system',
-        text: 'No paint does for all the zones to be painted. Another sheen, or leaving one of them, would.',
-      },
-    ];
+    return [{ gate: 'no_system', because: { kind: 'no_common_paint' } }];
   return dead.map(({ ground, cuts }) => {
-    const rules = [...new Set(cuts.map(({ rule }) => rule.id))].join(', ');
-    return {
-      gate: 'no_system',
-      zone: ground.zone.id,
-      text: `The rules leave nothing (${rules}). More ventilation, another look or leaving this zone would.`,
-    };
+    const rules = [...new Set(cuts.map(({ rule }) => rule.id))];
+    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', rules } };
   });
 }

@@ -14,7 +14,8 @@ import { freezeSystem } from './freeze';
 import { readGround } from './ground';
 import { mergeJobs } from './jobs';
 import { planPiece } from './plan';
-import { describeFaults, listRepairPlans } from './repairs';
+import { noteFaults, listRepairPlans } from './repairs';
+import { PHRASES, sayFault, sayPlanBlock, sayWhy } from '@/words';
 
 const EXTENTS = ['spot', 'area', 'all'] as const;
 
@@ -75,20 +76,20 @@ describe('every fault is answered', () => {
       const system = first(dossier);
       const [zone] = system.zones;
       const note = zone!.faults.find((own) => own.code === code)!;
-      expect(note.left).toMatch(/\.$/);
+      expect(sayFault(note).left).toMatch(/\.$/);
       if (note.state === 'declined') {
-        expect(note.text.length).toBeGreaterThan(20);
+        expect(sayFault(note).text.length).toBeGreaterThan(20);
         continue;
       }
       const own = zone!.steps.filter((step) => step.repair !== undefined);
       if (note.state === 'repaired' && own.length > 0) {
         for (const step of own) {
           expect(step.minutes).toBeGreaterThan(0);
-          expect(step.why).toContain('Left: ');
+          expect(sayWhy(step.why)).toContain('Left: ');
           expect(REPAIR_STEPS[step.repair!].facts.length).toBeGreaterThan(0);
         }
         // What is logged knows which repair it was.
-        const frozen = freezeSystem(system, '2026-01-01T00:00:00Z').zones[0]!.steps!;
+        const frozen = freezeSystem(system, '2026-01-01T00:00:00Z', PHRASES).zones[0]!.steps!;
         expect(frozen.filter(({ repair }) => repair !== undefined)).toHaveLength(own.length);
       } else if (note.state === 'by_layers' || own.length === 0) {
         if (note.state === 'left') continue;
@@ -266,7 +267,8 @@ describe('the order and the consequences', () => {
     const [left, done] = [...plans].sort((a, b) => a.lines.length - b.lines.length);
     expect(left!.chances.grain_show).toBeCloseTo(0.3, 6);
     expect(done!.chances.grain_show).toBeUndefined();
-    expect(describeFaults(left!)[0]).toMatchObject({ state: 'left', text: 'Left as it is' });
+    expect(noteFaults(left!)[0]).toMatchObject({ state: 'left' });
+    expect(sayFault(noteFaults(left!)[0]!).text).toBe('Left as it is');
   });
 
   it('seals a smell in on every face, also on those that are left', () => {
@@ -294,9 +296,8 @@ describe('the order and the consequences', () => {
 
   it('holds back what is alive, says why, and what ends it', () => {
     const live = planPiece(piece([{ code: 'woodworm', extent: 'area' }]));
-    expect(live.blocked).toEqual([
-      expect.objectContaining({ gate: 'woodworm', text: expect.stringMatching(/three weeks/) }),
-    ]);
+    expect(live.blocked.map(({ gate }) => gate)).toEqual(['woodworm']);
+    expect(sayPlanBlock(live.blocked[0]!)).toMatch(/three weeks/);
     expect(live.systems[0]!.zones[0]!.steps.find(({ op }) => op === 'wait')).toMatchObject({ waitH: 504 });
     const old = planPiece(piece([{ code: 'woodworm', extent: 'area', detail: 'old' }]));
     expect(old.blocked).toEqual([]);

@@ -1,5 +1,4 @@
 import {
-  DEFECT_FACTS,
   FAULT_ANSWERS,
   REPAIR_PHASES,
   REPAIR_STEPS,
@@ -11,12 +10,11 @@ import {
   type RepairStepFact,
   type RepairWay,
 } from '../knowledge';
-import { isAnswered, mayBeHere, sayServed } from '../survey';
+import { isAnswered, mayBeHere, findServed } from '../survey';
 import { step, type Step } from './choice';
 import { listFaults, type Fault } from './faults';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
 import type { Chances } from './risk';
-import { lowerFirst } from '../shared';
 
 /** One movement of the hands, for all the faults of the zone that it serves. */
 export interface RepairLine {
@@ -122,7 +120,7 @@ function makePlan(ways: RepairPlan['ways'], ground: Ground): RepairPlan {
     for (const { fault, way } of ways) {
       const { adhesion, grain_show } = FAULT_ANSWERS[fault.code].left;
       const undone = { ...(adhesion ? { adhesion } : {}), ...(grain_show ? { grain_show } : {}) };
-      const isLeft = way === null && sayServed(fault) === undefined;
+      const isLeft = way === null && findServed(fault) === undefined;
       add(isLeft ? undone : way?.fails, HARM[fault.extent]);
       if (ground.look !== 'opaque' && way?.steps.some((code) => REPAIR_STEPS[code].op === 'fill'))
         add({ grain_show: FILL_SHOWS }, HARM[fault.extent]);
@@ -209,41 +207,38 @@ export function makeRepairSteps(lines: readonly RepairLine[], phases: readonly R
   return own.map(({ code, fact, minutes, ml, faults }, i) => {
     const last = own[i + 1]?.fact.phase !== fact.phase;
     const amount = Math.max(0, Math.round(ml));
-    return step(fact.op, fact.label, minutes, last ? fact.waitH : 0, sayWhy(faults), {
-      repair: code,
-      ...(fact.class ? { class: fact.class } : {}),
-      ...(fact.material ? { material: fact.material } : {}),
-      ...(fact.grit ? { grit: fact.grit } : {}),
-      ...(amount > 0 ? { ml: amount } : {}),
-    });
+    return step(
+      fact.op,
+      fact.label,
+      minutes,
+      last ? fact.waitH : 0,
+      { code: 'faults_seen', faults: [...new Set(faults)] },
+      {
+        repair: code,
+        ...(fact.class ? { class: fact.class } : {}),
+        ...(fact.material ? { material: fact.material } : {}),
+        ...(fact.grit ? { grit: fact.grit } : {}),
+        ...(amount > 0 ? { ml: amount } : {}),
+      },
+    );
   });
-}
-
-/** "Gouge and old hardware holes seen here. Left: a hole stays a hole." */
-function sayWhy(faults: readonly DefectCode[]): string {
-  const codes = [...new Set(faults)];
-  const names = codes.map((code, i) => (i === 0 ? DEFECT_FACTS[code].label : lowerFirst(DEFECT_FACTS[code].label)));
-  const list = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]!;
-  return `${list} seen here. Left: ${lowerFirst(FAULT_ANSWERS[codes[0]!].left.says)}`;
 }
 
 /** What became of one fault in a plan, for whoever asks what was done about it. */
 export interface FaultNote {
   code: DefectCode;
-  /** What is done, or the decision to do nothing, and what leaving it would mean. */
-  text: string;
-  left: string;
   state: 'repaired' | 'by_layers' | 'declined' | 'left';
+  /** What is done, or why nothing is, as the row of the way has it; none where it is left. */
+  says?: string;
 }
 
 /** Every fault of a zone with what the plan does about it. */
-export function describeFaults({ ways }: RepairPlan): FaultNote[] {
+export function noteFaults({ ways }: RepairPlan): FaultNote[] {
   return ways.map(({ fault, way }) => {
-    const base = { code: fault.code, left: FAULT_ANSWERS[fault.code].left.says };
-    const served = sayServed(fault);
-    if (way?.declined) return { ...base, state: 'declined', text: way.declined };
-    if (way) return { ...base, state: 'repaired', text: way.label };
-    if (served) return { ...base, state: 'by_layers', text: served };
-    return { ...base, state: 'left', text: 'Left as it is' };
+    const { code } = fault;
+    const served = findServed(fault);
+    if (way?.declined) return { code, state: 'declined', says: way.declined };
+    if (way) return { code, state: 'repaired', says: way.label };
+    return served ? { code, state: 'by_layers', says: served } : { code, state: 'left' };
   });
 }

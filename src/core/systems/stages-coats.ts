@@ -16,19 +16,19 @@ import {
   type WorkRate,
 } from '../knowledge';
 import type { PrimerTint } from '../film';
-import { describeThinning } from '../quantity';
-import { labelState, mostLikelyState } from '../survey';
+import { mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { labelCoat } from './coat-label';
 import { forecastCoats, type Cover } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
 import type { Product } from './product';
+import type { StepReason } from './reasons';
 import { blocksStain, estimateAdhesion } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
-import { upperFirst, lowerFirst } from '../shared';
+import { lowerFirst } from '../shared';
 
 const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
   (codes as readonly string[]).includes(product.class);
@@ -54,7 +54,7 @@ export const SPOT_SEALING: Stage = {
           `Seal ${knots ? 'knots' : 'stains'} with ${lowerFirst(labelProduct(product.class))}`,
           spots,
           product.recoatH,
-          whyNeed(ground, 'stain_block') || 'What stained once comes through paint again.',
+          needed(ground, 'stain_block') > 0 ? whyNeed(ground, 'stain_block') : { code: 'stains_return' },
           {
             class: product.class,
             coats: 1,
@@ -72,7 +72,6 @@ export const SPOT_SEALING: Stage = {
 /** A smell sits in the faces that are left, too: clear shellac holds it and is hardly seen. */
 function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
   if (needed(ground, 'odour_seal') <= 0.5) return [pass()];
-  const why = 'A smell comes out of the faces that are left bare as well.';
   return [
     pass({ skips: 'odour_inside' }),
     ...offer(products, ['shellac_clear'] as const).map((product) => {
@@ -82,7 +81,7 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
         'Seal the smell in, clear',
         minutesFor(WORK_RATES.clear, ground.area),
         product.recoatH,
-        why,
+        { code: 'smell_from_bare_faces' },
         {
           class: product.class,
           coats: 1,
@@ -183,9 +182,7 @@ function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Groun
 }
 
 function proofStep({ minutes, waitH, bleeds }: Proof): Step {
-  const why = bleeds
-    ? 'Coat a patch and paint over it, watch it for 48 h, then scratch it. Go on only if nothing comes through and it holds.'
-    : `Coat a patch, wait ${waitH} h, scratch and cut it. Go on only if it holds.`;
+  const why: StepReason = { code: 'proof', waitH, bleedWatch: bleeds };
   return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
 }
 
@@ -222,18 +219,19 @@ export const SMOOTHING: Stage = {
 };
 
 const smoothPrimer = (ground: Ground): Step =>
-  step('denib', 'Sand smooth, 220', minutesFor(WORK_RATES.denib, ground.area), 0, 'Paint shows every nib of primer.', {
-    grit: 220,
-  });
+  step(
+    'denib',
+    'Sand smooth, 220',
+    minutesFor(WORK_RATES.denib, ground.area),
+    0,
+    { code: 'nibs_show' },
+    {
+      grit: 220,
+    },
+  );
 
 const lookAndFill = (): Step =>
-  step(
-    'fill',
-    'Look along a low lamp, fill what shows',
-    WORK_RATES.look_and_fill.once,
-    0,
-    'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
-  );
+  step('fill', 'Look along a low lamp, fill what shows', WORK_RATES.look_and_fill.once, 0, { code: 'flaws_show' });
 
 const SEAL_ML_A_FILL = 3;
 
@@ -252,7 +250,7 @@ function sealSpots(
       ? ['stainblock_primer_wb']
       : ['shellac_primer'];
   const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * spots) / 5) * 5);
-  const why = 'Bare filler and bare wood drink paint and show as dull patches.';
+  const why: StepReason = { code: 'bare_spots_drink' };
   return offer(products, wanted).map((product) => {
     const seal = step('spot_seal', `Spot-prime the ${what}`, 2 + Math.min(8, spots / 2), product.recoatH, why, {
       class: product.class,
@@ -269,13 +267,9 @@ export const STAINING: Stage = {
   id: 'staining',
   choices: (_state, ground) => {
     if (ground.look !== 'stain') return [pass()];
-    const own = step(
-      'stain',
-      'Stain',
-      minutesFor(WORK_RATES.stain, ground.area),
-      WORK_RATES.stain.waitH,
-      'The look you asked for.',
-    );
+    const own = step('stain', 'Stain', minutesFor(WORK_RATES.stain, ground.area), WORK_RATES.stain.waitH, {
+      code: 'look_asked_for',
+    });
     return [take('stain', {}, [own])];
   },
 };
@@ -338,7 +332,7 @@ function clearWith(product: Product, coats: number, state: SurfaceState, ground:
   const minutes = roundMinutes(
     minutesFor(product.class === 'wax' ? WORK_RATES.wax : WORK_RATES.clear, ground.area) * coats,
   );
-  const why = state.paint ? 'This paint needs sealing here.' : 'Protects the wood and lets it show.';
+  const why: StepReason = { code: state.paint ? 'paint_wants_sealing' : 'wood_wants_protection' };
   return {
     op: 'topcoat',
     sets: { topcoat: product.class as TopcoatCode, topcoats: coats },
@@ -348,7 +342,7 @@ function clearWith(product: Product, coats: number, state: SurfaceState, ground:
     product,
     coats,
     ml,
-    steps: () => [coatStep('topcoat', product, coats, minutes, ml, why, ground)],
+    steps: () => [coatStep('topcoat', product, coats, minutes, ml, [why], ground)],
   };
 }
 
@@ -356,8 +350,8 @@ export const REFITTING: Stage = {
   id: 'refitting',
   choices: (state, ground) => {
     const steps: Step[] = [];
-    const why = 'After a day at least, a week is safer. Sand stray paint off runners and edges first.';
-    if (ground.moves && ground.look !== 'leave') steps.push(step('refit', 'Refit and check that it closes', 4, 0, why));
+    if (ground.moves && ground.look !== 'leave')
+      steps.push(step('refit', 'Refit and check that it closes', 4, 0, { code: 'closing' }));
     steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(state));
     return [steps.length > 0 ? take('refit', {}, steps) : pass()];
@@ -370,20 +364,8 @@ function closing({ paint, topcoat }: SurfaceState): Step[] {
   if (!code) return [];
   const days = FILM_FACTS[code].cureDays;
   return [
-    step(
-      'cure',
-      'Let it cure',
-      1,
-      0,
-      `Full strength after about ${days} days: until then no wet things, no weights, felt under what stands on it. The label decides.`,
-    ),
-    step(
-      'handover',
-      'Hand over with its care note',
-      1,
-      0,
-      'What is on it, when it is cured, and how to clean it until then.',
-    ),
+    step('cure', 'Let it cure', 1, 0, { code: 'curing', days }),
+    step('handover', 'Hand over with its care note', 1, 0, { code: 'hand_over' }),
   ];
 }
 
@@ -395,18 +377,18 @@ function coatStep(
   coats: number,
   minutes: number,
   ml: number,
-  why: string,
+  why: StepReason[],
   ground: Ground,
 ): Step {
   const { class: code, film, recoatH } = product;
-  const slower =
-    recoatH > film.recoatH ? ` The label says ${film.recoatH} h between coats; in this air about ${recoatH} h.` : '';
+  const slower: StepReason[] =
+    recoatH > film.recoatH ? [{ code: 'slower_in_this_air', labelH: film.recoatH, airH: recoatH }] : [];
   return step(
     op,
     labelCoat(code, coats),
     minutes,
     recoatH * coats,
-    why + slower + sayApplication(op, product, ground),
+    [...why, ...slower, ...whyThisGun(op, product, ground)],
     {
       class: code,
       coats,
@@ -420,11 +402,11 @@ function coatStep(
 /** What many labels allow for a gun (common practice; the tin's own label decides). */
 const SPRAY_THINNING = 0.1;
 
-function sayApplication(op: string, { class: code }: Product, ground: Ground): string {
-  if (ground.application !== 'spray') return '';
-  if (code === 'bonding_primer_wb') return ' Never thin it.';
-  if (op === 'prime' && ground.pRaw > 0.3) return ' Brush the first coat into the pores, spray the rest.';
-  return ` Spray thin coats. Thin only as far as the label allows: usually no more than ${describeThinning(SPRAY_THINNING)}.`;
+function whyThisGun(op: string, { class: code }: Product, ground: Ground): StepReason[] {
+  if (ground.application !== 'spray') return [];
+  if (code === 'bonding_primer_wb') return [{ code: 'never_thin' }];
+  if (op === 'prime' && ground.pRaw > 0.3) return [{ code: 'brush_into_pores' }];
+  return [{ code: 'thin_by_label', share: SPRAY_THINNING }];
 }
 
 /** Tells the primer steps of a chain what tint the paint over them asks for. */
@@ -436,36 +418,20 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
   });
 }
 
-function whyCoats(cover: Cover): string {
-  const { coats } = cover;
-  if (cover.shows) return `Even ${coats} coats may let the ground show through this colour: try a patch first.`;
-  if (cover.whiteCoats !== undefined)
-    return `${coats} coats hide the ground over ${cover.tint ?? ''} primer; over white it would take ${cover.whiteCoats} (an estimate from film optics).`;
-  return `${coats} thin coats hide the ground (an estimate from film optics), each after the recoat time of the last.`;
+const whyCoats = ({ coats, shows, whiteCoats, tint }: Cover): StepReason[] => [
+  { code: 'coats_hide', coats, shows, ...(whiteCoats === undefined ? {} : { over: { tint, whiteCoats } }) },
+];
+
+function whyPrimer(first: boolean, prep: PrepCode, primer: PrimerCode, ground: Ground): StepReason[] {
+  const grips = first && ground.slickness[2] >= 0.1;
+  const blocks = ground.pale && ground.pBleed >= BLEED_LIMIT;
+  const smell = needed(ground, 'odour_seal') > 0.5;
+  return [{ code: 'primes', primer, grips, blocks, smell }, ...(first ? whyOwnTests(ground, prep, primer) : [])];
 }
 
-function whyPrimer(first: boolean, prep: PrepCode, code: PrimerCode, ground: Ground): string {
-  const fact = PRIMER_FACTS[code];
-  const reasons: string[] = [];
-  if (first && ground.slickness[2] >= 0.1) reasons.push(`grip on a slick face: ${say(fact.slick)}`);
-  if (ground.pale && ground.pBleed >= BLEED_LIMIT) reasons.push(`holds colour back: ${say(fact.block)}`);
-  if (needed(ground, 'odour_seal') > 0.5) reasons.push(fact.odour ? 'seals the smell in' : 'does not seal smells');
-  const why = reasons.join('; ') || 'an even ground that paint sticks to';
-  const own = first ? sayOwnTests(ground, prep, code) : '';
-  return `${upperFirst(why)}. ${fact.note}${own}`;
-}
-
-/** What the shop's own tests of a treatment on this surface say, where there are any: the chances already count them. */
-function sayOwnTests(ground: Ground, prep: PrepCode, code: PrimerCode): string {
+function whyOwnTests(ground: Ground, prep: PrepCode, code: PrimerCode): StepReason[] {
   const { own, tests } = ground.pool('adhesion', prep, code);
-  const surface = labelState(mostLikelyState(ground.belief).substrate);
-  if (own.tests > 0) {
-    const count = own.tests === 1 ? 'Your own test' : `Your own ${own.tests} tests`;
-    const held = own.held === own.tests ? (own.tests === 1 ? 'held' : 'all held') : `${own.held} held`;
-    return ` ${count} of it on ${surface} count in the chances: ${held}.`;
-  }
-  if (tests === 0) return '';
-  return ` ${tests === 1 ? 'Your own test' : `Your own ${tests} tests`} of it on a surface like this count a little.`;
+  const surface = mostLikelyState(ground.belief).substrate;
+  if (own.tests > 0) return [{ code: 'own_tests', surface, tests: own.tests, held: own.held }];
+  return tests === 0 ? [] : [{ code: 'tests_alike', tests }];
 }
-
-const say = (rating: string): string => rating.replace('_', ' ');

@@ -53,7 +53,7 @@ export const CLEANING: Stage = {
     const { waitH } = WORK_RATES.degrease;
     const minutes = minutesFor(WORK_RATES.degrease, ground.area);
     if (ground.look === 'leave')
-      steps.push(step('degrease', 'Clean and leave as it is', minutes, waitH, 'You leave this zone as it is.'));
+      steps.push(step('degrease', 'Clean and leave as it is', minutes, waitH, { code: 'zone_left' }));
     else
       steps.push(
         step('degrease', 'Degrease, rinse, dry', minutes, waitH, whyNeed(ground, 'degrease'), {
@@ -83,7 +83,7 @@ function takeOff(ground: Ground): Step[] {
         'Tape walls, floor and what stays on',
         minutesFor(WORK_RATES.tape_off_room, ground.area),
         0,
-        'It is painted where it stands.',
+        { code: 'in_place' },
         {
           material: 'Masking tape and film',
         },
@@ -91,35 +91,13 @@ function takeOff(ground: Ground): Step[] {
     );
   if (!ground.moves) return steps;
   if (ground.schools.doors === 'on')
-    steps.push(
-      step(
-        'mask',
-        'Mask hinges and frame',
-        WORK_RATES.mask_hinges.once,
-        0,
-        'You leave doors and drawers on: slower edges, and they may stick.',
-      ),
-    );
+    steps.push(step('mask', 'Mask hinges and frame', WORK_RATES.mask_hinges.once, 0, { code: 'doors_left_on' }));
   else
     steps.push(
-      step(
-        'hardware_off',
-        'Take off, label in two places',
-        WORK_RATES.take_off.once,
-        0,
-        'Flat parts run less; labels on the part and in its opening.',
-      ),
+      step('hardware_off', 'Take off, label in two places', WORK_RATES.take_off.once, 0, { code: 'flat_parts' }),
     );
   if (ground.application !== 'brush_roll' && ground.zone.role !== 'door')
-    steps.push(
-      step(
-        'mask',
-        'Tape dovetails and runners',
-        WORK_RATES.mask_runners.once,
-        0,
-        'Spray mist builds up where wood slides: drawers dry shut.',
-      ),
-    );
+    steps.push(step('mask', 'Tape dovetails and runners', WORK_RATES.mask_runners.once, 0, { code: 'spray_mist' }));
   return steps;
 }
 
@@ -188,13 +166,9 @@ export const DULLING: Stage = {
 export const PAINT_PREPS: readonly PrepCode[] = ['none', 'scuff_150', 'scuff_220', 'liquid_degloss', 'strip'];
 
 function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
-  const dust = step(
-    'dust',
-    'Vacuum and wipe',
-    minutesFor(WORK_RATES.dust, ground.area),
-    WORK_RATES.dust.waitH,
-    'Dust under primer is a layer that holds nothing.',
-  );
+  const dust = step('dust', 'Vacuum and wipe', minutesFor(WORK_RATES.dust, ground.area), WORK_RATES.dust.waitH, {
+    code: 'dust_holds_nothing',
+  });
   const steps = dullingSteps(prep, ground, wetMouldings);
   return take(steps[0]?.op ?? 'dust', { prep }, [...steps, dust], { prep });
 }
@@ -207,7 +181,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
     wetMouldings ? 'Liquid deglosser in the mouldings' : 'Liquid deglosser',
     minutesFor(WORK_RATES.liquid_degloss, ground.area),
     WORK_RATES.liquid_degloss.waitH,
-    'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
+    { code: 'deglosser_softens' },
     { class: 'liquid_deglosser', ml: spread(ground, WORK_RATES.liquid_degloss) },
   );
   switch (prep) {
@@ -224,9 +198,16 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
           WORK_RATES.strip.waitH,
           whyNeed(ground, 'strip'),
         ),
-        step('sand', 'Sand with the grain, 150', sand(WORK_RATES.scuff), 0, 'Stripping raises the grain.', {
-          grit: 150,
-        }),
+        step(
+          'sand',
+          'Sand with the grain, 150',
+          sand(WORK_RATES.scuff),
+          0,
+          { code: 'stripping_raises_grain' },
+          {
+            grit: 150,
+          },
+        ),
       ];
     case 'sand_bare':
       return [
@@ -235,7 +216,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
           'Sand to bare wood, 120 then 150',
           sand(WORK_RATES.sand_bare),
           0,
-          'Stain takes on bare wood only.',
+          { code: 'stain_wants_bare' },
           {
             grit: 150,
           },
@@ -244,8 +225,14 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
     default: {
       const { grit } = PREP_FACTS[prep];
       const soft = ground.pFoil >= 0.1 ? ', soft pad' : '';
-      const why = 'Everything shiny must go dull, or the primer has nothing to bite.';
-      const scuff = step('scuff', `Scuff ${grit}${soft}`, sand(WORK_RATES.scuff), 0, why, { grit });
+      const scuff = step(
+        'scuff',
+        `Scuff ${grit}${soft}`,
+        sand(WORK_RATES.scuff),
+        0,
+        { code: 'shine_must_go' },
+        { grit },
+      );
       return wetMouldings ? [wet, scuff] : [scuff];
     }
   }
@@ -301,7 +288,7 @@ const sealFace = (ground: Ground, product: Product): Choice =>
     label: 'Seal the raw board',
     minutes: minutesFor(WORK_RATES.seal_board, ground.area),
     ml: measureCoats(ground, product, 2, true),
-    why: 'Under the foil is raw board: nothing waterborne onto it before it is sealed.',
+    why: [{ code: 'raw_board_drinks' }],
   });
 
 const sealEdges = (ground: Ground, product: Product): Choice =>
@@ -314,7 +301,7 @@ const sealEdges = (ground: Ground, product: Product): Choice =>
 
 function sealBoard(
   product: Product,
-  { label, minutes, ml, why }: { label: string; minutes: number; ml: number; why: string },
+  { label, minutes, ml, why }: Pick<Step, 'label' | 'minutes' | 'why'> & { ml: number },
 ): Choice {
   const own = step('edge_seal', label, minutes, 2 * product.recoatH, why, {
     class: product.class,

@@ -3,6 +3,7 @@ import { listSupplies } from './supplies';
 import { LABEL_CLIMATE } from '../climate';
 import { planPiece } from './plan';
 import { listProducts } from './product';
+import { sayPlanBlock, sayWhy } from '@/words';
 
 const piece = (more: Partial<Dossier> = {}): Dossier => ({
   format: DOSSIER_FORMAT,
@@ -69,7 +70,7 @@ describe('coats and primer tint', () => {
     const plan = planPiece(piece({ goal: { colour: '#C03020' } })).systems[0]!.zones[0]!;
     expect(plan.stack.tint).not.toBe('white');
     expect(plan.steps.find(({ op }) => op === 'prime')?.label).toMatch(/tinted (grey|dark)/);
-    expect(plan.steps.find(({ op }) => op === 'paint')?.why).toMatch(/over white it would take \d/);
+    expect(sayWhy(plan.steps.find(({ op }) => op === 'paint')!.why)).toMatch(/over white it would take \d/);
   });
 });
 
@@ -89,7 +90,7 @@ describe('the air', () => {
     [20, 84, /dew point/],
   ])('at %d °C and %d %% holds coats back', (temperature_c, humidity_pct, words) => {
     const { blocked, systems } = planPiece(piece({ climate: { temperature_c, humidity_pct } }));
-    expect(blocked.find(({ gate }) => gate === 'climate')?.text).toMatch(words);
+    expect(sayPlanBlock(blocked.find(({ gate }) => gate === 'climate')!)).toMatch(words);
     expect(systems.length).toBeGreaterThan(0);
   });
 });

@@ -1,23 +1,29 @@
-import { hasStrongFumes, WORK_RATES } from '../knowledge';
+import { hasStrongFumes, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
 import type { Treatment } from '../dossier';
-import { mostLikelyState } from '../survey';
+import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
+import type { SoftFinding } from './findings';
 import type { Ground } from './ground';
 import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
 import type { Product } from './product';
-import { describeFaults, type FaultNote } from './repairs';
+import { noteFaults, type FaultNote } from './repairs';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
 import { chanceOf, listSoft, traceLabel, type Label } from './search';
 import { combineChances } from './shared-causes';
+import { findSoft } from './soft-rules';
 import { tintPrimers } from './stages-coats';
 import { listSmallSupplies, listSupplies, type SmallSupply, type Supply } from './supplies';
 import type { CoatStack } from './surface-state';
 
-export interface Warning {
-  rule: string;
-  title: string;
-  zone: string;
-  text: string;
+/** What to mind with a system: what a soft rule found, or a hazard that holds nothing back. */
+export type Warning = { zone: string; rule: string } & (
+  { finding: SoftFinding; op: OperationCode | null } | { hazard: Hazard }
+);
+
+/** What a zone may credibly be, where that is more than one thing; all of it is served. */
+export interface Assumption {
+  zoneName: string;
+  credible: { code: SubstrateCode; p: number }[];
 }
 
 export interface ZonePlan {
@@ -56,7 +62,7 @@ export interface CoatingSystem {
   /** Patches of the shop's own that the chances rest on, where fewest do. */
   patches: number;
   fumes: 'low' | 'solvent' | 'two_part';
-  assumes: string[];
+  assumes: Assumption[];
   gates: string[];
   warnings: Warning[];
 }
@@ -92,13 +98,13 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
       ...way.flatMap(({ choice, before }) =>
         listSoft(choice, before, ground).map(({ rule }) => ({
           rule: rule.id,
-          title: rule.title,
           zone: ground.zone.id,
-          text: rule.text(choice, before, ground),
+          finding: findSoft(rule, choice, before, ground),
+          op: choice.op,
         })),
       ),
     ],
-    faults: way.flatMap(({ choice }) => (choice.repairs ? describeFaults(choice.repairs) : [])),
+    faults: way.flatMap(({ choice }) => (choice.repairs ? noteFaults(choice.repairs) : [])),
   };
 }
 
@@ -106,9 +112,7 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
 const listHazardWarnings = ({ hazards, zone, look }: Ground): Warning[] =>
   look === 'leave'
     ? []
-    : hazards
-        .filter(({ gate }) => gate === undefined)
-        .map(({ code, title, why }) => ({ rule: code, title, zone: zone.id, text: why }));
+    : hazards.filter(({ gate }) => gate === undefined).map((hazard) => ({ rule: hazard.code, zone: zone.id, hazard }));
 
 /** A complete system from the way taken on each zone. */
 export function assembleSystem(
@@ -145,7 +149,7 @@ export function assembleSystem(
     totalCost,
     patches: countPatches(zones, grounds),
     fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
-    warnings: mergeWarnings(zones),
+    warnings: zones.flatMap(({ warnings }) => warnings),
   };
 }
 
@@ -176,9 +180,3 @@ function countPatches(zones: readonly ZonePlan[], grounds: readonly Ground[]): n
   });
   return counts.length === 0 ? 0 : Math.min(...counts);
 }
-
-/** The same words are said once, for the zones they are true of. */
-const mergeWarnings = (zones: readonly ZonePlan[]): Warning[] => {
-  const all = zones.flatMap(({ warnings }) => warnings);
-  return all.filter((warning, i) => all.findIndex((other) => other.text === warning.text) === i);
-};

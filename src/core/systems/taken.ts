@@ -1,9 +1,11 @@
 import { LABEL_CLIMATE } from '../climate';
 import type { PrepCode } from '../knowledge';
-import { isLeft, type Dossier, type PlannedStep, type Stack, type Treatment } from '../dossier';
+import { isLeft, type Dossier, type Stack, type Treatment } from '../dossier';
 import type { Choice } from './choice';
-import { freezeStep } from './freeze';
+import type { HardFinding } from './findings';
+import { carryStep, type TakenStep } from './freeze';
 import { readGround, type Ground } from './ground';
+import { findHard } from './hard-rules';
 import { priceJointly } from './joint';
 import { makeCandidate, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
@@ -15,8 +17,8 @@ import { assembleSystem, describeZone, type CoatingSystem } from './system';
 export interface TakenSystem {
   /** Its figures now; none when a rule now forbids it. */
   system: CoatingSystem | null;
-  /** Zones where a rule now cuts it, in words. */
-  broken: { zone: string; rule: string; text: string }[];
+  /** Zones where a rule now cuts it. */
+  broken: { zone: string; finding: HardFinding }[];
 }
 
 /** The same layers searched again with what is known now. `null` when nothing was taken or it was kept without layers. */
@@ -37,8 +39,10 @@ export function judgeTaken(
     if (best) labels.push(best);
     else {
       const cut = cuts.at(-1);
-      const text = cut ? cut.rule.text(cut.choice, cut.before, ground) : 'Your wishes for this zone have changed.';
-      broken.push({ zone: ground.zone.id, rule: cut?.rule.id ?? 'wishes_changed', text });
+      const finding: HardFinding = cut
+        ? findHard(cut.rule, cut.choice, cut.before, ground)
+        : { rule: 'wishes_changed' };
+      broken.push({ zone: ground.zone.id, finding });
     }
   }
   if (broken.length > 0 || labels.length === 0) return { system: null, broken };
@@ -90,10 +94,10 @@ export function pickLeast<T>(list: readonly T[], value: (entry: T) => number): T
  * The work of the system that was taken, zone by zone, in order: as it was written down then, or, where it was not,
  * searched again along the layers taken. A zone no way keeps to any more is left out.
  */
-export function listTakenSteps(dossier: Dossier): { id: string; steps: PlannedStep[] }[] {
+export function listTakenSteps(dossier: Dossier): { id: string; steps: TakenStep[] }[] {
   const taken = dossier.chosen?.zones ?? [];
   let products: Product[] | null = null;
-  return taken.flatMap(({ id, treatment, stack, steps }) => {
+  return taken.flatMap(({ id, treatment, stack, steps }): { id: string; steps: TakenStep[] }[] => {
     const zone = dossier.zones?.find((own) => own.id === id);
     if (!zone || isLeft(dossier, zone)) return [];
     if (steps) return [{ id, steps }];
@@ -101,7 +105,7 @@ export function listTakenSteps(dossier: Dossier): { id: string; steps: PlannedSt
     const ground = readGround(dossier, zone);
     const { goals } = searchStack(ground, products, stack ?? toStack(treatment, dossier));
     const best = pickLeast(goals, (label) => priceZone(label, ground, dossier.goal?.priority ?? 'balance'));
-    return best ? [{ id, steps: describeZone(best, ground).steps.map(freezeStep) }] : [];
+    return best ? [{ id, steps: describeZone(best, ground).steps.map(carryStep) }] : [];
   });
 }
 

@@ -1,32 +1,34 @@
-import { findCheck, labelProduct, PREP_FACTS } from '../knowledge';
+import type { SubstrateCode } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import { listTreated, type Dossier, type Zone } from '../dossier';
-import { lowerFirst, describeChance } from '../shared';
-import { CREDIBLE, diagnoseZone, labelState } from '../survey';
+import { CREDIBLE, diagnoseZone } from '../survey';
 import { readGround, type Ground } from './ground';
 import { priceAlone, type Aim } from './prices';
 import { listProducts, type Product } from './product';
 import { searchZone, type Label } from './search';
-import { describePrimers } from './surface-state';
+import { describePrimers, type SurfaceState } from './surface-state';
 import { pickLeast } from './taken';
 
 /** A fact that is not certain and that would change what is best on a zone. */
 export interface TurningPoint {
   zone: string;
-  /** "If it does not bleed". */
-  fact: string;
+  fact: Fact;
   /** Chance that it is so. */
   p: number;
-  /** What would then be best, in words. */
-  then: string;
+  /** What would then be best. */
+  then: Pick<SurfaceState, 'prep' | 'primers'>;
   /** What would then be saved (or, below nought, lost) against the best way now. */
   saves: { hours: number; minutes: number; money: number };
-  /** The check that tells most, in words. */
+  /** The check that tells most. */
   check?: string;
 }
 
+/** An open question with one of its answers. */
+export type Fact =
+  { asks: 'substrate'; is: SubstrateCode } | { asks: 'bleeds' | 'coat_fails' | 'wax' | 'silicone'; is: boolean };
+
 interface Supposition {
-  fact: string;
+  fact: Fact;
   p: number;
   ground: () => Ground;
 }
@@ -60,7 +62,7 @@ export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint
         zone: zone.id,
         fact,
         p,
-        then: describeBest(best.label),
+        then: { prep: best.label.state.prep, primers: best.label.state.primers },
         saves: {
           hours: now.label.waitH - best.label.waitH,
           minutes: now.label.minutes - best.label.minutes,
@@ -75,8 +77,7 @@ export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint
     .slice(0, MOST)
     .map(({ point, zone }) => {
       const next = diagnoseZone(dossier, zone).nextChecks[0];
-      const check = next && findCheck(next.check)?.title;
-      return check ? { ...point, check } : point;
+      return next ? { ...point, check: next.check } : point;
     });
 }
 
@@ -91,33 +92,32 @@ function suppose(dossier: Dossier, zone: Zone, ground: Ground): Supposition[] {
   const { substrate } = ground.belief;
   const credible = substrate.filter(({ p }) => p >= CREDIBLE);
   const materials = (credible.length > 1 ? credible : []).map(({ code, p }) => ({
-    fact: `If it is ${labelState(code)}`,
+    fact: { asks: 'substrate' as const, is: code },
     p,
     ground: () => readGround(dossier, { ...zone, stated: { ...zone.stated, substrate: code } }),
   }));
-  const either = (p: number, yes: string, no: string, withChance: (p: number) => Ground): Supposition[] =>
+  const either = (
+    p: number,
+    asks: Exclude<Fact['asks'], 'substrate'>,
+    withChance: (p: number) => Ground,
+  ): Supposition[] =>
     p < SURE || p > 1 - SURE
       ? []
       : [
-          { fact: yes, p, ground: () => withChance(1) },
-          { fact: no, p: 1 - p, ground: () => withChance(0) },
+          { fact: { asks, is: true }, p, ground: () => withChance(1) },
+          { fact: { asks, is: false }, p: 1 - p, ground: () => withChance(0) },
         ];
   const withNeed = (code: string) => (p: number) => ({ ...ground, needs: new Map(ground.needs).set(code, p) });
   return [
     ...materials,
-    ...either(ground.pBleed, 'If it bleeds', 'If it does not bleed', (p) => ({ ...ground, pBleed: p })),
-    ...either(ground.pFailing, 'If the old coat fails', 'If the old coat holds', (p) => ({
+    ...either(ground.pBleed, 'bleeds', (p) => ({ ...ground, pBleed: p })),
+    ...either(ground.pFailing, 'coat_fails', (p) => ({
       ...withNeed('strip')(p),
       pFailing: p,
       pMarginal: 0,
     })),
-    ...either(ground.needs.get('dewax') ?? 0, 'If there is wax', 'If there is no wax', withNeed('dewax')),
-    ...either(
-      ground.needs.get('desilicone') ?? 0,
-      'If there is silicone polish',
-      'If there is no silicone polish',
-      withNeed('desilicone'),
-    ),
+    ...either(ground.needs.get('dewax') ?? 0, 'wax', withNeed('dewax')),
+    ...either(ground.needs.get('desilicone') ?? 0, 'silicone', withNeed('desilicone')),
   ];
 }
 
@@ -126,24 +126,3 @@ const sameStack = (a: Label, b: Label): boolean =>
   describePrimers(a.state.primers) === describePrimers(b.state.primers) &&
   a.state.paint === b.state.paint &&
   a.state.paintCoats === b.state.paintCoats;
-
-function describeBest({ state }: Label): string {
-  const primers = state.primers.map(
-    ({ code, coats }) => `${lowerFirst(labelProduct(code))}${coats > 1 ? ` ×${coats}` : ''}`,
-  );
-  const under = primers.length > 0 ? primers.join(' and ') : 'no primer';
-  return `${lowerFirst(PREP_FACTS[state.prep].label)}, ${under}`;
-}
-
-/** What knowing would save, for those facts that would save something, in a sentence each. */
-export function describeSavings(dossier: Dossier, points: readonly TurningPoint[]): string[] {
-  return points
-    .filter(({ saves }) => saves.money > 0)
-    .map(({ zone, fact, p, then, saves, check }) => {
-      const name = dossier.zones?.find(({ id }) => id === zone)?.name ?? zone;
-      const hours = saves.hours >= 1 ? ` ${Math.round(saves.hours)} h of waiting less.` : '';
-      const minutes = saves.minutes >= 1 ? ` ${Math.round(saves.minutes)} min of hands less.` : '';
-      const toFind = check ? ` To find out: ${lowerFirst(check)}.` : '';
-      return `${name}: ${lowerFirst(fact)} (${describeChance(p)}), this would do: ${then}.${hours}${minutes}${toFind}`;
-    });
-}

@@ -1,20 +1,27 @@
 import { listTreated, nameZone, type Dossier } from '../dossier';
-import { findDust, OPERATION_FACTS } from '../knowledge';
+import { findDust, OPERATION_FACTS, type DefectCode } from '../knowledge';
 import { judgeGates } from '../piece';
-import { assessZone } from '../survey';
+import type { Gate } from '../proof';
+import { assessZone, type Hazard } from '../survey';
 import type { Task } from './tasks';
-import { lowerFirst } from '../shared';
 
 /** Why work on a piece cannot go on, and where the way out is. */
 export interface Block {
   gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way';
   zones: string[];
-  text: string;
+  because: BlockReason;
   /** The first tasks it holds back; all that come after them are held back too. */
   tasks: string[];
   /** The stage of the piece that settles it. */
   goTo: 'read' | 'choose' | 'prove';
 }
+
+/** Why work is held back, with what its sentence needs. */
+export type BlockReason =
+  | { kind: 'hold'; defect: DefectCode }
+  | { kind: 'hazard'; hazard: Hazard }
+  | { kind: 'gate'; gate: Gate }
+  | { kind: 'no_way'; zoneName: string };
 
 /** Dry dust, chips and heat, which lead forbids until it is settled. */
 const isAbrasive = (task: Pick<Task, 'op' | 'repair'>): boolean => findDust(task) !== undefined;
@@ -25,9 +32,15 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   const taken = (dossier.chosen?.zones ?? []).map(({ id }) => id);
   const treated = new Set(listTreated(dossier).map(({ id }) => id));
   const blocks: Block[] = [];
-  const add = (gate: Block['gate'], zone: string, text: string, held: readonly Task[], goTo: Block['goTo']): void => {
+  const add = (
+    gate: Block['gate'],
+    zone: string,
+    because: BlockReason,
+    held: readonly Task[],
+    goTo: Block['goTo'],
+  ): void => {
     const known = blocks.find((block) => block.gate === gate);
-    if (!known) blocks.push({ gate, zones: [zone], text, tasks: held.map(({ id }) => id), goTo });
+    if (!known) blocks.push({ gate, zones: [zone], because, tasks: held.map(({ id }) => id), goTo });
     else {
       known.zones.push(zone);
       known.tasks = [...new Set([...known.tasks, ...held.map(({ id }) => id)])];
@@ -42,29 +55,31 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
         add(
           'fault_alive',
           zone.id,
-          `${hold.why} ${hold.end}`,
+          { kind: 'hold', defect: hold },
           own.filter(({ op }) => !OPERATION_FACTS[op].whileAlive),
           'read',
         );
     const hazard = hazards.find(({ gate }) => gate !== undefined);
     if (!treated.has(zone.id)) continue;
     // Lead that was found stops the piece, all of it.
-    if (hazard?.gate === 'certified_practice') add('certified_practice', zone.id, hazard.why, open, 'read');
-    else if (hazard?.gate === 'lead_test') add('lead_test', zone.id, hazard.why, own.filter(isAbrasive), 'read');
+    if (!hazard) continue;
+    if (hazard.gate === 'certified_practice')
+      add('certified_practice', zone.id, { kind: 'hazard', hazard }, open, 'read');
+    else add('lead_test', zone.id, { kind: 'hazard', hazard }, own.filter(isAbrasive), 'read');
   }
-  for (const { zone, state, why } of judgeGates(dossier)) {
-    if (state !== 'closed') continue;
+  for (const gate of judgeGates(dossier)) {
+    const { zone } = gate;
+    if (gate.state !== 'closed') continue;
     const own = open.filter(
       ({ openZones, op }) => openZones.includes(zone) && (op === 'proof' || op === 'prime' || op === 'paint'),
     );
-    add('proof_failed', zone, why, own, 'choose');
+    add('proof_failed', zone, { kind: 'gate', gate }, own, 'choose');
   }
   const planned = new Set(tasks.flatMap(({ zones }) => zones));
   for (const id of taken) {
     const failed = blocks.some(({ gate, zones }) => gate === 'proof_failed' && zones.includes(id));
     if (!treated.has(id) || failed || planned.has(id)) continue;
-    const text = `The system you took does not stand any more for the ${lowerFirst(nameZone(dossier, id))}. Choose again.`;
-    add('no_way', id, text, open, 'choose');
+    add('no_way', id, { kind: 'no_way', zoneName: nameZone(dossier, id) }, open, 'choose');
   }
   return blocks;
 }

@@ -1,18 +1,22 @@
-import { freezeSystem, planPiece, nameCoat } from '../systems';
+import { freezeSystem, planPiece, type Phrases } from '../systems';
 import { DEFAULT_HOURS } from '../workshop';
 import { planShop, readPieceWork, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
-import { lowerFirst } from '../shared';
+import type { BlockReason } from './blocks';
 import type { ProductClass } from '../knowledge';
 
 /** What would help a piece that would be late. */
-export interface Remedy {
-  kind: 'drop_clear' | 'faster_primer' | 'more_time';
-  text: string;
+export type Remedy = RemedyStep & {
   /** When the piece could be collected then. */
   readyAt: string;
   /** Whether all pieces would be in time then. */
   saves: boolean;
-}
+};
+
+/** What is done: an evening more a week (`day` 1 is Monday), or another primer, by what its coats are called. */
+export type RemedyStep =
+  | { kind: 'drop_clear' }
+  | { kind: 'faster_primer'; primers: { class: ProductClass; tint?: string }[] }
+  | { kind: 'more_time'; day: number; from: string; to: string };
 
 export interface ByDate {
   /** All pieces that nothing holds back, by that date. */
@@ -20,21 +24,17 @@ export interface ByDate {
   date: string;
   late: { piece: string; name: string; readyAt: string | null; remedies: Remedy[] }[];
   /** Pieces no date can be given for: something holds them back. */
-  open: { piece: string; name: string; why: string }[];
+  open: { piece: string; name: string; because: BlockReason }[];
 }
 
 /** Work beside the schedule that is asked about: an evening on each day that has none, or two hours more at the week's end. */
-function addEvening(facts: ShopFacts): { facts: ShopFacts; text: string } {
+function addEvening(facts: ShopFacts): { facts: ShopFacts; step: RemedyStep } {
   const { hours = DEFAULT_HOURS } = facts.workshop.setup;
   const day = [7, 6, 5, 4, 3, 2, 1].find((own) => !hours.some((one) => one.day === own));
   const extra = day === undefined ? { day: 7, from: '21:00', to: '22:30' } : { day, from: '19:00', to: '21:00' };
   const workshop = { ...facts.workshop, setup: { ...facts.workshop.setup, hours: [...hours, extra] } };
-  return {
-    facts: { ...facts, workshop },
-    text: `One more evening a week: ${DAYS[extra.day - 1]!} from ${extra.from} to ${extra.to}`,
-  };
+  return { facts: { ...facts, workshop }, step: { kind: 'more_time', ...extra } };
 }
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
 /**
  * "Can all be collected by the 20th?" Everything is planned again with that date due for all; for each piece that would be
@@ -44,7 +44,9 @@ const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'
 export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: string): ByDate {
   const due = (): string => date;
   const plan = planShop(pieces, facts, { due });
-  const open = pieces.flatMap(({ id, name, blocks: [block] }) => (block ? [{ piece: id, name, why: block.text }] : []));
+  const open = pieces.flatMap(({ id, name, blocks: [block] }) =>
+    block ? [{ piece: id, name, because: block.because }] : [],
+  );
   const stuck = new Set(open.map(({ piece }) => piece));
   const late = pieces
     .filter(({ id, tasks }) => !stuck.has(id) && tasks.some(({ state }) => state === 'open'))
@@ -67,7 +69,7 @@ function listRemedies(
   facts: ShopFacts,
   due: () => string,
 ): Remedy[] {
-  const attempt = (kind: Remedy['kind'], text: string, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
+  const attempt = (step: RemedyStep, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
     if (!next) return [];
     const plan = planShop(
       pieces.map((own) => (own.id === piece.id ? next : own)),
@@ -76,13 +78,13 @@ function listRemedies(
     );
     const readyAt = readyOf(plan, piece.id);
     if (readyAt === null || (before !== null && readyAt >= before)) return [];
-    return [{ kind, text, readyAt, saves: plan.ready.every(({ late }) => !late) }];
+    return [{ ...step, readyAt, saves: plan.ready.every(({ late }) => !late) }];
   };
   const evening = addEvening(facts);
   return [
-    ...attempt('drop_clear', 'Leave out the second clear coat', dropSecondClear(piece)),
+    ...attempt({ kind: 'drop_clear' }, dropSecondClear(piece)),
     ...attempt(...takeFasterPrimer(piece, facts)),
-    ...attempt('more_time', evening.text, piece, evening.facts),
+    ...attempt(evening.step, piece, evening.facts),
   ].sort((a, b) => Number(b.saves) - Number(a.saves) || a.readyAt.localeCompare(b.readyAt));
 }
 
@@ -103,23 +105,26 @@ function dropSecondClear(piece: PieceWork): PieceWork | null {
 }
 
 /** The soonest system the planner finds with another primer, while nothing has been primed. */
-function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [Remedy['kind'], string, PieceWork | null] {
+function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [RemedyStep, PieceWork | null] {
+  const none: RemedyStep = { kind: 'faster_primer', primers: [] };
   const { dossier, tasks } = piece;
   const primes = tasks.filter(({ op }) => op === 'prime');
-  if (primes.length === 0 || primes.some(({ state }) => state !== 'open')) return ['faster_primer', '', null];
+  if (primes.length === 0 || primes.some(({ state }) => state !== 'open')) return [none, null];
   const goal = { ...dossier.goal, priority: 'soonest' as const };
   const soonest = planPiece({ ...dossier, goal, shelf: [...facts.tins] }).systems.find(({ labels }) =>
     labels.includes('soonest'),
   );
-  if (!soonest) return ['faster_primer', '', null];
-  const chosen = freezeSystem(soonest, dossier.chosen?.at ?? facts.now);
+  if (!soonest) return [none, null];
+  const chosen = freezeSystem(soonest, dossier.chosen?.at ?? facts.now, UNSAID);
   const next = readPieceWork({ ...dossier, chosen }, facts);
-  const labels = [
-    ...new Set(
-      next.tasks
-        .filter(({ op }) => op === 'prime')
-        .map(({ label, class: code, tint }) => lowerFirst(code ? nameCoat(code as ProductClass, tint) : label)),
-    ),
-  ];
-  return ['faster_primer', `A faster system: ${labels.join(' and ') || 'no primer'} (to be proved on a patch)`, next];
+  const coats = next.tasks
+    .filter(({ op, class: code }) => op === 'prime' && code !== undefined)
+    .map(({ class: code, tint }) => ({ class: code as ProductClass, ...(tint === undefined ? {} : { tint }) }));
+  const primers = coats.filter(
+    (own, i) => coats.findIndex((other) => other.class === own.class && other.tint === own.tint) === i,
+  );
+  return [{ kind: 'faster_primer', primers }, next];
 }
+
+/** What is only tried out is not kept, and nobody reads its reasons. */
+const UNSAID: Phrases = { why: () => '', assumes: () => '' };

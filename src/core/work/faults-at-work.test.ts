@@ -1,6 +1,7 @@
 import { DOSSIER_FORMAT, type Defect, type Dossier } from '../dossier';
 import { freezeSystem, planPiece } from '../systems';
 import { listBlocks, listCautions, listFacts, listHeld, listTasks, logTask, type Task } from './index';
+import { PHRASES, sayBlock } from '@/words';
 
 const AT = '2026-03-01T10:00:00Z';
 
@@ -20,7 +21,7 @@ function take(defects: Defect[], more: Partial<Dossier> = {}): Dossier {
     ],
     ...more,
   };
-  return { ...dossier, chosen: freezeSystem(planPiece(dossier).systems[0]!, AT) };
+  return { ...dossier, chosen: freezeSystem(planPiece(dossier).systems[0]!, AT, PHRASES) };
 }
 const work = (dossier: Dossier) => {
   const tasks = listTasks(dossier, [], { temperature_c: 21, humidity_pct: 50 });
@@ -36,7 +37,7 @@ describe('a fault that is alive', () => {
   it('holds all but keeping apart and cleaning, and says what ends it', () => {
     const held = work(live);
     expect(held.blocks.map(({ gate, goTo }) => [gate, goTo])).toEqual([['fault_alive', 'read']]);
-    expect(held.blocks[0]!.text).toMatch(/no fresh dust has fallen for three weeks/);
+    expect(sayBlock(held.blocks[0]!)).toMatch(/no fresh dust has fallen for three weeks/);
     expect(isFree(held)).toEqual(['hardware_off', 'wait', 'degrease']);
   });
 

@@ -3,7 +3,7 @@ export { airOf } from './air-of';
 export { isInWork } from './in-work';
 export { measurePour } from './pour';
 export { sayWhere } from './where';
-export { listBlocks, listHeld, type Block } from './blocks';
+export { listBlocks, listHeld, type Block, type BlockReason } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
 export { listClocks, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, listFilmTimes, type FilmTimes } from './film-times';
@@ -14,12 +14,12 @@ export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
 export { agreeOn, listMoves, type Agreed, type Move } from './moves';
 export { addUpTimes, groupTaps, learnPace, type Pace, type PaceOf } from './pace';
 export { drawLabels, listParts } from './parts';
-export { writeJobSheet } from './sheets';
 export { listSittings } from './sittings';
 export {
   planShop,
   poseProblem,
   readPieceWork,
+  SPRAY_PLACE,
   type Item,
   type PieceWork,
   type ShopFacts,
@@ -29,6 +29,5 @@ export {
 export { openMinutes } from './open-minutes';
 export { listTasks, READING_KEY, type Task } from './tasks';
 export { readToday, type Today } from './today';
-export { sayBound } from './words';
 export { isMeant, summarisePiece, type PieceSummary } from './summary';
 export { drawWork } from './work-section';

@@ -1,6 +1,5 @@
 import type { Item, PieceWork, ShopPlan } from './shop-plan';
-import { sayBound } from './words';
-import { upperFirst, lowerFirst } from '../shared';
+import type { Bound } from '../schedule';
 
 /** A task whose start has moved since the owner last saw the plan. */
 export interface Move {
@@ -9,8 +8,11 @@ export interface Move {
   label: string;
   from: string;
   to: string;
-  why: string;
+  because: MoveReason;
 }
+
+/** Why a task moved: what it waits for moved, what held it is out of the way, or what holds it now. */
+export type MoveReason = { kind: 'chained'; on: string } | { kind: 'freed' } | { kind: 'held'; bound: Bound };
 
 /** What the owner saw: when each task was to start. */
 export type Agreed = Readonly<Record<string, string>>;
@@ -37,13 +39,7 @@ const LEAST_MOVE_MIN = 60;
  * Where the task before it moved as well, that is the reason.
  */
 export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly PieceWork[]): Move[] {
-  const tasks = new Map(
-    pieces.flatMap(({ tasks, name }) => tasks.map((task) => [task.id, { ...task, name }] as const)),
-  );
-  const name = (id: string): string => {
-    const task = tasks.get(id);
-    return task ? `${lowerFirst(task.label)} (${task.name})` : 'another task';
-  };
+  const labels = new Map(pieces.flatMap(({ tasks }) => tasks.map(({ id, label }) => [id, label] as const)));
   const moved = new Map<string, number>();
   for (const { task, startAt } of firstItems(plan)) {
     const before = agreed[task];
@@ -54,11 +50,11 @@ export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly Piece
     if (Math.abs(by) < LEAST_MOVE_MIN) return [];
     const cause = 'on' in bound ? (moved.get(bound.on) ?? 0) : 0;
     const chained = 'on' in bound && Math.abs(cause) >= LEAST_MOVE_MIN && Math.sign(cause) === Math.sign(by);
-    const why = chained
-      ? `${upperFirst(name(bound.on))} moved too.`
+    const because: MoveReason = chained
+      ? { kind: 'chained', on: bound.on }
       : by < 0
-        ? 'What held it is out of the way.'
-        : sayBound(bound, name);
-    return [{ task, piece, label: tasks.get(task)?.label ?? task, from: agreed[task]!, to: startAt, why }];
+        ? { kind: 'freed' }
+        : { kind: 'held', bound };
+    return [{ task, piece, label: labels.get(task) ?? task, from: agreed[task]!, to: startAt, because }];
   });
 }

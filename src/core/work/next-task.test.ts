@@ -2,6 +2,7 @@ import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { judgeGates } from '../piece';
 import { freezeSystem, planPiece } from '../systems';
 import { listBlocks, listHeld, listTasks, nextTask, type Task } from './index';
+import { PHRASES } from '@/words';
 
 const CLIMATE = { temperature_c: 21, humidity_pct: 50 };
 const BARE: Dossier = {
@@ -12,7 +13,7 @@ const BARE: Dossier = {
     { id: 'side', role: 'side', area_m2: 1, stated: { substrate: 'hpl_laminate', finish: 'factory_film' } },
   ],
 };
-const taken: Dossier = { ...BARE, chosen: freezeSystem(planPiece(BARE).systems[0]!, '2026-11-20T10:00:00Z') };
+const taken: Dossier = { ...BARE, chosen: freezeSystem(planPiece(BARE).systems[0]!, '2026-11-20T10:00:00Z', PHRASES) };
 const read = (dossier: Dossier) => {
   const tasks = listTasks(dossier, [], CLIMATE);
   return { tasks, held: listHeld(tasks, listBlocks(dossier, tasks)) };

@@ -15,8 +15,8 @@ import {
   poseProblem,
   readPieceWork,
   readToday,
-  writeJobSheet,
 } from './index';
+import { nameTasks, sayMove, sayRemedy, writeJobSheet } from '@/words';
 
 const facts = makeFacts();
 const read = (...pieces: Parameters<typeof readPieceWork>[0][]) => pieces.map((piece) => readPieceWork(piece, facts));
@@ -102,8 +102,9 @@ describe('what really happened', () => {
     const pieces = [readPieceWork(makePiece('a'), monday)];
     const moves = listMoves(agreed, planShop(pieces, monday), pieces);
     expect(moves.length).toBeGreaterThan(2);
-    expect(moves[0]).toMatchObject({ task: 'a/0-degrease-degreaser-1', why: 'It waits for your next free time.' });
-    expect(moves.some(({ why }) => why.includes('moved too'))).toBe(true);
+    expect(moves[0]).toMatchObject({ task: 'a/0-degrease-degreaser-1' });
+    expect(sayMove(moves[0]!, nameTasks(pieces))).toBe('It waits for your next free time.');
+    expect(moves.some(({ because }) => because.kind === 'chained')).toBe(true);
     expect(listMoves(agreed, planShop([before!], facts), [before!])).toEqual([]);
   });
 
@@ -150,7 +151,7 @@ describe('what could save a date', () => {
       ),
     );
     const remedy = late(slow, '2026-12-01').remedies.find(({ kind }) => kind === 'faster_primer');
-    expect(remedy?.text).toMatch(/^A faster system: .*\(to be proved on a patch\)$/);
+    expect(sayRemedy(remedy!)).toMatch(/^A faster system: .*\(to be proved on a patch\)$/);
     const prime = read(slow)[0]!.tasks.find(({ op }) => op === 'prime')!;
     const primed = applyChange(slow, {
       type: 'work_logged',
@@ -162,7 +163,7 @@ describe('what could save a date', () => {
 
   it('is one more evening, on a day that has none', () => {
     const { remedies } = late(makePiece('a', ['top'], plainSteps(true)));
-    expect(remedies.find(({ kind }) => kind === 'more_time')?.text).toBe(
+    expect(sayRemedy(remedies.find(({ kind }) => kind === 'more_time')!)).toBe(
       'One more evening a week: Sunday from 19:00 to 21:00',
     );
   });

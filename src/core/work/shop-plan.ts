@@ -33,7 +33,9 @@ import type { Pace } from './pace';
 import { openMinutes } from './open-minutes';
 import { listTasks, type Task } from './tasks';
 import { airOf, expectAir } from './air-of';
-import { SPRAY_PLACE } from './words';
+
+/** What there is one of besides tins, which are named by their id. */
+export const SPRAY_PLACE = 'spray place';
 
 /** One piece in work. */
 export interface PieceWork {

@@ -1,4 +1,5 @@
-import type { Dossier, LogEntry, PlannedStep } from '../dossier';
+import type { Dossier, LogEntry } from '../dossier';
+import type { TakenStep } from '../systems';
 import type { Gate } from '../proof';
 import { latestOf } from '../shared';
 import { DULLING_STAGE } from '../systems';
@@ -6,7 +7,7 @@ import { DULLING_STAGE } from '../systems';
 /** One thing to do on one zone, before what several zones want together is joined. */
 export interface Node {
   key: string;
-  step: PlannedStep;
+  step: TakenStep;
   zone: string;
   coat: number;
   coats: number;

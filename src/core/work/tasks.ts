@@ -1,9 +1,9 @@
 import type { Climate } from '../climate';
-import type { Dossier, PlannedStep, ShelfItem } from '../dossier';
+import type { Dossier, ShelfItem } from '../dossier';
 import { isCoat, WORK_RATES, isWholeCoat, type OperationCode, type ProductClass } from '../knowledge';
 import { judgeGates } from '../piece';
 import { latestOf } from '../shared';
-import { listTakenSteps, nameCoat } from '../systems';
+import { listTakenSteps, nameCoat, type TakenStep } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
 
@@ -41,7 +41,7 @@ export interface Task {
   after: { key: string; lags: HourLag[] }[];
   /** Hours until the next thing can be done to it. */
   waitH: number;
-  why: string;
+  why: TakenStep['why'];
   tests?: string[];
   state: 'open' | 'done' | 'skipped';
   /** When it was done on the last of its zones; what another waits for is counted from here. */
@@ -112,11 +112,11 @@ function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
 }
 
 /** A step by what it is, without how often: labels of whole coats carry their number. */
-const nameOne = ({ op, class: code, tint, label }: PlannedStep): string =>
+const nameOne = ({ op, class: code, tint, label }: TakenStep): string =>
   isWholeCoat(op) && code !== undefined ? nameCoat(code as ProductClass, tint) : label;
 
 /** Steps of a zone in single tasks. */
-function expand(zone: string, steps: readonly PlannedStep[]): Node[] {
+function expand(zone: string, steps: readonly TakenStep[]): Node[] {
   const nodes: Node[] = [];
   const counts = new Map<string, number>();
   for (const step of steps) {

@@ -5,6 +5,7 @@ import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
 import { type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
 import { airOf } from './air-of';
+import type { BlockReason } from './blocks';
 
 /** What the owner needs to know now, over all pieces. */
 export interface Today {
@@ -15,7 +16,7 @@ export interface Today {
   /** Coats that have not cured yet, the ones that change next first. */
   drying: (Clock & { name: string; next: { what: string; at: string } })[];
   readings: { piece: string; name: string; reading: Omit<DueReading, 'panel'> & { panel: string; zone: string } }[];
-  blocked: { piece: string; name: string; gate: string; text: string; goTo: string }[];
+  blocked: { piece: string; name: string; gate: string; because: BlockReason; goTo: string }[];
   /** The air, measured or expected. */
   air: { climate: Climate; verdict: AirVerdict; measuredAt: string | null };
   /** The next moment hands are wanted, when nothing is to be done now. */
@@ -60,7 +61,7 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
     )
     .sort((a, b) => a.reading.dueAt.localeCompare(b.reading.dueAt));
   const blocked = pieces.flatMap(({ id, name, blocks }) =>
-    blocks.map(({ gate, text, goTo }) => ({ piece: id, name, gate, text, goTo })),
+    blocks.map(({ gate, because, goTo }) => ({ piece: id, name, gate, because, goTo })),
   );
   const upcoming = plan.sittings.flatMap(({ items }) => items.map(({ startAt }) => startAt)).filter((at) => at > now);
   const laterReadings = pieces

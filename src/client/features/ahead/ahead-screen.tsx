@@ -19,10 +19,10 @@ import {
   saveText,
   useIsWide,
 } from '@/client/ui';
-import { listSittings, sayBound, sayWhere, type Item, type Sitting } from '@/core/work';
+import { listSittings, sayWhere, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';
-import { lowerFirst } from '@/core/shared';
+import { sayBound, nameTasks } from '@/words';
 
 const DAYS = 14;
 const DAY_MS = 86_400_000;
@@ -135,20 +135,13 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
   const task = piece?.tasks.find(({ id }) => id === item.task);
   if (!piece || !task) return null;
   const pinned = workshop.pins.some((pin) => pin.task === item.task);
-  const name = (id: string): string => {
-    for (const own of answer.pieces) {
-      const found = own.tasks.find((other) => other.id === id);
-      if (found) return `${lowerFirst(found.label)} (${own.name})`;
-    }
-    return 'another job';
-  };
   return (
     <Column gap="$xs">
       <Disclosure label={`${times.clock(item.startAt)}  ${task.label}: ${piece.name}`}>
         {() => (
           <Column gap="$s" paddingLeft="$m">
             <Body>{`${sayWhere(piece, task)}. ${saySpan((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000)}${item.goesOn ? ', goes on in the next sitting' : ''}.`}</Body>
-            <Small>{sayBound(item.bound, name)}</Small>
+            <Small>{sayBound(item.bound, nameTasks(answer.pieces))}</Small>
             <Row gap="$s" flexWrap="wrap">
               <Button onPress={() => router.push(`/piece/${piece.id}/work?task=${encodeURIComponent(task.id)}`)}>
                 Open

@@ -5,7 +5,7 @@ import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';
-import { freezeSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { freezeSystem, stackOf, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
 import { useWithShop, diagnosesOf } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
@@ -16,6 +16,7 @@ import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
 import { lowerFirst } from '@/core/shared';
+import { nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
@@ -51,7 +52,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
     if (next) setPicked(next.id);
   });
   const take = (system: CoatingSystem): void => {
-    change({ type: 'choice_taken', choice: freezeSystem(system, new Date().toISOString()) });
+    change({ type: 'choice_taken', choice: freezeSystem(system, new Date().toISOString(), PHRASES) });
     router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
   };
   const shown = wide ? systems : current ? [current] : [];
@@ -120,7 +121,9 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
 /** The same reason is given once, for all the zones it holds back. */
 function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string; text: string }[] {
   const groups = new Map<string, { gate: string; names: string[]; why: string }>();
-  for (const { gate, zone, text } of blocked) {
+  for (const block of blocked) {
+    const { gate, zone } = block;
+    const text = sayPlanBlock(block);
     const group = groups.get(gate + text) ?? { gate, names: [], why: text };
     groups.set(gate + text, group);
     if (zone !== undefined) group.names.push(nameZone(dossier, zone));
@@ -141,9 +144,11 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
 };
 
 function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
-  const own = freezeSystem(system, '').zones;
   const chosen = dossier.chosen?.zones ?? [];
-  return chosen.length > 0 && own.every(({ id, stack }) => isSame(chosen.find((zone) => zone.id === id)?.stack, stack));
+  return (
+    chosen.length > 0 &&
+    system.zones.every(({ id, stack }) => isSame(chosen.find((zone) => zone.id === id)?.stack, stackOf(stack)))
+  );
 }
 
 /** What failed the shop's own test on this piece and is not proposed again there. */
@@ -151,7 +156,7 @@ function RuledOut({ dossier }: { dossier: Dossier }) {
   const closed = judgeGates(dossier).filter(({ state }) => state === 'closed');
   return closed.map((gate) => (
     <Notice key={`${gate.zone}${gate.gate}`} tone="stop" title="Ruled out by your own test">
-      {`${nameZone(dossier, gate.zone)}: ${gate.why}`}
+      {`${nameZone(dossier, gate.zone)}: ${sayGate(gate)}`}
     </Notice>
   ));
 }
@@ -176,7 +181,7 @@ function Assumptions({ dossier }: { dossier: Dossier }) {
 function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossier: Dossier }) {
   const groups = new Map<string, Rejection[]>();
   for (const rejection of rejected) {
-    const key = `${rejection.code}/${rejection.rule}`;
+    const key = `${rejection.code}/${rejection.finding.rule}`;
     groups.set(key, [...(groups.get(key) ?? []), rejection]);
   }
   if (groups.size === 0) return null;
@@ -185,9 +190,9 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
     <Disclosure label={`Not these: ${groups.size} ruled out, and why`}>
       {() =>
         [...groups.values()].map((group) => (
-          <Column key={`${group[0]!.code}${group[0]!.rule}`} gap="$xs">
-            <Strong>{group[0]!.name}</Strong>
-            <Body>{group[0]!.text}</Body>
+          <Column key={`${group[0]!.code}${group[0]!.finding.rule}`} gap="$xs">
+            <Strong>{nameRejected(group[0]!)}</Strong>
+            <Body>{sayRuledOut(group[0]!.finding)}</Body>
             <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
           </Column>
         ))

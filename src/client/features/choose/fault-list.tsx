@@ -2,6 +2,7 @@ import { Body, Column, DefectGlyph, Disclosure, Row, Small, Strong } from '@/cli
 import { DEFECT_FACTS } from '@/core/knowledge';
 import type { ZonePlan } from '@/core/systems';
 import { lowerFirst } from '@/core/shared';
+import { sayFault } from '@/words';
 
 const STATES = { repaired: '', by_layers: '', declined: 'Nothing is done: ', left: '' } as const;
 
@@ -13,18 +14,22 @@ export function FaultList({ zone, faults }: { zone: string; faults: ZonePlan['fa
     <Disclosure label={`${zone}: ${count}, and what is done`}>
       {() => (
         <Column role="list" gap="$m">
-          {faults.map(({ code, text, left, state }, i) => (
-            <Row key={`${code}${i}`} role="listitem" gap="$m" alignItems="center">
-              <DefectGlyph code={code} />
-              <Column flex={1}>
-                <Strong>{DEFECT_FACTS[code].label}</Strong>
-                <Body>{`${STATES[state]}${state === 'declined' ? lowerFirst(text) : text}`}</Body>
-                {state === 'declined' ? null : (
-                  <Small>{`${state === 'left' ? 'Which means' : 'Left'}: ${lowerFirst(left)}`}</Small>
-                )}
-              </Column>
-            </Row>
-          ))}
+          {faults.map((fault, i) => {
+            const { code, state } = fault;
+            const { text, left } = sayFault(fault);
+            return (
+              <Row key={`${code}${i}`} role="listitem" gap="$m" alignItems="center">
+                <DefectGlyph code={code} />
+                <Column flex={1}>
+                  <Strong>{DEFECT_FACTS[code].label}</Strong>
+                  <Body>{`${STATES[state]}${state === 'declined' ? lowerFirst(text) : text}`}</Body>
+                  {state === 'declined' ? null : (
+                    <Small>{`${state === 'left' ? 'Which means' : 'Left'}: ${lowerFirst(left)}`}</Small>
+                  )}
+                </Column>
+              </Row>
+            );
+          })}
         </Column>
       )}
     </Disclosure>

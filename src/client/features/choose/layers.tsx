@@ -5,6 +5,7 @@ import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
 import { useMeasures } from '@/client/store';
 import { usePlanner } from '@/client/features/planner';
 import { lowerFirst } from '@/core/shared';
+import { sayConsidered, sayWarnings, sayWhy } from '@/words';
 
 const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
   scuff: 'prep',
@@ -43,13 +44,13 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
     step.waitH > 0 ? `then ${step.waitH} h` : '',
     cure && step.op !== 'edge_seal' ? `hard after ${cure} days` : '',
   ].filter(Boolean);
-  const cautions = plan.warnings.filter((warning) => cautionBelongs(warning.rule, step));
+  const cautions = sayWarnings(plan.warnings.filter((warning) => 'op' in warning && warning.op === step.op));
   return (
     <Disclosure label={`${number}. ${step.label}`}>
       {() => (
         <Column gap="$s" paddingHorizontal="$m" paddingBottom="$m">
           <Small>{amounts.join(' · ')}</Small>
-          <Body>{step.why}</Body>
+          <Body>{sayWhy(step.why)}</Body>
           {cautions.map(({ rule, text }) => (
             <Body key={rule}>{text}</Body>
           ))}
@@ -59,29 +60,6 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
     </Disclosure>
   );
 }
-
-const CAUTIONS_OF: Partial<Record<Step['op'], readonly string[]>> = {
-  prime: [
-    'strong_fumes',
-    'two_part_needs_mask',
-    'waterborne_over_filler',
-    'brittle_on_flexing',
-    'raw_wood_left_raw',
-    'sprayed_over_pores',
-    'solvent_over_latex',
-  ],
-  paint: [
-    'latex_sticks',
-    'soft_film_handled',
-    'gloss_shows_flaws',
-    'oil_enamel_yellows',
-    'thin_aerosol_film',
-    'residual_bleed',
-    'rough_between_coats',
-  ],
-  topcoat: ['wb_clear_over_dark', 'oil_clear_over_pale'],
-};
-const cautionBelongs = (rule: string, { op }: Step): boolean => CAUTIONS_OF[op]?.includes(rule) ?? false;
 
 const VERDICTS: Record<Considered['verdict'], string> = {
   ruled_out: 'Ruled out',
@@ -98,12 +76,15 @@ function ElseConsidered({ step, plan, dossier }: LayersProps & { step: Step }) {
   return (
     <Column gap="$s" role="list" aria-label="What else was considered">
       <Strong>What else was considered</Strong>
-      {answer.map(({ code, what, verdict, text }) => (
-        <Column key={code} role="listitem">
-          <Strong>{`${what}: ${lowerFirst(VERDICTS[verdict])}`}</Strong>
-          <Small>{text}</Small>
-        </Column>
-      ))}
+      {answer.map((considered) => {
+        const { what, text } = sayConsidered(considered);
+        return (
+          <Column key={considered.code} role="listitem">
+            <Strong>{`${what}: ${lowerFirst(VERDICTS[considered.verdict])}`}</Strong>
+            <Small>{text}</Small>
+          </Column>
+        );
+      })}
     </Column>
   );
 }

@@ -19,6 +19,7 @@ import { formatChanceRange, lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
+import { sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
@@ -88,10 +89,10 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       {zonePlan && zone ? <FaultList zone={zoneName(zone)} faults={zonePlan.faults} /> : null}
       <JobList system={system} dossier={dossier} />
       <ToBuy supplies={system.supplies} small={system.small} />
-      {system.assumes.map((text) => (
-        <Small key={text}>{text}</Small>
+      {system.assumes.map((assumption) => (
+        <Small key={assumption.zoneName}>{sayAssumption(assumption)}</Small>
       ))}
-      {system.warnings.map((warning) => (
+      {sayWarnings(system.warnings).map((warning) => (
         <Notice key={warning.text} tone="wait" title={warning.title}>
           {warning.text}
         </Notice>

@@ -3,6 +3,7 @@ import { nameZone, type Choice, type Dossier, type Stack } from '@/core/dossier'
 import { labelProduct } from '@/core/knowledge';
 import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
+import { sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
 
 /** A better system is named only when it is worth this much more, in money. */
@@ -27,7 +28,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
     <Column gap="$s">
       {broken.length > 0 ? (
         <Notice tone="stop" title={`${versions}: a rule now forbids it`}>
-          {broken.map(({ zone, text }) => `${name(zone)}: ${text}`).join(' ')}
+          {broken.map(({ zone, finding }) => `${name(zone)}: ${sayRuledOut(finding)}`).join(' ')}
         </Notice>
       ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
         <Notice tone="wait" title={`${versions}: something better is known now`}>

@@ -1,7 +1,9 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { lowerFirst, describeChance } from '@/core/shared';
 import { nameZone, type Dossier } from '@/core/dossier';
+import { findCheck } from '@/core/knowledge';
 import type { TurningPoint } from '@/core/systems';
+import { sayFact, sayThen } from '@/words';
 import { usePlanner } from '@/client/features/planner';
 
 /** The two or three facts the plan hangs on most. */
@@ -17,10 +19,12 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
   return (
     <Column role="list" gap="$m">
       {answer.map((point) => (
-        <Column key={`${point.zone}${point.fact}`} role="listitem">
-          <Strong>{`${name(point.zone)}: ${lowerFirst(point.fact)} (${describeChance(point.p)})`}</Strong>
-          <Body>{`Best would then be: ${point.then}; ${saySaving(point)}.`}</Body>
-          {point.check ? <Small>{`To find out: ${lowerFirst(point.check)}`}</Small> : null}
+        <Column key={`${point.zone}${sayFact(point.fact)}`} role="listitem">
+          <Strong>{`${name(point.zone)}: ${lowerFirst(sayFact(point.fact))} (${describeChance(point.p)})`}</Strong>
+          <Body>{`Best would then be: ${sayThen(point.then)}; ${saySaving(point)}.`}</Body>
+          {point.check ? (
+            <Small>{`To find out: ${lowerFirst(findCheck(point.check)?.title ?? point.check)}`}</Small>
+          ) : null}
         </Column>
       ))}
     </Column>

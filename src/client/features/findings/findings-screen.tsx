@@ -21,9 +21,9 @@ import type { Experience } from '@/core/dossier';
 import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type PrepGroup } from '@/core/knowledge';
 import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
 import { describeShare, lowerFirst } from '@/core/shared';
-import { describeTreatment } from '@/core/proof';
 import { CellMark } from './cell-mark';
 import { namePrimer, sayComparison, sayCounts } from './words';
+import { describeTreatment } from '@/words';
 
 const PREPS: Record<PrepGroup, string> = {
   none: 'not dulled',

@@ -4,6 +4,7 @@ import { Button, Card, Column, Field, Notice, Row, Small, Strong, type Tone } fr
 import type { Dossier } from '@/core/dossier';
 import type { Gate } from '@/core/proof';
 import { Setback } from './setback';
+import { sayGate } from '@/words';
 
 const GATE_TONES: Record<Gate['state'], Tone> = {
   open: 'go',
@@ -60,7 +61,7 @@ export function GateCard({
           ) : undefined
         }
       >
-        {gate.why}
+        {sayGate(gate)}
       </Notice>
       {gate.state === 'closed' ? <Setback dossier={dossier} zone={gate.zone} /> : null}
       {(gate.state === 'waiting' && gate.gate !== 'handover') || gate.state === 'closed' ? (

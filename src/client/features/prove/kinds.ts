@@ -1,4 +1,4 @@
-import type { InterfaceCode, TestKind } from '@/core/knowledge';
+import type { TestKind } from '@/core/knowledge';
 import { listTestKinds, TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
 import type { ChoiceOption } from '@/client/ui';
@@ -16,12 +16,4 @@ export const COMMON_KIND_OPTIONS = KIND_OPTIONS.filter(({ code }) => TEST_KIND_F
 export const MOMENTS: Record<BleedMoment, { label: string }> = {
   '1h': { label: '1 hour' }, overnight: { label: 'Next morning' }, after_clear: { label: 'After the last coat' },
   '48h': { label: '48 hours' }, '7d': { label: 'A week' },
-};
-
-export const WHERE: Record<InterfaceCode, string> = {
-  paint_from_paint: 'Between paint coats',
-  paint_from_primer: 'Paint off primer',
-  primer_from_substrate: 'Primer off the surface',
-  old_coat_from_substrate: 'Old coat off the surface',
-  substrate_itself: 'In the surface itself',
 };

@@ -15,18 +15,12 @@ import {
 } from '@/client/ui';
 import type { writeCalendar } from '@/core/calendar';
 import { nameZone, type Dossier, type Panel } from '@/core/dossier';
-import {
-  drawStripMap,
-  listReadings,
-  listTreatments,
-  scheduleMoments,
-  type DueReading,
-  type Moment,
-} from '@/core/panel';
+import { drawStripMap, listReadings, scheduleMoments, type DueReading, type Moment } from '@/core/panel';
 import { judgeTest, traceDrift } from '@/core/proof';
 import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
+import { listStrips } from '@/words';
 
 interface PanelCardProps {
   dossier: Dossier;
@@ -46,6 +40,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
   const title = `${dossier.piece.name ?? 'Piece'}, ${lowerFirst(nameZone(dossier, panel.zone))}`;
+  const map = drawStripMap(panel, title, `${title}. Black corner: top left, mark it on the piece.`, listStrips(panel));
   const moments = scheduleMoments(panel, dossier.climate);
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   return (
@@ -55,7 +50,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
       {panel.coated_at && !next ? <StateMark tone="go">All readings of it are in</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
       <Column gap={2}>
-        {listTreatments(panel).map((line) => (
+        {listStrips(panel).map((line) => (
           <Small key={line}>{line}</Small>
         ))}
       </Column>
@@ -83,8 +78,8 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
               ))}
             </Column>
             <Row gap="$s" flexWrap="wrap" alignItems="center">
-              <Button onPress={() => printSvg(drawStripMap(panel, title))}>Print the map</Button>
-              <SaveLink name="strip-map.svg" type="image/svg+xml" text={drawStripMap(panel, title)}>
+              <Button onPress={() => printSvg(map)}>Print the map</Button>
+              <SaveLink name="strip-map.svg" type="image/svg+xml" text={map}>
                 Save the map (SVG)
               </SaveLink>
               <SaveTimes title={title} panel={panel} moments={moments} now={now} />

@@ -25,11 +25,12 @@ import {
   type PrimerCode,
   type TestKind,
 } from '@/core/knowledge';
-import { crossFactors, designPanel, listTreatments, type PanelDesign, type Proposal } from '@/core/panel';
-import { describeTreatment } from '@/core/proof';
+import { crossFactors, designPanel, type PanelDesign, type Proposal } from '@/core/panel';
+import { treatmentKey } from '@/core/proof';
 import { COMMON_KIND_OPTIONS } from './kinds';
 import { StripMap } from './strip-map';
 import { lowerFirst } from '@/core/shared';
+import { describeTreatment, listStrips, sayProposal } from '@/words';
 
 interface PanelDesignerProps {
   dossier: Dossier;
@@ -78,12 +79,12 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
   return (
     <Card gap="$m" render="section" aria-label="Test panel">
       <Heading>Test panel for the {lowerFirst(zoneName(zone))}</Heading>
-      <Body>{proposal.why}</Body>
+      <Body>{sayProposal(proposal)}</Body>
       {design.ok ? (
         <>
           <StripMap panel={design.panel} states={new Map()} picked={null} onPick={() => undefined} />
           <Column gap={2}>
-            {listTreatments(design.panel).map((line) => (
+            {listStrips(design.panel).map((line) => (
               <Small key={line}>{line}</Small>
             ))}
           </Column>
@@ -199,5 +200,5 @@ function sayProblem({ problem, leastWidthMm, leastHeightMm }: Exclude<PanelDesig
 
 const addNew = (list: readonly Treatment[], more: readonly Treatment[]): Treatment[] => [
   ...list,
-  ...more.filter((treatment) => !list.some((own) => describeTreatment(own) === describeTreatment(treatment))),
+  ...more.filter((treatment) => !list.some((own) => treatmentKey(own) === treatmentKey(treatment))),
 ];

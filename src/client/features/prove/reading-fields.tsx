@@ -5,12 +5,13 @@ import { INTERFACES, TEST_KIND_FACTS, type TestKind } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
 import { listAnswers } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
-import { MOMENTS, WHERE } from './kinds';
+import { MOMENTS } from './kinds';
 import { ScoreGlyph } from './score-glyph';
 import type { TestFields } from './test-draft';
+import { INTERFACE_LABELS } from '@/words';
 
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
-const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: WHERE[code] }));
+const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: INTERFACE_LABELS[code] }));
 
 /** How it held: an answer to hold the patch against, or a number. */
 export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }) {

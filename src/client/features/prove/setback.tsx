@@ -2,8 +2,9 @@ import { usePlanner } from '@/client/features/planner';
 import { useMeasures, useWithShop } from '@/client/store';
 import { Column, Small, Strong } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
-import { describeTreatment } from '@/core/proof';
+
 import { lowerFirst } from '@/core/shared';
+import { describeTreatment } from '@/words';
 
 /** After a failure: what is next best for this zone, and what the failure costs in days and money. */
 export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {

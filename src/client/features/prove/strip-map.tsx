@@ -2,7 +2,8 @@ import Svg, { G, Path, Rect, Text } from 'react-native-svg';
 import { View } from '@tamagui/core';
 import { useTones } from '@/client/ui';
 import type { Panel } from '@/core/dossier';
-import { describeTreatment, type JudgedTest } from '@/core/proof';
+import type { JudgedTest } from '@/core/proof';
+import { describeTreatment } from '@/words';
 
 export type StripState = JudgedTest['verdict'] | 'unread';
 

@@ -19,9 +19,10 @@ import { makeId } from '@/client/store';
 import type { Panel, Test } from '@/core/dossier';
 import type { Rect } from '@/core/photo';
 import type { Moment } from '@/core/panel';
-import { describeTreatment, joinShots, type Limits } from '@/core/proof';
+import { joinShots, type Limits } from '@/core/proof';
 import { BoxPicture } from './box-picture';
 import { makePictureReader, type PictureReader, type StripsReport } from './picture-reader';
+import { describeTreatment } from '@/words';
 
 interface StripReaderProps {
   panel: Panel;

@@ -3,7 +3,7 @@ import { Controller } from 'react-hook-form';
 import { Button, Card, Choices, Column, Field, Heading, Notice, Row, Small, Strong } from '@/client/ui';
 import { zoneName, type Dossier, type Test, type Zone } from '@/core/dossier';
 import { TEST_KIND_FACTS } from '@/core/knowledge';
-import { countsFromHours, describeTreatment, letsGo, makeReading, specifyCutOn } from '@/core/proof';
+import { countsFromHours, letsGo, makeReading, specifyCutOn } from '@/core/proof';
 import { CutDrawing } from './cut-drawing';
 import { COMMON_KIND_OPTIONS, KIND_OPTIONS } from './kinds';
 import { LatticeReader, type LatticeResult } from './lattice-reader';
@@ -13,6 +13,7 @@ import { FROM_PHOTO, useTestDraft, type Patch, type TestFields } from './test-dr
 import { TreatmentFields } from './treatment-fields';
 import { useTestLog } from './use-test-log';
 import { lowerFirst } from '@/core/shared';
+import { describeTreatment } from '@/words';
 
 interface TestFormProps {
   dossier: Dossier;

@@ -16,8 +16,9 @@ import {
 import { correctTest, zoneName, type Dossier, type Test, type Zone } from '@/core/dossier';
 import { TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
-import { describeTreatment, judgeTest, listAnswers, makeReading, sayReading, type JudgedTest } from '@/core/proof';
+import { judgeTest, listAnswers, makeReading, sayReading, type JudgedTest } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
+import { describeTreatment, sayVerdict } from '@/words';
 
 const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
   pass: { tone: 'go', word: 'Held' },
@@ -58,7 +59,7 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
         <StateMark tone={tone}>{word}</StateMark>
       </Row>
       <Small>{describeTreatment(test.treatment)}</Small>
-      <Body>{judged.says}</Body>
+      <Body>{sayVerdict(judged)}</Body>
       {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
       {(test.earlier ?? []).map((before, i) => (
         <Small key={i}>{`Before: ${sayReading(test.kind, before.reading)}.`}</Small>

@@ -1,7 +1,7 @@
 import { Choices, Column, Strong } from '@/client/ui';
 import type { Treatment } from '@/core/dossier';
 import { PREPS, PRIMER_FACTS, PRIMERS, PREP_FACTS, type PrepCode, type PrimerCode } from '@/core/knowledge';
-import { describeTreatment } from '@/core/proof';
+import { describeTreatment } from '@/words';
 
 interface TreatmentFieldsProps {
   values: { prep: PrepCode; primer: PrimerCode | 'none'; coats: number };

@@ -32,12 +32,12 @@ describe('the card of a check', () => {
         worthMinutes: 33.7,
         worthTogether: 33.7,
         costMinutes: 1,
-        why: '“Pink or red” would move it.',
+        moves: { answer: 'Pink or red', need: 'Stain block', from: 0.5, to: 0.99 },
         answers: [],
       },
     });
     expect(screen.getByText(/Worth about 34 min of work/)).toBeTruthy();
-    expect(screen.getByText('“Pink or red” would move it.')).toBeTruthy();
+    expect(screen.getByText('“Pink or red” would move “stain block” from 1 in 2 to nearly always.')).toBeTruthy();
   });
 
   it('warns of solvent and of dust', () => {

@@ -16,6 +16,7 @@ import type { Observation } from '@/core/dossier';
 import { LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
 import type { NextCheck } from '@/core/survey';
+import { sayForesight, sayWorth } from '@/words';
 
 interface CheckCardProps {
   check: Check;
@@ -96,15 +97,13 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: 
 function Foresight({ check, worth }: { check: Check; worth: NextCheck }) {
   return (
     <Column gap="$s">
-      <Small>{worth.why}</Small>
+      <Small>{sayWorth(worth)}</Small>
       <Disclosure label="What would each answer change?">
         {() => (
           <Column role="list" gap="$xs">
             {worth.answers.map(({ code, p, changes }) => (
               <Small key={code} role="listitem">
-                {`${check.answers.find((answer) => answer.code === code)?.label ?? code} (${formatChance(p)}): ${
-                  changes.length > 0 ? `the plan gets ${changes.join(', ')}` : 'the plan stays'
-                }.`}
+                {`${check.answers.find((answer) => answer.code === code)?.label ?? code} (${formatChance(p)}): ${sayForesight(changes)}.`}
               </Small>
             ))}
           </Column>

@@ -15,7 +15,7 @@ import {
 } from '@/client/ui';
 import type { Defect } from '@/core/dossier';
 import { DEFECT_FACTS, detailOf, FAULT_ANSWERS } from '@/core/knowledge';
-import { sayAnswers } from '@/core/survey';
+import { sayAnswers } from '@/words';
 import type { Shape } from '@/core/templates';
 import { DefectPicker } from './defect-picker';
 import type { ReadingParts } from './reading-words';

@@ -2,6 +2,7 @@ import { Body, Button, Card, Column, Disclosure, Notice, Row, Small, StateMark, 
 import type { Observation, PieceChange, Zone } from '@/core/dossier';
 import { findAnswer, findCheck } from '@/core/knowledge';
 import type { Contradiction, EvidenceItem } from '@/core/survey';
+import { sayClash } from '@/words';
 
 interface Parts {
   zone: Zone;
@@ -58,7 +59,7 @@ export function Clash({ zone, contradiction, change }: Parts & { contradiction: 
         ) : null
       }
     >
-      {contradiction.why}
+      {sayClash(contradiction.because)}
     </Notice>
   );
 }

@@ -23,6 +23,7 @@ import { MoistureCard } from './moisture-card';
 import type { ReadingParts } from './reading-words';
 import { BeliefLine } from './verdict';
 import { lowerFirst } from '@/core/shared';
+import { nameHazard, sayHazard, sayHold } from '@/words';
 
 interface QuestionProps extends ReadingParts {
   place: Circumstance;
@@ -56,8 +57,8 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
     <Column gap="$m">
       {wide ? null : <BeliefLine diagnosis={diagnosis} />}
       {diagnosis.hazards.map((hazard) => (
-        <Notice key={hazard.code} tone={hazard.gate || hazard.hold ? 'stop' : 'wait'} title={hazard.title}>
-          {hazard.hold ? `${hazard.why} ${hazard.hold.why} ${hazard.hold.end}` : hazard.why}
+        <Notice key={hazard.code} tone={hazard.gate || hazard.hold ? 'stop' : 'wait'} title={nameHazard(hazard)}>
+          {[sayHazard(hazard), hazard.hold ? sayHold(hazard.hold) : ''].join(' ').trim()}
         </Notice>
       ))}
       {diagnosis.contradictions.map((contradiction) => (

@@ -5,6 +5,7 @@ import { upperFirst, formatChance } from '@/core/shared';
 import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
 import { Evidence } from './evidence';
 import type { ReadingParts } from './reading-words';
+import { sayReason } from '@/words';
 
 /** What the surface is taken for, how sure that is, what follows, and why. */
 export function Verdict({ zone, diagnosis, change }: ReadingParts) {
@@ -76,7 +77,7 @@ function Needs({ needs }: { needs: readonly Need[] }) {
             </Strong>
             <Column flex={1}>
               <Body>{need.extent === 'spot' ? `${need.label}, on the spots` : need.label}</Body>
-              <Small>{need.because ?? need.why}</Small>
+              <Small>{sayReason(need.because)}</Small>
             </Column>
           </Row>
         ))}

@@ -3,6 +3,7 @@ import type { ShopAnswer } from '@/client/features/planner';
 import { usePlanner } from '@/client/features/planner';
 import { sayDate, type ShopView, type Times } from '@/client/features/shop-plan';
 import { Body, Button, Card, Column, Heading, MomentField, Notice, Row, Small, StateMark, Strong } from '@/client/ui';
+import { sayBlock, sayRemedy } from '@/words';
 
 /** When each piece can be collected, and whether all can by a date, with what would save it. */
 export function ByDateCard({
@@ -67,14 +68,14 @@ export function ByDateCard({
               <Strong>{`${own.name}: ${own.readyAt ? times.day(own.readyAt) : 'no date'}`}</Strong>
               {own.remedies.map((remedy) => (
                 <StateMark key={remedy.kind} tone={remedy.saves ? 'go' : 'wait'}>
-                  {`${remedy.text}: ${times.day(remedy.readyAt)}${remedy.saves ? ', all in time' : ''}`}
+                  {`${sayRemedy(remedy)}: ${times.day(remedy.readyAt)}${remedy.saves ? ', all in time' : ''}`}
                 </StateMark>
               ))}
               {own.remedies.length === 0 ? <Small>Nothing tried would bring it forward.</Small> : null}
             </Column>
           ))}
           {verdict.open.map((own) => (
-            <Small key={own.piece}>{`${own.name}: no date while it is held back. ${own.why}`}</Small>
+            <Small key={own.piece}>{`${own.name}: no date while it is held back. ${sayBlock(own)}`}</Small>
           ))}
         </Column>
       ) : null}

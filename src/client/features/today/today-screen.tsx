@@ -26,6 +26,7 @@ import { AirCard } from './air-card';
 import { ByDateCard } from './by-date-card';
 import { DoNow } from './do-now';
 import { Drying } from './drying';
+import { nameTasks, sayMove, sayBlock } from '@/words';
 
 const MINUTE_MS = 60_000;
 
@@ -177,6 +178,7 @@ function Moved({ answer, fresh, times, now }: { answer: ShopAnswer; fresh: boole
   );
   const see = useCallback(() => void dispatch(planSeen(agreeOn(answer.plan))), [dispatch, answer]);
   const settled = fresh && !answer.rough;
+  const name = nameTasks(answer.pieces);
   if (!settled || (agreed !== null && moves.length === 0)) return null;
   if (agreed === null) return <FirstPlan onSeen={see} />;
   return (
@@ -185,10 +187,10 @@ function Moved({ answer, fresh, times, now }: { answer: ShopAnswer; fresh: boole
       title={moves.length === 1 ? 'One job has moved' : `${moves.length} jobs have moved`}
       action={
         <Column gap="$s">
-          {moves.slice(0, 4).map(({ task, piece, label, from, to, why }) => (
+          {moves.slice(0, 4).map(({ task, piece, label, from, to, because }) => (
             <Column key={task}>
               <Strong>{`${label}, ${answer.pieces.find(({ id }) => id === piece)?.name ?? ''}`}</Strong>
-              <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${why}`}</Small>
+              <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
             </Column>
           ))}
           {moves.length > 4 ? <Small>{`and ${moves.length - 4} more`}</Small> : null}
@@ -238,7 +240,7 @@ function Blocked({ answer }: { answer: ShopAnswer }) {
   return (
     <Column gap="$s">
       <Heading>Held back</Heading>
-      {blocked.map(({ piece, name, gate, text, goTo }) => (
+      {blocked.map(({ piece, name, gate, because, goTo }) => (
         <Notice
           key={piece + gate}
           tone="stop"
@@ -252,7 +254,7 @@ function Blocked({ answer }: { answer: ShopAnswer }) {
             </Button>
           }
         >
-          {text}
+          {sayBlock({ because })}
         </Notice>
       ))}
     </Column>

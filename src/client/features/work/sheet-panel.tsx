@@ -1,6 +1,6 @@
 import { useMeasures } from '@/client/store';
 import { Button, Disclosure, Row, printText, saveText } from '@/client/ui';
-import { writeJobSheet } from '@/core/work';
+import { writeJobSheet } from '@/words';
 import type { WorkView } from './use-work';
 
 /** The whole job on paper. */

@@ -53,6 +53,7 @@ import {
 import { useWakeLock } from './use-wake-lock';
 import type { WorkView } from './use-work';
 import { lowerFirst } from '@/core/shared';
+import { sayWhy } from '@/words';
 
 interface StepViewProps {
   view: WorkView;
@@ -262,7 +263,7 @@ function Otherwise({
   };
   return (
     <Column gap="$m">
-      <Body>{task.why}</Body>
+      <Body>{sayWhy(task.why)}</Body>
       {open ? (
         <>
           <Field label="Took" unit="min" numeric value={minutes} onChange={setMinutes} error={wrong(minutes, 600)} />

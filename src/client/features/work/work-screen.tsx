@@ -11,6 +11,7 @@ import { PartsPanel } from './parts-panel';
 import { SheetPanel } from './sheet-panel';
 import { StepView } from './step-view';
 import { useWork, type WorkView } from './use-work';
+import { sayBlock } from '@/words';
 
 /** Work: one step at a time, from the first wipe to the last coat. */
 export function WorkScreen() {
@@ -68,7 +69,7 @@ function Bench({ dossier, change }: PieceParts) {
             <Button onPress={() => router.replace(`/piece/${piece.id}/${block.goTo}`)}>{GO_TO[block.goTo]}</Button>
           }
         >
-          {block.text}
+          {sayBlock(block)}
         </Notice>
       ))}
       {current ? (

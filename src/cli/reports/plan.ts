@@ -1,8 +1,6 @@
-import type { Dossier } from '../dossier';
-import { mergeJobs } from './jobs';
-import { planPiece } from './plan';
-import type { Step } from './choice';
-import { describeSavings, listTurningPoints } from './turning-points';
+import type { Dossier } from '@/core/dossier';
+import { listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
+import { nameRejected, sayAssumption, sayPlanBlock, sayRuledOut, saySavings, sayWarnings, sayWhy } from '@/words';
 
 /** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
 const REPORTED_ZONES = 2;
@@ -10,7 +8,7 @@ const REPORTED_ZONES = 2;
 /** `bricolage.plan/1`: the plan as an open format. */
 export function reportPlan(dossier: Dossier) {
   const plan = planPiece(dossier);
-  const savings = plan.systems.length > 0 ? describeSavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
+  const savings = plan.systems.length > 0 ? saySavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
   const nameOf = (id: string): string => dossier.zones?.find((zone) => zone.id === id)?.name ?? id;
   return {
     format: 'bricolage.plan/1' as const,
@@ -40,16 +38,20 @@ export function reportPlan(dossier: Dossier) {
         buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
         price: toMoney(buy.price),
       })),
-      assumes: [...system.assumes, ...(system.labels.includes('recommended') ? savings : [])],
+      assumes: [...system.assumes.map(sayAssumption), ...(system.labels.includes('recommended') ? savings : [])],
       gates: system.gates,
-      warnings: system.warnings.map(({ rule, zone, text }) => ({ rule, zone, text })),
+      warnings: sayWarnings(system.warnings).map(({ rule, zone, text }) => ({ rule, zone, text })),
     })),
-    rejected: plan.rejected,
-    blocked: plan.blocked.map(({ gate, zone, text }) => ({
-      gate,
-      ...(zone === undefined ? {} : { zone }),
-      text: zone === undefined ? text : `${nameOf(zone)}: ${text}`,
-    })),
+    rejected: plan.rejected.map((rejection) => {
+      const name = nameRejected(rejection);
+      const { zone, zoneName, code, finding } = rejection;
+      return { zone, code, name, what: `${name} on ${zoneName}`, rule: finding.rule, text: sayRuledOut(finding) };
+    }),
+    blocked: plan.blocked.map((block) => {
+      const { gate, zone } = block;
+      const text = sayPlanBlock(block);
+      return { gate, ...(zone === undefined ? { text } : { zone, text: `${nameOf(zone)}: ${text}` }) };
+    }),
   };
 }
 
@@ -69,6 +71,6 @@ function reportStep(step: Step) {
     minutes,
     wait_h: waitH,
     ml,
-    why,
+    why: sayWhy(why),
   };
 }

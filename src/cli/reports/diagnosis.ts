@@ -1,7 +1,7 @@
-import type { Dossier } from '../dossier';
-import type { MoistureVerdict } from '../climate';
-import { diagnoseZone } from './diagnose';
-import type { Circumstance } from './next-check';
+import type { MoistureVerdict } from '@/core/climate';
+import type { Dossier } from '@/core/dossier';
+import { diagnoseZone, type Circumstance } from '@/core/survey';
+import { sayClash, sayHazard, sayNeed, sayWorth } from '@/words';
 
 /** `bricolage.diagnosis/1`: the diagnosis as an open format. Probabilities to four decimals, each list sums to 1. */
 export function reportDiagnosis(dossier: Dossier, at?: Circumstance) {
@@ -18,23 +18,27 @@ export function reportDiagnosis(dossier: Dossier, at?: Circumstance) {
         grain: roundList(belief.grain),
         bleed_p: round(belief.present.bleed),
         ...(diagnosis.moisture ? { moisture: reportMoisture(diagnosis.moisture) } : {}),
-        needs: diagnosis.needs.map(({ code, p, why, extent }) => ({
-          code,
-          p: round(p),
-          ...(extent ? { extent } : {}),
-          why,
+        needs: diagnosis.needs.map((need) => ({
+          code: need.code,
+          p: round(need.p),
+          ...(need.extent ? { extent: need.extent } : {}),
+          why: sayNeed(need),
         })),
-        hazards: diagnosis.hazards.map(({ code, gate, why }) => ({ code, ...(gate ? { gate } : {}), why })),
+        hazards: diagnosis.hazards.map((hazard) => ({
+          code: hazard.code,
+          ...(hazard.gate ? { gate: hazard.gate } : {}),
+          why: sayHazard(hazard),
+        })),
         next_checks: diagnosis.nextChecks.map((next) => ({
           check: next.check,
           worth_minutes: next.worthMinutes,
           cost_minutes: next.costMinutes,
-          why: next.why,
+          why: sayWorth(next),
         })),
-        contradictions: diagnosis.contradictions.map(({ check, result, why, against }) => ({
+        contradictions: diagnosis.contradictions.map(({ check, result, because, against }) => ({
           check,
           result,
-          why,
+          why: sayClash(because),
           against,
         })),
         evidence: diagnosis.evidence.map(({ check, result, about, speaks, strength, basis }) => ({

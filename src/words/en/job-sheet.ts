@@ -1,9 +1,15 @@
-import { labelProduct, type ProductClass } from '../knowledge';
-import { listCautions, listFacts } from './advice';
-import type { PieceWork, ShopPlan } from './shop-plan';
-import { openMinutes } from './open-minutes';
-import { measurePour } from './pour';
-import { sayWhere } from './where';
+import { labelProduct, type ProductClass } from '@/core/knowledge';
+import {
+  listCautions,
+  listFacts,
+  measurePour,
+  openMinutes,
+  sayWhere,
+  type PieceWork,
+  type ShopPlan,
+} from '@/core/work';
+import { sayWhy } from './plan';
+import { sayBlock } from './work';
 
 /** The work of one piece to take along on paper, in Markdown. `sayTime` writes an instant, `sayVolume` millilitres. */
 export function writeJobSheet(
@@ -19,7 +25,7 @@ export function writeJobSheet(
     ),
   );
   const lines = [`# ${piece.name}: job sheet`, ''];
-  for (const block of piece.blocks) lines.push(`**Held back:** ${block.text}`, '');
+  for (const block of piece.blocks) lines.push(`**Held back:** ${sayBlock(block)}`, '');
   for (const task of tasks) {
     const { id, state, label, waitH, why } = task;
     const at = starts.get(id);
@@ -35,7 +41,7 @@ export function writeJobSheet(
     ].filter(Boolean);
     lines.push(`- ${box} **${label}** (${facts.join(' · ')})`);
     if (state !== 'open') continue;
-    lines.push(`  - ${why}`);
+    lines.push(`  - ${sayWhy(why)}`);
     const zones = (dossier.zones ?? []).filter((zone) => task.zones.includes(zone.id));
     for (const fact of listFacts(task, zones, dossier.goal?.application)) lines.push(`  - ${fact}`);
     const application = dossier.goal?.application;

@@ -1,0 +1,45 @@
+import type { PrimerTint } from '../film';
+import type { DefectCode, PrimerCode, SubstrateCode } from '../knowledge';
+import type { Need } from '../survey';
+
+interface ReasonParams {
+  /** A need of the surface asks for it. */
+  need: { need: Need };
+  faults_seen: { faults: DefectCode[] };
+  zone_left: object;
+  in_place: object;
+  doors_left_on: object;
+  flat_parts: object;
+  spray_mist: object;
+  dust_holds_nothing: object;
+  deglosser_softens: object;
+  stripping_raises_grain: object;
+  stain_wants_bare: object;
+  shine_must_go: object;
+  raw_board_drinks: object;
+  stains_return: object;
+  smell_from_bare_faces: object;
+  proof: { waitH: number; bleedWatch: boolean };
+  nibs_show: object;
+  flaws_show: object;
+  bare_spots_drink: object;
+  look_asked_for: object;
+  paint_wants_sealing: object;
+  wood_wants_protection: object;
+  closing: object;
+  curing: { days: number };
+  hand_over: object;
+  slower_in_this_air: { labelH: number; airH: number };
+  never_thin: object;
+  brush_into_pores: object;
+  thin_by_label: { share: number };
+  coats_hide: { coats: number; shows: boolean; over?: { tint: PrimerTint | null; whiteCoats: number } };
+  /** What a primer is there for: grip where the face is slick, holding colour back, the smell. */
+  primes: { primer: PrimerCode; grips: boolean; blocks: boolean; smell: boolean };
+  /** What the shop's own tests of it say, on this surface or on one like it; the chances already count them. */
+  own_tests: { surface: SubstrateCode; tests: number; held: number };
+  tests_alike: { tests: number };
+}
+
+/** Why a step is done, with what its sentence needs. */
+export type StepReason = { [C in keyof ReasonParams]: { code: C } & ReasonParams[C] }[keyof ReasonParams];

@@ -1,0 +1,233 @@
+import { nameZone, type Defect, type Dossier } from '@/core/dossier';
+import {
+  DEFECT_FACTS,
+  FAULT_ANSWERS,
+  findCheck,
+  labelProduct,
+  PREP_FACTS,
+  PRIMER_FACTS,
+  type PrepCode,
+  type PrimerCode,
+  type ProductClass,
+} from '@/core/knowledge';
+import { describeThinning } from '@/core/quantity';
+import { describeChance, lowerFirst, upperFirst } from '@/core/shared';
+import { labelState, listAnswers } from '@/core/survey';
+import type {
+  Assumption,
+  Considered,
+  Difference,
+  FaultNote,
+  Phrases,
+  Plan,
+  PlanBlock,
+  Rejection,
+  StepReason,
+  TurningPoint,
+} from '@/core/systems';
+import { listWords } from './lists';
+import { lookUp, type Words } from './look-up';
+import { sayRuledOut } from './rules';
+import { sayHazard, sayHold, sayNeed } from './surface';
+
+type ReasonOf<C extends StepReason['code']> = Extract<StepReason, { code: C }>;
+
+const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
+  need: ({ need }) => sayNeed(need),
+  faults_seen: ({ faults }) => {
+    const names = faults.map((code, i) => (i === 0 ? upperFirst : lowerFirst)(DEFECT_FACTS[code].label));
+    return `${listWords(names)} seen here. Left: ${lowerFirst(FAULT_ANSWERS[faults[0]!].left.says)}`;
+  },
+  zone_left: 'You leave this zone as it is.',
+  in_place: 'It is painted where it stands.',
+  doors_left_on: 'You leave doors and drawers on: slower edges, and they may stick.',
+  flat_parts: 'Flat parts run less; labels on the part and in its opening.',
+  spray_mist: 'Spray mist builds up where wood slides: drawers dry shut.',
+  dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
+  deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
+  stripping_raises_grain: 'Stripping raises the grain.',
+  stain_wants_bare: 'Stain takes on bare wood only.',
+  shine_must_go: 'Everything shiny must go dull, or the primer has nothing to bite.',
+  raw_board_drinks: 'Under the foil is raw board: nothing waterborne onto it before it is sealed.',
+  stains_return: 'What stained once comes through paint again.',
+  smell_from_bare_faces: 'A smell comes out of the faces that are left bare as well.',
+  proof: ({ waitH, bleedWatch }) =>
+    bleedWatch
+      ? 'Coat a patch and paint over it, watch it for 48 h, then scratch it. Go on only if nothing comes through and it holds.'
+      : `Coat a patch, wait ${waitH} h, scratch and cut it. Go on only if it holds.`,
+  nibs_show: 'Paint shows every nib of primer.',
+  flaws_show:
+    'One colour shows flaws that wood hides. Dab primer on whatever you fill: bare filler shows as a dull patch.',
+  bare_spots_drink: 'Bare filler and bare wood drink paint and show as dull patches.',
+  look_asked_for: 'The look you asked for.',
+  paint_wants_sealing: 'This paint needs sealing here.',
+  wood_wants_protection: 'Protects the wood and lets it show.',
+  closing: 'After a day at least, a week is safer. Sand stray paint off runners and edges first.',
+  curing: ({ days }) =>
+    `Full strength after about ${days} days: until then no wet things, no weights, felt under what stands on it. The label decides.`,
+  hand_over: 'What is on it, when it is cured, and how to clean it until then.',
+  slower_in_this_air: ({ labelH, airH }) => `The label says ${labelH} h between coats; in this air about ${airH} h.`,
+  never_thin: 'Never thin it.',
+  brush_into_pores: 'Brush the first coat into the pores, spray the rest.',
+  thin_by_label: ({ share }) =>
+    `Spray thin coats. Thin only as far as the label allows: usually no more than ${describeThinning(share)}.`,
+  coats_hide: ({ coats, shows, over }) => {
+    if (shows) return `Even ${coats} coats may let the ground show through this colour: try a patch first.`;
+    return over
+      ? `${coats} coats hide the ground over ${over.tint ?? ''} primer; over white it would take ${over.whiteCoats} (an estimate from film optics).`
+      : `${coats} thin coats hide the ground (an estimate from film optics), each after the recoat time of the last.`;
+  },
+  primes: ({ primer, grips, blocks, smell }) => {
+    const { slick, block, odour, note } = PRIMER_FACTS[primer];
+    const parts = [
+      ...(grips ? [`grip on a slick face: ${RATINGS[slick]}`] : []),
+      ...(blocks ? [`holds colour back: ${RATINGS[block]}`] : []),
+      ...(smell ? [odour ? 'seals the smell in' : 'does not seal smells'] : []),
+    ];
+    return `${upperFirst(parts.join('; ') || 'an even ground that paint sticks to')}. ${note}`;
+  },
+  own_tests: ({ surface, tests, held }) => {
+    const outcome = held === tests ? (tests === 1 ? 'held' : 'all held') : `${held} held`;
+    return `${countTests(tests)} of it on ${labelState(surface)} count in the chances: ${outcome}.`;
+  },
+  tests_alike: ({ tests }) => `${countTests(tests)} of it on a surface like this count a little.`,
+};
+
+const countTests = (tests: number): string => (tests === 1 ? 'Your own test' : `Your own ${tests} tests`);
+const RATINGS: Record<(typeof PRIMER_FACTS)[PrimerCode]['slick'], string> = {
+  none: 'none',
+  poor: 'poor',
+  fair: 'fair',
+  good: 'good',
+  very_good: 'very good',
+  best: 'best',
+};
+
+/** Why a step is done: what was written down when the system was taken stands as it was said then. */
+export const sayWhy = (why: string | readonly StepReason[]): string =>
+  typeof why === 'string' ? why : why.map((reason) => lookUp(REASONS, reason.code, reason)).join(' ');
+
+/** What a zone may be, where that is more than one thing. */
+export const sayAssumption = ({ zoneName, credible }: Assumption): string => {
+  const names = credible.map(({ code, p }) => `${labelState(code)} (${describeChance(p)})`).join(' or ');
+  return `${zoneName}: ${names}. The plan serves all of them.`;
+};
+
+/** How what is kept with a system is said. */
+export const PHRASES: Phrases = { why: sayWhy, assumes: sayAssumption };
+
+const STOPS: Record<Extract<PlanBlock, { kind: 'climate' }>['stop'], string> = {
+  cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',
+  hot: 'Too hot: coats skin over above 32 °C.',
+  damp: 'Too damp: no coat above 85 % humidity.',
+  dew: 'Too near the dew point: the surface must stay 3 °C above it.',
+};
+
+/** What stands in the way of a plan, and what would help. */
+export function sayPlanBlock({ because }: Pick<Plan['blocked'][number], 'because'>): string {
+  switch (because.kind) {
+    case 'hold':
+      return sayHold(because.defect);
+    case 'hazard':
+      return sayHazard(because.hazard);
+    case 'climate':
+      return `${STOPS[because.stop]} Now: ${because.temperatureC} °C, ${because.humidityPct} %.`;
+    case 'no_common_paint':
+      return 'No paint does for all the zones to be painted. Another sheen, or leaving one of them, would.';
+    case 'no_way':
+      return `The rules leave nothing (${because.rules.join(', ')}). More ventilation, another look or leaving this zone would.`;
+  }
+}
+
+/** What a rule cut, by its name. */
+export function nameRejected({ layer, code, asOnlyOne }: Pick<Rejection, 'layer' | 'code' | 'asOnlyOne'>): string {
+  if (layer === 'stain') return 'Stain';
+  if (layer === 'prep') return code === 'no_dulling' ? PREP_FACTS.none.label : PREP_FACTS[code as PrepCode].label;
+  if (code === 'none') return 'No primer at all';
+  const name = labelProduct(code as ProductClass);
+  return asOnlyOne ? `${name} as the only primer` : name;
+}
+
+const NOTHING: Record<Considered['layer'], string> = {
+  prep: 'No dulling',
+  prime: 'No primer',
+  paint: 'No paint',
+  topcoat: 'No topcoat',
+};
+
+/** Another way to do a layer, by its name, and what came of it. */
+export function sayConsidered(considered: Considered): { what: string; text: string } {
+  const { layer, code } = considered;
+  const named = layer === 'prep' ? PREP_FACTS[code as PrepCode]?.label : labelProduct(code as ProductClass);
+  const what = code === 'none' ? NOTHING[layer] : named;
+  switch (considered.verdict) {
+    case 'ruled_out':
+      return { what, text: sayRuledOut(considered.finding) };
+    case 'dearer':
+      return { what, text: sayDifference(considered.difference) };
+    case 'beaten':
+      return { what, text: 'Another way is as good in every respect and better in one.' };
+  }
+}
+
+/** "11 h of waiting more, 6 min of hands less, goes wrong about 1 in 40 instead of about 1 in 30". */
+function sayDifference({ waitH, minutes, risk, takenRisk, takes }: Difference): string {
+  const parts = [
+    sayMore(waitH, 1, 'h of waiting'),
+    sayMore(minutes, 2, 'min of hands'),
+    Math.abs(risk - takenRisk) < 0.004
+      ? 'goes wrong as often'
+      : `goes wrong ${describeChance(risk)} instead of ${describeChance(takenRisk)}`,
+    takes.length > 0
+      ? `takes ${takes.map(({ class: code, strongFumes }) => `${lowerFirst(labelProduct(code))}${strongFumes ? ', with strong vapour' : ''}`).join(' and ')}`
+      : '',
+  ];
+  return `${upperFirst(parts.filter(Boolean).join(', '))}.`;
+}
+
+const sayMore = (difference: number, least: number, unit: string): string =>
+  Math.abs(difference) < least ? '' : `${Math.round(Math.abs(difference))} ${unit} ${difference < 0 ? 'less' : 'more'}`;
+
+type Asks = Exclude<TurningPoint['fact']['asks'], 'substrate'>;
+const FACTS: Record<Asks, readonly [yes: string, no: string]> = {
+  bleeds: ['If it bleeds', 'If it does not bleed'],
+  coat_fails: ['If the old coat fails', 'If the old coat holds'],
+  wax: ['If there is wax', 'If there is no wax'],
+  silicone: ['If there is silicone polish', 'If there is no silicone polish'],
+};
+
+/** An open question with one of its answers. */
+export const sayFact = (fact: TurningPoint['fact']): string =>
+  fact.asks === 'substrate' ? `If it is ${labelState(fact.is)}` : FACTS[fact.asks][fact.is ? 0 : 1];
+
+/** What would then be best. */
+export function sayThen({ prep, primers }: TurningPoint['then']): string {
+  const names = primers.map(({ code, coats }) => `${lowerFirst(labelProduct(code))}${coats > 1 ? ` ×${coats}` : ''}`);
+  return `${lowerFirst(PREP_FACTS[prep].label)}, ${names.join(' and ') || 'no primer'}`;
+}
+
+/** What knowing would save, for those facts that would save something, in a sentence each. */
+export const saySavings = (dossier: Dossier, points: readonly TurningPoint[]): string[] =>
+  points
+    .filter(({ saves }) => saves.money > 0)
+    .map(({ zone, fact, p, then, saves, check }) => {
+      const hours = saves.hours >= 1 ? ` ${Math.round(saves.hours)} h of waiting less.` : '';
+      const minutes = saves.minutes >= 1 ? ` ${Math.round(saves.minutes)} min of hands less.` : '';
+      const title = check && findCheck(check)?.title;
+      const toFind = title ? ` To find out: ${lowerFirst(title)}.` : '';
+      return `${nameZone(dossier, zone)}: ${lowerFirst(sayFact(fact))} (${describeChance(p)}), this would do: ${sayThen(then)}.${hours}${minutes}${toFind}`;
+    });
+
+const LEFT = 'Left as it is';
+
+/** What became of a fault, and what leaving it would mean. */
+export const sayFault = ({ code, says }: FaultNote): { text: string; left: string } => ({
+  text: says ?? LEFT,
+  left: FAULT_ANSWERS[code].left.says,
+});
+
+/** The ways there are to answer a fault, and what leaving it would mean. */
+export function sayAnswers(defect: Defect): { ways: string[]; left: string } {
+  const ways = listAnswers(defect);
+  return { ways: ways.length > 0 ? ways : [LEFT], left: FAULT_ANSWERS[defect.code].left.says };
+}

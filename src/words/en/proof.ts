@@ -1,0 +1,120 @@
+import { PREP_FACTS, PRIMER_FACTS, TEST_KIND_FACTS, type InterfaceCode, type PrimerCode } from '@/core/knowledge';
+import type { Treatment } from '@/core/dossier';
+import { groupStrips, type Proposal } from '@/core/panel';
+import type { GateReason, JudgedTest, Lack, Touch } from '@/core/proof';
+import { lowerFirst } from '@/core/shared';
+import { lookUp, type Words } from './look-up';
+
+/** "Scuff 150, shellac primer ×2". */
+export const describeTreatment = (treatment: Treatment | undefined): string => {
+  const primer =
+    treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
+  const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
+  return `${PREP_FACTS[treatment?.prep ?? 'none'].label}, ${lowerFirst(primer)}${coats}`;
+};
+
+/** Where a coat let go. */
+export const INTERFACE_LABELS: Record<InterfaceCode, string> = {
+  paint_from_paint: 'Between paint coats',
+  paint_from_primer: 'Paint off primer',
+  primer_from_substrate: 'Primer off the surface',
+  old_coat_from_substrate: 'Old coat off the surface',
+  substrate_itself: 'In the surface itself',
+};
+
+const LACKS: Record<Lack, string> = {
+  treatment: 'the record lacks what was put on the patch',
+  age: 'the record lacks the age of the patch',
+  confidence: 'the picture leaves the class a guess: take it again, or look and log it by eye',
+};
+
+/** What came of a reading. */
+export function sayVerdict({ verdict, severity, ageH, countsFromH, lacks, limit, letGo }: JudgedTest): string {
+  const place = letGo ? ` It let go ${lowerFirst(INTERFACE_LABELS[letGo])}.` : '';
+  switch (verdict) {
+    case 'incomplete':
+      return `Severity ${severity} of 5, but ${LACKS[lacks ?? 'age']}.`;
+    case 'early':
+      return `Severity ${severity} of 5 at ${ageH} h, early. Readings count from ${countsFromH} h.${place}`;
+    case 'pass':
+      return `Severity ${severity} of 5 at ${ageH} h. It holds.`;
+    case 'fail':
+      return `Severity ${severity} of 5 at ${ageH} h, and ${sayLimit(limit)} is the most that passes.${place}`;
+  }
+}
+
+const sayLimit = (limit: JudgedTest['limit']): string =>
+  'severity' in limit
+    ? String(limit.severity)
+    : `a mean ΔE00 of ${limit.deMean} with ${limit.deWorst} at the worst spot`;
+
+/** The same with the test it is about. */
+export const sayTest = (judged: JudgedTest): string =>
+  `${TEST_KIND_FACTS[judged.kind].label}: ${lowerFirst(sayVerdict(judged))}`;
+
+const TOUCHES: Record<Touch, string> = { nail: 'a thumbnail', cross_cut: 'a cross-cut or a fork' };
+const UNCOVERED = { colour: 'colour coat', clear: 'clear coat' } as const;
+const sayMoment = (at: '48h' | '7d'): string => (at === '48h' ? '48 hours' : 'a week');
+
+/** The hand-over is asked about on the command line alone, which writes days as the open formats do. */
+const dayOf = (at: string): string => at.slice(0, 10);
+
+type ReasonOf<C extends GateReason['code']> = Extract<GateReason, { code: C }>;
+
+const REASONS: { [C in GateReason['code']]: Words<ReasonOf<C>> } = {
+  left: 'This zone is left as it is.',
+  nothing_put_on: 'Nothing is put on this zone.',
+  overridden: ({ reason }) => `Passed over by you: “${reason}” It stays in the record.`,
+  held: ({ treatments }) => `Held at the right age: ${treatments.map(describeTreatment).join('; ')}.`,
+  failed: ({ test, treatment }) => (treatment ? `${describeTreatment(treatment)}. ${sayTest(test)}` : sayTest(test)),
+  untested: ({ treatment }) =>
+    `No test yet${treatment ? ` for ${lowerFirst(describeTreatment(treatment))}` : ''}. Paint waits until a patch has held.`,
+  wants: ({ treatment, touches, countsFromH }) => {
+    const later = countsFromH === undefined ? '' : ` Readings count from ${countsFromH} h.`;
+    const wanted = touches.map((touch) => TOUCHES[touch]).join(' and ');
+    return `${describeTreatment(treatment)}: still wants ${wanted}.${later}`;
+  },
+  hidden_by_dark: 'Dark paint hides most bleed.',
+  no_stain_expected: 'No stain is to be expected here.',
+  no_bleed: ({ at, uncovered }) => {
+    const named = uncovered.map((layer) => UNCOVERED[layer]).join(' and no ');
+    const rest = named === '' ? '' : ` The patch had no ${named} on it: that was not proved.`;
+    return `No colour came through in ${sayMoment(at)}.${rest}`;
+  },
+  bleed_wait: ({ at, incomplete, lastLookH }) => {
+    const sofar = incomplete
+      ? ` ${sayTest(incomplete)}`
+      : lastLookH === undefined
+        ? ''
+        : ` The last look was at ${lastLookH} h.`;
+    return `Colour may come through long after the last coat: read the patch after ${sayMoment(at)}.${sofar}`;
+  },
+  no_coat_yet: 'No coat is in the log yet.',
+  cured: ({ since }) => `Cured since ${dayOf(since)}.`,
+  cures: ({ days, until }) => `It cures for ${days} days from the last coat: until ${dayOf(until)}.`,
+};
+
+/** Why a gate stands as it does. */
+export const sayGate = ({ because }: { because: GateReason }): string => lookUp(REASONS, because.code, because);
+
+/** What a panel is to show. */
+export function sayProposal({ because }: Pick<Proposal, 'because'>): string {
+  const own = describeTreatment(because.first);
+  switch (because.kind) {
+    case 'prove':
+      return `${own} is the way to go by what is known; two strips beside a control prove it here.`;
+    case 'cheaper':
+      return `${own} beside ${describeTreatment(because.rival)}: the second would be cheaper if it held, and two strips of each would show.`;
+    case 'tie':
+      return `${own} and ${describeTreatment(because.rival)} cannot be told apart yet. Two strips of each are where a test is worth most.`;
+  }
+}
+
+/** "A1, A2: Scuff 150, shellac primer ×2", one line to a treatment; a control says so. */
+export const listStrips = (panel: Parameters<typeof groupStrips>[0]): string[] =>
+  groupStrips(panel)
+    .map(
+      ({ codes, treatment, control }) =>
+        `${codes.join(', ')}: ${describeTreatment(treatment)}${control ? ' (control)' : ''}`,
+    )
+    .sort();

@@ -1,0 +1,151 @@
+import { labelProduct, PRIMER_FACTS, type ProductClass } from '@/core/knowledge';
+import { describeChance } from '@/core/shared';
+import { blocksStain, type HardFinding, type PrimerCoats, type SoftFinding, type Warning } from '@/core/systems';
+import { lookUp, type Words } from './look-up';
+import { sayTest } from './proof';
+import { nameHazard, sayHazard } from './surface';
+
+type HardOf<R extends HardFinding['rule']> = Extract<HardFinding, { rule: R }>;
+type SoftOf<R extends SoftFinding['rule']> = Extract<SoftFinding, { rule: R }>;
+
+const nameProduct = (product: ProductClass | null): string => (product ? labelProduct(product) : 'This');
+const namePrimers = (primers: readonly PrimerCoats[]): string =>
+  primers.map(({ code }) => labelProduct(code)).join(' and ') || 'No primer';
+
+const SHEENS: Record<HardOf<'sheen_not_made'>['sheen'], string> = {
+  matt: 'matt',
+  eggshell: 'eggshell',
+  satin: 'satin',
+  semi_gloss: 'semi gloss',
+  gloss: 'gloss',
+};
+
+/** Why what is on holds nothing back: it is no blocker, or there is too little of it. */
+function sayNoBlock(primers: readonly PrimerCoats[]): string {
+  const few = primers.find(({ code }) => blocksStain(code));
+  if (!few) return `${namePrimers(primers)} blocks no stain`;
+  const { coats, betweenH } = PRIMER_FACTS[few.code].blocksFrom!;
+  return `${labelProduct(few.code)} holds colour back with ${coats} coats and ${betweenH} h between them, not with ${few.coats}`;
+}
+
+const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
+  nothing_to_stain: ({ foil }) =>
+    `Only wood takes a stain, and this may well not be wood${foil ? ': foil is a printed picture of it' : ''}.`,
+  wax_stays: ({ p }) => `Nothing sticks over wax, and there is wax here ${describeChance(p)} times.`,
+  silicone_stays: 'Silicone polish makes wet paint crawl into craters: wash it off and put a barrier over it.',
+  raw_edges_unsealed: 'Nothing waterborne onto raw board edges before they are sealed: they drink it and swell.',
+  grain_left_open: ({ p }) =>
+    `You want no grain to show, and open pores show through any film: ${describeChance(p)} that there are some.`,
+  deglosser_on_film: 'Liquid deglosser softens a coating. A factory film has none, so it stays as slick as before.',
+  deglosser_on_porous: 'There is most likely no coating here that deglosser would soften.',
+  nothing_to_strip: 'A factory film is the face itself: stripping would ruin the board.',
+  strip_only_when_needed:
+    'The old coat is sound enough to paint over. Stripping it would cost an evening and gain nothing.',
+  too_thin_to_sand_bare: 'The face may be a thin skin: sanding to bare would go through it.',
+  soft_pad_on_foil: 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
+  fine_grit_on_veneer: 'Veneer is thin: a light pass with 220 dulls it without going through.',
+  school_of_paper: 'You follow the school of paper: scuffing also levels brush marks and finds loose coating.',
+  school_of_deglosser: 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
+  no_fumes_without_air: ({ product }) =>
+    `${nameProduct(product)} gives off strong, flammable vapour, and there is no ventilation.`,
+  failing_coat_stays: ({ p }) =>
+    `The old coat is failing (${describeChance(p)}). New paint holds no better than what is under it.`,
+  silicone_needs_barrier: ({ product }) => `${nameProduct(product)} is no barrier over silicone polish. Shellac is.`,
+  clear_blocker_under_pale: ({ product }) =>
+    `${nameProduct(product)} is for dark or clear work: under pale paint the ground shows and stains come through.`,
+  clear_shellac_out_of_place:
+    'Clear shellac seals knots and spots. Over a whole face it goes under dark colours on sound wood or paint, never as the grip on a slick face.',
+  wrong_substrate: ({ product }) => `${nameProduct(product)} is made for another ground than this.`,
+  metal_needs_own_primer: ({ product }) => `${nameProduct(product)} lets steel rust from underneath.`,
+  aerosol_is_for_spots: 'An aerosol lies unevenly over an area, and the thin places bleed.',
+  film_needs_grip: ({ product, p }) =>
+    `${nameProduct(product)} on an unscuffed slick face: ${describeChance(p)} that this is one, and a thumbnail would take it off.`,
+  failed_own_test: ({ zoneName, test }) => `It failed your own test on ${zoneName}: ${sayTest(test)}`,
+  no_stain_block_on_bleed: ({ primers, p }) =>
+    `${primers.length === 0 ? 'Without primer nothing holds the stain back' : sayNoBlock(primers)}. Colour would come through pale paint here ${describeChance(p)} times, mostly after the last coat.`,
+  stain_unsealed: ({ primers }) =>
+    `${namePrimers(primers)} does not hold old stains, and none of these was sealed by itself. Shellac and oil types do.`,
+  raw_face_unprimed: 'The foil was taken off: raw board wants a primer over its seal.',
+  smell_left_inside: 'A smell comes out of every face, also of those that are left. Clear shellac seals it in.',
+  prime_always: 'You follow the school that primes everything: unprimed paint chips, and bleeds where wood is bare.',
+  odour_needs_blocking: ({ primers }) =>
+    `${namePrimers(primers)} does not hold a smell back. Shellac and oil types do.`,
+  wrong_application: ({ product, sprayCan }) =>
+    sprayCan
+      ? `${nameProduct(product)} does not come in spray cans.`
+      : 'It comes in spray cans only, and you brush, roll or spray from a gun.',
+  too_soft_for_wear: ({ paint }) => `${labelProduct(paint)} without a clear coat wears through where it is used daily.`,
+  chalk_needs_sealing: 'Chalk-type paint marks and wears unless it is sealed.',
+  sheen_not_made: ({ paint, sheen }) =>
+    `${labelProduct(paint)} is not made in ${SHEENS[sheen]}; only a clear coat over it would give that.`,
+  school_of_topcoat: 'You follow the school that puts a clear coat over everything.',
+  wax_on_hard_wear: 'Wax stands little wear, heat or water, and nothing sticks over it later.',
+  bare_wood_unprotected: 'Stained or bare wood without a clear coat marks with every glass and hand.',
+  wishes_changed: 'Your wishes for this zone have changed.',
+};
+
+const SOFT_TITLES: Record<SoftFinding['rule'], string> = {
+  latex_sticks: 'Soft paint',
+  soft_film_handled: 'Softer film',
+  doors_painted_on: 'Doors left on',
+  wb_clear_over_dark: 'Haze',
+  oil_clear_over_pale: 'Yellowing',
+  oil_enamel_yellows: 'Yellowing',
+  waterborne_over_filler: 'Filler sinks',
+  sprayed_over_pores: 'Pinholes',
+  gloss_shows_flaws: 'Gloss shows',
+  thin_aerosol_film: 'Thin film',
+  brittle_on_flexing: 'Foil moves',
+  solvent_over_latex: 'Lifting',
+  raw_wood_left_raw: 'Raised grain',
+  rough_between_coats: 'Nibs stay',
+  residual_bleed: 'Watch for bleed',
+  strong_fumes: 'Fumes',
+  two_part_needs_mask: 'Two-part product',
+};
+
+const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
+  latex_sticks: 'Wall paint stays soft and sticks to itself on doors and drawers, and to what stands on it.',
+  soft_film_handled: 'Softer than enamel: handled fronts and shelves mark sooner.',
+  doors_painted_on: 'Doors and drawers painted in place dry shut or stick at the edges.',
+  wb_clear_over_dark: 'Waterborne clear can haze over a dark colour.',
+  oil_clear_over_pale: 'Oil clear yellows over a pale colour.',
+  oil_enamel_yellows: 'Pale oil enamel yellows in the dark: inside doors and behind pictures.',
+  waterborne_over_filler: 'Waterborne primer wets the grain filler again: it sinks and the pores show.',
+  sprayed_over_pores: 'Sprayed coats bridge open pores and leave pinholes: brush the first coat into them.',
+  gloss_shows_flaws: 'High gloss shows every flaw and brush mark; satin hides them.',
+  thin_aerosol_film: 'Aerosol film is thin: over large faces it lies unevenly and wears through.',
+  brittle_on_flexing: 'Shellac is brittle and vinyl foil moves. No heat gun near it, in any case.',
+  solvent_over_latex: 'Solvent can lift waterborne paint that is still fresh: try a hand’s breadth first.',
+  raw_wood_left_raw: 'The first waterborne coat raises the grain of raw wood: sand again after it.',
+  rough_between_coats: 'Unsanded between coats, nibs stay and the next coat grips less.',
+  residual_bleed: ({ primer, p }) =>
+    `${primer ? labelProduct(primer) : 'Paint alone'} still lets colour through ${describeChance(p)} times: watch a patch for two days.`,
+  strong_fumes: ({ littleAir }) =>
+    `Flammable vapour: ${littleAir ? 'more air than you have now, ' : 'doors open, '}no flames or pilot lights, organic-vapour mask, gloves. Follow the label.`,
+  two_part_needs_mask:
+    'Two-part products can sensitise: only with the protection on the label. Mix exactly, mind the pot life.',
+};
+
+/** Why a rule forbids a way. */
+export const sayRuledOut = (finding: HardFinding): string => lookUp(HARD, finding.rule, finding);
+
+export interface SaidWarning {
+  rule: string;
+  zone: string;
+  title: string;
+  text: string;
+}
+
+/** What to mind, in words; the same words are said once, for the first of the zones they are true of. */
+export function sayWarnings(warnings: readonly Warning[]): SaidWarning[] {
+  const all = warnings.map((warning): SaidWarning => {
+    const { rule, zone } = warning;
+    if ('finding' in warning) {
+      const { finding } = warning;
+      return { rule, zone, title: SOFT_TITLES[finding.rule], text: lookUp(SOFT, finding.rule, finding) };
+    }
+    return { rule, zone, title: nameHazard(warning.hazard), text: sayHazard(warning.hazard) };
+  });
+  return all.filter((warning, i) => all.findIndex(({ text }) => text === warning.text) === i);
+}

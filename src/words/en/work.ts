@@ -1,0 +1,82 @@
+import { nameCoat } from '@/core/systems';
+import type { Bound } from '@/core/schedule';
+import { lowerFirst, upperFirst } from '@/core/shared';
+import { SPRAY_PLACE, type Block, type Move, type PieceWork, type Remedy } from '@/core/work';
+import { sayGate } from './proof';
+import { sayHazard, sayHold } from './surface';
+
+/** Why work is held back. */
+export function sayBlock({ because }: Pick<Block, 'because'>): string {
+  switch (because.kind) {
+    case 'hold':
+      return sayHold(because.defect);
+    case 'hazard':
+      return sayHazard(because.hazard);
+    case 'gate':
+      return sayGate(because.gate);
+    case 'no_way':
+      return `The system you took does not stand any more for the ${lowerFirst(because.zoneName)}. Choose again.`;
+  }
+}
+
+/** Why a task does not start sooner. `name` says a task's label and piece. */
+export function sayBound(bound: Bound, name: (task: string) => string): string {
+  switch (bound.by) {
+    case 'start':
+      return 'It can start at once.';
+    case 'wait':
+      return `It waits for: ${name(bound.on)}.`;
+    case 'closing':
+      return `The recoat window after ${name(bound.on)} has closed; the next one opens then.`;
+    case 'hands':
+      return `Your hands are on ${name(bound.on)} before it.`;
+    case 'thing':
+      return bound.thing === SPRAY_PLACE ? 'The spray place is taken.' : 'The open tin is in use.';
+    case 'window':
+      return 'It waits for your next free time.';
+    case 'room':
+      return 'It does not fit into what is left of your time before it.';
+    case 'air':
+      return 'The air is expected too cold or damp for it before.';
+    case 'pin':
+      return 'You pinned it to this time.';
+    case 'place':
+      return 'It waits for a place to stand.';
+  }
+}
+
+/** Tasks by their label and piece, to be spoken of in a sentence. */
+export function nameTasks(pieces: readonly PieceWork[]): (task: string) => string {
+  const names = new Map(
+    pieces.flatMap(({ tasks, name }) => tasks.map(({ id, label }) => [id, `${lowerFirst(label)} (${name})`] as const)),
+  );
+  return (id) => names.get(id) ?? 'another job';
+}
+
+/** Why a task has moved. */
+export function sayMove({ because }: Pick<Move, 'because'>, name: (task: string) => string): string {
+  switch (because.kind) {
+    case 'chained':
+      return `${upperFirst(name(because.on))} moved too.`;
+    case 'freed':
+      return 'What held it is out of the way.';
+    case 'held':
+      return sayBound(because.bound, name);
+  }
+}
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/** What would help a piece that would be late. */
+export function sayRemedy(remedy: Remedy): string {
+  switch (remedy.kind) {
+    case 'drop_clear':
+      return 'Leave out the second clear coat';
+    case 'faster_primer': {
+      const names = remedy.primers.map(({ class: code, tint }) => lowerFirst(nameCoat(code, tint)));
+      return `A faster system: ${names.join(' and ') || 'no primer'} (to be proved on a patch)`;
+    }
+    case 'more_time':
+      return `One more evening a week: ${DAYS[remedy.day - 1]!} from ${remedy.from} to ${remedy.to}`;
+  }
+}
