@@ -69,6 +69,8 @@ module.exports = defineConfig([
       '@typescript-eslint/consistent-type-imports': ['error', { prefer: 'type-imports' }],
       'no-console': 'error',
       eqeqeq: 'error',
+      // The compiler knows what a namespace holds, and asks in a tenth of the time.
+      'import/namespace': 'off',
       // fast-check and others are documented with their default export as a namespace.
       'import/no-named-as-default-member': 'off',
     },
