@@ -1,16 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { explainProblem } from '@/words';
-import {
-  readLattice,
-  readStrips,
-  reportLattice,
-  reportStrips,
-  type Pixels,
-  type Point,
-  type Quad,
-  type Rect,
-} from '@/core/photo';
+import { explainProblem, reportLattice, reportStrips } from '@/words';
+import { readLattice, readStrips, type Pixels, type Point, type Quad, type Rect } from '@/core/photo';
 import { fail, KEPT_SIDE_PX, MOST_PIXELS, succeed, type Result } from '@/core/shared';
 
 export const PHOTO_USAGE = `       bricolage read-lattice PHOTO --cuts 6|11 [--corners x1,y1,x2,y2,x3,y3,x4,y4] [--coat '#rrggbb']

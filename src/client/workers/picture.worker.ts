@@ -2,13 +2,12 @@ import {
   drawSquare,
   readLattice,
   readStrips,
-  reportLattice,
-  reportStrips,
   type LatticeOptions,
   type Pixels,
   type StripsOptions,
 } from '@/core/photo';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
+import { reportLattice, reportStrips } from '@/words';
 
 /* Photographs are read here, away from the interface's thread. The picture is kept until the worker is closed. */
 

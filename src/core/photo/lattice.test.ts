@@ -1,6 +1,7 @@
 import { readLattice } from './lattice';
 import type { Pixels } from './pixels';
-import { rateConfidence, reportLattice } from './report';
+import { reportLattice } from '@/words';
+import { rateConfidence } from './confidence';
 
 describe('a picture that is not good enough', () => {
   const plain = (width: number, height: number, value: number): Pixels => ({

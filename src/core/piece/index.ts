@@ -1,7 +1,7 @@
 export { judgeGates, judgeHandovers } from './gates';
 export { proposeForZone, proposeNextPanel } from './proposals';
 export { groupLayers } from './layers';
-export { summariseProgress, type Progress, type Stage } from './progress';
+export { summariseProgress, type NextStep, type PieceState, type Progress, type Stage } from './progress';
 export {
   buildSection,
   buildTreatedSection,

@@ -50,7 +50,7 @@ describe('the way of a piece', () => {
       piece: { kind: 'interior_door', history: { era: 'before_1940' } },
       zones: [{ id: 'top', role: 'frame' }],
     };
-    expect(summariseProgress(old)).toMatchObject({ tone: 'stop', state: 'Lead possible' });
+    expect(summariseProgress(old)).toMatchObject({ tone: 'stop', state: { code: 'lead_possible' } });
   });
 
   it('judges the gates of every zone', () => {

@@ -1,20 +1,30 @@
-import { listTreated, zoneName, type Dossier } from '../dossier';
+import { listTreated, nameZone, type Dossier } from '../dossier';
 import { diagnosePiece, nextQuestion } from '../survey';
 import { judgeGates } from './gates';
-import { lowerFirst } from '../shared';
 
 export type Stage = 'read' | 'choose' | 'prove' | 'paint' | 'stopped';
 
 export interface Progress {
   stage: Stage;
-  /** State of the piece in a few words. */
-  state: string;
-  /** What to do next, as an order. */
-  next: string;
+  state: PieceState;
+  /** What to do next. */
+  next: NextStep;
   tone: 'act' | 'go' | 'wait' | 'stop';
   settledZones: number;
   zones: number;
 }
+
+/** Where a piece stands, with what its words need. */
+export type PieceState =
+  | { code: 'lead_found' | 'lead_possible' | 'read' | 'patch_failed' | 'proof_wanted' | 'passed_over' | 'proved' }
+  | { code: 'reading'; settled: number; zones: number }
+  | { code: 'working'; done: number; jobs: number };
+
+/** What comes next, with what its words need. */
+export type NextStep =
+  | { code: 'leave_closed' | 'lead_test' | 'choose' | 'paint_at_risk' | 'paint' | 'held_back' | 'cure' }
+  | { code: 'look' | 'read_zone' | 'choose_again' | 'test_patch'; zoneName: string }
+  | { code: 'job'; label: string };
 
 /** Where a piece stands and what comes next. */
 export function summariseProgress(dossier: Dossier): Progress {
@@ -28,55 +38,57 @@ export function summariseProgress(dossier: Dossier): Progress {
     return {
       ...base,
       stage: 'stopped',
-      state: 'Lead found',
-      next: 'Leave it closed; ask certified practice',
+      state: { code: 'lead_found' },
+      next: { code: 'leave_closed' },
       tone: 'stop',
     };
   }
-  const name = (id: string): string => lowerFirst(zoneName(zones.find((zone) => zone.id === id) ?? { id }));
   if (hazard) {
     // A look may yet show that there is no coat to hold any.
     const held = diagnoses.filter(({ hazards }) => hazards.includes(hazard))[0]!;
     const asked = nextQuestion(held);
-    const next =
-      asked === 'lead_test' ? 'Test for lead before any sanding' : `Look at the ${name(held.id)}, sand nothing yet`;
-    return { ...base, stage: 'read', state: 'Lead possible', next, tone: 'stop' };
+    const next: NextStep =
+      asked === 'lead_test' ? { code: 'lead_test' } : { code: 'look', zoneName: nameZone(dossier, held.id) };
+    return { ...base, stage: 'read', state: { code: 'lead_possible' }, next, tone: 'stop' };
   }
   const unread = diagnoses.find(({ settled }) => !settled);
   if (unread && !dossier.chosen) {
     return {
       ...base,
       stage: 'read',
-      state: `${settledZones} of ${zones.length} zones read`,
-      next: `Read the ${name(unread.id)}`,
+      state: { code: 'reading', settled: settledZones, zones: zones.length },
+      next: { code: 'read_zone', zoneName: nameZone(dossier, unread.id) },
       tone: 'act',
     };
   }
-  if (!dossier.chosen) return { ...base, stage: 'choose', state: 'Read', next: 'Choose a system', tone: 'act' };
-  return { ...base, ...proofProgress(dossier, name) };
+  if (!dossier.chosen)
+    return { ...base, stage: 'choose', state: { code: 'read' }, next: { code: 'choose' }, tone: 'act' };
+  return { ...base, ...proofProgress(dossier) };
 }
 
-function proofProgress(
-  dossier: Dossier,
-  name: (id: string) => string,
-): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
+function proofProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
   const gates = judgeGates(dossier);
   const closed = gates.find(({ state }) => state === 'closed');
   if (closed)
     return {
       stage: 'choose',
-      state: 'A patch failed',
-      next: `Choose again for the ${name(closed.zone)}`,
+      state: { code: 'patch_failed' },
+      next: { code: 'choose_again', zoneName: nameZone(dossier, closed.zone) },
       tone: 'stop',
     };
   const waiting = gates.find(({ state }) => state === 'waiting');
   if (waiting)
-    return { stage: 'prove', state: 'Proof wanted', next: `Test a patch on the ${name(waiting.zone)}`, tone: 'wait' };
+    return {
+      stage: 'prove',
+      state: { code: 'proof_wanted' },
+      next: { code: 'test_patch', zoneName: nameZone(dossier, waiting.zone) },
+      tone: 'wait',
+    };
   const passedOver = gates.some(({ state }) => state === 'overridden');
   return {
     stage: 'paint',
-    state: passedOver ? 'Gate passed over' : 'Proved',
-    next: passedOver ? 'Paint at your own risk' : 'Prime and paint',
+    state: { code: passedOver ? 'passed_over' : 'proved' },
+    next: { code: passedOver ? 'paint_at_risk' : 'paint' },
     tone: passedOver ? 'wait' : 'go',
   };
 }

@@ -9,12 +9,14 @@ const SAME_MM = 0.6;
 
 export interface HardwareVerdict {
   verdict: 'reuse' | 'cover' | 'fill';
-  why: string;
-  /** Steps when holes are filled. */
-  steps: string[];
+  because: HardwareReason;
   /** A new hole would break into an old one: fill it with two-part filler before drilling. */
   clashes: boolean;
 }
+
+/** Millimetres that a plate lies beyond the old holes or is too short by, or that old and new holes are apart. */
+export type HardwareReason =
+  { code: 'same_holes' } | { code: 'plate_covers' | 'plate_too_short' | 'holes_apart'; mm: number };
 
 /** Holes along the handle, mm from its middle. */
 const holesOf = ({ holes, spacing_mm }: { holes: 1 | 2; spacing_mm?: number | undefined }): number[] =>
@@ -30,35 +32,20 @@ export function judgeHardware({ old, next }: Pick<Hardware, 'old' | 'next'>): Ha
     before.every((hole) => after.some((other) => Math.abs(hole - other) <= SAME_MM)) &&
     before.length === after.length
   )
-    return { verdict: 'reuse', why: 'The new screws go into the old holes.', steps: [], clashes: false };
+    return { verdict: 'reuse', because: { code: 'same_holes' }, clashes: false };
   const free = before.filter((hole) => !after.some((other) => Math.abs(hole - other) <= SAME_MM));
   const clashes = free.some((hole) => after.some((other) => Math.abs(hole - other) < TOO_NEAR_MM));
   const reach = Math.max(...free.map((hole) => Math.abs(hole))) + HOLE_MM / 2 + RIM_MM;
   const plate = next.plate_mm;
   if (plate && plate.length / 2 >= reach && plate.height / 2 >= HOLE_MM / 2 + RIM_MM) {
-    const tight = clashes ? ' A new hole comes close to an old one: fill that one first, or the drill wanders.' : '';
-    return {
-      verdict: 'cover',
-      why: `The plate lies ${Math.round(plate.length / 2 - reach + RIM_MM)} mm beyond the old holes.${tight}`,
-      steps: [],
-      clashes,
-    };
+    const mm = Math.round(plate.length / 2 - reach + RIM_MM);
+    return { verdict: 'cover', because: { code: 'plate_covers', mm }, clashes };
   }
   const gap = free.map((hole) => Math.min(...after.map((other) => Math.abs(hole - other))));
-  const why = plate
-    ? `The plate is ${Math.ceil(2 * (reach - plate.length / 2))} mm too short to hide them.`
-    : `The old holes lie ${Math.round(Math.min(...gap))} mm from the new ones and would show.`;
-  return {
-    verdict: 'fill',
-    why,
-    steps: [
-      'Two-part filler from both sides, a little proud',
-      'Sand flush, 150 then 220',
-      'Prime the spot with the rest',
-      `Drill with the jig after the last coat${clashes ? ': start with a 2 mm hole, the filler is harder than the wood' : ''}`,
-    ],
-    clashes,
-  };
+  const because: HardwareReason = plate
+    ? { code: 'plate_too_short', mm: Math.ceil(2 * (reach - plate.length / 2)) }
+    : { code: 'holes_apart', mm: Math.round(Math.min(...gap)) };
+  return { verdict: 'fill', because, clashes };
 }
 
 const PAD_MM = 12;

@@ -59,12 +59,8 @@ function readProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'nex
   if (tasks.length === 0) return progress;
   return {
     ...progress,
-    state: `${tasks.length - open.length} of ${tasks.length} jobs done`,
-    next: first
-      ? `Next: ${lowerFirst(first.label)}`
-      : open.length > 0
-        ? 'Held back: see Work'
-        : 'All is done: it cures',
+    state: { code: 'working', done: tasks.length - open.length, jobs: tasks.length },
+    next: first ? { code: 'job', label: first.label } : { code: open.length > 0 ? 'held_back' : 'cure' },
   };
 }
 

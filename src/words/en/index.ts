@@ -1,6 +1,8 @@
 export { sayChanges } from './changes';
 export { explainProblem } from './problems';
+export * from './pictures';
 export * from './plan';
+export * from './progress';
 export * from './proof';
 export * from './rules';
 export * from './surface';

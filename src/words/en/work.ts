@@ -1,7 +1,7 @@
 import { nameCoat } from '@/core/systems';
 import type { Bound } from '@/core/schedule';
 import { lowerFirst, upperFirst } from '@/core/shared';
-import { SPRAY_PLACE, type Block, type Move, type PieceWork, type Remedy } from '@/core/work';
+import { SPRAY_PLACE, type Block, type HardwareVerdict, type Move, type PieceWork, type Remedy } from '@/core/work';
 import { sayGate } from './proof';
 import { sayHazard, sayHold } from './surface';
 
@@ -63,6 +63,30 @@ export function sayMove({ because }: Pick<Move, 'because'>, name: (task: string)
     case 'held':
       return sayBound(because.bound, name);
   }
+}
+
+const HARDWARE: Record<HardwareVerdict['because']['code'], (mm: number) => string> = {
+  same_holes: () => 'The new screws go into the old holes.',
+  plate_covers: (mm) => `The plate lies ${mm} mm beyond the old holes.`,
+  plate_too_short: (mm) => `The plate is ${mm} mm too short to hide them.`,
+  holes_apart: (mm) => `The old holes lie ${mm} mm from the new ones and would show.`,
+};
+
+/** Whether old holes serve again, and what is to be done where they do not. */
+export function sayHardware({ verdict, because, clashes }: HardwareVerdict): { why: string; steps: string[] } {
+  const why = HARDWARE[because.code]('mm' in because ? because.mm : 0);
+  const tight = ' A new hole comes close to an old one: fill that one first, or the drill wanders.';
+  if (verdict !== 'fill') return { why: verdict === 'cover' && clashes ? why + tight : why, steps: [] };
+  const hard = clashes ? ': start with a 2 mm hole, the filler is harder than the wood' : '';
+  return {
+    why,
+    steps: [
+      'Two-part filler from both sides, a little proud',
+      'Sand flush, 150 then 220',
+      'Prime the spot with the rest',
+      `Drill with the jig after the last coat${hard}`,
+    ],
+  };
 }
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;

@@ -3,6 +3,7 @@ import { Link } from 'expo-router';
 import { useNow } from '@/client/store';
 import { Body, Card, Column, Heading, SectionDrawing, StateMark, type Tone } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
+import { sayNext, sayState } from '@/words';
 
 const MINUTE_MS = 60_000;
 
@@ -22,8 +23,8 @@ export function PieceCard({ piece }: { piece: PieceSummary }) {
           <Heading render="span" numberOfLines={1}>
             {name}
           </Heading>
-          <StateMark tone={tone}>{state}</StateMark>
-          <Body numberOfLines={2}>{next}</Body>
+          <StateMark tone={tone}>{sayState(state)}</StateMark>
+          <Body numberOfLines={2}>{sayNext(next)}</Body>
           {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
         </Column>
       </Card>

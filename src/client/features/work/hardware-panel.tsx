@@ -17,6 +17,7 @@ import {
 } from '@/client/ui';
 import { hardwareSchema, zoneName, type Hardware, type Zone } from '@/core/dossier';
 import { drawTemplate, judgeHardware, type HardwareVerdict } from '@/core/work';
+import { sayHardware } from '@/words';
 
 const HOLES = [
   { code: '2', label: 'Two holes' },
@@ -96,6 +97,7 @@ function HandleForm({
   const parsed = hardwareSchema.safeParse(hardware);
   const ready = parsed.success && (oldHoles === '1' || values.old) && (newHoles === '1' || values.next);
   const verdict = ready ? judgeHardware(parsed.data) : null;
+  const said = verdict ? sayHardware(verdict) : null;
   return (
     <Column gap="$m">
       <Strong>What is there now</Strong>
@@ -145,16 +147,16 @@ function HandleForm({
             tone={VERDICTS[verdict.verdict].tone}
             title={VERDICTS[verdict.verdict].title}
             action={
-              verdict.steps.length > 0 ? (
+              said && said.steps.length > 0 ? (
                 <Column>
-                  {verdict.steps.map((step, i) => (
+                  {said.steps.map((step, i) => (
                     <Body key={step}>{`${i + 1}. ${step}`}</Body>
                   ))}
                 </Column>
               ) : undefined
             }
           >
-            {verdict.why}
+            {said?.why}
           </Notice>
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={() => onSave(parsed.data)}>Keep it</Button>
