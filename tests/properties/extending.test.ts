@@ -79,6 +79,7 @@ import { judgeGates } from '@/core/piece';
 import { judgeTest, listAnswers, makeReading } from '@/core/proof';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, planPiece } from '@/core/systems';
+import { PHRASES } from '@/words';
 import { listBlocks, listCautions, listTasks, logTask } from '@/core/work';
 
 const read = readDossier({
@@ -91,7 +92,7 @@ const read = readDossier({
 if (!read.ok) throw new Error(JSON.stringify(read.problem));
 const piece = read.value;
 const [system] = planPiece(piece).systems;
-const taken = { ...piece, chosen: freezeSystem(system, '2026-01-01T00:00:00Z') };
+const taken = { ...piece, chosen: freezeSystem(system, '2026-01-01T00:00:00Z', PHRASES) };
 const tasks = listTasks(taken, piece.shelf, { temperature_c: 21, humidity_pct: 50 });
 const find = (op) => tasks.find((task) => task.op === op);
 const cautions = (op) => listCautions(find(op), { oldCoat: false }).map(({ code }) => code);

@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import {
   drawSquare,
   readLattice,
@@ -11,41 +12,48 @@ import { reportLattice, reportStrips } from '@/words';
 
 /* Photographs are read here, away from the interface's thread. The picture is kept until the worker is closed. */
 
-export type PictureRequest =
-  | { kind: 'open'; picture: Blob }
-  | { kind: 'lattice'; options: LatticeOptions }
-  | { kind: 'strips'; options: StripsOptions };
-
-export type PictureAnswer =
-  | { kind: 'opened'; width: number; height: number }
-  | { kind: 'refused'; message: string }
-  | { kind: 'lattice'; report: ReturnType<typeof reportLattice>; square: Blob | null; took: number }
-  | { kind: 'strips'; report: ReturnType<typeof reportStrips> };
+export interface Refused {
+  kind: 'refused';
+  message: string;
+}
+interface Opened {
+  kind: 'opened';
+  width: number;
+  height: number;
+}
+export interface LatticeReport {
+  kind: 'lattice';
+  report: ReturnType<typeof reportLattice>;
+  square: Blob | null;
+  took: number;
+}
+export interface StripsReport {
+  kind: 'strips';
+  report: ReturnType<typeof reportStrips>;
+}
 
 const SQUARE_SIDE = 480;
+const NONE_OPEN: Refused = { kind: 'refused', message: 'Pick the picture again.' };
 
 let pixels: Pixels | null = null;
 
-self.onmessage = async ({ data }: MessageEvent<PictureRequest>) => {
-  self.postMessage(await answer(data));
+const api = {
+  open,
+  readLattice: async (options: LatticeOptions): Promise<LatticeReport | Refused> => {
+    if (!pixels) return NONE_OPEN;
+    const start = performance.now();
+    const reading = readLattice(pixels, options);
+    const square = await encode(reading.corners ? drawSquare(pixels, reading.corners, SQUARE_SIDE) : null);
+    return { kind: 'lattice', report: reportLattice(reading), square, took: performance.now() - start };
+  },
+  readStrips: async (options: StripsOptions): Promise<StripsReport | Refused> =>
+    pixels ? { kind: 'strips', report: reportStrips(readStrips(pixels, options)) } : NONE_OPEN,
 };
+export type PictureApi = typeof api;
 
-async function answer(request: PictureRequest): Promise<PictureAnswer> {
-  if (request.kind === 'open') return open(request.picture);
-  if (!pixels) return { kind: 'refused', message: 'Pick the picture again.' };
-  if (request.kind === 'strips') return { kind: 'strips', report: reportStrips(readStrips(pixels, request.options)) };
-  const start = performance.now();
-  const reading = readLattice(pixels, request.options);
-  const square = reading.corners ? drawSquare(pixels, reading.corners, SQUARE_SIDE) : null;
-  return {
-    kind: 'lattice',
-    report: reportLattice(reading),
-    square: await encode(square),
-    took: performance.now() - start,
-  };
-}
+expose(api);
 
-async function open(picture: Blob): Promise<PictureAnswer> {
+async function open(picture: Blob): Promise<Opened | Refused> {
   const bitmap = await createImageBitmap(picture, { imageOrientation: 'from-image' }).catch(() => null);
   if (!bitmap) return { kind: 'refused', message: 'This is not a picture that can be read. Pick a JPEG, PNG or WebP.' };
   if (bitmap.width * bitmap.height > MOST_PIXELS) {

@@ -1,6 +1,35 @@
-import { answerPlanner, type PlannerRequest } from '../features/planner/planner-answers';
+import { expose } from 'comlink';
+import { answerPlanner, type PlannerAnswer, type PlannerRequest } from '../features/planner/planner-answers';
 
-/* Plans are searched here, away from the interface's thread. A plan of the shop is told twice: in haste, then at its best. */
-self.onmessage = ({ data }: MessageEvent<{ id: number; request: PlannerRequest }>) => {
-  answerPlanner(data.request, (answer, last) => self.postMessage({ id: data.id, answer, last }));
+/* Plans are searched here, away from the interface's thread. */
+
+/** What each asker was told last, by what it had asked: things that only look new are not worked out again. */
+const told = new Map<number, { key: string; rough: boolean; id: number }>();
+const MOST_TOLD = 24;
+let count = 0;
+
+export interface Told {
+  /** Tells this answer from all others. */
+  id: number;
+  /** None where the asker holds it already. */
+  answer: PlannerAnswer<PlannerRequest> | null;
+}
+
+const api = {
+  /** `rough`: in haste, where that makes a difference. `holds`: the answer that the asker has in hand, 0 for none. */
+  answer: (asker: number, request: PlannerRequest, rough: boolean, holds: number): Told => {
+    const key = JSON.stringify(request);
+    const last = told.get(asker);
+    const serves = last && last.key === key && last.id === holds && (rough || !last.rough);
+    if (serves) return { id: holds, answer: null };
+    const answer = answerPlanner(request, rough);
+    count += 1;
+    told.delete(asker);
+    told.set(asker, { key, rough, id: count });
+    if (told.size > MOST_TOLD) told.delete(told.keys().next().value!);
+    return { id: count, answer };
+  },
 };
+export type PlannerApi = typeof api;
+
+expose(api);

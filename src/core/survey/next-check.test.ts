@@ -100,7 +100,9 @@ describe('the worth of the next check', () => {
       ({ check }) => check === 'bleed_probe',
     )!;
     expect(probe.answers.reduce((sum, { p }) => sum + p, 0)).toBeCloseTo(1, 2);
-    expect(probe.answers.find(({ code }) => code === 'stays_white')?.changes).toEqual(['no “stain block”']);
+    expect(probe.answers.find(({ code }) => code === 'stays_white')?.changes).toEqual([
+      { need: 'Stain block', wanted: false },
+    ]);
   });
 
   it('says what an answer would change', () => {

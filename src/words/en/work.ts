@@ -5,6 +5,17 @@ import { SPRAY_PLACE, type Block, type HardwareVerdict, type Move, type PieceWor
 import { sayGate } from './proof';
 import { sayHazard, sayHold } from './surface';
 
+const BLOCKS: Record<Block['gate'], string> = {
+  fault_alive: 'Something is still alive here',
+  certified_practice: 'Lead was found: leave it closed',
+  lead_test: 'No dry sanding or heat before a lead test',
+  proof_failed: 'A patch failed',
+  no_way: 'Choose again',
+};
+
+/** What holds work back, in a few words. */
+export const nameBlock = ({ gate }: Pick<Block, 'gate'>): string => BLOCKS[gate];
+
 /** Why work is held back. */
 export function sayBlock({ because }: Pick<Block, 'because'>): string {
   switch (because.kind) {

@@ -4,6 +4,8 @@ import type { ShopAnswer } from '@/client/features/planner';
 import { makeTimes } from '@/client/features/shop-plan';
 import { FONT, useTones } from '@/client/ui';
 import { addDays, dateOf, minuteAt, minuteOf } from '@/core/schedule';
+import { nameBlock } from '@/words';
+import { lowerFirst } from '@/core/shared';
 
 const [LEFT, ROW, TOP, WIDTH] = [170, 40, 34, 1120];
 const HOUR_MIN = 60;
@@ -115,7 +117,7 @@ export function AheadChart({
               ) : null}
               {piece.blocks.length > 0 ? (
                 <Text x={LEFT + 6} y={y + 25} fontSize={12} fill={tones.stop}>
-                  {`held back: ${piece.blocks[0]?.gate === 'proof_failed' ? 'a patch failed' : piece.blocks[0]?.gate === 'no_way' ? 'choose again' : 'lead'}`}
+                  {`held back: ${lowerFirst(nameBlock(piece.blocks[0]!))}`}
                 </Text>
               ) : null}
             </G>

@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/features/piece-frame';
-import type { ShopAnswer } from '@/client/features/planner';
+import { type ShopAnswer, BrokenSearch } from '@/client/features/planner';
 import { makeTimes, saySpan, useShopPlan, type Times } from '@/client/features/shop-plan';
 import { useNow, useWorkshopChange } from '@/client/store';
 import {
@@ -29,7 +29,7 @@ const DAY_MS = 86_400_000;
 
 /** Two weeks of sittings and waits: a chart where there is room, day by day on a phone. */
 export function AheadScreen() {
-  const { answer, question, failed, retry, timeZone, workshop } = useShopPlan();
+  const { answer, question, broken, failed, retry, timeZone, workshop } = useShopPlan();
   const now = useNow(60_000);
   const wide = useIsWide();
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
@@ -37,7 +37,8 @@ export function AheadScreen() {
   return (
     <Screen title="Two weeks ahead" header={<ShopHeader title="Two weeks ahead" before={<TodayLink />} />}>
       {failed ? <Unreachable retry={retry} /> : null}
-      {!answer && question ? <Skeleton /> : null}
+      {broken ? <BrokenSearch /> : null}
+      {!answer && question && !broken ? <Skeleton /> : null}
       {answer && answer.plan.sittings.length === 0 ? (
         <Notice tone="act" title="Nothing is planned">
           Work is planned once a system has been taken for a piece, in Choose.

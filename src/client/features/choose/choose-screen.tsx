@@ -11,7 +11,7 @@ import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { isSame, TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
-import { usePlanner } from '@/client/features/planner';
+import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { Wishes } from './wishes';
@@ -28,7 +28,8 @@ const SHOWN_WIDE = 3;
 function Choosing(parts: PieceParts) {
   const dossier = useWithShop(parts.dossier);
   const request = useMemo(() => ({ kind: 'plan' as const, dossier }), [dossier]);
-  const { answer: plan, fresh } = usePlanner(request);
+  const { answer: plan, fresh, failed } = usePlanner(request);
+  if (failed) return <BrokenSearch />;
   if (!plan)
     return (
       <Notice tone="wait" live title="Searching">

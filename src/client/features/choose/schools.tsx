@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { Choices, Column, Disclosure, Small, Strong } from '@/client/ui';
 import type { Dossier, Goal } from '@/core/dossier';
 import { DEFAULT_SCHOOLS, type CoatingSystem } from '@/core/systems';
@@ -102,15 +103,26 @@ export function SchoolSwitches(props: SchoolsProps) {
   );
 }
 
+const listOthers = <W extends { code: string }>(ways: readonly W[], value: string): W[] =>
+  ways.filter(({ code }) => code !== value);
+
+const followSchool = ({ goal = {} }: Dossier, school: School, code: string): Goal => ({
+  ...goal,
+  schools: { ...goal.schools, [school]: code } as Schools,
+});
+
 function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsProps & (typeof SCHOOLS)[number]) {
   const goal = dossier.goal ?? {};
   const value: string = goal.schools?.[school] ?? DEFAULT_SCHOOLS[school];
-  const follow = (code: string): Goal => ({ ...goal, schools: { ...goal.schools, [school]: code } as Schools });
-  const others = ways.filter(({ code }) => code !== value);
-  const { answer, fresh } = usePlanner({
-    kind: 'alternatives',
-    dossiers: others.map(({ code }) => ({ ...dossier, goal: follow(code) })),
-  });
+  const others = listOthers(ways, value);
+  const request = useMemo(
+    () => ({
+      kind: 'alternatives' as const,
+      dossiers: listOthers(ways, value).map(({ code }) => ({ ...dossier, goal: followSchool(dossier, school, code) })),
+    }),
+    [ways, value, dossier, school],
+  );
+  const { answer, fresh } = usePlanner(request);
   const hint = (code: string): string => {
     if (code === value) return 'as now';
     const at = others.findIndex((other) => other.code === code);
@@ -124,7 +136,7 @@ function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsPr
         tileWidth={140}
         options={ways.map((way) => ({ ...way, hint: hint(way.code) }))}
         value={value}
-        onPick={(code) => onChange(follow(code))}
+        onPick={(code) => onChange(followSchool(dossier, school, code))}
       />
     </Column>
   );

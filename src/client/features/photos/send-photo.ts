@@ -1,3 +1,5 @@
+import { openLine } from '@/client/workers/line';
+import type { DownscaleApi } from '@/client/workers/downscale.worker';
 import { photoUploadPath, type ErrorBody } from '@/contract';
 import type { Dossier } from '@/core/dossier';
 
@@ -6,17 +8,11 @@ export type SendResult = { ok: true; dossier: Dossier } | { ok: false; message: 
 const LARGEST_BYTES = 40 * 2 ** 20;
 
 /** Makes a picture small enough to keep; null when it is not a picture. */
-function downscale(picture: Blob): Promise<Blob | null> {
-  return new Promise((resolve) => {
-    const worker = new Worker(new URL('../../workers/downscale.worker', import.meta.url));
-    const finish = (made: Blob | null): void => {
-      worker.terminate();
-      resolve(made);
-    };
-    worker.onmessage = ({ data }: MessageEvent<Blob | null>) => finish(data);
-    worker.onerror = () => finish(null);
-    worker.postMessage(picture);
-  });
+async function downscale(picture: Blob): Promise<Blob | null> {
+  const line = openLine<DownscaleApi>(() => new Worker(new URL('../../workers/downscale.worker', import.meta.url)));
+  const reply = await line.ask('picture', (api) => api.downscale(picture));
+  line.close();
+  return reply.ok ? reply.answer : null;
 }
 
 /** Downscales a picture and sends it under an id of ours; sending it again is harmless. */

@@ -54,13 +54,6 @@ export interface ShopAnswer {
   rough: boolean;
 }
 
-export interface PlannerMessage {
-  id: number;
-  answer: unknown;
-  /** Nothing more comes to this request. */
-  last: boolean;
-}
-
 interface Answers {
   plan: ReturnType<typeof planPiece>;
   /** The best system of each dossier. */
@@ -73,17 +66,14 @@ interface Answers {
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 
-/** Answers a request; what takes long is told in haste first. */
-export function answerPlanner(
-  request: PlannerRequest,
-  tell: (answer: Answers[keyof Answers], last: boolean) => void,
-): void {
-  if (request.kind === 'shop') answerShop(request, tell);
-  else tell(answerOnce(request), true);
-}
+/** A plan of the shop takes long: it is told in haste first. */
+export const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop';
 
-function answerOnce(request: Exclude<PlannerRequest, { kind: 'shop' }>): Answers[keyof Answers] {
+/** Answers a request; `rough`: in haste, where that makes a difference. */
+export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[keyof Answers] {
   switch (request.kind) {
+    case 'shop':
+      return answerShop(request, rough);
     case 'plan':
       return planPiece(request.dossier);
     case 'alternatives':
@@ -107,14 +97,12 @@ function readShop(question: ShopQuestion): { pieces: PieceWork[]; facts: ShopFac
   return { pieces: dossiers.map((dossier) => readPieceWork(dossier, facts)), facts };
 }
 
-function answerShop(question: ShopQuestion, tell: (answer: ShopAnswer, last: boolean) => void): void {
+function answerShop(question: ShopQuestion, rough: boolean): ShopAnswer {
   const { pieces, facts } = readShop(question);
   const ops = new Set(pieces.flatMap(({ tasks }) => tasks.map(({ op }) => op)));
   const paces = Object.fromEntries([...ops].map((op) => [op, facts.pace(op)]));
-  for (const rough of [true, false]) {
-    const plan = planShop(pieces, facts, rough ? { tries: 0 } : {});
-    tell({ pieces, plan, today: readToday(pieces, plan, facts), paces, rough }, !rough);
-  }
+  const plan = planShop(pieces, facts, rough ? { tries: 0 } : {});
+  return { pieces, plan, today: readToday(pieces, plan, facts), paces, rough };
 }
 
 /** What the plan of the whole piece takes on a zone. */

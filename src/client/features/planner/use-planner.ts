@@ -1,47 +1,68 @@
-import { useEffect, useMemo, useState } from 'react';
-import type { PlannerAnswer, PlannerMessage, PlannerRequest } from './planner-answers';
+import { useEffect, useRef, useState } from 'react';
+import { shallowEqual } from 'react-redux';
+import { openLine, type Line } from '@/client/workers/line';
+import type { PlannerApi } from '@/client/workers/planner.worker';
+import { isToldInHaste, type PlannerAnswer, type PlannerRequest } from './planner-answers';
 
-interface Line {
-  worker: Worker;
-  waiting: Map<number, (message: PlannerMessage) => void>;
-}
-const lines = new Map<string, Line>();
-let count = 0;
+const lines = new Map<string, Line<PlannerApi>>();
 
 /** Plans of a piece and plans of the shop are worked out beside each other; each line answers in the order it is asked. */
-function openLine(name: string): Line {
-  const known = lines.get(name);
-  if (known) return known;
-  const waiting: Line['waiting'] = new Map();
-  const worker = new Worker(new URL('../../workers/planner.worker', import.meta.url));
-  worker.onmessage = ({ data }: MessageEvent<PlannerMessage>) => {
-    waiting.get(data.id)?.(data);
-    if (data.last) waiting.delete(data.id);
-  };
-  const line = { worker, waiting };
+function lineOf({ kind }: PlannerRequest): Line<PlannerApi> {
+  const name = kind === 'shop' || kind === 'by_date' ? kind : 'piece';
+  const line =
+    lines.get(name) ?? openLine<PlannerApi>(() => new Worker(new URL('../../workers/planner.worker', import.meta.url)));
   lines.set(name, line);
   return line;
 }
 
-const lineOf = ({ kind }: PlannerRequest): string => (kind === 'shop' || kind === 'by_date' ? kind : 'piece');
+let askers = 0;
+
+interface Held<R extends PlannerRequest> {
+  request: R;
+  answer: PlannerAnswer<R>;
+}
+
+/** What is asked now, the same object for as long as its parts are the same. */
+function useSteady<R>(request: R): R {
+  const [steady, setSteady] = useState(request);
+  if (steady === request || shallowEqual(steady, request)) return steady;
+  setSteady(request);
+  return request;
+}
 
 /**
  * What the planner says to a request, worked out off the interface's thread. The last answer stays while a newer one is
- * on its way; `fresh` says whether it is the answer to this very request. `null` asks nothing.
+ * on its way; `fresh` says whether it is the answer to this very request; `failed`, that none is to be had. The parts of
+ * a request are compared by identity: what is made for it is remembered. `null` asks nothing.
  */
 export function usePlanner<R extends PlannerRequest>(
-  request: R | null,
-): { answer: PlannerAnswer<R> | null; fresh: boolean } {
-  const key = useMemo(() => (request ? JSON.stringify(request) : ''), [request]);
-  const [last, setLast] = useState<{ key: string; answer: PlannerAnswer<R> } | null>(null);
+  asked: R | null,
+): { answer: PlannerAnswer<R> | null; fresh: boolean; failed: boolean } {
+  const [asker] = useState(() => (askers += 1));
+  const [held, setHeld] = useState<Held<R> | null>(null);
+  const [broken, setBroken] = useState<R | null>(null);
+  const inHand = useRef(0);
+  const request = useSteady(asked);
   useEffect(() => {
-    if (key === '') return;
-    const asked = JSON.parse(key) as R;
-    const { worker, waiting } = openLine(lineOf(asked));
-    const id = (count += 1);
-    waiting.set(id, ({ answer }) => setLast({ key, answer: answer as PlannerAnswer<R> }));
-    worker.postMessage({ id, request: asked });
-    return () => void waiting.delete(id);
-  }, [key]);
-  return { answer: last?.answer ?? null, fresh: last?.key === key };
+    if (!request) return;
+    let left = false;
+    const put = async (rough: boolean): Promise<void> => {
+      const reply = await lineOf(request).ask(asker, (api) => api.answer(asker, request, rough, inHand.current));
+      if (left) return;
+      if (!reply.ok) return reply.reason === 'broken' ? setBroken(request) : undefined;
+      const { id, answer } = reply.answer;
+      inHand.current = id;
+      setHeld((before) =>
+        answer ? { request, answer: answer as PlannerAnswer<R> } : before && { ...before, request },
+      );
+      if (rough) await put(false);
+    };
+    void put(isToldInHaste(request));
+    return () => void (left = true);
+  }, [request, asker]);
+  return {
+    answer: held?.answer ?? null,
+    fresh: held !== null && held.request === request,
+    failed: broken !== null && broken === request,
+  };
 }

@@ -1,38 +1,36 @@
-import type { PictureAnswer, PictureRequest } from '@/client/workers/picture.worker';
+import { openLine } from '@/client/workers/line';
+import type { LatticeReport, PictureApi, Refused, StripsReport as Strips } from '@/client/workers/picture.worker';
 import type { LatticeOptions, StripsOptions } from '@/core/photo';
 
-type AnswerOf<K extends PictureAnswer['kind']> = Extract<PictureAnswer, { kind: K }>;
-export type LatticeReport = AnswerOf<'lattice'>;
-export type StripsReport = AnswerOf<'strips'>['report'];
-type Refused = AnswerOf<'refused'>;
+export type { LatticeReport };
+export type StripsReport = Strips['report'];
 
 export interface PictureReader {
-  open: (picture: Blob) => Promise<AnswerOf<'opened'> | Refused>;
+  open: (picture: Blob) => ReturnType<PictureApi['open']>;
   readLattice: (options: LatticeOptions) => Promise<LatticeReport | Refused>;
-  readStrips: (options: StripsOptions) => Promise<AnswerOf<'strips'> | Refused>;
+  readStrips: (options: StripsOptions) => Promise<Strips | Refused>;
   /** Ends the work, done or not. */
   close: () => void;
 }
 
+const REFUSED: Refused = { kind: 'refused', message: 'The picture could not be read. Take another one.' };
+
 /** A reader of one photograph after another, off the interface's thread; it answers in the order it is asked. */
 export function makePictureReader(): PictureReader {
-  const worker = new Worker(new URL('../../workers/picture.worker', import.meta.url));
-  const waiting: ((answer: PictureAnswer) => void)[] = [];
-  const refuse = (): PictureAnswer => ({
-    kind: 'refused',
-    message: 'The picture could not be read. Take another one.',
-  });
-  worker.onmessage = ({ data }: MessageEvent<PictureAnswer>) => waiting.shift()?.(data);
-  worker.onerror = () => waiting.shift()?.(refuse());
-  const ask = (request: PictureRequest): Promise<PictureAnswer> =>
-    new Promise((resolve) => {
-      waiting.push(resolve);
-      worker.postMessage(request);
-    });
+  const line = openLine<PictureApi>(() => new Worker(new URL('../../workers/picture.worker', import.meta.url)));
   return {
-    open: (picture) => ask({ kind: 'open', picture }) as Promise<AnswerOf<'opened'> | Refused>,
-    readLattice: (options) => ask({ kind: 'lattice', options }) as Promise<LatticeReport | Refused>,
-    readStrips: (options) => ask({ kind: 'strips', options }) as Promise<AnswerOf<'strips'> | Refused>,
-    close: () => worker.terminate(),
+    open: async (picture) => {
+      const reply = await line.ask('open', (api) => api.open(picture));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readLattice: async (options) => {
+      const reply = await line.ask('read', (api) => api.readLattice(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readStrips: async (options) => {
+      const reply = await line.ask('read', (api) => api.readStrips(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    close: line.close,
   };
 }

@@ -21,6 +21,8 @@ export interface ShopView {
   answer: ShopAnswer | null;
   /** It is the answer to things as they now are. */
   fresh: boolean;
+  /** None is to be had: the planner broke at it twice. */
+  broken: boolean;
   /** Those in work. */
   pieces: Dossier[] | undefined;
   /** All the shop has. */
@@ -58,8 +60,8 @@ export function useShopPlan(): ShopView {
     };
   }, [pieces, timed, opening, timing, tins, workshop, timeZone, freeUntil, saidAt, tick]);
   const request = useMemo(() => (question ? { kind: 'shop' as const, ...question } : null), [question]);
-  const { answer, fresh } = usePlanner(request);
-  return { question, answer, fresh, pieces, total, workshop, timeZone, loading, failed, retry };
+  const { answer, fresh, failed: broken } = usePlanner(request);
+  return { question, answer, fresh, broken, pieces, total, workshop, timeZone, loading, failed, retry };
 }
 
 /** The times the server knows, with those of the pieces at hand in the place of their own. */

@@ -3,7 +3,7 @@ import { Link, router } from 'expo-router';
 import { useCallback, useEffect, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
-import type { ShopAnswer } from '@/client/features/planner';
+import { type ShopAnswer, BrokenSearch } from '@/client/features/planner';
 import { makeTimes, useShopPlan, type ShopView, type Times } from '@/client/features/shop-plan';
 import { planSeen, sittingBegun, useNow, type AppDispatch, type RootState } from '@/client/store';
 import {
@@ -60,7 +60,8 @@ export function TodayScreen() {
       }
     >
       {failed ? <Unreachable retry={retry} /> : null}
-      {loading || (pieces && !answer && view.question) ? <Skeleton /> : null}
+      {view.broken ? <BrokenSearch /> : null}
+      {loading || (pieces && !answer && view.question && !view.broken) ? <Skeleton /> : null}
       {none ? <NoPieces /> : null}
       {answer && pieces && !none ? <Day view={view} answer={answer} times={times} now={now} /> : null}
     </Screen>

@@ -11,7 +11,7 @@ import { PartsPanel } from './parts-panel';
 import { SheetPanel } from './sheet-panel';
 import { StepView } from './step-view';
 import { useWork, type WorkView } from './use-work';
-import { sayBlock } from '@/words';
+import { sayBlock, nameBlock } from '@/words';
 
 /** Work: one step at a time, from the first wipe to the last coat. */
 export function WorkScreen() {
@@ -64,7 +64,7 @@ function Bench({ dossier, change }: PieceParts) {
         <Notice
           key={block.gate}
           tone="stop"
-          title={BLOCK_TITLES[block.gate]}
+          title={nameBlock(block)}
           action={
             <Button onPress={() => router.replace(`/piece/${piece.id}/${block.goTo}`)}>{GO_TO[block.goTo]}</Button>
           }
@@ -107,11 +107,4 @@ function Bench({ dossier, change }: PieceParts) {
   );
 }
 
-const BLOCK_TITLES = {
-  fault_alive: 'Something is still alive here',
-  certified_practice: 'Lead was found: leave it closed',
-  lead_test: 'No dry sanding or heat before a lead test',
-  proof_failed: 'A patch failed',
-  no_way: 'Choose again',
-} as const;
 const GO_TO = { read: 'Go to Read', choose: 'Choose again', prove: 'Go to Prove' } as const;
