@@ -28,7 +28,7 @@ export interface JointChoice {
 }
 
 /** Partial choices looked at before the best so far is taken as it is. */
-const MOST_EXPANDED = 1000;
+const MOST_EXPANDED = 1200;
 const TIE = 1e-9;
 export const ML_STEP = 5;
 
@@ -202,13 +202,17 @@ interface Relaxed {
   /** The product of each number, and the base of its floor. */
   products: number[];
   bases: number[];
-  /** Shares of the bases, by zone. */
-  shares: number[][];
+  /** What each zone bears of a base that is not open yet. */
+  shares: number[];
   /** No choice costs less. */
   bound: number;
 }
 
-/** The problem with each product's price replaced by its floor and shared out: a bound on any choice. */
+/**
+ * The problem with each product's price replaced by its floor and its base shared out equally: a bound on any choice.
+ * Shares that a dual ascent moves to where they are wanted prove hardly more and take as long as looking at a fifth more
+ * choices does (`docs/architecture.md`).
+ */
 function relax(problem: JointProblem, start: readonly number[]): Relaxed {
   const floors = findFloors(problem, start);
   const numbers = new Map([...floors.keys()].map((product, i) => [product, i]));
@@ -222,9 +226,21 @@ function relax(problem: JointProblem, start: readonly number[]): Relaxed {
     })),
   );
   const bases = [...floors.values()].map(({ base }) => base);
-  const { shares, bound } = shareBases(zones, bases);
+  const shares = bases.map((base) => base / zones.length);
+  const bound = zones.reduce((sum, candidates) => sum + leastOf(candidates, (product) => shares[product]!), 0);
   const longest = Math.max(0, ...zones.map((candidates) => Math.min(...candidates.map(({ waitH }) => waitH))));
   return { zones, products: [...floors.keys()], bases, shares, bound: bound + longest * problem.hourPrice };
+}
+
+/** The least a zone costs by the floors and what each product not open yet adds. */
+function leastOf(candidates: Relaxed['zones'][number], opening: (product: number) => number): number {
+  let least = Infinity;
+  for (const { floor, uses } of candidates) {
+    let here = floor;
+    for (const [product] of uses) here += opening(product);
+    if (here < least) least = here;
+  }
+  return least;
 }
 
 /** Branch and bound from the best start: `null` when neither it nor anything found is cheaper than the limit. */
@@ -248,14 +264,7 @@ function branch(problem: JointProblem, limit: number): JointChoice | null {
     if (known !== undefined) return known;
     let sum = 0;
     for (let d = depth; d < order.length; d += 1) {
-      const own = shares[order[d]!]!;
-      let least = Infinity;
-      for (const { floor, uses } of zones[order[d]!]!) {
-        let here = floor;
-        for (const [product] of uses) if (used[product] === 0) here += own[product]!;
-        if (here < least) least = here;
-      }
-      sum += least;
+      sum += leastOf(zones[order[d]!]!, (product) => (used[product] === 0 ? shares[product]! : 0));
     }
     bounds.set(key, sum);
     return sum;
@@ -294,45 +303,4 @@ function branch(problem: JointProblem, limit: number): JointChoice | null {
   };
   descend(0, 0, 0, 0);
   return best.picks.length > 0 ? { ...best, proven: best.expanded < MOST_EXPANDED } : null;
-}
-
-const ROUNDS = 30;
-
-/**
- * Shares of each product's base price over the zones, never more than it in all, that make the bound as high as some
- * rounds of ascent get it: zones whose least candidate uses a product take over from those that do not need it (the
- * dual of the facility location problem).
- */
-function shareBases(
-  zones: readonly (readonly { floor: number; uses: JointCandidate['uses'] }[])[],
-  bases: readonly number[],
-): { shares: number[][]; bound: number } {
-  let shares = zones.map(() => bases.map((base) => base / zones.length));
-  let [top, best] = [-Infinity, shares];
-  for (let round = 1; round <= ROUNDS; round += 1) {
-    let bound = 0;
-    const wants = zones.map((candidates, z) => {
-      let [least, uses]: [number, JointCandidate['uses']] = [Infinity, []];
-      for (const candidate of candidates) {
-        let here = candidate.floor;
-        for (const [product] of candidate.uses) here += shares[z]![product]!;
-        if (here < least) [least, uses] = [here, candidate.uses];
-      }
-      bound += least;
-      return new Set(uses.map(([product]) => product));
-    });
-    if (bound > top) [top, best] = [bound, shares];
-    const next = shares.map((own) => [...own]);
-    bases.forEach((base, product) => {
-      const wanted = wants.filter((set) => set.has(product)).length / zones.length;
-      if (wanted === 0 || wanted === 1) return;
-      const moved = shares.map((own, z) =>
-        Math.max(0, own[product]! + (((wants[z]!.has(product) ? 1 : 0) - wanted) * base) / (2 + round)),
-      );
-      const total = moved.reduce((sum, share) => sum + share, 0);
-      moved.forEach((share, z) => (next[z]![product] = total > 0 ? (share * base) / total : base / zones.length));
-    });
-    shares = next;
-  }
-  return { shares: best, bound: top };
 }
