@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expect, expectBigTargets, expectNoSideways, test } from './server';
@@ -221,8 +222,17 @@ test.describe('with the demo workshop', () => {
 
   test('damp wood is judged by the room', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/demo-knotty-settle/read?zone=top`);
-    await page.getByRole('button', { name: 'Make another check' }).click();
-    await page.getByRole('radio', { name: 'Moisture meter' }).click();
+    const more = page.getByRole('button', { name: 'Make another check' });
+    const sheet = page.getByRole('dialog', { name: 'Make another check' });
+    await more.click();
+    await expect(sheet).toBeVisible();
+    expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(sheet).toBeHidden();
+    await expect(more).toBeFocused();
+    await more.click();
+    await sheet.getByRole('radio', { name: 'Moisture meter' }).click();
+    await expect(sheet).toBeHidden();
     await page.getByRole('button', { name: 'Keep this reading' }).click();
     await expect(page.getByText('A number from 0 to 60.')).toBeVisible();
     await page.getByLabel(/^The meter says/).fill('14');

@@ -18,4 +18,5 @@ export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text'
 export { FONT, SPACE } from './tokens';
 export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
+export { Sheet } from './sheet';
 export { useIsDark, useTones } from './use-tones';

@@ -6,7 +6,6 @@ import {
   Card,
   Choices,
   Column,
-  Disclosure,
   Field,
   Heading,
   PieceDrawing,
@@ -14,6 +13,7 @@ import {
   Small,
   Strong,
   Toggle,
+  Sheet,
 } from '@/client/ui';
 import {
   foundLead,
@@ -284,7 +284,7 @@ function RemovedZones({
 
 function AddZone({ onAdd }: { onAdd: (role: RoleCode) => void }) {
   return (
-    <Disclosure label="Add a zone">
+    <Sheet label="Add a zone">
       {(close) => (
         <Choices
           label="What is the new zone?"
@@ -295,6 +295,6 @@ function AddZone({ onAdd }: { onAdd: (role: RoleCode) => void }) {
           }}
         />
       )}
-    </Disclosure>
+    </Sheet>
   );
 }

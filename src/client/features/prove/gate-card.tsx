@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { Button, Card, Column, Field, Notice, Row, Small, Strong, type Tone } from '@/client/ui';
+import { Button, Column, Field, Notice, Row, Sheet, Small, Strong, type Tone } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import type { Gate } from '@/core/proof';
 import { Setback } from './setback';
@@ -47,8 +47,6 @@ export function GateCard({
   dossier: Dossier;
   onOverride: (reason: string) => void;
 }) {
-  const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
   const id = dossier.piece.id ?? '';
   return (
     <Column gap="$s" role="status" aria-label={`Gate: ${gate.state}`}>
@@ -65,37 +63,37 @@ export function GateCard({
       </Notice>
       {gate.state === 'closed' ? <Setback dossier={dossier} zone={gate.zone} /> : null}
       {(gate.state === 'waiting' && gate.gate !== 'handover') || gate.state === 'closed' ? (
-        asking ? (
-          <Card>
-            <Strong>Paint all the same?</Strong>
-            <Small>Your reason stays in the record of this piece for good.</Small>
-            <Row>
-              <Field
-                label="Reason"
-                value={reason}
-                onChange={setReason}
-                error={reason.length > 500 ? 'At most 500 characters.' : undefined}
-              />
-            </Row>
-            <Row gap="$s">
-              <Button
-                grow
-                disabled={reason.trim() === '' || reason.length > 500}
-                onPress={() => onOverride(reason.trim())}
-              >
-                Pass over the gate
-              </Button>
-              <Button grow onPress={() => setAsking(false)}>
-                Leave it shut
-              </Button>
-            </Row>
-          </Card>
-        ) : (
-          <Button look="quiet" onPress={() => setAsking(true)}>
-            Paint without proof…
-          </Button>
-        )
+        <Sheet label="Paint without proof…" look="quiet">
+          {(close) => <OverrideForm onOverride={onOverride} onCancel={close} />}
+        </Sheet>
       ) : null}
     </Column>
   );
 }
+
+function OverrideForm({ onOverride, onCancel }: { onOverride: (reason: string) => void; onCancel: () => void }) {
+  const [reason, setReason] = useState('');
+  const tooLong = reason.length > LONGEST_REASON;
+  return (
+    <Column gap="$m">
+      <Strong>Paint all the same?</Strong>
+      <Small>Your reason stays in the record of this piece for good.</Small>
+      <Field
+        label="Reason"
+        value={reason}
+        onChange={setReason}
+        error={tooLong ? `At most ${LONGEST_REASON} characters.` : undefined}
+      />
+      <Row gap="$s">
+        <Button grow disabled={reason.trim() === '' || tooLong} onPress={() => onOverride(reason.trim())}>
+          Pass over the gate
+        </Button>
+        <Button grow onPress={onCancel}>
+          Leave it shut
+        </Button>
+      </Row>
+    </Column>
+  );
+}
+
+const LONGEST_REASON = 500;

@@ -1,4 +1,4 @@
-import { Choices, Column, DefectGlyph, Disclosure, Strong, type ChoiceOption } from '@/client/ui';
+import { Choices, Column, DefectGlyph, Strong, type ChoiceOption, Sheet } from '@/client/ui';
 import type { Zone } from '@/core/dossier';
 import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
 import { rankDefects, type ZoneDiagnosis } from '@/core/survey';
@@ -21,7 +21,7 @@ const asTile = (code: DefectCode): ChoiceOption<DefectCode> => ({
 /** What the eye meets, drawn: first what this ground and this part have most often, then all others by kind. */
 export function DefectPicker({ zone, diagnosis, onPick }: DefectPickerProps) {
   return (
-    <Disclosure label="Add damage or a stain">
+    <Sheet label="Add damage or a stain">
       {(close) => {
         const pick = (code: DefectCode): void => {
           onPick(code);
@@ -39,6 +39,6 @@ export function DefectPicker({ zone, diagnosis, onPick }: DefectPickerProps) {
           </Column>
         ));
       }}
-    </Disclosure>
+    </Sheet>
   );
 }

@@ -6,13 +6,13 @@ import {
   Card,
   Choices,
   Column,
-  Disclosure,
   Heading,
   Notice,
   Row,
   Small,
   useIsWide,
   type ChoiceOption,
+  Sheet,
 } from '@/client/ui';
 import { zoneName, type Observation, type Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
@@ -177,7 +177,7 @@ function OtherChecks({ zone, diagnosis, place, current, onPick }: OtherChecksPro
     ...Object.entries(NUMBER_CHECKS).map(([code, { title }]) => ({ code, title })),
   ].filter(({ code }) => code !== current);
   return (
-    <Disclosure label="Make another check">
+    <Sheet label="Make another check">
       {(close) => (
         <Column gap="$s">
           {leadOpen ? <Small>Checks that raise dust are not offered before the lead test.</Small> : null}
@@ -191,6 +191,6 @@ function OtherChecks({ zone, diagnosis, place, current, onPick }: OtherChecksPro
           />
         </Column>
       )}
-    </Disclosure>
+    </Sheet>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Disclosure, Heading, Row, Small, StateMark, Strong } from '@/client/ui';
+import { Body, Button, Card, Choices, Column, Heading, Row, Small, StateMark, Strong, Sheet } from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
@@ -124,7 +124,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
         <Strong>{level === undefined ? 'left: not known' : `${sayVolume(level)} left`}</Strong>
       </Row>
       {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
-      <Disclosure label={`Correct ${name}`}>
+      <Sheet label={`Correct ${name}`}>
         {(close) => (
           <TinForm
             tin={tin}
@@ -135,7 +135,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
             onRemove={onRemove}
           />
         )}
-      </Disclosure>
+      </Sheet>
     </Card>
   );
 }

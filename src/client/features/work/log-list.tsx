@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useMeasures } from '@/client/store';
-import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber, MomentField } from '@/client/ui';
+import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber, MomentField, Sheet } from '@/client/ui';
 import { correctWork, nameZone, type LogEntry } from '@/core/dossier';
 import { OPERATION_FACTS, labelProduct, type ProductClass } from '@/core/knowledge';
 import { minuteAt, instantOf } from '@/core/schedule';
@@ -57,9 +57,9 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
       <Strong>{label}</Strong>
       <Small>{facts.join(' · ')}</Small>
       {first.work ? (
-        <Disclosure label={`Put right: ${label}`}>
+        <Sheet label={`Put right: ${label}`}>
           {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
-        </Disclosure>
+        </Sheet>
       ) : null}
     </Column>
   );
