@@ -21,6 +21,8 @@ export default defineConfig({
       ],
     },
     contextOptions: { reducedMotion: 'reduce' },
+    // The words of times in these tests; that a device's own are followed is a test of its own.
+    locale: 'en-GB',
   },
   projects: [
     {

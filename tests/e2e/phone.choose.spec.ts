@@ -165,7 +165,7 @@ test('a tin is on the shelf in three taps and is used first; what was taken stay
   await expect(tins.getByText('750 ml left')).toBeVisible();
   await page.getByRole('button', { name: /^Correct/ }).click();
   await page.getByLabel('Left, ml').fill('minus two');
-  await expect(page.getByText('A number of millilitres, 0 or more.')).toBeVisible();
+  await expect(page.getByText('How much is left, 0 or more.')).toBeVisible();
   await page.getByLabel('Left, ml').fill('100');
   await page.getByLabel('Your name for it').fill('The white one');
   await page.getByRole('button', { name: 'Keep it so' }).click();

@@ -48,7 +48,7 @@ test('a panel is designed, read from a photograph, put right in two squares; the
   const designer = page.getByRole('region', { name: 'Test panel' });
   await expect(designer.getByRole('button', { name: /^Strip A1/ })).toBeVisible();
   await designer.getByLabel('Width, mm').fill('40');
-  await expect(designer.getByText(/^Too small: these strips need \d+ × \d+ mm/)).toBeVisible();
+  await expect(designer.getByText(/^Too small: these strips need \d+ mm × \d+ mm/)).toBeVisible();
   await designer.getByLabel('Width, mm').fill('300');
   await expectBigTargets(page);
   await expectNoSideways(page);

@@ -9,11 +9,11 @@ export {
   useListReadingsQuery,
   useListTimesQuery,
 } from './pieces-api';
-export { currencySet, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
+export { colourUsed, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
 export { rememberPiece } from './sender';
-export { makeMeasures, useMeasures, type Measures } from './use-measures';
+export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
 export { useMeasureAir, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
 export { useUndo, type Tap } from './undo';

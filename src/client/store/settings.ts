@@ -8,13 +8,14 @@ export type Scheme = 'light' | 'dark' | 'system';
 export interface Settings {
   scheme: Scheme;
   units: Units;
-  /** What stands before a sum of money; the owner's own, or nothing. */
-  currency: string;
   /** Where pieces are read: at the kerb nothing is wetted, marked or waited for. */
   place: Circumstance;
+  /** Colours of the owner's own that were used last, the latest first. */
+  recentColours: string[];
 }
 
-const DEFAULTS: Settings = { scheme: 'system', units: 'metric', currency: '', place: 'bench' };
+const DEFAULTS: Settings = { scheme: 'system', units: 'metric', place: 'bench', recentColours: [] };
+const MOST_RECENT = 6;
 
 export const settingsSlice = createSlice({
   name: 'settings',
@@ -26,12 +27,12 @@ export const settingsSlice = createSlice({
     unitsPicked: (state, { payload }: PayloadAction<Units>) => {
       state.units = payload;
     },
+    colourUsed: (state, { payload }: PayloadAction<string>) => {
+      state.recentColours = [payload, ...state.recentColours.filter((own) => own !== payload)].slice(0, MOST_RECENT);
+    },
     placePicked: (state, { payload }: PayloadAction<Circumstance>) => {
       state.place = payload;
     },
-    currencySet: (state, { payload }: PayloadAction<string>) => {
-      state.currency = payload.trim().slice(0, 4);
-    },
   },
 });
-export const { schemePicked, unitsPicked, currencySet, placePicked } = settingsSlice.actions;
+export const { schemePicked, unitsPicked, colourUsed, placePicked } = settingsSlice.actions;

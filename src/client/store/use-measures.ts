@@ -1,22 +1,81 @@
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
-import { formatArea, formatVolume, type Units } from '@/core/shared';
+import { OWN_LOCALE } from '@/client/locale';
+import {
+  convertToKept,
+  convertToShown,
+  formatArea,
+  formatQuantity,
+  formatVolume,
+  readNumber,
+  unitOf,
+  type Quantity,
+  type Units,
+} from '@/core/shared';
 import type { RootState } from './store';
+import { useWorkshop } from './use-workshop';
+
+/** How a field of a quantity is written and read in the owner's unit. */
+export interface Gauge {
+  unit: string;
+  /** What stands in the field for a kept value; nothing where there is none. */
+  write: (kept: number | undefined) => string;
+  /** The value as it is kept; nothing where no number stands there. What was not typed anew stays as it was `stored`. */
+  read: (text: string, stored?: number) => number | undefined;
+  say: (kept: number) => string;
+  /** "From 14 to 122 °F." */
+  sayRange: (low: number, high: number) => string;
+}
 
 export interface Measures {
   sayVolume: (ml: number) => string;
   sayArea: (m2: number) => string;
   sayMoney: (sum: number) => string;
+  gauge: (quantity: Quantity) => Gauge;
 }
 
-export const makeMeasures = (units: Units, currency: string): Measures => ({
-  sayVolume: (ml) => formatVolume(ml, units),
-  sayArea: (m2) => formatArea(m2, units),
-  sayMoney: (sum) => `${currency}${currency.length > 1 ? '\u00a0' : ''}${sum.toFixed(0)}`,
-});
+/** `currency`: ISO 4217, such as "EUR"; without one a sum stands alone. */
+export function makeMeasures(units: Units, currency: string | undefined, locale: string = OWN_LOCALE): Measures {
+  const money = new Intl.NumberFormat(locale, {
+    maximumFractionDigits: 0,
+    ...(currency ? { style: 'currency', currency } : {}),
+  });
+  return {
+    sayVolume: (ml) => formatVolume(ml, units),
+    sayArea: (m2) => formatArea(m2, units),
+    sayMoney: (sum) => money.format(sum),
+    gauge: keep((quantity: Quantity): Gauge => {
+      const write = (kept: number | undefined): string =>
+        kept === undefined ? '' : String(convertToShown(quantity, kept, units));
+      return {
+        unit: unitOf(quantity, units),
+        write,
+        read: (text, stored) => {
+          if (stored !== undefined && text === write(stored)) return stored;
+          const shown = readNumber(text);
+          return shown === undefined ? undefined : convertToKept(quantity, shown, units);
+        },
+        say: (kept) => formatQuantity(quantity, kept, units),
+        sayRange: (low, high) =>
+          `From ${convertToShown(quantity, low, units)} to ${formatQuantity(quantity, high, units)}.`,
+      };
+    }),
+  };
+}
 
-/** Volumes, areas and money in the owner's units. */
+/** What was made once for a key stays the same object. */
+function keep<Key, Value>(make: (key: Key) => Value): (key: Key) => Value {
+  const made = new Map<Key, Value>();
+  return (key) => {
+    const value = made.get(key) ?? make(key);
+    made.set(key, value);
+    return value;
+  };
+}
+
+/** Measures in the owner's units, money in the shop's currency. */
 export function useMeasures(): Measures {
-  const { units, currency } = useSelector((state: RootState) => state.settings);
+  const units = useSelector((state: RootState) => state.settings.units);
+  const { currency } = useWorkshop().workshop.setup;
   return useMemo(() => makeMeasures(units, currency), [units, currency]);
 }

@@ -1,6 +1,9 @@
 import { useId } from 'react';
 import { TextInput } from 'react-native';
-import { Labelled, tieError } from './labelled';
+import { Labelled, labelId, tieError } from './labelled';
+import { Pressed, Row } from './layout';
+import { stepBy } from './step-by';
+import { Strong } from './text';
 import { FONT, RADIUS, SPACE, TYPE_SIZE } from './tokens';
 import { useTones } from './use-tones';
 
@@ -16,6 +19,10 @@ interface FieldProps {
   hideLabel?: boolean;
   inputId?: string;
   placeholder?: string;
+  /** With it a number is also set by two buttons, by so much a press, between `least` and `most`. */
+  step?: number;
+  least?: number;
+  most?: number;
 }
 
 /** A labelled text field. An error names the cure and is tied to the field for screen readers. */
@@ -31,37 +38,77 @@ export function Field({
   hideLabel,
   inputId,
   placeholder,
+  step,
+  least,
+  most,
 }: FieldProps) {
   const generated = useId();
   const id = inputId ?? generated;
   const tones = useTones();
+  const press = (by: number): void => onChange(stepBy(value, by, least, most));
+  const stepWithArrows = (event: { nativeEvent: { key: string }; preventDefault: () => void }): void => {
+    const by = { ArrowUp: step, ArrowDown: step && -step }[event.nativeEvent.key];
+    if (!by) return;
+    event.preventDefault();
+    press(by);
+  };
   return (
     <Labelled id={id} label={hideLabel ? undefined : unit ? `${label}, ${unit}` : label} error={error}>
-      <TextInput
-        id={id}
-        value={value}
-        onChangeText={onChange}
-        onBlur={onBlur}
-        multiline={multiline ?? false}
-        placeholder={placeholder}
-        placeholderTextColor={tones.softInk}
-        inputMode={numeric ? 'decimal' : 'text'}
-        aria-label={hideLabel ? label : undefined}
-        {...tieError(id, error)}
-        style={{
-          minHeight: SPACE.target,
-          width: '100%',
-          borderWidth: 1,
-          borderColor: error ? tones.stop : tones.softInk,
-          borderRadius: RADIUS.corner,
-          backgroundColor: tones.card,
-          color: tones.ink,
-          paddingHorizontal: SPACE.m,
-          paddingVertical: multiline ? SPACE.m : 0,
-          fontFamily: FONT.text,
-          fontSize: TYPE_SIZE.text,
-        }}
-      />
+      <Row gap="$xs">
+        {step ? <Stepper id={id} label="Less" sign="−" onPress={() => press(-step)} /> : null}
+        <TextInput
+          id={id}
+          value={value}
+          onChangeText={onChange}
+          onBlur={onBlur}
+          {...(step ? { onKeyPress: stepWithArrows } : {})}
+          multiline={multiline ?? false}
+          placeholder={placeholder}
+          placeholderTextColor={tones.softInk}
+          inputMode={numeric ? 'decimal' : 'text'}
+          aria-label={hideLabel ? label : undefined}
+          {...tieError(id, error)}
+          style={{
+            minHeight: SPACE.target,
+            width: '100%',
+            borderWidth: 1,
+            borderColor: error ? tones.stop : tones.softInk,
+            borderRadius: RADIUS.corner,
+            backgroundColor: tones.card,
+            color: tones.ink,
+            paddingHorizontal: SPACE.m,
+            paddingVertical: multiline ? SPACE.m : 0,
+            fontFamily: FONT.text,
+            fontSize: TYPE_SIZE.text,
+            ...(step ? { flex: 1, textAlign: 'center' as const } : {}),
+          }}
+        />
+        {step ? <Stepper id={id} label="More" sign="+" onPress={() => press(step)} /> : null}
+      </Row>
     </Labelled>
+  );
+}
+
+interface StepperProps {
+  id: string;
+  label: string;
+  sign: string;
+  onPress: () => void;
+}
+
+/** For the thumb: at a keyboard the arrows do the same in the field itself, so it is no stop of its own. */
+function Stepper({ id, label, sign, onPress }: StepperProps) {
+  return (
+    <Pressed
+      width="$target"
+      alignItems="center"
+      aria-label={label}
+      aria-describedby={labelId(id)}
+      tabIndex={-1}
+      onPress={onPress}
+      {...{ type: 'button' }}
+    >
+      <Strong>{sign}</Strong>
+    </Pressed>
   );
 }

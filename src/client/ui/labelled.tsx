@@ -10,6 +10,8 @@ interface LabelledProps {
   children: ReactNode;
 }
 
+/** The label of a field, for what belongs to it besides. */
+export const labelId = (id: string): string => `${id}-label`;
 const errorId = (id: string): string => `${id}-error`;
 
 /** A field under its label; an error names the cure below it. */
@@ -17,7 +19,7 @@ export function Labelled({ id, label, error, children }: LabelledProps) {
   return (
     <Column width="100%" flexShrink={1} gap="$xs">
       {label === undefined ? null : (
-        <Strong render="label" {...{ htmlFor: id }}>
+        <Strong id={labelId(id)} render="label" {...{ htmlFor: id }}>
           {label}
         </Strong>
       )}

@@ -1,5 +1,5 @@
 import X from 'lucide-react-native/icons/x';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Button } from './button';
 import { Column, Row } from './layout';
 import { Heading } from './text';
@@ -34,16 +34,16 @@ export function Sheet({ label, look = 'plain', children }: SheetProps) {
 }
 
 function OpenSheet({ label, onClosed, children }: Pick<SheetProps, 'label' | 'children'> & { onClosed: () => void }) {
-  const dialog = useRef<HTMLDialogElement>(null);
+  const [dialog, setDialog] = useState<HTMLDialogElement | null>(null);
   const tones = useTones();
-  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => dialog?.showModal(), [dialog]);
   const close = (): void => {
-    if (dialog.current) dialog.current.close();
+    if (dialog) dialog.close();
     else onClosed();
   };
   return (
     <dialog
-      ref={dialog}
+      ref={setDialog}
       aria-label={label}
       className="sheet"
       style={{ backgroundColor: tones.ground, color: tones.ink, borderColor: tones.line }}

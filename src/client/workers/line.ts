@@ -19,6 +19,8 @@ export interface Line<Api> {
   close: () => void;
 }
 
+const MOST_TRIES = 2;
+
 /** The one door to a worker: typed by what the worker exposes, questions one after another. */
 export function openLine<Api>(start: () => Worker): Line<Api> {
   let open: { worker: Worker; api: Remote<Api>; broken: Promise<never> } | null = null;
@@ -40,7 +42,7 @@ export function openLine<Api>(start: () => Worker): Line<Api> {
     open = null;
   };
   const put = async (waiting: Waiting<Api>): Promise<void> => {
-    for (const _try of ['first', 'again']) {
+    for (let tries = 0; tries < MOST_TRIES; tries += 1) {
       open ??= connect();
       const { api, broken } = open;
       try {

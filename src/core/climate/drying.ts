@@ -29,7 +29,7 @@ export function computeDryingFactor(drying: Drying, climate: Climate): number {
 export type StopReason = 'dew' | 'cold' | 'damp' | 'hot';
 
 /** Surface at least this far above the dew point (ISO 8502-4). */
-const DEW_MARGIN_C = 3;
+export const DEW_MARGIN_C = 3;
 
 /**
  * Why no coat may go on in this air, if any: a surface nearer than 3 °C to the dew point (taken at air temperature where

@@ -1,5 +1,12 @@
 export { computeDewPointC } from './dew-point';
-export { computeDryingFactor, computeSaturationHpa, findStop, type Drying, type StopReason } from './drying';
+export {
+  computeDryingFactor,
+  computeSaturationHpa,
+  DEW_MARGIN_C,
+  findStop,
+  type Drying,
+  type StopReason,
+} from './drying';
 export {
   computeEquilibriumMoisturePct,
   judgeMoisture,

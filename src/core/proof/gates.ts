@@ -1,6 +1,7 @@
 import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { FILM_FACTS, isWholeCoat, showsBleed, TEST_KIND_FACTS, type TestKindFact } from '../knowledge';
 import { latestOf } from '../shared';
+import { treatmentKey } from './treatment-key';
 import { judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 
 export interface Gate {
@@ -37,10 +38,6 @@ interface Strip {
   treatment: Treatment;
   tests: { test: Test; judged: JudgedTest }[];
 }
-
-/** The same for two treatments that are the same preparation, primer and coats of it. */
-export const treatmentKey = (treatment: Treatment | undefined): string =>
-  [treatment?.prep ?? 'none', treatment?.primer ?? 'none', treatment?.coats ?? (treatment?.primer ? 1 : 0)].join('/');
 
 /**
  * May this zone be painted? Open if a treatment has a thumbnail ≤ 1 and a cross-cut ≤ 1 or fork ≤ 1 at the right age

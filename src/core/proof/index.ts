@@ -5,7 +5,6 @@ export {
   judgeHandoverGate,
   judgePrimeGate,
   provesNoBleed,
-  treatmentKey,
   type Gate,
   type GateReason,
   type Touch,
@@ -13,5 +12,6 @@ export {
 export { countsFromHours, DEFAULT_LIMITS, judgeTest, limitsOf, type JudgedTest, type Lack, type Limits } from './judge';
 export { letsGo, listAnswers, makeReading, sayReading } from './readings';
 export { specifyCutOn } from './cut';
+export { treatmentKey } from './treatment-key';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

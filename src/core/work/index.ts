@@ -19,7 +19,6 @@ export {
   planShop,
   poseProblem,
   readPieceWork,
-  SPRAY_PLACE,
   type Item,
   type PieceWork,
   type ShopFacts,
@@ -27,6 +26,7 @@ export {
   type Sitting,
 } from './shop-plan';
 export { openMinutes } from './open-minutes';
+export { SPRAY_PLACE } from './spray-place';
 export { listTasks, READING_KEY, type Task } from './tasks';
 export { readToday, type Today } from './today';
 export { isMeant, summarisePiece, type PieceSummary } from './summary';

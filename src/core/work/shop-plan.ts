@@ -33,9 +33,7 @@ import type { Pace } from './pace';
 import { openMinutes } from './open-minutes';
 import { listTasks, type Task } from './tasks';
 import { airOf, expectAir } from './air-of';
-
-/** What there is one of besides tins, which are named by their id. */
-export const SPRAY_PLACE = 'spray place';
+import { SPRAY_PLACE } from './spray-place';
 
 /** One piece in work. */
 export interface PieceWork {

@@ -35,6 +35,11 @@ export const setupSchema = z.looseObject({
       if (!isTimeZone(name)) context.addIssue({ code: 'custom', params: { problem: 'unknown_time_zone', zone: name } });
     })
     .optional(),
+  /** ISO 4217, such as "EUR". */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .optional(),
   hours: z.array(hoursSchema).max(42).optional(),
   exceptions: z
     .array(z.looseObject({ date: z.iso.date(), hours: z.array(dayHoursSchema).max(6) }))

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/features/piece-frame';
 import { type ShopAnswer, BrokenSearch } from '@/client/features/planner';
 import { makeTimes, saySpan, useShopPlan, type Times } from '@/client/features/shop-plan';
-import { useNow, useWorkshopChange } from '@/client/store';
+import { useNow, useWorkshopChange, useMeasures } from '@/client/store';
 import {
   Body,
   Button,
@@ -59,6 +59,7 @@ export function AheadScreen() {
 function Closed({ answer, until, times, now }: { answer: ShopAnswer; until: string; times: Times; now: string }) {
   const closed = answer.plan.closed.filter(({ startAt, waterborne }) => waterborne && startAt < until);
   const [first] = closed;
+  const degrees = useMeasures().gauge('temperature_c');
   if (!first) return null;
   return (
     <Notice
@@ -69,7 +70,7 @@ function Closed({ answer, until, times, now }: { answer: ShopAnswer; until: stri
           : `${closed.length} sittings are closed to waterborne coats`
       }
     >
-      {`About ${first.climate.temperature_c} °C and ${first.climate.humidity_pct} % are expected ${times.moment(first.startAt, now)}, by last week’s readings. Other work is planned there.`}
+      {`About ${degrees.say(first.climate.temperature_c)} and ${first.climate.humidity_pct} % are expected ${times.moment(first.startAt, now)}, by last week’s readings. Other work is planned there.`}
     </Notice>
   );
 }

@@ -4,6 +4,7 @@ import type { Dossier, Goal } from '@/core/dossier';
 import { DEFAULT_SCHOOLS, type CoatingSystem } from '@/core/systems';
 import { sayDifference } from './difference';
 import { usePlanner } from '@/client/features/planner';
+import { useMeasures } from '@/client/store';
 
 type Schools = NonNullable<Goal['schools']>;
 type School = keyof typeof DEFAULT_SCHOOLS;
@@ -115,6 +116,7 @@ function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsPr
   const goal = dossier.goal ?? {};
   const value: string = goal.schools?.[school] ?? DEFAULT_SCHOOLS[school];
   const others = listOthers(ways, value);
+  const { sayMoney } = useMeasures();
   const request = useMemo(
     () => ({
       kind: 'alternatives' as const,
@@ -126,7 +128,7 @@ function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsPr
   const hint = (code: string): string => {
     if (code === value) return 'as now';
     const at = others.findIndex((other) => other.code === code);
-    return answer && fresh ? sayDifference(now, answer[at] ?? undefined) : '…';
+    return answer && fresh ? sayDifference(now, answer[at] ?? undefined, sayMoney) : '…';
   };
   return (
     <Column gap="$s">

@@ -5,9 +5,13 @@ import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
 import { sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
+import { useMeasures, useNow } from '@/client/store';
+import { sayDate } from '@/client/features/shop-plan';
 
 /** A better system is named only when it is worth this much more, in money. */
 const WORTH_NAMING = 3;
+
+const DAY_MS = 86_400_000;
 
 const describeStack = ({ prep, primers, paint, paint_coats, topcoat }: Stack): string =>
   [prep, ...primers.map(({ code, coats }) => `${code}×${coats}`), paint, paint_coats, topcoat].join();
@@ -18,10 +22,12 @@ export const isSame = (a: Stack | undefined, b: Stack | undefined): boolean =>
 /** The system the owner took, with its date: still right, no longer allowed, or overtaken by what is known now. */
 export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan }) {
   const { chosen, earlier_choices: earlier = [] } = dossier;
+  const now = useNow(DAY_MS);
+  const { sayMoney } = useMeasures();
   if (!chosen || !plan.taken) return null;
   const { system, broken } = plan.taken;
   const best = plan.systems[0];
-  const day = chosen.at?.slice(0, 10) ?? 'an earlier day';
+  const day = chosen.at ? sayDate(chosen.at, now) : 'an earlier day';
   const versions = `Version ${earlier.length + 1}, taken on ${day}`;
   const name = (id: string): string => nameZone(dossier, id);
   return (
@@ -32,7 +38,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
         </Notice>
       ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
         <Notice tone="wait" title={`${versions}: something better is known now`}>
-          {`Yours stays as it is. As things stand about ${formatChanceRange(system.risk.overall, system.patches)} go wrong. Against it, the best below: ${sayDifference(system, best)}.`}
+          {`Yours stays as it is. As things stand about ${formatChanceRange(system.risk.overall, system.patches)} go wrong. Against it, the best below: ${sayDifference(system, best, sayMoney)}.`}
         </Notice>
       ) : (
         <Notice tone="go" title={versions}>
@@ -54,11 +60,13 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
 
 function Version({ choice, name }: { choice: Choice; name: (id: string) => string }) {
   const { at, figures, zones, assumes = [] } = choice;
+  const now = useNow(DAY_MS);
+  const { sayMoney } = useMeasures();
   return (
     <Column gap="$xs">
-      <Strong>{at ? `Taken on ${at.slice(0, 10)}` : 'Taken earlier'}</Strong>
+      <Strong>{at ? `Taken on ${sayDate(at, now)}` : 'Taken earlier'}</Strong>
       {figures ? (
-        <Small>{`Then: goes wrong ${describeChance(figures.risk)}, ${figures.hands_on_min} min of hands, ${figures.elapsed_h} h in all, materials ${figures.materials_cost.toFixed(0)}`}</Small>
+        <Small>{`Then: goes wrong ${describeChance(figures.risk)}, ${figures.hands_on_min} min of hands, ${figures.elapsed_h} h in all, materials ${sayMoney(figures.materials_cost)}`}</Small>
       ) : null}
       {zones.map(({ id, stack }) => (stack ? <Body key={id}>{`${name(id)}: ${sayStack(stack)}`}</Body> : null))}
       {assumes.map((text) => (

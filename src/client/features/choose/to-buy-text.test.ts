@@ -17,7 +17,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
   },
   ...more,
 });
-const METRIC = makeMeasures('metric', '');
+const METRIC = makeMeasures('metric', undefined);
 const none = { tins: [], price: 0, leftMl: 0 };
 
 describe('the list of what to buy', () => {
@@ -32,8 +32,8 @@ describe('the list of what to buy', () => {
   });
 
   it('speaks the owner’s units and currency', () => {
-    expect(sayTins(supply(), makeMeasures('us', '$'))).toBe('1 × 25 fl oz and 1 × 8.45 fl oz, about $44');
-    expect(sayTins(supply(), makeMeasures('metric', 'kr'))).toMatch(/about kr\u00a044$/);
+    expect(sayTins(supply(), makeMeasures('us', 'USD', 'en-US'))).toBe('1 × 25 fl oz and 1 × 8.45 fl oz, about $44');
+    expect(sayTins(supply(), makeMeasures('metric', 'SEK', 'sv-SE'))).toMatch(/about 44\u00a0kr$/);
   });
 
   it('is a table by RFC 4180', () => {

@@ -1,21 +1,19 @@
-import { View } from '@tamagui/core';
-import { useState } from 'react';
 import {
   Choices,
   Column,
   Disclosure,
-  Field,
   Heading,
   Small,
   Strong,
   MomentField,
   type ChoiceOption,
+  Swatch,
 } from '@/client/ui';
 import { isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { DEFAULT_COLOUR } from '@/core/systems';
 import { lowerFirst } from '@/core/shared';
-import { readHex } from '@/core/colour';
+import { OwnColour } from './own-colour';
 
 const COLOURS = [
   { code: '#F3EFE6', label: 'Lime white' },
@@ -83,7 +81,7 @@ export function Wishes({ goal, zones, onChange }: WishesProps) {
   const colours = COLOURS.map(({ code, label }) => ({
     code,
     label,
-    drawing: <View width={40} height={24} backgroundColor={code as never} borderWidth={1} borderColor="$softInk" />,
+    drawing: <Swatch colour={code} />,
   }));
   return (
     <Column gap="$m">
@@ -165,24 +163,6 @@ function Wished<C extends string>({ title, options, value, onPick }: WishedProps
       <Strong>{title}</Strong>
       <Choices label={title} options={options} value={value} onPick={onPick} />
     </Column>
-  );
-}
-
-/** Any other colour, as the six digits a paint shop or a screen gives. */
-function OwnColour({ colour, onPick }: { colour: string; onPick: (colour: string) => void }) {
-  const [text, setText] = useState(colour);
-  const own = readHex(text);
-  const keep = (): void => {
-    if (own && own !== readHex(colour)) onPick(own);
-  };
-  return (
-    <Field
-      label="Or another colour"
-      value={text}
-      onChange={setText}
-      onBlur={keep}
-      error={own ? undefined : 'Six digits after a #, such as #F3EFE6.'}
-    />
   );
 }
 

@@ -1,6 +1,7 @@
 import { labelProduct } from '@/core/knowledge';
 import type { CoatingSystem, FailureMode, Risk, SystemLabel } from '@/core/systems';
 import { lowerFirst } from '@/core/shared';
+import { OWN_LOCALE } from '@/client/locale';
 
 const LABELS: Record<SystemLabel, string> = {
   recommended: 'Best on balance',
@@ -18,7 +19,7 @@ export const systemName = (system: CoatingSystem): string =>
 export function systemTitle(system: CoatingSystem): string {
   if (system.labels.length === 0) return `Another way, with ${lowerFirst(mainPrimer(system))}`;
   const words = system.labels.map((label, i) => (i === 0 ? LABELS[label] : lowerFirst(LABELS[label])));
-  return new Intl.ListFormat('en-GB').format(words);
+  return new Intl.ListFormat(OWN_LOCALE).format(words);
 }
 
 function mainPrimer(system: CoatingSystem): string {

@@ -1,9 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
-import { z } from 'zod';
 import { BackLink, Screen } from '@/client/features/piece-frame';
 import {
   changeMade,
@@ -11,6 +10,7 @@ import {
   draftTyped,
   makeId,
   useMeasures,
+  useWorkshop,
   type AppDispatch,
   type RootState,
 } from '@/client/store';
@@ -27,63 +27,24 @@ import {
   Title,
   useIsWide,
 } from '@/client/ui';
-import { DOSSIER_FORMAT, historySchema, listTreated, startWishes, type Dossier } from '@/core/dossier';
+import { listTreated, startWishes } from '@/core/dossier';
 import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 import { HistoryFields } from './history-fields';
+import { makeDossier, makeSchema, MOST_SIDE_MM, startValues, type FormInput } from './new-piece-form';
 import { REGIONS } from './regions';
 
 const FORM = 'meet';
-const centimetres = z
-  .string()
-  .transform((text) => Number(text.replace(',', '.')))
-  .pipe(
-    z.number({ error: 'Write a number, in centimetres.' }).positive('More than 0 cm.').max(1000, 'At most 1000 cm.'),
-  );
-
-const formSchema = z.object({
-  kind: z.enum(PIECE_KINDS),
-  name: z.string().trim().min(1, 'Give it a name you will know it by.').max(80, 'At most 80 characters.'),
-  width: centimetres,
-  depth: centimetres,
-  height: centimetres,
-  price: z
-    .string()
-    .transform((text) => (text.trim() === '' ? undefined : Number(text.replace(',', '.'))))
-    .pipe(
-      z
-        .number({ error: 'Write an amount, or leave it empty.' })
-        .min(0, 'Not less than nothing.')
-        .max(1_000_000, 'At most 1 000 000.')
-        .optional(),
-    ),
-  region: z.string(),
-  history: historySchema,
-});
-type FormInput = z.input<typeof formSchema>;
-
-const toCm = (mm: number): string => String(mm / 10);
 const KIND_OPTIONS = PIECE_KINDS.map((code) => ({ code, label: KIND_TEMPLATES[code].label }));
-
-function startValues(kind: PieceKind): FormInput {
-  const { label, size } = KIND_TEMPLATES[kind];
-  return {
-    kind,
-    name: label,
-    width: toCm(size.width),
-    depth: toCm(size.depth),
-    height: toCm(size.height),
-    price: '',
-    region: '',
-    history: {},
-  };
-}
 
 /** Meet: a new piece in under a minute. Everything has a sensible start; the drawing follows the kind and size. */
 export function NewPieceScreen() {
   const dispatch = useDispatch<AppDispatch>();
   const draft = useSelector((state: RootState) => state.drafts[FORM]) as FormInput | undefined;
-  const form = useForm({ resolver: zodResolver(formSchema), defaultValues: draft ?? startValues('dresser') });
+  const gauge = useMeasures().gauge('side_mm');
+  const { currency } = useWorkshop().workshop.setup;
+  const schema = useMemo(() => makeSchema(gauge), [gauge]);
+  const form = useForm({ resolver: zodResolver(schema), defaultValues: draft ?? startValues('dresser', gauge) });
   const { control, setValue, getValues, handleSubmit, formState } = form;
   const values = useWatch({ control }) as FormInput;
 
@@ -93,7 +54,7 @@ export function NewPieceScreen() {
 
   const pickKind = (kind: PieceKind): void => {
     const before = KIND_TEMPLATES[getValues('kind')];
-    const fresh = startValues(kind);
+    const fresh = startValues(kind, gauge);
     if (getValues('name').trim() === '' || getValues('name') === before.label) setValue('name', fresh.name);
     setValue('kind', kind);
     for (const side of ['width', 'depth', 'height'] as const) setValue(side, fresh[side], { shouldValidate: false });
@@ -139,7 +100,7 @@ export function NewPieceScreen() {
               render={({ field }) => (
                 <Field
                   label={SIDE_LABELS[side]}
-                  unit="cm"
+                  unit={gauge.unit}
                   numeric
                   value={field.value}
                   onChange={field.onChange}
@@ -173,6 +134,7 @@ export function NewPieceScreen() {
         render={({ field }) => (
           <Field
             label="Asking price, if any"
+            {...(currency ? { unit: currency } : {})}
             numeric
             value={field.value}
             onChange={field.onChange}
@@ -186,34 +148,12 @@ export function NewPieceScreen() {
 
 const SIDE_LABELS = { width: 'Width', depth: 'Depth', height: 'Height' } as const;
 
-function makeDossier(
-  id: string,
-  { kind, name, width, depth, height, price, region, history }: z.output<typeof formSchema>,
-): Dossier {
-  const size_mm = { width: width * 10, depth: depth * 10, height: height * 10 };
-  const { zones } = buildTemplate(kind, size_mm);
-  return {
-    format: DOSSIER_FORMAT,
-    piece: {
-      id,
-      kind,
-      name,
-      size_mm,
-      history,
-      ...(region === '' ? {} : { region }),
-      ...(price === undefined ? {} : { asking_price: price }),
-    },
-    zones,
-    goal: startWishes(zones),
-  };
-}
-
 function Preview({ values }: { values: FormInput }) {
-  const { sayArea } = useMeasures();
+  const { sayArea, gauge } = useMeasures();
   const wide = useIsWide();
   const measure = (text: string, usual: number): number => {
-    const mm = Number(text.replace(',', '.')) * 10;
-    return Number.isFinite(mm) && mm > 0 && mm <= 10_000 ? mm : usual;
+    const mm = gauge('side_mm').read(text) ?? 0;
+    return mm > 0 && mm <= MOST_SIDE_MM ? mm : usual;
   };
   const { size } = KIND_TEMPLATES[values.kind];
   const template = buildTemplate(values.kind, {

@@ -154,8 +154,9 @@ function ZoneCard(props: ZoneCardProps) {
 
 function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneCardProps) {
   const [name, setName] = useState(zoneName(zone));
-  const [text, setText] = useState(String(zone.area_m2 ?? ''));
-  const area = Number(text.replace(',', '.'));
+  const gauge = useMeasures().gauge('area_m2');
+  const [text, setText] = useState(gauge.write(zone.area_m2));
+  const area = gauge.read(text, zone.area_m2) ?? 0;
   const wrong = { name: name.trim() === '', area: !(area > 0 && area <= 100) };
   const parts = listParts(shapes, zones, zone.id);
   const others = zones.filter(({ id }) => id !== zone.id);
@@ -197,12 +198,12 @@ function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }: ZoneC
       />
       <Field
         label={`${zoneName(zone)} area`}
-        unit="m²"
+        unit={gauge.unit}
         numeric
         value={text}
         onChange={setText}
         onBlur={keep}
-        error={wrong.area ? 'More than 0, at most 100 m².' : undefined}
+        error={wrong.area ? `More than 0, at most ${gauge.say(100)}.` : undefined}
       />
       {parts.length > 1 ? (
         <Column gap="$s">

@@ -66,9 +66,6 @@ interface Answers {
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 
-/** A plan of the shop takes long: it is told in haste first. */
-export const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop';
-
 /** Answers a request; `rough`: in haste, where that makes a difference. */
 export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[keyof Answers] {
   switch (request.kind) {

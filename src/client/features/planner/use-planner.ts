@@ -2,7 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { openLine, type Line } from '@/client/workers/line';
 import type { PlannerApi } from '@/client/workers/planner.worker';
-import { isToldInHaste, type PlannerAnswer, type PlannerRequest } from './planner-answers';
+// Types alone: what answers lies in the worker, and the first screen does without it.
+import type { PlannerAnswer, PlannerRequest } from './planner-answers';
 
 const lines = new Map<string, Line<PlannerApi>>();
 
@@ -14,6 +15,9 @@ function lineOf({ kind }: PlannerRequest): Line<PlannerApi> {
   lines.set(name, line);
   return line;
 }
+
+/** A plan of the shop takes long: it is told in haste first. */
+const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop';
 
 let askers = 0;
 

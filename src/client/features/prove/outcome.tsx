@@ -1,11 +1,15 @@
 import { useState } from 'react';
 import { Body, Button, Choices, Column, Disclosure, Row, Small } from '@/client/ui';
-import { makeId } from '@/client/store';
+import { sayDate } from '@/client/features/shop-plan';
+import { makeId, useNow } from '@/client/store';
 import { nameZone, zoneName, type Dossier, type Outcome } from '@/core/dossier';
+
+const DAY_MS = 86_400_000;
 
 /** How the piece fared in use: what came back teaches more than a patch. */
 export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onRecord: (outcome: Outcome) => void }) {
   const [zone, setZone] = useState('');
+  const now = useNow(DAY_MS);
   const outcomes = dossier.outcomes ?? [];
   const record = (outcome: Pick<Outcome, 'outcome' | 'mode'>): void =>
     onRecord({ id: makeId(), at: new Date().toISOString(), ...outcome, ...(zone === '' ? {} : { zone }) });
@@ -26,7 +30,7 @@ export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onReco
           {outcomes.map((outcome) => (
             <Small
               key={outcome.id}
-            >{`${outcome.at?.slice(0, 10) ?? ''} ${outcome.zone ? nameZone(dossier, outcome.zone) : 'Whole piece'}: ${sayOutcome(outcome)}`}</Small>
+            >{`${outcome.at ? sayDate(outcome.at, now) : ''} ${outcome.zone ? nameZone(dossier, outcome.zone) : 'Whole piece'}: ${sayOutcome(outcome)}`}</Small>
           ))}
           <Choices
             label="Which part"

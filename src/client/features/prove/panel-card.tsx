@@ -21,6 +21,7 @@ import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
 import { listStrips } from '@/words';
+import { OWN_LOCALE } from '@/client/locale';
 
 interface PanelCardProps {
   dossier: Dossier;
@@ -138,7 +139,7 @@ function Due({ reading, onPhotograph }: { reading: DueReading; onPhotograph: (mo
 }
 
 const sayDate = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
+  new Date(iso).toLocaleString(OWN_LOCALE, {
     weekday: 'short',
     day: 'numeric',
     month: 'short',

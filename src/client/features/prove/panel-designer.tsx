@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { usePlanner } from '@/client/features/planner';
-import { makeId, useWithShop } from '@/client/store';
+import { makeId, useWithShop, useMeasures } from '@/client/store';
 import {
   Body,
   Button,
@@ -59,8 +59,9 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
   const [withControl, setWithControl] = useState(proposal.control !== null);
   const [replicates, setReplicates] = useState(proposal.replicates);
   const [kinds, setKinds] = useState<readonly TestKind[]>(proposal.kinds);
-  const [width, setWidth] = useState('300');
-  const [height, setHeight] = useState('200');
+  const gauge = useMeasures().gauge('length_mm');
+  const [width, setWidth] = useState(gauge.write(300));
+  const [height, setHeight] = useState(gauge.write(200));
   const [seed, setSeed] = useState(1);
   const [prep, setPrep] = useState<PrepCode>(proposal.treatments[0]?.prep ?? 'scuff_150');
   const [primer, setPrimer] = useState<PrimerCode | 'none'>(proposal.treatments[0]?.primer ?? 'none');
@@ -70,8 +71,8 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
     treatments,
     control: withControl ? proposal.control : null,
     replicates,
-    width_mm: readMm(width),
-    height_mm: readMm(height),
+    width_mm: limitMm(gauge.read(width)),
+    height_mm: limitMm(gauge.read(height)),
     kinds,
     seed,
   });
@@ -91,12 +92,12 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
         </>
       ) : (
         <Small role="alert" color="$stop">
-          {sayProblem(design)}
+          {sayProblem(design, gauge.say)}
         </Small>
       )}
       <Row gap="$m">
-        <Field label="Width" unit="mm" numeric value={width} onChange={setWidth} />
-        <Field label="Height" unit="mm" numeric value={height} onChange={setHeight} />
+        <Field label="Width" unit={gauge.unit} numeric value={width} onChange={setWidth} />
+        <Field label="Height" unit={gauge.unit} numeric value={height} onChange={setHeight} />
       </Row>
       <Disclosure label="Change the strips">
         {() => (
@@ -187,15 +188,15 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
   );
 }
 
-const readMm = (text: string): number => {
-  const value = Number(text.replace(',', '.'));
-  return Number.isFinite(value) ? Math.max(0, Math.min(10_000, value)) : 0;
-};
+const limitMm = (mm = 0): number => Math.max(0, Math.min(10_000, mm));
 
-function sayProblem({ problem, leastWidthMm, leastHeightMm }: Exclude<PanelDesign, { ok: true }>): string {
+function sayProblem(
+  { problem, leastWidthMm, leastHeightMm }: Exclude<PanelDesign, { ok: true }>,
+  say: (mm: number) => string,
+): string {
   if (problem === 'nothing_to_test') return 'Add a treatment.';
   if (problem === 'too_many') return 'At most 12 treatments on one panel. Leave some out.';
-  return `Too small: these strips need ${leastWidthMm} × ${leastHeightMm} mm. Leave out a treatment, paint fewer of each, or find a larger face.`;
+  return `Too small: these strips need ${say(leastWidthMm)} × ${say(leastHeightMm)}. Leave out a treatment, paint fewer of each, or find a larger face.`;
 }
 
 const addNew = (list: readonly Treatment[], more: readonly Treatment[]): Treatment[] => [

@@ -37,7 +37,13 @@ export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }
               onPick={field.onChange}
             />
           ) : (
-            <Field label="Double rubs until colour comes off" numeric value={field.value} onChange={field.onChange} />
+            <Field
+              label="Double rubs until colour comes off"
+              numeric
+              step={5}
+              value={field.value}
+              onChange={field.onChange}
+            />
           )
         }
       />

@@ -96,6 +96,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
                 label="Age of the patch"
                 unit="hours"
                 numeric
+                step={1}
                 value={field.value}
                 onChange={field.onChange}
                 error={fieldState.error?.message}

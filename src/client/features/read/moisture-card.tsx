@@ -1,26 +1,32 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
-import { useLazyGetInstrumentsQuery } from '@/client/store';
+import { useLazyGetInstrumentsQuery, useMeasures } from '@/client/store';
 import { Button, Column, Field, Heading, Row, Small } from '@/client/ui';
 import { computeEquilibriumMoisturePct, LABEL_CLIMATE } from '@/core/climate';
 import { NUMBER_CHECKS } from '@/core/knowledge';
+import { readNumber } from '@/core/shared';
 
 const METER = NUMBER_CHECKS.moisture_meter!;
-const toNumber = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+/** What a room may have where wood is measured in it, °C. */
+const ROOM_C = { least: -20, most: 50 } as const;
 
 /** The moisture meter: its reading, and the room it is judged by. */
 export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead: (value: number) => void }) {
+  const gauge = useMeasures().gauge('temperature_c');
   const room = dossier.climate ?? LABEL_CLIMATE;
   const [text, setText] = useState({
     value: '',
-    temperature: String(room.temperature_c),
+    temperature: gauge.write(room.temperature_c),
     humidity: String(room.humidity_pct),
   });
   const [tried, setTried] = useState(false);
-  const [value, temperature, humidity] = [toNumber(text.value), toNumber(text.temperature), toNumber(text.humidity)];
+  const value = readNumber(text.value) ?? NaN;
+  const temperature = gauge.read(text.temperature, room.temperature_c) ?? NaN;
+  const humidity = readNumber(text.humidity) ?? NaN;
   const wrong = {
     value: value >= METER.min && value <= METER.max ? undefined : `A number from ${METER.min} to ${METER.max}.`,
-    temperature: temperature >= -20 && temperature <= 50 ? undefined : 'From −20 to 50 °C.',
+    temperature:
+      temperature >= ROOM_C.least && temperature <= ROOM_C.most ? undefined : gauge.sayRange(ROOM_C.least, ROOM_C.most),
     humidity: humidity >= 1 && humidity <= 99 ? undefined : 'From 1 to 99 %.',
   };
   const settles = wrong.temperature || wrong.humidity ? null : computeEquilibriumMoisturePct(temperature, humidity);
@@ -29,7 +35,11 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
     const { data } = await ask();
     if (!data) return;
     const { temperature_c, humidity_pct } = data.air;
-    setText({ value: String(data.moisture_pct), temperature: String(temperature_c), humidity: String(humidity_pct) });
+    setText({
+      value: String(data.moisture_pct),
+      temperature: gauge.write(temperature_c),
+      humidity: String(humidity_pct),
+    });
   };
   const save = (): void => {
     setTried(true);
@@ -55,6 +65,9 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         label="The meter says"
         unit="%"
         numeric
+        step={1}
+        least={METER.min}
+        most={METER.max}
         value={text.value}
         onChange={(typed) => setText({ ...text, value: typed })}
         error={tried ? wrong.value : undefined}
@@ -62,7 +75,7 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
       <Row gap="$m">
         <Field
           label="Air"
-          unit="°C"
+          unit={gauge.unit}
           numeric
           value={text.temperature}
           onChange={(typed) => setText({ ...text, temperature: typed })}

@@ -30,7 +30,7 @@ describe('a tin as typed', () => {
   });
 
   it.each([
-    ['volume_ml', '-5', /millilitres/],
+    ['volume_ml', '-5', /0 or more/],
     ['solids_pct', '140', /percentage/],
     ['recoat_h', 'soon', /Hours/],
     ['opened_on', '23.11.2026', /year-month-day/],

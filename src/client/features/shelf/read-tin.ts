@@ -1,27 +1,37 @@
+import type { Gauge } from '@/client/store';
 import { shelfItemSchema, type ShelfItem } from '@/core/dossier';
+import { readNumber } from '@/core/shared';
 
 const NUMBERS = {
-  volume_ml: 'A number of millilitres, 0 or more.',
-  size_ml: 'A number of millilitres above 0.',
+  volume_ml: 'How much is left, 0 or more.',
+  size_ml: 'How much a full tin holds, above 0.',
   recoat_h: 'Hours, 0 to 1000.',
-  coverage_m2_l: 'Square metres a litre covers, above 0 and up to 100.',
+  coverage_m2_l: 'What it covers, above 0 and no more than a film can be.',
   solids_pct: 'A percentage, 0 to 100.',
   cure_days: 'Days, 0 to 365.',
   price: 'A sum of money, 0 or more.',
 } as const;
 type NumberField = keyof typeof NUMBERS;
+/** How the fields of quantities are read in the owner's units. */
+export type TinGauges = Partial<Record<keyof TinTexts, Pick<Gauge, 'read' | 'unit'>>>;
 export type TinTexts = Record<NumberField | 'name' | 'opened_on', string>;
 
 /** The tin as typed, and what is wrong with it, field by field. An empty field takes the class's value again. */
 export function readTin(
   tin: ShelfItem,
   texts: TinTexts,
+  gauges: TinGauges = {},
 ): { tin: ShelfItem; errors: Partial<Record<keyof TinTexts, string>> } {
   const errors: Partial<Record<keyof TinTexts, string>> = {};
   const next: Record<string, unknown> = { ...tin };
   for (const [field, text] of Object.entries(texts) as [keyof TinTexts, string][]) {
     const typed = text.trim();
-    const value = field === 'name' || field === 'opened_on' ? typed : Number(typed.replace(',', '.'));
+    const stored = tin[field];
+    const read = gauges[field]?.read ?? readNumber;
+    const value =
+      field === 'name' || field === 'opened_on'
+        ? typed
+        : (read(typed, typeof stored === 'number' ? stored : undefined) ?? NaN);
     if (typed === '') {
       delete next[field];
       continue;

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
-import { makeId, useMeasures, useShelf, useShelfChange } from '@/client/store';
+import { makeId, useMeasures, useShelf, useShelfChange, useNow } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Row, Small, StateMark, Strong, Sheet } from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
 import { TinForm } from './tin-form';
 import { UnitChoices } from './unit-choices';
+import { sayDate } from '@/client/features/shop-plan';
 
 /** The owner's tins: what a plan takes first. */
 export function ShelfScreen() {
@@ -95,6 +96,8 @@ function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number
   );
 }
 
+const DAY_MS = 86_400_000;
+
 interface TinProps {
   tin: ShelfItem;
   onSet: (tin: ShelfItem) => void;
@@ -102,7 +105,8 @@ interface TinProps {
 }
 
 function Tin({ tin, onSet, onRemove }: TinProps) {
-  const { sayVolume, sayMoney } = useMeasures();
+  const { sayVolume, sayMoney, gauge } = useMeasures();
+  const now = useNow(DAY_MS);
   const code = tin.class as ProductClass;
   const level = levelOf(tin);
   const name = tin.name ?? labelProduct(code);
@@ -110,9 +114,9 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
   const facts = [
     tin.name ? labelProduct(code) : '',
     known ? `recoat ${tin.recoat_h ?? known.recoatH} h${tin.recoat_h === undefined ? ' (class)' : ''}` : '',
-    tin.coverage_m2_l ? `${tin.coverage_m2_l} m²/L` : '',
+    tin.coverage_m2_l ? gauge('coverage_m2_l').say(tin.coverage_m2_l) : '',
     tin.price === undefined ? '' : sayMoney(tin.price),
-    tin.opened_on ? `opened ${tin.opened_on}` : '',
+    tin.opened_on ? `opened ${sayDate(tin.opened_on, now)}` : '',
   ].filter(Boolean);
   return (
     <Card role="listitem">

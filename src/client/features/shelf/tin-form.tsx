@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Button, Choices, Column, Field, MomentField, Row, Strong } from '@/client/ui';
 import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
+import { useMeasures, useWorkshop, type Gauge } from '@/client/store';
+import type { Quantity } from '@/core/shared';
 import { readTin, type TinTexts } from './read-tin';
 
 const THINNERS = [
@@ -10,12 +12,12 @@ const THINNERS = [
   { code: 'none', label: 'Never thin' },
 ] as const;
 
-const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string }[] = [
+const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string; quantity?: Quantity }[] = [
   { name: 'name', label: 'Your name for it' },
-  { name: 'volume_ml', label: 'Left', unit: 'ml' },
-  { name: 'size_ml', label: 'Full tin', unit: 'ml' },
+  { name: 'volume_ml', label: 'Left', quantity: 'volume_ml' },
+  { name: 'size_ml', label: 'Full tin', quantity: 'volume_ml' },
   { name: 'recoat_h', label: 'Recoat after', unit: 'h' },
-  { name: 'coverage_m2_l', label: 'Covers', unit: 'm²/L' },
+  { name: 'coverage_m2_l', label: 'Covers', quantity: 'coverage_m2_l' },
   { name: 'solids_pct', label: 'Solids by volume', unit: '%' },
   { name: 'cure_days', label: 'Hard after', unit: 'days' },
   { name: 'price', label: 'Paid' },
@@ -29,30 +31,35 @@ interface TinFormProps {
 
 /** What the label says, as far as the owner cares to type it. */
 export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
+  const { gauge } = useMeasures();
+  const { currency } = useWorkshop().workshop.setup;
   const shown = withLevel(tin);
+  const gauges: Partial<Record<keyof TinTexts, Gauge>> = Object.fromEntries(
+    FIELDS.flatMap(({ name, quantity }) => (quantity ? [[name, gauge(quantity)]] : [])),
+  );
   const [texts, setTexts] = useState<TinTexts>(
     () =>
       Object.fromEntries(
         [...FIELDS.map(({ name }) => name), 'opened_on' as const].map((name) => [
           name,
-          shown[name] === undefined ? '' : String(shown[name]),
+          gauges[name]?.write(shown[name] as number | undefined) ?? String(shown[name] ?? ''),
         ]),
       ) as TinTexts,
   );
   const [thinner, setThinner] = useState(tin.thinner);
-  const { tin: read, errors } = readTin({ ...shown, ...(thinner ? { thinner } : {}) }, texts);
+  const { tin: read, errors } = readTin({ ...shown, ...(thinner ? { thinner } : {}) }, texts, gauges);
   // A level that was not typed anew is no measurement: what was drawn since the last one goes on counting.
   const next =
     read.volume_ml === shown.volume_ml && tin.volume_ml !== undefined ? { ...read, volume_ml: tin.volume_ml } : read;
   const right = Object.keys(errors).length === 0 && shelfItemSchema.safeParse(next).success;
   return (
     <Column gap="$m">
-      {FIELDS.map(({ name, label, unit }) => (
+      {FIELDS.map(({ name, label, unit = gauges[name]?.unit ?? (name === 'price' ? currency : undefined) }) => (
         <Field
           key={name}
           label={label}
           {...(unit ? { unit } : {})}
-          numeric={unit !== undefined || name === 'price'}
+          numeric={name !== 'name'}
           value={texts[name]}
           onChange={(text) => setTexts({ ...texts, [name]: text })}
           error={errors[name]}

@@ -1,10 +1,20 @@
+import { useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { currencySet, unitsPicked, type AppDispatch, type RootState } from '@/client/store';
-import { Choices, Column, Disclosure, Field, Strong } from '@/client/ui';
+import { OWN_LOCALE } from '@/client/locale';
+import { unitsPicked, useWorkshop, useWorkshopChange, type AppDispatch, type RootState } from '@/client/store';
+import { Choices, Column, Disclosure, SelectField, Strong } from '@/client/ui';
 
-/** Measures and money as the owner writes them. */
+/** Every currency the browser knows, by its name. */
+function listCurrencies(): { code: string; label: string }[] {
+  const names = new Intl.DisplayNames(OWN_LOCALE, { type: 'currency' });
+  return Intl.supportedValuesOf('currency')
+    .map((code) => ({ code, label: `${names.of(code) ?? code} (${code})` }))
+    .sort((a, b) => a.label.localeCompare(b.label));
+}
+
+/** Measures as the owner writes them, and the money of the shop. */
 export function UnitChoices() {
-  const { units, currency } = useSelector((state: RootState) => state.settings);
+  const units = useSelector((state: RootState) => state.settings.units);
   const dispatch = useDispatch<AppDispatch>();
   return (
     <Disclosure label="Measures and money">
@@ -20,9 +30,22 @@ export function UnitChoices() {
             value={units}
             onPick={(picked) => dispatch(unitsPicked(picked))}
           />
-          <Field label="Sign of your currency" value={currency} onChange={(text) => dispatch(currencySet(text))} />
+          <Currency />
         </Column>
       )}
     </Disclosure>
+  );
+}
+
+function Currency() {
+  const { workshop } = useWorkshop();
+  const change = useWorkshopChange();
+  const options = useMemo(() => [{ code: '', label: 'None: sums stand alone' }, ...listCurrencies()], []);
+  const pick = (code: string): void => {
+    const { currency: _old, ...setup } = workshop.setup;
+    change({ type: 'setup_set', setup: code === '' ? setup : { ...setup, currency: code } });
+  };
+  return (
+    <SelectField label="Currency of the shop" value={workshop.setup.currency ?? ''} options={options} onPick={pick} />
   );
 }

@@ -1,6 +1,6 @@
 import { makeTimes, saySpan, sayUntil } from './times';
 
-const { clock, moment, day } = makeTimes('Europe/Lisbon');
+const { clock, moment, day } = makeTimes('Europe/Lisbon', 'en-GB');
 
 describe('times on the shop’s wall', () => {
   it('are told in the zone of the shop', () => {
@@ -16,6 +16,11 @@ describe('times on the shop’s wall', () => {
     // Clocks go forward on 29 March 2026 in Portugal: 00:30 UTC is still winter time, 01:30 UTC is 02:30.
     expect(moment('2026-03-29T01:30:00.000Z', '2026-03-29T00:30:00.000Z')).toBe('today 02:30');
     expect(moment('2026-11-28T09:00:00.000Z', '2026-11-26T18:00:00.000Z')).toBe('Sat 28 Nov, 09:00');
+  });
+
+  it('follow the clock and the order of the owner', () => {
+    const { moment: own } = makeTimes('Europe/Lisbon', 'en-US');
+    expect(own('2026-11-28T09:00:00.000Z', '2026-11-26T18:00:00.000Z')).toMatch(/^Sat Nov 28, 9:00\sAM$/);
   });
 
   it.each([

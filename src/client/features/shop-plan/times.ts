@@ -1,6 +1,8 @@
+import { OWN_LOCALE } from '@/client/locale';
+
 /** Instants in the words of the shop's wall clock. */
 export interface Times {
-  /** "18:40". */
+  /** "18:40", or "6:40 pm" where the owner counts so. */
   clock: (at: string) => string;
   /** "today 18:40", "tomorrow 9:05", "Sat 28 Nov, 09:00". */
   moment: (at: string, now: string) => string;
@@ -10,12 +12,12 @@ export interface Times {
   shortDay: (at: string) => string;
 }
 
-export function makeTimes(timeZone: string): Times {
+export function makeTimes(timeZone: string, locale: string = OWN_LOCALE): Times {
   const format = (options: Intl.DateTimeFormatOptions): ((at: string) => string) => {
-    const formatter = new Intl.DateTimeFormat('en-GB', { timeZone, ...options });
+    const formatter = new Intl.DateTimeFormat(locale, { timeZone, ...options });
     return (at) => formatter.format(new Date(at));
   };
-  const clock = format({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const clock = format({ timeStyle: 'short' });
   const day = format({ weekday: 'short', day: 'numeric', month: 'short' });
   const shortDay = format({ weekday: 'short', day: 'numeric' });
   const date = format({ year: 'numeric', month: '2-digit', day: '2-digit' });
@@ -34,16 +36,16 @@ export function makeTimes(timeZone: string): Times {
   };
 }
 
-const CALENDAR = new Intl.DateTimeFormat('en-GB', {
+const CALENDAR = new Intl.DateTimeFormat(OWN_LOCALE, {
   timeZone: 'UTC',
   weekday: 'short',
   day: 'numeric',
   month: 'short',
 });
 
-/** A calendar day, whatever the zone: "2026-11-28" → "Sat 28 Nov", with its year where that is another than `now`'s. */
+/** A calendar day, or that of an instant in UTC, whatever the zone: "2026-11-28" → "Sat 28 Nov", with its year where that is another than `now`'s. */
 export function sayDate(day: string, now: string): string {
-  const words = CALENDAR.format(new Date(`${day}T12:00:00Z`)).replace(',', '');
+  const words = CALENDAR.format(new Date(`${day.slice(0, 10)}T12:00:00Z`)).replace(',', '');
   return day.slice(0, 4) === now.slice(0, 4) ? words : `${words} ${day.slice(0, 4)}`;
 }
 

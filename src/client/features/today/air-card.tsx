@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import type { Times } from '@/client/features/shop-plan';
-import { useMeasureAir } from '@/client/store';
+import { useMeasureAir, useMeasures } from '@/client/store';
 import { Button, Card, Figure, Heading, Row, Small, StateMark, type Tone } from '@/client/ui';
-import type { StopReason } from '@/core/climate';
+import { type StopReason, DEW_MARGIN_C } from '@/core/climate';
 import type { Today } from '@/core/work';
 
 const STOPS: Record<StopReason, string> = {
@@ -16,6 +16,8 @@ const STOPS: Record<StopReason, string> = {
 export function AirCard({ today, times, now }: { today: Today; times: Times; now: string }) {
   const { climate, verdict, measuredAt } = today.air;
   const { measure, measuring } = useMeasureAir();
+  const { gauge } = useMeasures();
+  const [degrees, gap] = [gauge('temperature_c'), gauge('temperature_gap_c')];
   const { tone, words } = sayVerdict(verdict);
   return (
     <Card padding="$m" gap="$s" role="region" aria-label="Air">
@@ -25,13 +27,17 @@ export function AirCard({ today, times, now }: { today: Today; times: Times; now
       </Row>
       <Row gap="$xl" flexWrap="wrap">
         <Reading
-          value={`${climate.temperature_c} °C`}
-          words={verdict.surfaceC === climate.temperature_c ? 'air and surface' : `air; surface ${verdict.surfaceC} °C`}
+          value={degrees.say(climate.temperature_c)}
+          words={
+            verdict.surfaceC === climate.temperature_c
+              ? 'air and surface'
+              : `air; surface ${degrees.say(verdict.surfaceC)}`
+          }
         />
         <Reading value={`${Math.round(climate.humidity_pct)} %`} words="humidity" />
         <Reading
-          value={`${verdict.marginC} °C`}
-          words={`above the dew point (${verdict.dewPointC} °C); 3 is the least`}
+          value={gap.say(verdict.marginC)}
+          words={`above the dew point (${degrees.say(verdict.dewPointC)}); ${gap.write(DEW_MARGIN_C)} is the least`}
         />
       </Row>
       <Small>

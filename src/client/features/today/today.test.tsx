@@ -11,6 +11,12 @@ import { makeFacts, makePiece, NOW } from '../../../../tests/properties/shop-dat
 import { DoNow } from './do-now';
 import { Drying } from './drying';
 
+// The shop's setup is the server's, and there is none here.
+jest.mock('@/client/store/use-workshop', () => ({
+  ...jest.requireActual('@/client/store/use-workshop'),
+  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [] }, loading: false }),
+}));
+
 // The planner's worker needs a browser; answers are made here.
 jest.mock('@/client/features/planner', () => ({}));
 jest.mock('expo-router', () => ({
@@ -18,7 +24,7 @@ jest.mock('expo-router', () => ({
   Link: ({ children }: { children: unknown }) => children,
 }));
 
-const times = makeTimes('Europe/Lisbon');
+const times = makeTimes('Europe/Lisbon', 'en-GB');
 const store = makeStore(async () => ({ ok: true, status: 200, json: async () => ({}) }) as Response);
 const show = (what: ReactNode): void =>
   void render(

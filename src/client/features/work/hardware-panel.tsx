@@ -12,12 +12,12 @@ import {
   Small,
   Strong,
   printSvg,
-  readNumber,
   type Tone,
 } from '@/client/ui';
 import { hardwareSchema, zoneName, type Hardware, type Zone } from '@/core/dossier';
 import { drawTemplate, judgeHardware, type HardwareVerdict } from '@/core/work';
 import { sayHardware } from '@/words';
+import { useMeasures } from '@/client/store';
 
 const HOLES = [
   { code: '2', label: 'Two holes' },
@@ -66,7 +66,8 @@ function HandleForm({
   stored: Hardware | undefined;
   onSave: (hardware: Hardware) => void;
 }) {
-  const text = (value: number | undefined): string => (value === undefined ? '' : String(value));
+  const gauge = useMeasures().gauge('length_mm');
+  const text = gauge.write;
   const [oldHoles, setOldHoles] = useState<'1' | '2'>(stored?.old.holes === 1 ? '1' : '2');
   const [newHoles, setNewHoles] = useState<'1' | '2'>(stored?.next.holes === 1 ? '1' : '2');
   const [texts, setTexts] = useState({
@@ -78,12 +79,26 @@ function HandleForm({
     high: text(stored?.front_mm?.height),
   });
   const set = (name: keyof typeof texts) => (value: string) => setTexts({ ...texts, [name]: value });
-  const values = Object.fromEntries(Object.entries(texts).map(([name, value]) => [name, readNumber(value)])) as Record<
-    keyof typeof texts,
-    number | undefined
-  >;
+  const before: Record<keyof typeof texts, number | undefined> = {
+    old: stored?.old.spacing_mm,
+    next: stored?.next.spacing_mm,
+    plate: stored?.next.plate_mm?.length,
+    plateHigh: stored?.next.plate_mm?.height,
+    wide: stored?.front_mm?.width,
+    high: stored?.front_mm?.height,
+  };
+  const values = {
+    old: gauge.read(texts.old, before.old),
+    next: gauge.read(texts.next, before.next),
+    plate: gauge.read(texts.plate, before.plate),
+    plateHigh: gauge.read(texts.plateHigh, before.plateHigh),
+    wide: gauge.read(texts.wide, before.wide),
+    high: gauge.read(texts.high, before.high),
+  };
   const error = (name: keyof typeof texts): string | undefined =>
-    texts[name] !== '' && values[name] === undefined ? 'Millimetres as a number, such as 96.' : undefined;
+    texts[name] !== '' && values[name] === undefined
+      ? `A number, in ${gauge.unit}, such as ${gauge.write(96)}.`
+      : undefined;
   const hardware = {
     zone: zone.id,
     old: { holes: Number(oldHoles), ...(oldHoles === '2' && values.old ? { spacing_mm: values.old } : {}) },
@@ -103,14 +118,21 @@ function HandleForm({
       <Strong>What is there now</Strong>
       <Choices label="Old handle" options={HOLES} value={oldHoles} onPick={setOldHoles} />
       {oldHoles === '2' ? (
-        <Field label="Old holes apart" unit="mm" numeric value={texts.old} onChange={set('old')} error={error('old')} />
+        <Field
+          label="Old holes apart"
+          unit={gauge.unit}
+          numeric
+          value={texts.old}
+          onChange={set('old')}
+          error={error('old')}
+        />
       ) : null}
       <Strong>What comes</Strong>
       <Choices label="New handle" options={HOLES} value={newHoles} onPick={setNewHoles} />
       {newHoles === '2' ? (
         <Field
           label="New holes apart"
-          unit="mm"
+          unit={gauge.unit}
           numeric
           value={texts.next}
           onChange={set('next')}
@@ -120,7 +142,7 @@ function HandleForm({
       <Row gap="$s">
         <Field
           label="Plate length"
-          unit="mm"
+          unit={gauge.unit}
           numeric
           value={texts.plate}
           onChange={set('plate')}
@@ -129,7 +151,7 @@ function HandleForm({
         />
         <Field
           label="Plate height"
-          unit="mm"
+          unit={gauge.unit}
           numeric
           value={texts.plateHigh}
           onChange={set('plateHigh')}
@@ -138,8 +160,22 @@ function HandleForm({
         />
       </Row>
       <Row gap="$s">
-        <Field label="Front width" unit="mm" numeric value={texts.wide} onChange={set('wide')} error={error('wide')} />
-        <Field label="Front height" unit="mm" numeric value={texts.high} onChange={set('high')} error={error('high')} />
+        <Field
+          label="Front width"
+          unit={gauge.unit}
+          numeric
+          value={texts.wide}
+          onChange={set('wide')}
+          error={error('wide')}
+        />
+        <Field
+          label="Front height"
+          unit={gauge.unit}
+          numeric
+          value={texts.high}
+          onChange={set('high')}
+          error={error('high')}
+        />
       </Row>
       {verdict && parsed.success ? (
         <>

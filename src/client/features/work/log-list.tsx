@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useMeasures } from '@/client/store';
-import { Button, Column, Disclosure, Field, Row, Small, Strong, readNumber, MomentField, Sheet } from '@/client/ui';
+import { Button, Column, Disclosure, Field, Row, Small, Strong, MomentField, Sheet } from '@/client/ui';
 import { correctWork, nameZone, type LogEntry } from '@/core/dossier';
 import { OPERATION_FACTS, labelProduct, type ProductClass } from '@/core/knowledge';
 import { minuteAt, instantOf } from '@/core/schedule';
 import { groupTaps } from '@/core/work';
 import type { WorkView } from './use-work';
-import { lowerFirst } from '@/core/shared';
+import { lowerFirst, readNumber } from '@/core/shared';
 
 /** What was done, newest first; every tap can be put right or taken back. */
 export function LogList({ view }: { view: WorkView }) {
@@ -32,7 +32,7 @@ const total = (entries: readonly LogEntry[], value: (entry: LogEntry) => number 
 };
 
 function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
-  const { sayVolume } = useMeasures();
+  const { sayVolume, gauge } = useMeasures();
   const { times, now, piece } = view;
   const [first] = entries as [LogEntry, ...LogEntry[]];
   const task = piece.tasks.find(({ key }) => key === first.task);
@@ -48,7 +48,9 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
     minutes === undefined ? '' : `${Math.round(minutes)} min`,
     ml === undefined ? '' : sayVolume(ml),
     first.thinned_pct ? `thinned ${first.thinned_pct} %` : '',
-    first.temperature_c === undefined ? '' : `${first.temperature_c} °C, ${first.humidity_pct ?? '?'} %`,
+    first.temperature_c === undefined
+      ? ''
+      : `${gauge('temperature_c').say(first.temperature_c)}, ${first.humidity_pct ?? '?'} %`,
     first.earlier && first.earlier.length > 0 ? `put right ${first.earlier.length}×` : '',
     first.note ?? '',
   ].filter(Boolean);
@@ -75,6 +77,7 @@ interface TapFormProps {
 
 function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const { timeZone } = view;
+  const volume = useMeasures().gauge('volume_ml');
   const [first] = entries as [LogEntry, ...LogEntry[]];
   const local = (at: string): string => {
     const parts = new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' });
@@ -83,7 +86,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const [texts, setTexts] = useState({
     at: first.at ? local(first.at) : '',
     minutes: minutes === undefined ? '' : String(Math.round(minutes)),
-    ml: ml === undefined ? '' : String(ml),
+    ml: volume.write(ml),
     thinned: first.thinned_pct === undefined ? '' : String(first.thinned_pct),
     note: first.note ?? '',
   });
@@ -92,7 +95,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const errors = {
     at: Number.isNaN(at) ? 'Say when it was.' : undefined,
     minutes: texts.minutes !== '' && readNumber(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
-    ml: texts.ml !== '' && readNumber(texts.ml) === undefined ? 'Millilitres as a number.' : undefined,
+    ml: texts.ml !== '' && volume.read(texts.ml) === undefined ? `A number, in ${volume.unit}.` : undefined,
     thinned: texts.thinned !== '' && (readNumber(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
   };
   const right = Object.values(errors).every((error) => error === undefined);
@@ -109,7 +112,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
       correctWork([entry], {
         at: when,
         ...(texts.minutes === '' ? {} : { minutes: share(readNumber(texts.minutes), entry.minutes, minutes)! }),
-        ...(texts.ml === '' ? {} : { ml: share(readNumber(texts.ml), entry.ml, ml)! }),
+        ...(texts.ml === '' ? {} : { ml: share(volume.read(texts.ml, ml), entry.ml, ml)! }),
         ...(texts.thinned === '' ? {} : { thinned_pct: readNumber(texts.thinned)! }),
         ...(texts.note === '' ? {} : { note: texts.note }),
       }),
@@ -120,8 +123,16 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   return (
     <Column gap="$m">
       <MomentField label="When" kind="datetime-local" value={texts.at} onChange={set('at')} error={errors.at} />
-      <Field label="Took" unit="min" numeric value={texts.minutes} onChange={set('minutes')} error={errors.minutes} />
-      <Field label="Used" unit="ml" numeric value={texts.ml} onChange={set('ml')} error={errors.ml} />
+      <Field
+        label="Took"
+        unit="min"
+        numeric
+        step={5}
+        value={texts.minutes}
+        onChange={set('minutes')}
+        error={errors.minutes}
+      />
+      <Field label="Used" unit={volume.unit} numeric value={texts.ml} onChange={set('ml')} error={errors.ml} />
       <Field
         label="Thinned by"
         unit="% of the paint"

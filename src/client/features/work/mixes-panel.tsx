@@ -2,23 +2,11 @@ import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { sayUntil } from '@/client/features/shop-plan';
 import { makeId, useMeasures } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Choices,
-  Column,
-  Disclosure,
-  Field,
-  Row,
-  Small,
-  StateMark,
-  Strong,
-  readNumber,
-} from '@/client/ui';
+import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
 import { mixSchema, type Mix } from '@/core/dossier';
 import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
 import type { WorkView } from './use-work';
+import { readNumber } from '@/core/shared';
 
 const KINDS = [
   { code: 'thinned', label: 'Thinned' },
@@ -67,9 +55,9 @@ interface MixCardProps {
 
 function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
   const { now, times, piece } = view;
-  const { sayVolume } = useMeasures();
-  const [text, setText] = useState(String(mix.volume_ml));
-  const volume = readNumber(text);
+  const { sayVolume, gauge } = useMeasures();
+  const [text, setText] = useState(gauge('volume_ml').write(mix.volume_ml));
+  const volume = gauge('volume_ml').read(text, mix.volume_ml);
   const climate = piece.dossier.climate?.temperature_c ?? 21;
   const ends =
     mix.mixed_at && mix.pot_life_h ? spoilsAt(mix.mixed_at, computePotLifeMin(mix.pot_life_h, climate)) : null;
@@ -97,11 +85,11 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
       ) : null}
       <Field
         label="For another volume"
-        unit="ml"
+        unit={gauge('volume_ml').unit}
         numeric
         value={text}
         onChange={setText}
-        error={volume ? undefined : 'Millilitres as a number.'}
+        error={volume ? undefined : `A number, in ${gauge('volume_ml').unit}.`}
       />
       <Row gap="$s" flexWrap="wrap">
         {volume && volume !== mix.volume_ml ? (
@@ -123,6 +111,7 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
 }
 
 const MOST_PARTS = 6;
+const START_ML = 250;
 
 function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) => void }) {
   const [kind, setKind] = useState<Mix['kind']>('thinned');
@@ -131,10 +120,11 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
     { name: 'Paint', parts: '4' },
     { name: 'Thinner', parts: '1' },
   ]);
-  const [volume, setVolume] = useState('250');
+  const { sayVolume, gauge } = useMeasures();
+  const millilitres = gauge('volume_ml');
+  const [volume, setVolume] = useState(() => millilitres.write(START_ML));
   const [potLife, setPotLife] = useState('4');
   const [code, setCode] = useState('');
-  const { sayVolume } = useMeasures();
   const pick = (next: Mix['kind']): void => {
     setKind(next);
     setRows(NAMES[next].map((own, i) => ({ name: own, parts: i === 0 ? '4' : '1' })));
@@ -144,7 +134,7 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
     kind,
     name: name || KINDS.find((own) => own.code === kind)!.label,
     parts: rows.map((row) => ({ name: row.name, parts: readNumber(row.parts) })),
-    volume_ml: readNumber(volume),
+    volume_ml: millilitres.read(volume),
     ...(kind === 'two_part' && readNumber(potLife) ? { pot_life_h: readNumber(potLife) } : {}),
     ...(kind === 'colour' && code ? { match_code: code } : {}),
   };
@@ -178,11 +168,11 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
       ) : null}
       <Field
         label="Volume"
-        unit="ml"
+        unit={millilitres.unit}
         numeric
         value={volume}
         onChange={setVolume}
-        error={readNumber(volume) ? undefined : 'Millilitres as a number.'}
+        error={millilitres.read(volume) ? undefined : `A number, in ${millilitres.unit}.`}
       />
       {kind === 'two_part' ? (
         <Field label="Pot life by its label" unit="h" numeric value={potLife} onChange={setPotLife} />
@@ -192,7 +182,7 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
         <Small>{amounts.map((part) => `${part.name} ${sayVolume(part.ml)}`).join(' + ')}</Small>
       ) : null}
       <Small>Mix enough for all coats and a tenth more: a colour that runs out is never met again.</Small>
-      {wantedMl > 0 && volume !== String(wantedMl) ? (
+      {wantedMl > 0 && volume !== millilitres.write(wantedMl) ? (
         <Button onPress={() => setVolume(String(wantedMl))}>{`For the paint to come: ${sayVolume(wantedMl)}`}</Button>
       ) : null}
       <Button disabled={!parsed.success} onPress={() => parsed.success && onMade({ ...parsed.data, id: makeId() })}>

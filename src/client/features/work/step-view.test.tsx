@@ -10,6 +10,12 @@ import { makeFacts, makePiece, NOW, plainSteps } from '../../../../tests/propert
 import { StepView } from './step-view';
 import type { WorkView } from './use-work';
 
+// The shop's setup is the server's, and there is none here.
+jest.mock('@/client/store/use-workshop', () => ({
+  ...jest.requireActual('@/client/store/use-workshop'),
+  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [] }, loading: false }),
+}));
+
 // The planner's worker, keys, the screen's lock and its frame need a browser; the walk through them is tested there.
 jest.mock('@/client/features/planner', () => ({}));
 jest.mock('@/client/ui/use-keys', () => ({ useKeys: () => undefined }));
@@ -31,7 +37,7 @@ function show(dossier: Dossier, pick: (task: Task) => boolean, tins: ShelfItem[]
     piece,
     plan: null,
     tins,
-    times: makeTimes('Europe/Lisbon'),
+    times: makeTimes('Europe/Lisbon', 'en-GB'),
     timeZone: 'Europe/Lisbon',
     now,
     log: () => '',

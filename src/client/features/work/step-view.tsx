@@ -30,7 +30,6 @@ import {
   StateMark,
   Strong,
   Title,
-  readNumber,
   useIsWide,
   useKeys,
 } from '@/client/ui';
@@ -52,7 +51,7 @@ import {
 } from '@/core/work';
 import { useWakeLock } from './use-wake-lock';
 import type { WorkView } from './use-work';
-import { lowerFirst } from '@/core/shared';
+import { lowerFirst, readNumber } from '@/core/shared';
 import { sayWhy } from '@/words';
 
 interface StepViewProps {
@@ -266,7 +265,16 @@ function Otherwise({
       <Body>{sayWhy(task.why)}</Body>
       {open ? (
         <>
-          <Field label="Took" unit="min" numeric value={minutes} onChange={setMinutes} error={wrong(minutes, 600)} />
+          <Field
+            label="Took"
+            unit="min"
+            numeric
+            step={5}
+            most={600}
+            value={minutes}
+            onChange={setMinutes}
+            error={wrong(minutes, 600)}
+          />
           {task.ml > 0 ? (
             <Field
               label="Thinned by"

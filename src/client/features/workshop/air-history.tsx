@@ -2,22 +2,10 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import Svg, { Line, Polyline, Text } from 'react-native-svg';
 import { makeTimes } from '@/client/features/shop-plan';
-import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop } from '@/client/store';
-import {
-  Button,
-  Card,
-  Column,
-  Disclosure,
-  Field,
-  Heading,
-  Row,
-  Small,
-  StateMark,
-  Strong,
-  readNumber,
-  useTones,
-} from '@/client/ui';
+import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop, useMeasures } from '@/client/store';
+import { Button, Card, Column, Disclosure, Field, Heading, Row, Small, StateMark, Strong, useTones } from '@/client/ui';
 import { airSchema, judgeAir, type Air, type Workshop } from '@/core/workshop';
+import { readNumber } from '@/core/shared';
 
 const WEEK_MS = 7 * 86_400_000;
 const LISTED = 12;
@@ -28,6 +16,7 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
   const now = useNow(60_000);
   const times = useMemo(() => makeTimes(zoneOfShop(workshop)), [workshop]);
   const { measure } = useMeasureAir();
+  const { gauge } = useMeasures();
   const record = (air: Omit<Air, 'at'>): void =>
     change({ type: 'air_recorded', air: { ...air, at: new Date().toISOString() } as Air });
   const week = workshop.air.filter(({ at }) => Date.parse(now) - Date.parse(at) <= WEEK_MS);
@@ -47,8 +36,8 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
                 .map((air) => (
                   <Row key={air.at} alignItems="center" gap="$s">
                     <Column flex={1}>
-                      <Strong>{`${air.temperature_c} °C, ${air.humidity_pct} %`}</Strong>
-                      <Small>{`${times.moment(air.at, now)}, ${judgeAir(air).marginC} °C above the dew point`}</Small>
+                      <Strong>{`${gauge('temperature_c').say(air.temperature_c)}, ${air.humidity_pct} %`}</Strong>
+                      <Small>{`${times.moment(air.at, now)}, ${gauge('temperature_gap_c').say(judgeAir(air).marginC)} above the dew point`}</Small>
                     </Column>
                     <Button
                       label={`Take back the reading of ${times.moment(air.at, now)}`}
@@ -68,10 +57,12 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
 
 function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
   const [texts, setTexts] = useState({ temperature: '', humidity: '', surface: '' });
+  const { gauge } = useMeasures();
+  const degrees = gauge('temperature_c');
   const [temperature, humidity, surface] = [
-    readNumber(texts.temperature),
+    degrees.read(texts.temperature),
     readNumber(texts.humidity),
-    readNumber(texts.surface),
+    degrees.read(texts.surface),
   ];
   const air = {
     temperature_c: temperature ?? NaN,
@@ -80,10 +71,8 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
     source: 'typed' as const,
   };
   const right = airSchema.omit({ at: true }).safeParse(air).success && (texts.surface === '' || surface !== undefined);
-  const error = (text: string, value: number | undefined, low: number, high: number): string | undefined =>
-    text !== '' && (value === undefined || value < low || value > high)
-      ? `A number from ${low} to ${high}.`
-      : undefined;
+  const error = (text: string, value: number | undefined, low: number, high: number, words: string) =>
+    text !== '' && (value === undefined || value < low || value > high) ? words : undefined;
   const set = (name: keyof typeof texts) => (text: string) => setTexts({ ...texts, [name]: text });
   const verdict = right ? judgeAir(air) : null;
   return (
@@ -91,11 +80,11 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
       <Row gap="$s">
         <Field
           label="Air"
-          unit="°C"
+          unit={degrees.unit}
           numeric
           value={texts.temperature}
           onChange={set('temperature')}
-          error={error(texts.temperature, temperature, -40, 60)}
+          error={error(texts.temperature, temperature, -40, 60, degrees.sayRange(-40, 60))}
         />
         <Field
           label="Humidity"
@@ -103,21 +92,21 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
           numeric
           value={texts.humidity}
           onChange={set('humidity')}
-          error={error(texts.humidity, humidity, 0, 100)}
+          error={error(texts.humidity, humidity, 0, 100, 'A number from 0 to 100.')}
         />
         <Field
           label="Surface"
-          unit="°C"
+          unit={degrees.unit}
           numeric
           value={texts.surface}
           onChange={set('surface')}
           placeholder="as air"
-          error={error(texts.surface, surface, -40, 60)}
+          error={error(texts.surface, surface, -40, 60, degrees.sayRange(-40, 60))}
         />
       </Row>
       {verdict ? (
         <StateMark tone={verdict.stops.waterborne ? 'stop' : verdict.slow ? 'wait' : 'go'}>
-          {`Dew point ${verdict.dewPointC} °C, surface ${verdict.marginC} °C above it`}
+          {`Dew point ${degrees.say(verdict.dewPointC)}, surface ${gauge('temperature_gap_c').say(verdict.marginC)} above it`}
         </StateMark>
       ) : null}
       <Button
@@ -138,6 +127,7 @@ const [WIDTH, HEIGHT, LEFT] = [320, 130, 30];
 /** A week of warmth, dew point and the line a surface must keep above it. */
 function AirChart({ air, now }: { air: readonly Air[]; now: string }) {
   const tones = useTones();
+  const degrees = useMeasures().gauge('temperature_c');
   const rows = air.map((own) => ({ at: Date.parse(own.at), t: own.temperature_c, limit: judgeAir(own).dewPointC + 3 }));
   const values = rows.flatMap(({ t, limit }) => [t, limit]);
   const [low, high] = [Math.floor(Math.min(...values, 8)), Math.ceil(Math.max(...values, 22))];
@@ -146,7 +136,7 @@ function AirChart({ air, now }: { air: readonly Air[]; now: string }) {
   const line = (value: (row: (typeof rows)[number]) => number): string =>
     rows.map((row) => `${x(row.at)},${y(value(row))}`).join(' ');
   const closed = rows.filter(({ t, limit }) => t < limit || t < 10).length;
-  const words = `Air of the last week, ${low} to ${high} °C: the full line is the air, the dashed one the least a surface may have. ${closed === 0 ? 'Always fit for coating.' : `${closed} of ${rows.length} readings forbid waterborne coats.`}`;
+  const words = `Air of the last week, ${degrees.write(low)} to ${degrees.say(high)}: the full line is the air, the dashed one the least a surface may have. ${closed === 0 ? 'Always fit for coating.' : `${closed} of ${rows.length} readings forbid waterborne coats.`}`;
   return (
     <Column gap="$xs">
       <View role="img" aria-label={words}>

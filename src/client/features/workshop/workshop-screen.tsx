@@ -81,6 +81,9 @@ function HoursCard({ workshop }: { workshop: Workshop }) {
       <Field
         label="People at work then"
         numeric
+        step={1}
+        least={1}
+        most={4}
         value={hands}
         onChange={setHands}
         error={enough ? undefined : 'From 1 to 4.'}
@@ -149,6 +152,8 @@ function Places({ workshop }: { workshop: Workshop }) {
       <Field
         label="Large, as for a dresser"
         numeric
+        step={1}
+        most={50}
         value={large}
         onChange={setLarge}
         error={isCount(large) ? undefined : cure}
@@ -156,6 +161,8 @@ function Places({ workshop }: { workshop: Workshop }) {
       <Field
         label="Small, as for a bedside cabinet"
         numeric
+        step={1}
+        most={50}
         value={small}
         onChange={setSmall}
         error={right || !isCount(large) ? undefined : cure}

@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { colourUsed, type AppDispatch, type RootState } from '@/client/store';
+import { Choices, Column, Field, Row, Swatch, Well } from '@/client/ui';
+import { readHex } from '@/core/colour';
+
+interface OwnColourProps {
+  colour: string;
+  onPick: (colour: string) => void;
+}
+
+/** Any other colour: from the device's own picker, as the six digits a paint shop gives, or one that was used before. */
+export function OwnColour({ colour, onPick }: OwnColourProps) {
+  const dispatch = useDispatch<AppDispatch>();
+  const recent = useSelector((state: RootState) => state.settings.recentColours);
+  const [text, setText] = useState(colour);
+  const own = readHex(text);
+  const keep = (typed: string): void => {
+    const hex = readHex(typed);
+    if (!hex || hex === readHex(colour)) return;
+    dispatch(colourUsed(hex));
+    onPick(hex);
+  };
+  return (
+    <Column gap="$s">
+      <Row gap="$s" alignItems="flex-end">
+        <Well label="Pick a colour" value={own ?? colour} onChange={setText} onPick={keep} />
+        <Field
+          label="Or another colour"
+          value={text}
+          onChange={setText}
+          onBlur={() => keep(text)}
+          error={own ? undefined : 'Six digits after a #, such as #F3EFE6.'}
+        />
+      </Row>
+      {recent.length > 0 ? (
+        <Choices
+          label="Used before"
+          options={recent.map((code) => ({ code, label: code, drawing: <Swatch colour={code} /> }))}
+          value={readHex(colour) ?? undefined}
+          onPick={keep}
+        />
+      ) : null}
+    </Column>
+  );
+}
