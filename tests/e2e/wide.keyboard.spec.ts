@@ -81,3 +81,17 @@ test('two panes stand side by side, and the first screen is small', async ({ pag
   expect(check!.x).toBeGreaterThan(verdict!.x + verdict!.width - 1);
   expect(sizes.length).toBeGreaterThan(1);
 });
+
+test('the program of the first screen stays under 380 kB', async ({ page, shop }) => {
+  const sizes: number[] = [];
+  page.on('response', (response) => {
+    // The planner's worker comes after what is shown, and is none of it.
+    if (/\.js$/.test(response.url()) && !/\/planner-/.test(response.url()))
+      sizes.push(Number(response.headers()['content-length']));
+  });
+  await page.goto(shop.url);
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  expect(sizes.length).toBeGreaterThan(2);
+  expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(380_000);
+});

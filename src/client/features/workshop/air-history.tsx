@@ -156,7 +156,7 @@ function AirChart({ air, now }: { air: readonly Air[]; now: string }) {
             ))}
           {[low, 10, high].map((mark) => (
             <Text key={mark} x={LEFT - 4} y={y(mark) + 4} fontSize={11} textAnchor="end" fill={tones.softInk}>
-              {`${mark}°`}
+              {`${degrees.write(mark)}°`}
             </Text>
           ))}
           <Polyline
