@@ -27,12 +27,7 @@ export function makeStore(fetcher?: typeof fetch) {
       [benchSlice.name]: benchSlice.reducer,
       [undoSlice.name]: undoSlice.reducer,
     },
-    middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false }).concat(
-        piecesApi.middleware,
-        makeUndoKeeper(),
-        sendAfterChange,
-      ),
+    middleware: (defaults) => defaults().concat(piecesApi.middleware, makeUndoKeeper(), sendAfterChange),
   });
   const send = makeSender(store.dispatch, store.getState, fetcher);
   let kept = store.getState();

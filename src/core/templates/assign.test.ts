@@ -1,4 +1,5 @@
-import { assignShapes, bringBack, buildTemplate, KIND_TEMPLATES, listParts, mergeZones, splitZone } from './index';
+import { assignShapes, bringBack, listParts, mergeZones, splitZone } from './assign';
+import { buildTemplate, joinInto, KIND_TEMPLATES, splitOff } from './index';
 import { PIECE_KINDS } from '../knowledge';
 
 const { shapes, zones } = buildTemplate('dresser');
@@ -28,6 +29,25 @@ describe('zones and the faces of the drawing', () => {
     const joined = mergeZones(shapes, after, 'drawer_fronts', 'bottom')!;
     expect([...joined.parts!].sort()).toEqual(fronts);
     expect(joined.area_m2).toBeCloseTo(area('drawer_fronts'), 1);
+  });
+
+  it('takes what was read of the whole along when it parts, and keeps lead known when it joins', () => {
+    const read = zones.map((zone) =>
+      zone.id === 'drawer_fronts'
+        ? { ...zone, observations: [{ id: 'o', check: 'edge_line', result: 'dark_line' }] }
+        : zone.id === 'sides'
+          ? { ...zone, observations: [{ id: 'l', check: 'lead_test', result: 'positive' }] }
+          : zone,
+    );
+    let count = 0;
+    const makeId = (): string => `n${(count += 1)}`;
+    const parted = splitOff(shapes, read, 'drawer_fronts', [fronts[0]!], { id: 'own', name: 'Own' }, makeId);
+    expect(parted.map(({ type }) => type)).toEqual(['zone_set', 'zone_set', 'observation_recorded']);
+    expect(parted[2]).toMatchObject({ zoneId: 'own', observation: { id: 'n1', check: 'edge_line' } });
+    const joined = joinInto(shapes, read, 'top', 'sides', makeId);
+    expect(joined.map(({ type }) => type)).toEqual(['observation_recorded', 'zone_removed', 'zone_set']);
+    expect(joined[0]).toMatchObject({ zoneId: 'top', observation: { check: 'lead_test', result: 'positive' } });
+    expect(splitOff(shapes, read, 'drawer_fronts', fronts, { id: 'own' }, makeId)).toEqual([]);
   });
 
   it('refuses to split off nothing or everything, or to join a zone to itself', () => {

@@ -27,7 +27,8 @@ export {
 } from './shop-plan';
 export { openMinutes } from './open-minutes';
 export { SPRAY_PLACE } from './spray-place';
-export { listTasks, READING_KEY, type Task } from './tasks';
+export { judgeStep, type StepAct } from './step-act';
+export { listTasks, type Task } from './tasks';
 export { readToday, type Today } from './today';
 export { isMeant, summarisePiece, type PieceSummary } from './summary';
 export { drawWork } from './work-section';

@@ -51,7 +51,10 @@ export interface Task {
 }
 
 /** The reading of a proof patch: not logged as work, it is over when the gate is. */
-export const READING_KEY = 'read';
+const READING_KEY = 'read';
+
+/** It is the reading of a patch, which is logged as a test and not as work. */
+export const isReadingTask = ({ key }: Pick<Task, 'key'>): boolean => key.includes(`-${READING_KEY}`);
 
 /**
  * The work of a piece as tasks, from the system that was taken and what the log says is done: one task a coat, the same

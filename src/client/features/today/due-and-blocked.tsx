@@ -1,0 +1,61 @@
+import { Link, router } from 'expo-router';
+import type { ShopAnswer } from '@/client/features/planner';
+import type { Times } from '@/client/features/shop-plan';
+import { Button, Card, Column, Heading, Notice, Small, StateMark, Strong } from '@/client/ui';
+import { sayBlock } from '@/words';
+
+/** Patches whose reading is due. */
+export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Times; now: string }) {
+  const { readings } = answer.today;
+  if (readings.length === 0) return null;
+  return (
+    <Column gap="$s">
+      <Heading>Patches to read</Heading>
+      {readings.map(({ piece, name, reading }) => (
+        <Link
+          key={`${piece}${reading.panel}${reading.dueAt}`}
+          href={`/piece/${piece}/prove`}
+          style={{ textDecorationLine: 'none' }}
+        >
+          <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
+            <Strong>{`${reading.moment.what}: ${name}`}</Strong>
+            <StateMark tone={reading.state === 'overdue' ? 'stop' : 'act'}>
+              {reading.state === 'overdue' ? `Overdue since ${times.moment(reading.dueAt, now)}` : 'Due now'}
+            </StateMark>
+            <Small>{`Strips ${reading.strips.join(', ')}`}</Small>
+          </Card>
+        </Link>
+      ))}
+    </Column>
+  );
+}
+
+const GO_TO: Record<string, string> = { read: 'Go to Read', choose: 'Choose again', prove: 'Go to Prove' };
+
+/** What holds pieces back, with the way to what settles it. */
+export function Blocked({ answer }: { answer: ShopAnswer }) {
+  const { blocked } = answer.today;
+  if (blocked.length === 0) return null;
+  return (
+    <Column gap="$s">
+      <Heading>Held back</Heading>
+      {blocked.map(({ piece, name, gate, because, goTo }) => (
+        <Notice
+          key={piece + gate}
+          tone="stop"
+          title={name}
+          action={
+            <Button
+              onPress={() => router.push(`/piece/${piece}/${goTo as 'read'}`)}
+              label={`${GO_TO[goTo] ?? ''}: ${name}`}
+            >
+              {GO_TO[goTo] ?? 'Open'}
+            </Button>
+          }
+        >
+          {sayBlock({ because })}
+        </Notice>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,79 @@
+import { View } from '@tamagui/core';
+import { useMemo } from 'react';
+import { saySpan } from '@/client/features/shop-plan';
+import { useMeasures } from '@/client/store';
+import { Body, Column, Figure, PieceDrawing, RepairGlyph, Row, Small, Strong, Title, useIsWide } from '@/client/ui';
+import { labelProduct, type ProductClass } from '@/core/knowledge';
+import { assignShapes, buildTemplate } from '@/core/templates';
+import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
+import type { WorkView } from './use-work';
+
+interface StepHeadProps {
+  view: WorkView;
+  task: Task;
+  zones: readonly string[];
+  /** Millilitres to pour; none where nothing is. */
+  pour: number | null;
+  tin: Doing['tin'];
+}
+
+/** What, where, how long, how much and with what. */
+export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
+  const { piece } = view;
+  const { sayVolume } = useMeasures();
+  return (
+    <>
+      <Column gap="$xs">
+        <Small>{task.state === 'open' ? 'This step' : task.state === 'done' ? 'Done' : 'Left out'}</Small>
+        <Row gap="$m" alignItems="center">
+          {task.repair ? <RepairGlyph code={task.repair} /> : null}
+          <Title render="h2" flex={1}>
+            {task.label}
+          </Title>
+        </Row>
+        <Body fontSize={18} lineHeight={24}>
+          {sayWhere(piece, { zones: task.openZones.length > 0 ? task.openZones : task.zones })}
+        </Body>
+      </Column>
+      <Where view={view} zones={zones} />
+      <Row gap="$xl" flexWrap="wrap">
+        <Amount value={saySpan(openMinutes(task))} words="of your hands" />
+        {pour === null ? null : (
+          <Amount value={sayVolume(pour)} words={pour > task.ml ? 'to pour, with what stays in the tray' : 'in all'} />
+        )}
+        {task.waitH > 0 ? <Amount value={saySpan(task.waitH * 60)} words="then, by itself" /> : null}
+      </Row>
+      {task.class ? (
+        <Strong>{`With: ${tin?.name ?? labelProduct(task.class as ProductClass)}${task.grit ? `, ${task.grit} paper` : ''}`}</Strong>
+      ) : (task.material ?? task.grit) ? (
+        <Strong>{`With: ${task.material ?? `${task.grit} paper`}`}</Strong>
+      ) : null}
+    </>
+  );
+}
+
+function Amount({ value, words }: { value: string; words: string }) {
+  return (
+    <Column maxWidth={170}>
+      <Figure>{value}</Figure>
+      <Small>{words}</Small>
+    </Column>
+  );
+}
+
+/** The piece with the zones of this step lit. */
+function Where({ view, zones }: { view: WorkView; zones: readonly string[] }) {
+  const { dossier } = view.piece;
+  const wide = useIsWide();
+  const shapes = useMemo(
+    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    [dossier.piece, dossier.zones],
+  );
+  const lit = new Set(shapes.filter(({ zone }) => zones.includes(zone)).map(({ part }) => part));
+  if (lit.size === 0) return null;
+  return (
+    <View alignItems="center">
+      <PieceDrawing shapes={shapes} width={wide ? 380 : 300} height={wide ? 150 : 130} pickedParts={lit} />
+    </View>
+  );
+}

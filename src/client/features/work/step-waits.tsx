@@ -1,0 +1,28 @@
+import { sayUntil } from '@/client/features/shop-plan';
+import { Notice } from '@/client/ui';
+import { lowerFirst } from '@/core/shared';
+import type { Step } from './use-step';
+import type { WorkView } from './use-work';
+
+/** What has to dry or be done first, and until when a coat may still go on. */
+export function StepWaits({ view, step }: { view: WorkView; step: Step }) {
+  const { now, times } = view;
+  const { task, wait, waiting, undone } = step;
+  return (
+    <>
+      {waiting && wait ? (
+        <Notice tone="wait" title={`Not before ${times.moment(wait.readyAt, now)}: ${sayUntil(wait.readyAt, now)}`}>
+          {`${wait.on.label} has to dry first. Dry to the touch is not ready for a coat.`}
+        </Notice>
+      ) : null}
+      {wait?.closesAt && !waiting && wait.closesAt > now ? (
+        <Notice tone="wait" title={`Until ${times.clock(wait.closesAt)} only: ${sayUntil(wait.closesAt, now)}`}>
+          After that the recoat window is closed for two days.
+        </Notice>
+      ) : null}
+      {undone.length > 0 && task.state === 'open' ? (
+        <Notice tone="wait" title={`First: ${undone.map(({ label }) => lowerFirst(label)).join(', ')}`} />
+      ) : null}
+    </>
+  );
+}
