@@ -1,7 +1,9 @@
 /*
  * `npm run bench`: a line a figure: name, value, unit, target, reference. `--json` prints a list. Times are the median
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work. Photographs
- * are 120; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
+ * are 40; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
+ * `--full` simulates on as many made-up surfaces and shops as the promises about them are made for, reads 120 photographs
+ * and runs the property tests on all of their seeds.
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
@@ -13,6 +15,8 @@ import { build, bundleTypeScript, install, loadTypeScript, root } from './lib.mj
 install();
 build();
 const asJson = process.argv.includes('--json');
+const full = process.argv.includes('--full');
+if (full) process.env.BRICOLAGE_FULL = '1';
 const { measureCore, measureReading, measureWholePieces } = loadTypeScript('scripts/bench-core.ts');
 const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
@@ -88,6 +92,16 @@ add(
 
 await measureVisits(add);
 
+if (full) {
+  const started = performance.now();
+  const { status } = spawnSync('npx', ['jest', 'tests/properties', '--maxWorkers=100%'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (status !== 0) throw new Error('a property does not hold on all of its seeds');
+  add('property tests on all of their seeds', (performance.now() - started) / 1000, 's', '', 'all hold');
+}
+
 const FAILURES_SHOWN = 12;
 const failures = [];
 await measurePhotographs();
@@ -114,7 +128,7 @@ async function readPhotographs(kind, seeds) {
 }
 
 async function measurePhotographs() {
-  const count = Number(process.env.BENCH_PHOTOGRAPHS ?? 120);
+  const count = Number(process.env.BENCH_PHOTOGRAPHS ?? (full ? 120 : 40));
   const seeds = Array.from({ length: count }, (_, i) => i);
   const large = Math.ceil(count / 25);
   const [small, huge, spoilt, strips] = [
