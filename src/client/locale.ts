@@ -7,3 +7,6 @@ export function localeOf(language: string): string {
 }
 
 export const OWN_LOCALE = localeOf(globalThis.navigator?.language ?? 'en-GB');
+
+/** The zone of the device's clock. Asking the browser takes a while the first time: it is asked once, early. */
+export const OWN_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -6,6 +6,7 @@ import { overlayWorkshop } from './overlay';
 import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
+import { OWN_ZONE } from '@/client/locale';
 
 /** Hours, places, air and pinned jobs as the owner sees them: the server's with the changes still on their way. */
 export function useWorkshop(): { workshop: Workshop; loading: boolean } {
@@ -35,5 +36,4 @@ export function useMeasureAir(): { measure: () => Promise<void>; measuring: bool
 }
 
 /** The zone the shop's clocks are read in: the owner's, or the browser's. */
-export const zoneOfShop = ({ setup }: Workshop): string =>
-  setup.time_zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+export const zoneOfShop = ({ setup }: Workshop): string => setup.time_zone ?? OWN_ZONE;

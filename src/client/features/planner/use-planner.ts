@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { startTransition, useEffect, useRef, useState } from 'react';
 import { shallowEqual } from 'react-redux';
 import { openLine, type Line } from '@/client/workers/line';
 import type { PlannerApi } from '@/client/workers/planner.worker';
@@ -56,8 +56,11 @@ export function usePlanner<R extends PlannerRequest>(
       if (!reply.ok) return reply.reason === 'broken' ? setBroken(request) : undefined;
       const { id, answer } = reply.answer;
       inHand.current = id;
-      setHeld((before) =>
-        answer ? { request, answer: answer as PlannerAnswer<R> } : before && { ...before, request },
+      // What follows from an answer may be much to draw: it is drawn in slices, between taps.
+      startTransition(() =>
+        setHeld((before) =>
+          answer ? { request, answer: answer as PlannerAnswer<R> } : before && { ...before, request },
+        ),
       );
       if (rough) await put(false);
     };

@@ -1,7 +1,7 @@
 import '@/client/ui/global.css';
 import { TamaguiProvider, Theme, View } from '@tamagui/core';
 import { router, Slot } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { Provider, useSelector } from 'react-redux';
 import { makeStore, type RootState } from '@/client/store';
@@ -10,6 +10,7 @@ import { config } from '@/client/ui/tamagui.config';
 import { ClockWatch } from './clock-watch';
 import { NavBar } from './nav-bar';
 import { UndoBar } from './undo-bar';
+import { OWN_LOCALE } from '@/client/locale';
 
 /** The outermost frame: store, theme, and the list of keys. */
 export function Shell() {
@@ -28,11 +29,14 @@ function Themed() {
   const system = useColorScheme();
   const wide = useIsWide();
   const scheme = preferred === 'system' ? (system === 'dark' ? 'dark' : 'light') : preferred;
+  // The frame stands at once; the screen in it is drawn in slices, so that no tap has to wait for all of it.
+  const [open, setOpen] = useState(false);
+  useEffect(() => startTransition(() => setOpen(true)), []);
   // The frame in the page itself stood in for this one.
   useEffect(() => document.getElementById('frame')?.remove(), []);
   useEffect(() => {
     document.documentElement.dataset.scheme = scheme;
-    document.documentElement.lang = 'en';
+    document.documentElement.lang = OWN_LOCALE;
   }, [scheme]);
   return (
     <Theme name={scheme}>
@@ -40,12 +44,12 @@ function Themed() {
         <NavBar />
         <View flex={1} minHeight={0}>
           <View flex={1} minHeight={0}>
-            <Slot />
+            {open ? <Slot /> : null}
           </View>
           <UndoBar />
         </View>
         <KeyHelp />
-        <ClockWatch />
+        {open ? <ClockWatch /> : null}
       </View>
     </Theme>
   );
