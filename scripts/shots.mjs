@@ -6,8 +6,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { build, findChromium, install, root, say } from './lib.mjs';
 
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
-const WIDE = { viewport: { width: 1280, height: 800 } };
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, locale: 'en-GB' };
+const WIDE = { viewport: { width: 1280, height: 800 }, locale: 'en-GB' };
 /** The morning the demo tells of. */
 const SATURDAY = '2026-11-28T09:12:00.000Z';
 const SHOTS = [

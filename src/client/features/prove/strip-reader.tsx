@@ -1,6 +1,5 @@
-import { launchImageLibraryAsync } from 'expo-image-picker';
 import Camera from 'lucide-react-native/icons/camera';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import {
   Body,
   Button,
@@ -17,11 +16,10 @@ import {
 } from '@/client/ui';
 import { makeId } from '@/client/store';
 import type { Panel, Test } from '@/core/dossier';
-import type { Rect } from '@/core/photo';
 import type { Moment } from '@/core/panel';
-import { joinShots, type Limits } from '@/core/proof';
+import type { Limits } from '@/core/proof';
 import { BoxPicture } from './box-picture';
-import { makePictureReader, type PictureReader, type StripsReport } from './picture-reader';
+import { useStripShots } from './use-strip-shots';
 import { describeTreatment } from '@/words';
 
 interface StripReaderProps {
@@ -33,63 +31,12 @@ interface StripReaderProps {
   onLog: (tests: (Test & { id: string })[]) => void;
 }
 
-interface Shot {
-  url: string;
-  width: number;
-  height: number;
-}
-
 /** Measures bleed on all strips of a panel from photographs with a sheet of white paper in them. */
 export function StripReader({ panel, moment, strips, limits, ageH, onLog }: StripReaderProps) {
   const tones = useTones();
-  const reader = useRef<PictureReader | null>(null);
-  const [shot, setShot] = useState<Shot | null>(null);
-  const [boxes, setBoxes] = useState<Readonly<Record<string, Rect>>>({});
   const [marking, setMarking] = useState('white');
-  const [busy, setBusy] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [reports, setReports] = useState<StripsReport[]>([]);
-  useEffect(() => () => reader.current?.close(), []);
-
-  const pick = async (): Promise<void> => {
-    const picked = await launchImageLibraryAsync({ mediaTypes: ['images'], quality: 1 });
-    const asset = picked.assets?.[0];
-    if (!asset) return;
-    reader.current?.close();
-    const own = makePictureReader();
-    reader.current = own;
-    setProblem(null);
-    setBusy('Opening the picture…');
-    const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
-    const answer = await own.open(picture);
-    if (reader.current !== own) return;
-    setBusy(null);
-    if (answer.kind === 'refused') return setProblem(answer.message);
-    const { width, height } = answer;
-    setShot({ url: URL.createObjectURL(picture), width, height });
-    // The camera is seldom held just as before, but what was marked is a good start.
-    setBoxes((before) => (Object.keys(before).length > 0 ? before : guessBoxes(width, height, strips)));
-  };
-  const measure = async (): Promise<void> => {
-    if (!reader.current || !boxes.white || !boxes.reference) return;
-    setBusy('Measuring…');
-    const answer = await reader.current.readStrips({
-      white: boxes.white,
-      reference: boxes.reference,
-      strips: strips.map((code) => ({ code, rect: boxes[code]! })),
-    });
-    setBusy(null);
-    if (answer.kind === 'refused') return setProblem(answer.message);
-    const fault = answer.report.strips.find(({ usable }) => !usable);
-    if (fault) return setProblem(fault.why);
-    setProblem(null);
-    setReports([...reports, answer.report]);
-    setShot(null);
-  };
-  const results = strips.map((code) => ({
-    code,
-    ...joinShots(reports.flatMap((report) => report.strips.filter((strip) => strip.code === code))),
-  }));
+  const shots = useStripShots(strips);
+  const { shot, boxes, busy, problem, count, results } = shots;
   const log = (): void =>
     onLog(
       results.map(({ code, ...figures }) => ({
@@ -112,8 +59,8 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
         above, in even light. Two or three pictures show how far they can be trusted.
       </Body>
       <Row gap="$s" flexWrap="wrap">
-        <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void pick()}>
-          {reports.length > 0 ? 'Another picture of the same' : 'Pick or take a picture'}
+        <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void shots.pick()}>
+          {count > 0 ? 'Another picture of the same' : 'Pick or take a picture'}
         </Button>
       </Row>
       {busy ? <Body role="status">{busy}</Body> : null}
@@ -135,18 +82,13 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             onPick={setMarking}
           />
           <Small>Draw a box over it with a finger, or move it with the arrow keys (with shift: its size).</Small>
-          <BoxPicture
-            {...shot}
-            boxes={boxes}
-            marking={marking}
-            onMark={(rect) => setBoxes({ ...boxes, [marking]: rect })}
-          />
-          <Button look="main" onPress={() => void measure()}>
+          <BoxPicture {...shot} boxes={boxes} marking={marking} onMark={(rect) => shots.mark(marking, rect)} />
+          <Button look="main" onPress={() => void shots.measure()}>
             Measure these boxes
           </Button>
         </Column>
       ) : null}
-      {reports.length > 0 && !shot ? (
+      {count > 0 && !shot ? (
         <Column gap="$m">
           {results.map(({ code, de_mean, de_worst, spread }) => {
             const passes = de_mean < limits.bleed_mean && de_worst < limits.bleed_worst;
@@ -163,9 +105,9 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             );
           })}
           <Small>
-            {reports.length === 1
+            {count === 1
               ? 'One picture. Another shows how much of this is the camera.'
-              : `${reports.length} pictures, averaged.`}
+              : `${count} pictures, averaged.`}
           </Small>
           <Button look="main" onPress={log}>
             {`Log ${strips.length === 1 ? 'this strip' : `these ${strips.length} strips`}`}
@@ -174,23 +116,4 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
       ) : null}
     </Card>
   );
-}
-
-/** Paper above, the reference at the left, the strips beside it in the order of their codes. */
-function guessBoxes(width: number, height: number, strips: readonly string[]): Record<string, Rect> {
-  const columns = strips.length + 1;
-  const place = (k: number): Rect => ({
-    x: Math.round(width * (0.08 + (0.84 / columns) * k + 0.02)),
-    y: Math.round(height * 0.4),
-    width: Math.round(width * (0.84 / columns - 0.04)),
-    height: Math.round(height * 0.44),
-  });
-  const white = { x: width * 0.12, y: height * 0.1, width: width * 0.76, height: height * 0.14 };
-  const rounded = {
-    x: Math.round(white.x),
-    y: Math.round(white.y),
-    width: Math.round(white.width),
-    height: Math.round(white.height),
-  };
-  return { white: rounded, reference: place(0), ...Object.fromEntries(strips.map((code, k) => [code, place(k + 1)])) };
 }

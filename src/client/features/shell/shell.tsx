@@ -1,8 +1,7 @@
 import '@/client/ui/global.css';
 import { TamaguiProvider, Theme, View } from '@tamagui/core';
 import { router, Slot } from 'expo-router';
-import { startTransition, useEffect, useMemo, useState } from 'react';
-import { useColorScheme } from 'react-native';
+import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Provider, useSelector } from 'react-redux';
 import { makeStore, type RootState } from '@/client/store';
 import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
@@ -24,11 +23,19 @@ export function Shell() {
   );
 }
 
+const DARK = '(prefers-color-scheme: dark)';
+const isDark = (): boolean => matchMedia(DARK).matches;
+function watchDark(tell: () => void): () => void {
+  const query = matchMedia(DARK);
+  query.addEventListener('change', tell);
+  return () => query.removeEventListener('change', tell);
+}
+
 function Themed() {
   const preferred = useSelector((state: RootState) => state.settings.scheme);
-  const system = useColorScheme();
+  const systemDark = useSyncExternalStore(watchDark, isDark);
   const wide = useIsWide();
-  const scheme = preferred === 'system' ? (system === 'dark' ? 'dark' : 'light') : preferred;
+  const scheme = preferred === 'system' ? (systemDark ? 'dark' : 'light') : preferred;
   // The frame stands at once; the screen in it is drawn in slices, so that no tap has to wait for all of it.
   const [open, setOpen] = useState(false);
   useEffect(() => startTransition(() => setOpen(true)), []);
