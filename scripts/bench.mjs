@@ -1,8 +1,8 @@
 /*
  * `npm run bench`: a line a figure: name, value, unit, target, reference. `--json` prints a list. Times are the median
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work. Photographs
- * are 40; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
- * `--full` simulates on as many made-up surfaces and shops as the promises about them are made for, reads 120 photographs
+ * are 120; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
+ * `--full` simulates on as many made-up surfaces and shops as the promises about them are made for,
  * and runs the property tests on all of their seeds.
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -128,7 +128,7 @@ async function readPhotographs(kind, seeds) {
 }
 
 async function measurePhotographs() {
-  const count = Number(process.env.BENCH_PHOTOGRAPHS ?? (full ? 120 : 40));
+  const count = Number(process.env.BENCH_PHOTOGRAPHS ?? 120);
   const seeds = Array.from({ length: count }, (_, i) => i);
   const large = Math.ceil(count / 25);
   const [small, huge, spoilt, strips] = [
