@@ -2,8 +2,8 @@
  * `npm run bench`: a line a figure: name, value, unit, target, reference. `--json` prints a list. Times are the median
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work. Photographs
  * are 120; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
- * `--full` simulates on as many made-up surfaces and shops as the promises about them are made for,
- * and runs the property tests on all of their seeds.
+ * `--full` reads as many made-up surfaces as the promises about them are made for, and runs the property tests on all of
+ * their seeds.
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
