@@ -9,3 +9,8 @@ export function useNow(everyMs: number): string {
   }, [everyMs]);
   return now;
 }
+
+const DAY_MS = 86_400_000;
+
+/** The time, told anew once a day: enough to say a day by. */
+export const useToday = (): string => useNow(DAY_MS);

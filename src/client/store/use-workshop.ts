@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { EMPTY_WORKSHOP, type Workshop, type WorkshopChange } from '@/core/workshop';
+import { EMPTY_WORKSHOP, type Setup, type Workshop, type WorkshopChange } from '@/core/workshop';
 import { changeMade } from './outbox';
 import { overlayWorkshop } from './overlay';
 import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
@@ -8,17 +8,34 @@ import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
 import { OWN_ZONE } from '@/client/locale';
 
+export interface WorkshopView {
+  workshop: Workshop;
+  loading: boolean;
+  /** The server has told it: until then what is shown is what any shop starts with, and must not be written over. */
+  known: boolean;
+}
+
 /** Hours, places, air and pinned jobs as the owner sees them: the server's with the changes still on their way. */
-export function useWorkshop(): { workshop: Workshop; loading: boolean } {
+export function useWorkshop(): WorkshopView {
   const { data, isLoading } = useGetWorkshopQuery();
   const pending = useSelector((state: RootState) => state.outbox.pending);
   const workshop = useMemo(() => overlayWorkshop(data ?? EMPTY_WORKSHOP, pending), [data, pending]);
-  return { workshop, loading: isLoading };
+  return { workshop, loading: isLoading, known: data !== undefined };
 }
 
 export function useWorkshopChange(): (change: WorkshopChange) => void {
   const dispatch = useDispatch<AppDispatch>();
   return useCallback((change) => void dispatch(changeMade({ id: makeId(), pieceId: '', change })), [dispatch]);
+}
+
+/** Changes a part of the shop's setup; the zone its clocks are read in is kept with it. */
+export function useSetup(workshop: Workshop): (part: { [K in keyof Setup]?: Setup[K] | undefined }) => void {
+  const change = useWorkshopChange();
+  return (part) => {
+    const whole = { ...workshop.setup, time_zone: zoneOfShop(workshop), ...part };
+    const setup = Object.fromEntries(Object.entries(whole).filter(([, value]) => value !== undefined)) as Setup;
+    change({ type: 'setup_set', setup });
+  };
 }
 
 /** Reads the thermo-hygrometer and records what it says. */

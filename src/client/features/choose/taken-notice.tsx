@@ -5,13 +5,11 @@ import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
 import { sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
-import { useMeasures, useNow } from '@/client/store';
+import { useMeasures, useToday } from '@/client/store';
 import { sayDate } from '@/client/features/shop-plan';
 
 /** A better system is named only when it is worth this much more, in money. */
 const WORTH_NAMING = 3;
-
-const DAY_MS = 86_400_000;
 
 const describeStack = ({ prep, primers, paint, paint_coats, topcoat }: Stack): string =>
   [prep, ...primers.map(({ code, coats }) => `${code}×${coats}`), paint, paint_coats, topcoat].join();
@@ -22,7 +20,7 @@ export const isSame = (a: Stack | undefined, b: Stack | undefined): boolean =>
 /** The system the owner took, with its date: still right, no longer allowed, or overtaken by what is known now. */
 export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan }) {
   const { chosen, earlier_choices: earlier = [] } = dossier;
-  const now = useNow(DAY_MS);
+  const now = useToday();
   const { sayMoney } = useMeasures();
   if (!chosen || !plan.taken) return null;
   const { system, broken } = plan.taken;
@@ -60,7 +58,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
 
 function Version({ choice, name }: { choice: Choice; name: (id: string) => string }) {
   const { at, figures, zones, assumes = [] } = choice;
-  const now = useNow(DAY_MS);
+  const now = useToday();
   const { sayMoney } = useMeasures();
   return (
     <Column gap="$xs">

@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import { Body, Button, Choices, Column, Disclosure, Row, Small } from '@/client/ui';
 import { sayDate } from '@/client/features/shop-plan';
-import { makeId, useNow } from '@/client/store';
+import { makeId, useToday } from '@/client/store';
 import { nameZone, zoneName, type Dossier, type Outcome } from '@/core/dossier';
-
-const DAY_MS = 86_400_000;
 
 /** How the piece fared in use: what came back teaches more than a patch. */
 export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onRecord: (outcome: Outcome) => void }) {
   const [zone, setZone] = useState('');
-  const now = useNow(DAY_MS);
+  const now = useToday();
   const outcomes = dossier.outcomes ?? [];
   const record = (outcome: Pick<Outcome, 'outcome' | 'mode'>): void =>
     onRecord({ id: makeId(), at: new Date().toISOString(), ...outcome, ...(zone === '' ? {} : { zone }) });

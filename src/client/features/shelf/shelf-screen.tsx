@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
-import { makeId, useMeasures, useShelf, useShelfChange, useNow } from '@/client/store';
+import { makeId, useMeasures, useShelf, useShelfChange, useToday } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Row, Small, StateMark, Strong, Sheet } from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
@@ -96,8 +96,6 @@ function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number
   );
 }
 
-const DAY_MS = 86_400_000;
-
 interface TinProps {
   tin: ShelfItem;
   onSet: (tin: ShelfItem) => void;
@@ -106,7 +104,7 @@ interface TinProps {
 
 function Tin({ tin, onSet, onRemove }: TinProps) {
   const { sayVolume, sayMoney, gauge } = useMeasures();
-  const now = useNow(DAY_MS);
+  const now = useToday();
   const code = tin.class as ProductClass;
   const level = levelOf(tin);
   const name = tin.name ?? labelProduct(code);

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { OWN_LOCALE } from '@/client/locale';
-import { unitsPicked, useWorkshop, useWorkshopChange, type AppDispatch, type RootState } from '@/client/store';
-import { Choices, Column, Disclosure, SelectField, Strong } from '@/client/ui';
+import { unitsPicked, useSetup, useWorkshop, type AppDispatch, type RootState } from '@/client/store';
+import { Choices, Column, Disclosure, SelectField, Small, Strong } from '@/client/ui';
 
 /** Every currency the browser knows, by its name. */
 function listCurrencies(): { code: string; label: string }[] {
@@ -38,14 +38,16 @@ export function UnitChoices() {
 }
 
 function Currency() {
-  const { workshop } = useWorkshop();
-  const change = useWorkshopChange();
+  const { workshop, known } = useWorkshop();
+  const set = useSetup(workshop);
   const options = useMemo(() => [{ code: '', label: 'None: sums stand alone' }, ...listCurrencies()], []);
-  const pick = (code: string): void => {
-    const { currency: _old, ...setup } = workshop.setup;
-    change({ type: 'setup_set', setup: code === '' ? setup : { ...setup, currency: code } });
-  };
+  if (!known) return <Small>The currency can be picked once the server answers.</Small>;
   return (
-    <SelectField label="Currency of the shop" value={workshop.setup.currency ?? ''} options={options} onPick={pick} />
+    <SelectField
+      label="Currency of the shop"
+      value={workshop.setup.currency ?? ''}
+      options={options}
+      onPick={(code) => set({ currency: code === '' ? undefined : code })}
+    />
   );
 }

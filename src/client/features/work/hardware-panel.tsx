@@ -57,6 +57,22 @@ export function HardwarePanel({ dossier, change }: PieceParts) {
   );
 }
 
+const MEASURES = ['old', 'next', 'plate', 'plateHigh', 'wide', 'high'] as const;
+type Measure = (typeof MEASURES)[number];
+
+const mapMeasures = <T,>(make: (name: Measure) => T): Record<Measure, T> =>
+  Object.fromEntries(MEASURES.map((name) => [name, make(name)])) as Record<Measure, T>;
+
+/** What is stored of a handle, by the fields it is typed in, mm. */
+const measuresOf = (stored: Hardware | undefined): Record<Measure, number | undefined> => ({
+  old: stored?.old.spacing_mm,
+  next: stored?.next.spacing_mm,
+  plate: stored?.next.plate_mm?.length,
+  plateHigh: stored?.next.plate_mm?.height,
+  wide: stored?.front_mm?.width,
+  high: stored?.front_mm?.height,
+});
+
 function HandleForm({
   zone,
   stored,
@@ -67,34 +83,12 @@ function HandleForm({
   onSave: (hardware: Hardware) => void;
 }) {
   const gauge = useMeasures().gauge('length_mm');
-  const text = gauge.write;
   const [oldHoles, setOldHoles] = useState<'1' | '2'>(stored?.old.holes === 1 ? '1' : '2');
   const [newHoles, setNewHoles] = useState<'1' | '2'>(stored?.next.holes === 1 ? '1' : '2');
-  const [texts, setTexts] = useState({
-    old: text(stored?.old.spacing_mm),
-    next: text(stored?.next.spacing_mm),
-    plate: text(stored?.next.plate_mm?.length),
-    plateHigh: text(stored?.next.plate_mm?.height),
-    wide: text(stored?.front_mm?.width),
-    high: text(stored?.front_mm?.height),
-  });
+  const before = measuresOf(stored);
+  const [texts, setTexts] = useState(() => mapMeasures((name) => gauge.write(before[name])));
   const set = (name: keyof typeof texts) => (value: string) => setTexts({ ...texts, [name]: value });
-  const before: Record<keyof typeof texts, number | undefined> = {
-    old: stored?.old.spacing_mm,
-    next: stored?.next.spacing_mm,
-    plate: stored?.next.plate_mm?.length,
-    plateHigh: stored?.next.plate_mm?.height,
-    wide: stored?.front_mm?.width,
-    high: stored?.front_mm?.height,
-  };
-  const values = {
-    old: gauge.read(texts.old, before.old),
-    next: gauge.read(texts.next, before.next),
-    plate: gauge.read(texts.plate, before.plate),
-    plateHigh: gauge.read(texts.plateHigh, before.plateHigh),
-    wide: gauge.read(texts.wide, before.wide),
-    high: gauge.read(texts.high, before.high),
-  };
+  const values = mapMeasures((name) => gauge.read(texts[name], before[name]));
   const error = (name: keyof typeof texts): string | undefined =>
     texts[name] !== '' && values[name] === undefined
       ? `A number, in ${gauge.unit}, such as ${gauge.write(96)}.`

@@ -1,21 +1,25 @@
 import { useState } from 'react';
 import { Screen, ShopHeader, TodayLink } from '@/client/features/piece-frame';
 import { useIsWide, Button, Card, Column, Field, Heading, Row, Small, Strong, MomentField } from '@/client/ui';
-import { useNow, useWorkshop, useWorkshopChange, zoneOfShop } from '@/client/store';
-import { DEFAULT_HOURS, DEFAULT_PLACES, type Setup, type Workshop } from '@/core/workshop';
+import { useSetup, useToday, useWorkshop, zoneOfShop } from '@/client/store';
+import { DEFAULT_HOURS, DEFAULT_PLACES, type Workshop } from '@/core/workshop';
 import { AirHistory } from './air-history';
 import { findHoursFault, writeHours, type Stretch } from './hours';
 import { HoursField } from './hours-field';
 import { sayDate } from '@/client/features/shop-plan';
 
-const DAY_MS = 86_400_000;
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
 /** What the schedule goes by: when hands are free, how many pieces can stand, what the air was. */
 export function WorkshopScreen() {
-  const { workshop, loading } = useWorkshop();
+  const { workshop, loading, known } = useWorkshop();
   const wide = useIsWide();
-  const parts = loading ? null : (
+  // What any shop starts with is not shown for its own: kept, it would go over what the owner has set.
+  const parts = !known ? (
+    loading ? null : (
+      <Small>The server does not answer. Hours and places can be changed once it does.</Small>
+    )
+  ) : (
     <>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <HoursCard key={JSON.stringify(workshop.setup)} workshop={workshop} />
@@ -38,12 +42,6 @@ export function WorkshopScreen() {
       )}
     </Screen>
   );
-}
-
-function useSetup(workshop: Workshop): (part: Partial<Setup>) => void {
-  const change = useWorkshopChange();
-  return (part) =>
-    change({ type: 'setup_set', setup: { ...workshop.setup, time_zone: zoneOfShop(workshop), ...part } });
 }
 
 function HoursCard({ workshop }: { workshop: Workshop }) {
@@ -101,7 +99,7 @@ function Exceptions({ workshop }: { workshop: Workshop }) {
   const [date, setDate] = useState('');
   const [hours, setHours] = useState<Stretch[]>([]);
   const valid = date !== '' && findHoursFault(hours) === null;
-  const now = useNow(DAY_MS);
+  const now = useToday();
   const add = (): void => {
     set({
       exceptions: [...exceptions.filter((own) => own.date !== date), { date, hours }].sort((a, b) =>
