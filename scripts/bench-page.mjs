@@ -6,6 +6,20 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { findChromium, root } from './lib.mjs';
 
+/** When a thing first stands in the page, ms since the visit began: told by the page, for a locator looks only now and then. */
+const watchFor = (page, selector) =>
+  page.addInitScript((wanted) => {
+    window.stoodAt = new Promise((resolve) => {
+      const look = () => {
+        if (!document.querySelector(wanted)) return;
+        watcher.disconnect();
+        requestAnimationFrame(() => resolve(performance.now()));
+      };
+      const watcher = new MutationObserver(look);
+      watcher.observe(document, { childList: true, subtree: true });
+    });
+  }, selector);
+
 const SATURDAY = '2026-11-28T09:12:00.000Z';
 const CPU_SLOWDOWN = 4;
 const NETWORKS = [
@@ -85,9 +99,9 @@ async function visit(browser, base, { kilobits, latencyMs }) {
       for (const entry of list.getEntries()) window.seen.longest = Math.max(window.seen.longest, entry.duration);
     }).observe({ type: 'longtask', buffered: true });
   });
+  await watchFor(page, 'h1');
   await page.goto(base);
-  await page.getByRole('heading', { level: 1, name: 'Today' }).waitFor();
-  const heading = await page.evaluate(() => performance.now());
+  const heading = await page.evaluate(() => window.stoodAt);
   await page
     .getByRole('region', { name: 'Do now' })
     .waitFor({ timeout: 60_000 })
@@ -130,10 +144,9 @@ async function measureManyPieces(add, browser) {
   add('list of pieces: endpoint, 99th of 100', p99, 'ms', '< 20', `${about}; median ${times[100].toPrecision(2)} ms`);
   add('list of pieces: endpoint, first look at 24 pieces', cold, 'ms', '', about);
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-  const started = performance.now();
+  await watchFor(page, '[role=listitem]');
   await page.goto(`${shop.base}/pieces`);
-  await page.getByRole('listitem').first().waitFor();
-  add('list of pieces: first card', (performance.now() - started) / 1000, 's', '< 1', about);
+  add('list of pieces: first card', (await page.evaluate(() => window.stoodAt)) / 1000, 's', '< 1', about);
   await page.close();
   shop.stop();
 }

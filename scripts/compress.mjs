@@ -23,13 +23,14 @@ function compress(file) {
 /** The scripts every visit to the first screen asks for are named in the page, so that they come with the others. */
 function nameFirstScreen(dist) {
   const scripts = readdirSync(path.join(dist, '_expo/static/js/web')).filter((name) => name.endsWith('.js'));
-  const today = scripts.filter(
+  const first = scripts.filter(
     (name) =>
-      /^_layout-/.test(name) ||
-      (/^index-/.test(name) &&
-        readFileSync(path.join(dist, '_expo/static/js/web', name), 'utf8').includes('TodayScreen')),
+      name.startsWith('index-') &&
+      /defineProperty\(\w+,"(Shell|TodayScreen)"/.test(
+        readFileSync(path.join(dist, '_expo/static/js/web', name), 'utf8'),
+      ),
   );
-  const hints = today.map((name) => `<link rel="preload" href="/_expo/static/js/web/${name}" as="script">`);
+  const hints = first.map((name) => `<link rel="preload" href="/_expo/static/js/web/${name}" as="script">`);
   const page = path.join(dist, 'index.html');
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${hints.join('')}</head>`));
 }

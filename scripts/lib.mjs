@@ -61,6 +61,7 @@ const WEB_SOURCES = [
   'app.json',
   'babel.config.js',
   'metro.config.js',
+  'package.json',
   'package-lock.json',
 ];
 

@@ -1,1 +1,3 @@
-export { Shell as default } from '@/client/features/shell';
+import { makeFrame } from '@/client/room';
+
+export default makeFrame(async () => (await import('@/client/features/shell')).Shell);

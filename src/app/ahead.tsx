@@ -1,1 +1,3 @@
-export { AheadScreen as default } from '@/client/features/ahead';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/ahead')).AheadScreen);

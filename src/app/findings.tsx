@@ -1,1 +1,3 @@
-export { FindingsScreen as default } from '@/client/features/findings';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/findings')).FindingsScreen);

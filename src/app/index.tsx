@@ -1,1 +1,3 @@
-export { TodayScreen as default } from '@/client/features/today';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/today')).TodayScreen);

@@ -1,1 +1,3 @@
-export { PiecesScreen as default } from '@/client/features/pieces';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/pieces')).PiecesScreen);

@@ -1,1 +1,3 @@
-export { ShelfScreen as default } from '@/client/features/shelf';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/shelf')).ShelfScreen);

@@ -1,1 +1,3 @@
-export { WorkshopScreen as default } from '@/client/features/workshop';
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/features/workshop')).WorkshopScreen);

@@ -1,3 +1,3 @@
 import { makeRoom } from '@/client/room';
 
-export default makeRoom('WorkScreen');
+export default makeRoom(async () => (await import('@/client/rooms')).WorkScreen);
