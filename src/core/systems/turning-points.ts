@@ -72,13 +72,14 @@ export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint
       return [{ point, zone, weight: p * Math.abs(gain) }];
     });
   });
-  return weighed
-    .sort((a, b) => b.weight - a.weight)
-    .slice(0, MOST)
-    .map(({ point, zone }) => {
-      const next = diagnoseZone(dossier, zone).nextChecks[0];
-      return next ? { ...point, check: next.check } : point;
-    });
+  const told = weighed.sort((a, b) => b.weight - a.weight).slice(0, MOST);
+  const checks = new Map(
+    [...new Set(told.map(({ zone }) => zone))].map((zone) => [zone, diagnoseZone(dossier, zone).nextChecks[0]?.check]),
+  );
+  return told.map(({ point, zone }) => {
+    const check = checks.get(zone);
+    return check ? { ...point, check } : point;
+  });
 }
 
 function findBest(ground: Ground, products: readonly Product[], aim: Aim): { label: Label; price: number } | null {
