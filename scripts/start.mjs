@@ -1,4 +1,4 @@
-/* `npm start`: your own records. `npm run demo`: the invented workshop, in a file of its own. */
+/* `npm start`: your own records. `npm run demo`: the invented workshop, in a file of its own. `-- --open`: phones come in. */
 import { spawn } from 'node:child_process';
 import { build, install, root, say } from './lib.mjs';
 
@@ -8,6 +8,7 @@ build();
 const env = demo
   ? { BRICOLAGE_DB: `${root}data/demo.sqlite`, BRICOLAGE_DEMO: `${root}demo/dossiers` }
   : { BRICOLAGE_DB: process.env.BRICOLAGE_DB ?? `${root}data/bricolage.sqlite` };
+if (process.argv.includes('--open')) env.BRICOLAGE_OPEN = '1';
 say(
   demo
     ? 'Starting with the demo workshop (data/demo.sqlite; your own records are not touched) …'

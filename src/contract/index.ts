@@ -9,3 +9,12 @@ export {
   type ApiRequest,
   type ErrorBody,
 } from './api';
+export {
+  enterSchema,
+  openingSchema,
+  passphraseSchema,
+  type AccessState,
+  type Enter,
+  type OpeningState,
+  type PairingInvitation,
+} from './access';

@@ -4,16 +4,19 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail, type Problem } from '@/core/shared';
-import type { PieceStore, ShelfStore, WorkshopStore } from './db';
+import type { PieceStore, ShelfStore, ShopStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
+import { enteredOnly, makeAccessRouter } from './http/access';
 import { makeListRouter } from './http/lists';
+import { makeOpeningRouter } from './http/opening';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
 import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
-import { ownHostOnly, sameOriginWrites, securityHeaders } from './http/security';
+import { localOnly, ownHostOnly, sameOriginOnly, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
+import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import { makeShopLists } from './shop-lists';
 
@@ -21,6 +24,9 @@ export interface AppParts {
   store: PieceStore;
   shelf: ShelfStore;
   workshop: WorkshopStore;
+  shop: ShopStore;
+  door: Door;
+  pairing: Pairing;
   photos: PhotoFiles;
   instruments: Instruments;
   /** What is wrong with the database just now; null when it answers. */
@@ -36,7 +42,8 @@ const BODY_LIMIT = '1mb';
 const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
-export function makeApp({ store, shelf, workshop, photos, instruments, health, webRoot, log, now }: AppParts): Express {
+export function makeApp(parts: AppParts): Express {
+  const { store, shelf, workshop, shop, door, pairing, photos, instruments, health, webRoot, log, now } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -46,11 +53,18 @@ export function makeApp({ store, shelf, workshop, photos, instruments, health, w
     }),
   );
   app.use(securityHeaders);
-  app.use(ownHostOnly);
-  app.use('/api', sameOriginWrites, (_request, response, next) => {
+  app.use(ownHostOnly(door.hosts));
+  // A phone fetches the authority before it trusts it: there is nothing secret in it.
+  app.get('/authority.crt', async (_request, response) => {
+    const { der } = await door.authority();
+    response.attachment('bricolage-authority.crt').type('application/x-x509-ca-cert').send(der);
+  });
+  app.use('/api', sameOriginOnly, (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
+  app.use('/api/access', makeAccessRouter({ shop, pairing, now, log }));
+  app.use('/api', enteredOnly(shop, now));
   app.use('/api', makePhotoRouter(store, photos, now));
   app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);
@@ -69,6 +83,7 @@ export function makeApp({ store, shelf, workshop, photos, instruments, health, w
     const { simulated } = instruments;
     response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
+  app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
   app.use('/api/lists', makeListRouter(makeShopLists(store)));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));

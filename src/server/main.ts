@@ -1,24 +1,30 @@
 import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
+import { explainProblem } from '@/words';
 import { makeApp } from './app';
 import {
   checkHealth,
   DatabaseFault,
   makePieceStore,
   makeShelfStore,
+  makeShopStore,
   makeWorkshopStore,
   openDatabase,
   type Db,
 } from './db';
 import { loadDemo } from './demo';
 import { makeSimulatedInstruments } from './devices';
+import { makeDoor, makePairing, isPrivate, listPrivateAddresses } from './opening';
 import { makePhotoFiles } from './photo-files';
 import { makePictureDecoder } from './picture-decoder';
+import { adoptPictures, shopFolder } from './shop-folder';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
- * are not there yet), BRICOLAGE_DEMO_NOW (the moment the demo is told for, and the server's clock from then on), LOG_LEVEL. The first line on standard output is the address.
+ * are not there yet), BRICOLAGE_DEMO_NOW (the moment the demo is told for, and the server's clock from then on), LOG_LEVEL,
+ * BRICOLAGE_OPEN (1 lets phones in), OPEN_PORT (the door for phones), BRICOLAGE_ADDRESSES (private addresses to open it on,
+ * by commas; all of this machine without it). The first line on standard output is the address.
  */
 const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
 /** The demo is told for a moment, and the server's clock goes on from there. */
@@ -41,12 +47,24 @@ if (process.env.BRICOLAGE_DEMO)
   });
 
 const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
-const photos = makePhotoFiles(path.join(path.dirname(path.resolve(file)), 'photos'), decoder);
+const folder = shopFolder(file);
+const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
+adoptPictures(file, photos, store.listPictures());
 photos.sweep(store.listPictures());
+const shop = makeShopStore(db, now());
+const door = makeDoor({
+  folder: path.join(folder, 'authority'),
+  handle: (request, response) => app(request, response),
+  addresses: () => process.env.BRICOLAGE_ADDRESSES?.split(',').filter(isPrivate) ?? listPrivateAddresses(),
+  port: Number(process.env.OPEN_PORT ?? 4174),
+});
 const app = makeApp({
   store,
   shelf,
   workshop,
+  shop,
+  door,
+  pairing: makePairing(Date.now),
   photos,
   instruments: makeSimulatedInstruments(),
   health: () => checkHealth(db),
@@ -55,6 +73,14 @@ const app = makeApp({
   now,
 });
 listen(Number(process.env.PORT ?? 4173));
+if (process.env.BRICOLAGE_OPEN === '1' || shop.isOpen()) void openDoor();
+
+/** A door that cannot be opened keeps nobody from working at the computer itself. */
+async function openDoor(): Promise<void> {
+  const opened = await door.open();
+  if (opened.ok) process.stdout.write(`For phones in the house: ${door.urls().join('  ')}\n`);
+  else process.stderr.write(`${explainProblem(opened.problem)}\n`);
+}
 
 /** A database that cannot be used is said in words, and nothing is started. */
 function openOrSay(name: string): Db {
@@ -83,6 +109,7 @@ const GRACE_MS = 1500;
 
 /** Lets open requests finish, then closes the database so that its journal is folded in. */
 function stop(server: Server): void {
+  void door.close();
   server.close(() => {
     decoder.close();
     db.close();

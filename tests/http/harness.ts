@@ -5,8 +5,17 @@ import path from 'node:path';
 import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { makeApp } from '@/server/app';
-import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase, type Db } from '@/server/db';
+import {
+  checkHealth,
+  makePieceStore,
+  makeShelfStore,
+  makeShopStore,
+  makeWorkshopStore,
+  openDatabase,
+  type Db,
+} from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
+import { makeDoor, makePairing, type Pairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
 
@@ -21,6 +30,7 @@ export interface Running {
     headers?: Record<string, string>,
   ) => Promise<{ status: number; body: any; headers: Headers }>; // eslint-disable-line @typescript-eslint/no-explicit-any
   file: string;
+  pairing: Pairing;
   stop: () => Promise<void>;
 }
 
@@ -51,10 +61,21 @@ export async function startServer(
   const decoder = makePictureDecoder(buildDecoder());
   let ticks = 0;
   const now = (): string => new Date(Date.UTC(2026, 11, 1, 0, 0, (ticks += 1))).toISOString();
+  const pairing = makePairing(Date.now);
+  // A second address of the loopback stands in for the network of the house.
+  const door = makeDoor({
+    folder: path.join(path.dirname(file), 'authority'),
+    handle: (request, response) => app(request, response),
+    addresses: () => ['127.0.0.2'],
+    port: 0,
+  });
   const app = makeApp({
     store: makePieceStore(db),
     shelf: makeShelfStore(db),
     workshop: makeWorkshopStore(db),
+    shop: makeShopStore(db, now()),
+    door,
+    pairing,
     photos: makePhotoFiles(path.join(path.dirname(file), 'photos'), decoder),
     instruments: makeSimulatedInstruments(),
     health: () => checkHealth(db),
@@ -68,6 +89,7 @@ export async function startServer(
   return {
     base,
     file,
+    pairing,
     call: async (method, url, body, headers = {}) => {
       const raw = typeof body === 'string' ? body : JSON.stringify(body);
       const response = await fetch(base + url, {
@@ -79,14 +101,17 @@ export async function startServer(
       return { status: response.status, body: text ? JSON.parse(text) : null, headers: response.headers };
     },
     stop: () =>
-      new Promise((resolve) => {
-        decoder.close();
-        server.closeAllConnections();
-        server.close(() => {
-          db.close();
-          resolve();
-        });
-      }),
+      door.close().then(
+        () =>
+          new Promise((resolve) => {
+            decoder.close();
+            server.closeAllConnections();
+            server.close(() => {
+              db.close();
+              resolve();
+            });
+          }),
+      ),
   };
 }
 

@@ -6,8 +6,16 @@ import path from 'node:path';
 import pino from 'pino';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { makeApp } from '@/server/app';
-import { checkHealth, makePieceStore, makeShelfStore, makeWorkshopStore, openDatabase } from '@/server/db';
+import {
+  checkHealth,
+  makePieceStore,
+  makeShelfStore,
+  makeShopStore,
+  makeWorkshopStore,
+  openDatabase,
+} from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
+import { makeDoor, makePairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
 import { buildDecoder, MIGRATIONS } from './harness';
@@ -25,6 +33,9 @@ const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
   workshop: makeWorkshopStore(db),
+  shop: makeShopStore(db, '2026-01-01T00:00:00Z'),
+  door: makeDoor({ folder: webRoot, handle: () => undefined, addresses: () => [], port: 0 }),
+  pairing: makePairing(Date.now),
   photos: makePhotoFiles(webRoot, makePictureDecoder(buildDecoder())),
   instruments: makeSimulatedInstruments(),
   health: () => checkHealth(db),

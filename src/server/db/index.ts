@@ -3,3 +3,4 @@ export { DatabaseFault, findStorageProblem } from './database-fault';
 export { makePieceStore, type PieceStore } from './pieces';
 export { makeShelfStore, type ShelfStore } from './shelf';
 export { makeWorkshopStore, type WorkshopStore } from './workshop';
+export { LONGEST_DAYS, makeShopStore, type Session, type ShopStore } from './shop';

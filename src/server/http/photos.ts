@@ -39,7 +39,7 @@ export function makePhotoRouter(store: PieceStore, files: PhotoFiles, now: () =>
     if (!/^[0-9a-f]{64}$/.test(sha256)) return sendProblem(response, fail('photo_not_found').problem);
     response.sendFile(
       files.pathOf(sha256),
-      { headers: { 'Cache-Control': 'public, max-age=31536000, immutable' }, cacheControl: false },
+      { headers: { 'Cache-Control': 'private, max-age=31536000, immutable' }, cacheControl: false },
       (error) => {
         if (error && !response.headersSent) sendProblem(response, fail('photo_not_found').problem);
       },

@@ -1,5 +1,6 @@
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import helmet from 'helmet';
+import type { TLSSocket } from 'node:tls';
 import { fail } from '@/core/shared';
 import { sendProblem } from './problems';
 
@@ -21,28 +22,43 @@ export const securityHeaders: RequestHandler = helmet({
       frameAncestors: ["'none'"],
     },
   },
-  // The server speaks plain HTTP on this machine; a promise of HTTPS would lock the owner out.
+  // On this machine the server speaks plain HTTP, and names hold for every port: a promise of HTTPS would lock the owner out.
   strictTransportSecurity: false,
 });
 
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
-/** A foreign name pointed at this machine could read the whole shop: requests of any kind must name this machine. */
-export const ownHostOnly: RequestHandler = (request, response, next) => {
-  if (!LOOPBACK.test(request.headers.host ?? '')) return sendProblem(response, fail('foreign_origin').problem);
-  return next();
-};
+/** Requests come by the loopback in the clear, or through the door for phones, which speaks TLS alone. */
+export const isLocal = ({ socket }: Pick<Request, 'socket'>): boolean => !(socket as Partial<TLSSocket>).encrypted;
+
+/** The host a request names, without its port; `[::1]` for an address of version 6. */
+const hostOf = (header: string): string => header.replace(/:\d+$/, '');
 
 /**
- * Writes must come from our own pages: an Origin of another host is refused. Programs without a browser send no Origin
- * and are let through.
+ * A foreign name pointed at this machine could read the whole shop: requests of any kind must name this machine, by the
+ * names of the door they come through.
  */
-export const sameOriginWrites: RequestHandler = (request, response, next) => {
-  if (request.method === 'GET' || request.method === 'HEAD') return next();
-  const host = request.headers.host ?? '';
-  const { origin, 'sec-fetch-site': site } = request.headers;
-  const foreign =
-    site === 'cross-site' || site === 'same-site' || (origin !== undefined && origin !== `http://${host}`);
+export const ownHostOnly =
+  (hostsOfDoor: () => readonly string[]): RequestHandler =>
+  (request, response, next) => {
+    const named = request.headers.host ?? '';
+    const known = isLocal(request) ? LOOPBACK.test(named) : hostsOfDoor().includes(hostOf(named));
+    if (!known) return sendProblem(response, fail('foreign_origin').problem);
+    return next();
+  };
+
+/**
+ * Nothing is asked for another site: an Origin of another host is refused, whatever the method. Programs without a
+ * browser send no Origin and are let through.
+ */
+export const sameOriginOnly: RequestHandler = (request, response, next) => {
+  const { origin, host = '', 'sec-fetch-site': site } = request.headers;
+  const own = `${isLocal(request) ? 'http' : 'https'}://${host}`;
+  const foreign = site === 'cross-site' || site === 'same-site' || (origin !== undefined && origin !== own);
   if (foreign) return sendProblem(response, fail('foreign_origin').problem);
   return next();
 };
+
+/** What is of the computer itself, and of nobody who was let in. */
+export const localOnly: RequestHandler = (request, response, next) =>
+  isLocal(request) ? next() : sendProblem(response, fail('local_only').problem);

@@ -1,5 +1,6 @@
 import { BlockList } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
+import { domainToASCII } from 'node:url';
 
 /** Private ranges: RFC 1918 for IPv4, RFC 4193 for IPv6. Only in these may the door stand. */
 export const PRIVATE_RANGES = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', 'fc00::/7'] as const;
@@ -29,6 +30,6 @@ export function listPrivateAddresses(interfaces = networkInterfaces()): string[]
 
 /** The name this machine has on its own network. */
 export function localName(name = hostname()): string {
-  const [first = ''] = name.toLowerCase().split('.');
-  return `${first.replaceAll(/[^a-z0-9-]/g, '-')}.${LOCAL_DOMAIN}`;
+  const [first = ''] = domainToASCII(name).split('.');
+  return `${first === '' ? 'workshop' : first}.${LOCAL_DOMAIN}`;
 }

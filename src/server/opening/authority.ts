@@ -1,6 +1,12 @@
 import 'reflect-metadata';
 import { AsnConvert } from '@peculiar/asn1-schema';
-import { GeneralName, GeneralSubtree, GeneralSubtrees, id_ce_nameConstraints, NameConstraints } from '@peculiar/asn1-x509';
+import {
+  GeneralName,
+  GeneralSubtree,
+  GeneralSubtrees,
+  id_ce_nameConstraints,
+  NameConstraints,
+} from '@peculiar/asn1-x509';
 import {
   BasicConstraintsExtension,
   ExtendedKeyUsage,
@@ -15,7 +21,7 @@ import {
   X509Certificate,
   X509CertificateGenerator,
 } from '@peculiar/x509';
-import { createHash, webcrypto } from 'node:crypto';
+import { webcrypto, X509Certificate as NodeCertificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import path from 'node:path';
@@ -64,7 +70,7 @@ export async function openAuthority(folder: string, now: () => number = Date.now
 
   return {
     der,
-    fingerprint: createHash('sha256').update(der).digest('hex').toUpperCase().match(/../g)!.join(' '),
+    fingerprint: new NodeCertificate(der).fingerprint256.replaceAll(':', ' '),
     certify: async (hosts) => {
       const held = await holdsStill(file('leaf.pem'), root.certificate, hosts, now());
       const leaf = await readOrMake(file('leaf.pem'), file('leaf.key.pem'), () => makeLeaf(root, hosts, now()), held);

@@ -38,6 +38,15 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   body_too_large: ({ max }) => `Too much in one go: at most ${String(max)}.`,
   foreign_origin: () =>
     'This came by another name or from another site and was refused. Open Bricolage at its own address.',
+  not_entered: () => 'This device is not let in, or its pass has ended. Pair it again at the computer of the workshop.',
+  wrong_pass: () => 'That is not the code or passphrase of this workshop. A code serves once, for ten minutes.',
+  too_many_tries: ({ minutes }) =>
+    `Too many wrong tries. Wait ${String(minutes ?? 'a few')} minutes, or have the computer of the workshop show a new code then.`,
+  weak_passphrase: ({ min }) =>
+    `Too easily guessed: at least ${String(min)} letters, and not the same few over and over. Four or five words do well.`,
+  local_only: () => 'This can be changed only at the computer that Bricolage runs on.',
+  no_network: () =>
+    'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
   no_such_endpoint: () => 'There is nothing at this address.',
   too_many: ({ max }) => `There is room for ${String(max ?? 'no more')}. Take some away first, or start another piece.`,
   too_deep: ({ max }) =>

@@ -1,0 +1,82 @@
+import { create } from 'qrcode';
+import { Router } from 'express';
+import type { Logger } from 'pino';
+import { openingSchema, passphraseSchema, type OpeningState, type PairingInvitation } from '@/contract';
+import { idSchema, readWith } from '@/core/dossier';
+import { fail } from '@/core/shared';
+import type { ShopStore } from '../db';
+import { checkPassphrase, hashPassphrase, type Door, type Pairing } from '../opening';
+import { sendProblem } from './problems';
+
+interface OpeningParts {
+  shop: ShopStore;
+  door: Door;
+  pairing: Pairing;
+  now: () => string;
+  log: Logger;
+}
+
+/** The door for phones and who was let in through it: asked and changed at the computer itself alone. */
+export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningParts): Router {
+  const router = Router();
+  const tell = async (): Promise<OpeningState> => ({
+    open: door.urls().length > 0,
+    urls: door.urls(),
+    fingerprint: (await door.authority()).fingerprint,
+    passphrase: shop.passphrase() !== null,
+    devices: shop.list(now()),
+  });
+
+  router.get('/', async (_request, response) => void response.json(await tell()));
+
+  router.put('/', async (request, response) => {
+    const asked = readWith(openingSchema, request.body);
+    if (!asked.ok) return sendProblem(response, asked.problem);
+    const { open } = asked.value;
+    if (open) {
+      const opened = await door.open();
+      if (!opened.ok) return sendProblem(response, opened.problem);
+    } else await door.close();
+    shop.setOpen(open);
+    log.info({ open }, 'door for phones');
+    response.json(await tell());
+  });
+
+  /** A code for one device, and the picture of the address with it, as rows of dark and light. */
+  router.post('/code', (_request, response) => {
+    const [url] = door.urls();
+    if (url === undefined) return sendProblem(response, fail('no_network').problem);
+    const { code, until } = pairing.make();
+    // Behind the hash, the code goes to the phone's own page and into no record of addresses asked.
+    const address = `${url}/enter#${code}`;
+    const { modules } = create(address, { errorCorrectionLevel: 'M' });
+    const qr = Array.from({ length: modules.size }, (_, row) =>
+      Array.from({ length: modules.size }, (_cell, column) => (modules.get(row, column) ? '1' : '0')).join(''),
+    );
+    response.json({ code, until, url, address, qr } satisfies PairingInvitation);
+  });
+
+  router.put('/passphrase', async (request, response) => {
+    const asked = readWith(passphraseSchema, request.body);
+    if (!asked.ok) return sendProblem(response, asked.problem);
+    const fit = asked.value.passphrase === null ? null : checkPassphrase(asked.value.passphrase);
+    if (fit && !fit.ok) return sendProblem(response, fit.problem);
+    shop.setPassphrase(fit ? await hashPassphrase(fit.value) : null);
+    log.info('passphrase changed');
+    response.json(await tell());
+  });
+
+  router.delete('/devices', async (_request, response) => {
+    shop.end(null, now());
+    log.info('all passes ended');
+    response.json(await tell());
+  });
+  router.delete('/devices/:id', async (request, response) => {
+    const id = readWith(idSchema, request.params.id);
+    if (!id.ok) return sendProblem(response, id.problem);
+    shop.end(id.value, now());
+    log.info({ session: id.value }, 'pass ended');
+    response.json(await tell());
+  });
+  return router;
+}

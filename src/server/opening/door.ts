@@ -1,0 +1,102 @@
+import type { RequestListener } from 'node:http';
+import { createServer, type Server } from 'node:https';
+import type { AddressInfo } from 'node:net';
+import { fail, succeed, type Result } from '@/core/shared';
+import { openAuthority, type Authority } from './authority';
+import { localName } from './addresses';
+
+export interface Door {
+  /** Lets phones in over the network of the house; opening an open door changes nothing. */
+  open: () => Promise<Result<null>>;
+  close: () => Promise<void>;
+  /** Where phones find the shop while the door is open: the address to read out first. */
+  urls: () => string[];
+  /** The names it answers to; none while it is closed. */
+  hosts: () => readonly string[];
+  authority: () => Promise<Authority>;
+}
+
+interface DoorParts {
+  /** Where the authority and its keys lie. */
+  folder: string;
+  handle: RequestListener;
+  /** The private addresses to stand on, asked anew each time. */
+  addresses: () => string[];
+  /** The port wanted; another where it is taken. */
+  port: number;
+}
+
+/** How often addresses and the end of the certificate are looked at, ms. */
+const LOOK_EVERY_MS = 10 * 60_000;
+
+/**
+ * The door for phones: HTTPS on every private address of this machine, and on no other. When the machine gets another
+ * address, or the certificate nears its end, it is opened anew.
+ */
+export function makeDoor({ folder, handle, addresses, port }: DoorParts): Door {
+  let authority: Promise<Authority> | null = null;
+  let servers: Server[] = [];
+  let standing: { hosts: readonly string[]; chain: string; port: number } | null = null;
+  let watch: ReturnType<typeof setInterval> | null = null;
+
+  const theAuthority = (): Promise<Authority> => (authority ??= openAuthority(folder));
+  const hostsNow = (): string[] => [...addresses(), localName()];
+
+  const stopServers = async (): Promise<void> => {
+    const old = servers;
+    servers = [];
+    standing = null;
+    await Promise.all(
+      old.map(
+        (server) =>
+          new Promise<void>((resolve) => {
+            server.close(() => resolve());
+            server.closeAllConnections();
+          }),
+      ),
+    );
+  };
+
+  const open = async (): Promise<Result<null>> => {
+    const own = addresses();
+    if (own.length === 0) {
+      await stopServers();
+      return fail('no_network');
+    }
+    const hosts = hostsNow();
+    const { chain, key } = await (await theAuthority()).certify(hosts);
+    if (standing?.chain === chain) return succeed(null);
+    await stopServers();
+    let wanted = port;
+    for (const address of own) {
+      const server = createServer({ cert: chain, key, minVersion: 'TLSv1.2' }, handle);
+      servers.push(server);
+      wanted = await listen(server, address, wanted);
+    }
+    standing = { hosts: hosts.map((host) => (host.includes(':') ? `[${host}]` : host)), chain, port: wanted };
+    watch ??= setInterval(() => void open(), LOOK_EVERY_MS);
+    return succeed(null);
+  };
+
+  return {
+    open,
+    close: async () => {
+      if (watch) clearInterval(watch);
+      watch = null;
+      await stopServers();
+    },
+    urls: () => standing?.hosts.map((host) => `https://${host}:${standing!.port}`) ?? [],
+    hosts: () => standing?.hosts ?? [],
+    authority: theAuthority,
+  };
+}
+
+/** Listens where it may, and on a free port where the wanted one is taken; gives the port. */
+function listen(server: Server, address: string, port: number): Promise<number> {
+  return new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'EADDRINUSE' && port !== 0 ? resolve(listen(server, address, 0)) : reject(error),
+    );
+    server.listen(port, address, () => resolve((server.address() as AddressInfo).port));
+  });
+}
