@@ -64,7 +64,7 @@ const app = makeApp({
   workshop,
   shop,
   door,
-  pairing: makePairing(Date.now),
+  pairing: makePairing(() => Date.parse(now())),
   photos,
   instruments: makeSimulatedInstruments(),
   health: () => checkHealth(db),

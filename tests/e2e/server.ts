@@ -50,6 +50,9 @@ export const test = base.extend<Fixtures>({
     const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-e2e-'));
     const env = {
       BRICOLAGE_DB: path.join(folder, 'shop.sqlite'),
+      // A second address of the loopback stands in for the network of the house.
+      BRICOLAGE_ADDRESSES: '127.0.0.2',
+      OPEN_PORT: '0',
       ...(demo ? { BRICOLAGE_DEMO: path.resolve('demo/dossiers') } : {}),
       ...(serverClock === '' ? {} : { BRICOLAGE_DEMO_NOW: serverClock }),
     };

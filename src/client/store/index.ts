@@ -3,6 +3,7 @@ export { diagnosesOf } from './diagnoses';
 export { draftDone, draftTyped } from './drafts';
 export { refusalRead, changeMade } from './outbox';
 export {
+  piecesApi,
   useGetExperienceQuery,
   useLazyGetInstrumentsQuery,
   useListSummariesInfiniteQuery,

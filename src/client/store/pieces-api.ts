@@ -1,8 +1,15 @@
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import {
+  createApi,
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
+import { shutOut } from './access';
 
 export interface InstrumentReadings {
   simulated: boolean;
@@ -13,10 +20,19 @@ export interface InstrumentReadings {
 /** Summaries fetched at a time: a screen and a half on a phone, twice over. */
 const PAGE = 24;
 
+const ask = fetchBaseQuery({ baseUrl: '/api' });
+
+/** Asks the server, and notes when it does not know this device any more. */
+const askServer: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (asked, api, options) => {
+  const answer = await ask(asked, api, options);
+  if (answer.error?.status === 401) api.dispatch(shutOut());
+  return answer;
+};
+
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
   reducerPath: 'piecesApi',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: askServer,
   refetchOnReconnect: true,
   tagTypes: ['Summaries'],
   endpoints: (build) => ({

@@ -1,5 +1,6 @@
 import { toRequest, toShelfRequest, toWorkshopRequest, type ApiRequest, type ErrorBody } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
+import { shutOut } from './access';
 import type { AppDispatch, AppGetState } from './store';
 import { isInWork } from '@/core/work';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
@@ -32,6 +33,11 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
         if (!answer || answer.status >= 500) {
           dispatch(serverLost());
           timer = setTimeout(() => void send(), RETRY_MS);
+          return;
+        }
+        if (answer.status === 401) {
+          // The pass has ended: what waits here waits on until the device is let in again.
+          dispatch(shutOut());
           return;
         }
         if (answer.ok) {

@@ -1,5 +1,6 @@
 import { configureStore, type Middleware } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
+import { accessSlice } from './access';
 import { benchSlice } from './bench';
 import { draftsSlice } from './drafts';
 import { keep } from './keep';
@@ -26,6 +27,7 @@ export function makeStore(fetcher?: typeof fetch) {
       [settingsSlice.name]: settingsSlice.reducer,
       [benchSlice.name]: benchSlice.reducer,
       [undoSlice.name]: undoSlice.reducer,
+      [accessSlice.name]: accessSlice.reducer,
     },
     middleware: (defaults) => defaults().concat(piecesApi.middleware, makeUndoKeeper(), sendAfterChange),
   });

@@ -20,6 +20,8 @@ interface FieldProps {
   inputId?: string;
   placeholder?: string;
   /** With it a number is also set by two buttons, by so much a press, between `least` and `most`. */
+  /** Not shown while it is typed, and never offered again as what was typed before. */
+  secret?: boolean;
   step?: number;
   least?: number;
   most?: number;
@@ -38,6 +40,7 @@ export function Field({
   hideLabel,
   inputId,
   placeholder,
+  secret = false,
   step,
   least,
   most,
@@ -63,6 +66,7 @@ export function Field({
           onBlur={onBlur}
           {...(step ? { onKeyPress: stepWithArrows } : {})}
           multiline={multiline ?? false}
+          {...(secret ? { secureTextEntry: true, autoComplete: 'current-password' as const } : {})}
           placeholder={placeholder}
           placeholderTextColor={tones.softInk}
           inputMode={numeric ? 'decimal' : 'text'}

@@ -7,7 +7,12 @@ import PaintBucket from 'lucide-react-native/icons/paint-bucket';
 import { Small, useIsWide, useTones } from '@/client/ui';
 
 const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (path: string) => boolean }[] = [
-  { href: '/', label: 'Today', icon: Clock, owns: (path) => path === '/' || path === '/ahead' || path === '/workshop' },
+  {
+    href: '/',
+    label: 'Today',
+    icon: Clock,
+    owns: (path) => ['/', '/ahead', '/workshop', '/phones'].includes(path),
+  },
   {
     href: '/pieces',
     label: 'Pieces',

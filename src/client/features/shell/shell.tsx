@@ -1,8 +1,9 @@
 import '@/client/ui/global.css';
 import { TamaguiProvider, Theme, View } from '@tamagui/core';
-import { router, Slot } from 'expo-router';
+import { router, Slot, usePathname } from 'expo-router';
 import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Provider, useSelector } from 'react-redux';
+import { makeRoom } from '@/client/room';
 import { makeStore, type RootState } from '@/client/store';
 import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
 import { config } from '@/client/ui/tamagui.config';
@@ -23,6 +24,9 @@ export function Shell() {
   );
 }
 
+/** What a device without a pass is shown, whatever it opens. */
+const Enter = makeRoom(async () => (await import('@/client/features/access')).EnterScreen);
+
 const DARK = '(prefers-color-scheme: dark)';
 const isDark = (): boolean => matchMedia(DARK).matches;
 function watchDark(tell: () => void): () => void {
@@ -33,6 +37,9 @@ function watchDark(tell: () => void): () => void {
 
 function Themed() {
   const preferred = useSelector((state: RootState) => state.settings.scheme);
+  const out = useSelector((state: RootState) => state.access.out);
+  // Its own address may bring a code along.
+  const coming = usePathname() === '/enter';
   const systemDark = useSyncExternalStore(watchDark, isDark);
   const wide = useIsWide();
   const scheme = preferred === 'system' ? (systemDark ? 'dark' : 'light') : preferred;
@@ -48,15 +55,15 @@ function Themed() {
   return (
     <Theme name={scheme}>
       <View flex={1} height="100%" backgroundColor="$ground" flexDirection={wide ? 'row' : 'column-reverse'}>
-        <NavBar />
+        {out ? null : <NavBar />}
         <View flex={1} minHeight={0}>
           <View flex={1} minHeight={0}>
-            {open ? <Slot /> : null}
+            {!open ? null : out && !coming ? <Enter /> : <Slot />}
           </View>
           <UndoBar />
         </View>
         <KeyHelp />
-        {open ? <ClockWatch /> : null}
+        {open && !out ? <ClockWatch /> : null}
       </View>
     </Theme>
   );

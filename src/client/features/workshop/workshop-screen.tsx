@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { Screen, ShopHeader, TodayLink } from '@/client/features/piece-frame';
 import { useIsWide, Button, Card, Column, Field, Heading, Row, Small, Strong, MomentField } from '@/client/ui';
@@ -32,7 +33,11 @@ export function WorkshopScreen() {
     </>
   );
   return (
-    <Screen title="Hours, places, air" header={<ShopHeader title="Workshop" before={<TodayLink />} />}>
+    <Screen
+      title="Hours, places, air"
+      header={<ShopHeader title="Workshop" before={<TodayLink />} />}
+      action={<Button onPress={() => router.push('/phones')}>Phones</Button>}
+    >
       {wide ? (
         <Row gap="$xl" alignItems="flex-start">
           {parts}

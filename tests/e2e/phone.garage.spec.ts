@@ -1,0 +1,113 @@
+import readCode from 'jsqr';
+import sharp from 'sharp';
+import type { Browser, Page } from '@playwright/test';
+import { expect, expectBigTargets, expectNoSideways, test } from './server';
+
+/* A desk and a phone: two browsers, one on the loopback, the other by the door for phones. */
+
+/** A phone that has been told to trust the workshop's authority. */
+async function takePhone(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    ignoreHTTPSErrors: true,
+  });
+  return context.newPage();
+}
+
+/** What a camera reads in a picture on the screen. */
+async function readPicture(page: Page): Promise<string> {
+  const shot = await page.getByRole('img', { name: /^Picture of/ }).screenshot();
+  const { data, info } = await sharp(shot).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  return readCode(new Uint8ClampedArray(data), info.width, info.height)!.data;
+}
+
+async function openDoor(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/workshop`);
+  await page.getByRole('button', { name: 'Phones' }).click();
+  await page.getByRole('switch', { name: 'Let phones in' }).click();
+  await expect(page.getByRole('heading', { name: 'Phones in the house can come in' })).toBeVisible();
+}
+
+const addressOf = async (page: Page): Promise<string> => (await page.getByText(/^https:\/\/127/).textContent())!;
+
+test.describe('with the demo workshop', () => {
+  test.use({ demo: true });
+
+  test('a phone comes in by the picture, its pass is ended at the desk, and what it made meanwhile is not lost', async ({
+    page,
+    shop,
+    browser,
+  }) => {
+    await openDoor(page, shop.url);
+    await expectBigTargets(page);
+    await page.getByRole('button', { name: 'Show a code' }).click();
+    const address = await readPicture(page);
+    expect(address).toMatch(/^https:\/\/127\.0\.0\.2:\d+\/enter#\d{9}$/);
+    await expectNoSideways(page);
+
+    const phone = await takePhone(browser);
+    const started = Date.now();
+    await phone.goto(address);
+    await phone.getByLabel('What this device is called').fill('Phone at the bench');
+    await expectBigTargets(phone);
+    await phone.getByRole('button', { name: 'Come in' }).click();
+    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    test.info().annotations.push({ type: 'from the picture to Today', description: `${Date.now() - started} ms` });
+    expect(await phone.evaluate(() => [isSecureContext, typeof crypto.randomUUID])).toEqual([true, 'function']);
+
+    await page.reload();
+    const who = page.getByRole('region', { name: 'Who is in' });
+    await expect(who).toContainText('Phone at the bench');
+
+    await phone.goto(`${new URL(address).origin}/piece/demo-reading-table/read`);
+    await expect(phone.getByRole('region', { name: 'Check' })).toBeVisible();
+    await who.getByRole('button', { name: 'End the pass of Phone at the bench' }).click();
+    await expect(who).toContainText('No phone yet');
+    await phone.getByRole('region', { name: 'Check' }).getByRole('button').first().click();
+    await expect(phone.getByRole('heading', { name: 'Come into the workshop' })).toBeVisible();
+    await expect(phone.getByText('1 change waits on this device')).toBeVisible();
+
+    const before = JSON.stringify(await (await fetch(`${shop.url}/api/pieces/demo-reading-table`)).json());
+    await page.getByRole('button', { name: 'Show a code' }).click();
+    const code = new URL(await readPicture(page)).hash.slice(1);
+    await phone.getByLabel('Code').fill(`${code.slice(0, 3)} ${code.slice(3)}`);
+    await phone.getByRole('button', { name: 'Come in' }).click();
+    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    await expect
+      .poll(async () => JSON.stringify(await (await fetch(`${shop.url}/api/pieces/demo-reading-table`)).json()))
+      .not.toBe(before);
+    await phone.goto(`${new URL(address).origin}/phones`);
+    await expect(phone.getByRole('region', { name: 'This device' })).toBeVisible();
+    await phone.getByRole('button', { name: 'Leave the workshop on this device' }).click();
+    await expect(phone.getByRole('heading', { name: 'Come into the workshop' })).toBeVisible();
+    await phone.context().close();
+  });
+
+  test('a wrong passphrase is slowed on the phone, and the desk goes on', async ({ page, shop, browser }) => {
+    await openDoor(page, shop.url);
+    const guard = page.getByRole('region', { name: 'Passphrase' });
+    await guard.getByLabel('Passphrase').fill('password');
+    await guard.getByRole('button', { name: 'Keep it' }).click();
+    await expect(guard.getByText(/Too easily guessed: at least 12 letters/)).toBeVisible();
+    await guard.getByLabel('Passphrase').fill('sanded to one eighty along the grain');
+    await guard.getByRole('button', { name: 'Keep it' }).click();
+    await expect(guard.getByRole('button', { name: 'No passphrase' })).toBeVisible();
+
+    const phone = await takePhone(browser);
+    await phone.goto(await addressOf(page));
+    const form = phone.getByRole('region', { name: 'Come in' });
+    for (let i = 0; i < 6; i += 1) {
+      await form.getByLabel('Or the passphrase').fill(`wrong words ${i}`);
+      await form.getByRole('button', { name: 'Come in' }).click();
+      await expect(form.getByText(/That is not the code or passphrase/)).toBeVisible();
+    }
+    await form.getByLabel('Or the passphrase').fill('sanded to one eighty along the grain');
+    await form.getByRole('button', { name: 'Come in' }).click();
+    await expect(form.getByText(/Too many wrong tries. Wait 15 minutes/)).toBeVisible();
+    await page.goto(shop.url);
+    await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    await phone.context().close();
+  });
+});
