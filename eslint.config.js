@@ -14,7 +14,13 @@ const ROOM_WALLS = [
     './contract',
     './words',
   ]),
-  wall('./src/cli', './src', 'cli imports only core, contract and words', ['./cli', './core', './contract', './words']),
+  wall('./src/cli', './src', 'cli imports only core, contract, words and the server’s keeping', [
+    './cli',
+    './core',
+    './contract',
+    './words',
+    './server/keeping',
+  ]),
   wall('./src/client', './src', 'client imports only core, contract and words', [
     './client',
     './core',

@@ -1,4 +1,7 @@
 /* The command line: bundled again whenever its sources have changed, so it is never stale. */
 import { loadTypeScript } from './lib.mjs';
 
-loadTypeScript('src/cli/main.ts', ['src/cli', 'src/core', 'src/contract', 'src/words', 'package-lock.json']);
+const SOURCES = ['src/cli', 'src/core', 'src/contract', 'src/words', 'package-lock.json'];
+if (process.argv[2] === 'export' || process.argv[2] === 'restore')
+  loadTypeScript('src/cli/keeping-main.ts', [...SOURCES, 'src/server']);
+else loadTypeScript('src/cli/main.ts', SOURCES);

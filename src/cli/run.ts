@@ -8,6 +8,7 @@ import { reportDiagnosis } from './reports/diagnosis';
 import { reportPlan } from './reports/plan';
 import { reportProof } from './reports/proof';
 import { describeDiagnosis, describePlan, describeProof } from './text';
+import { KEEPING_USAGE } from './usage';
 
 export interface Io {
   readFile: (path: string) => string;
@@ -35,7 +36,8 @@ const COMMANDS: Readonly<Record<string, Command>> = {
 const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text] [--at bench|kerb]
 Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
 are proposed.
-${PHOTO_USAGE}`;
+${PHOTO_USAGE}
+${KEEPING_USAGE}`;
 
 /** Runs one command line. Returns the exit code: 0 fine, 1 invalid input, 2 usage. */
 export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {

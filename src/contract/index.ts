@@ -18,3 +18,4 @@ export {
   type OpeningState,
   type PairingInvitation,
 } from './access';
+export type { BackupList } from './keeping';

@@ -8,6 +8,7 @@ import type { PieceStore, ShelfStore, ShopStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { enteredOnly, makeAccessRouter } from './http/access';
+import { makeKeepingRouter } from './http/keeping';
 import { makeListRouter } from './http/lists';
 import { makeOpeningRouter } from './http/opening';
 import { makePhotoRouter } from './http/photos';
@@ -18,6 +19,7 @@ import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
+import type { ShopKeeping } from './keeping';
 import { makeShopLists } from './shop-lists';
 
 export interface AppParts {
@@ -29,6 +31,7 @@ export interface AppParts {
   pairing: Pairing;
   photos: PhotoFiles;
   instruments: Instruments;
+  keeping: ShopKeeping;
   /** What is wrong with the database just now; null when it answers. */
   health: () => Problem | null;
   /** Folder of the exported web application; left out when only the API is wanted. */
@@ -43,7 +46,8 @@ const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
-  const { store, shelf, workshop, shop, door, pairing, photos, instruments, health, webRoot, log, now } = parts;
+  const { store, shelf, workshop, shop, door, pairing, photos, instruments, keeping, health, webRoot, log, now } =
+    parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -84,6 +88,7 @@ export function makeApp(parts: AppParts): Express {
     response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
   app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
+  app.use('/api/keeping', makeKeepingRouter(keeping, log));
   app.use('/api/lists', makeListRouter(makeShopLists(store)));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));

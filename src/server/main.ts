@@ -1,24 +1,13 @@
-import type { Server } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { explainProblem } from '@/words';
-import { makeApp } from './app';
-import {
-  checkHealth,
-  DatabaseFault,
-  makePieceStore,
-  makeShelfStore,
-  makeShopStore,
-  makeWorkshopStore,
-  openDatabase,
-  type Db,
-} from './db';
-import { loadDemo } from './demo';
+import { DatabaseFault } from './db';
 import { makeSimulatedInstruments } from './devices';
-import { makeDoor, makePairing, isPrivate, listPrivateAddresses } from './opening';
-import { makePhotoFiles } from './photo-files';
+import { isPrivate, listPrivateAddresses, makeDoor, makePairing } from './opening';
 import { makePictureDecoder } from './picture-decoder';
-import { adoptPictures, shopFolder } from './shop-folder';
+import { openShop, type OpenShop } from './shop';
+import { shopFolder } from './shop-folder';
 
 /*
  * Settings: BRICOLAGE_DB (the file), PORT (0 picks a free one), BRICOLAGE_DEMO (a folder of dossiers to load where they
@@ -31,49 +20,50 @@ const root = process.env.BRICOLAGE_ROOT ?? process.cwd();
 const ahead = process.env.BRICOLAGE_DEMO_NOW ? Date.parse(process.env.BRICOLAGE_DEMO_NOW) - Date.now() : 0;
 const now = (): string => new Date(Date.now() + ahead).toISOString();
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
-
 const file = process.env.BRICOLAGE_DB ?? path.join(root, 'data/bricolage.sqlite');
-const db = openOrSay(file);
-const store = makePieceStore(db);
-const shelf = makeShelfStore(db);
-const workshop = makeWorkshopStore(db);
-if (process.env.BRICOLAGE_DEMO)
-  loadDemo({
-    dossiers: process.env.BRICOLAGE_DEMO,
-    store,
-    shelf,
-    workshop,
-    now: now(),
-  });
 
 const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
-const folder = shopFolder(file);
-const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
-adoptPictures(file, photos, store.listPictures());
-photos.sweep(store.listPictures());
-const shop = makeShopStore(db, now());
 const door = makeDoor({
-  folder: path.join(folder, 'authority'),
-  handle: (request, response) => app(request, response),
+  folder: path.join(shopFolder(file), 'authority'),
+  handle: (request, response) => shop.app()(request, response),
   addresses: () => process.env.BRICOLAGE_ADDRESSES?.split(',').filter(isPrivate) ?? listPrivateAddresses(),
   port: Number(process.env.OPEN_PORT ?? 4174),
 });
-const app = makeApp({
-  store,
-  shelf,
-  workshop,
-  shop,
-  door,
-  pairing: makePairing(() => Date.parse(now())),
-  photos,
-  instruments: makeSimulatedInstruments(),
-  health: () => checkHealth(db),
-  webRoot: path.join(root, 'dist'),
-  log,
-  now,
-});
+const shop = openOrSay();
 listen(Number(process.env.PORT ?? 4173));
-if (process.env.BRICOLAGE_OPEN === '1' || shop.isOpen()) void openDoor();
+const daily = setInterval(keepDaily, 3_600_000);
+keepDaily();
+if (process.env.BRICOLAGE_OPEN === '1' || shop.shop().isOpen()) void openDoor();
+
+/** A database that cannot be used is said in words, and nothing is started. */
+function openOrSay(): OpenShop {
+  try {
+    return openShop({
+      file,
+      migrations: path.join(root, 'src/server/db/migrations'),
+      demo: process.env.BRICOLAGE_DEMO,
+      webRoot: path.join(root, 'dist'),
+      decoder,
+      instruments: makeSimulatedInstruments(),
+      door,
+      pairing: makePairing(() => Date.parse(now())),
+      log,
+      now,
+    });
+  } catch (error) {
+    if (!(error instanceof DatabaseFault)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exit(1);
+  }
+}
+
+/** A copy on the start and on each day; one that fails is told, and the work goes on. */
+function keepDaily(): void {
+  shop
+    .keeping()
+    .makeDaily()
+    .catch((error: unknown) => log.error({ err: error }, 'no copy of the shop could be made'));
+}
 
 /** A door that cannot be opened keeps nobody from working at the computer itself. */
 async function openDoor(): Promise<void> {
@@ -82,26 +72,18 @@ async function openDoor(): Promise<void> {
   else process.stderr.write(`${explainProblem(opened.problem)}\n`);
 }
 
-/** A database that cannot be used is said in words, and nothing is started. */
-function openOrSay(name: string): Db {
-  try {
-    return openDatabase(name, path.join(root, 'src/server/db/migrations'));
-  } catch (error) {
-    if (!(error instanceof DatabaseFault)) throw error;
-    process.stderr.write(`${error.message}\n`);
-    process.exit(1);
-  }
-}
-
 function listen(port: number): void {
-  const server = app.listen(port, '127.0.0.1', (error?: Error & { code?: string }) => {
-    if (error?.code === 'EADDRINUSE' && port !== 0) return listen(0);
-    if (error) throw error;
+  const server = createServer((request, response) => shop.app()(request, response));
+  server.once('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE' && port !== 0) return listen(0);
+    throw error;
+  });
+  server.listen(port, '127.0.0.1', () => {
     const address = server.address();
     const used = typeof address === 'object' && address ? address.port : port;
     process.stdout.write(`Bricolage is at http://127.0.0.1:${used}\n`);
+    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop(server));
   });
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop(server));
 }
 
 /** Time for open requests to finish. Browsers also hold connections open on which nothing is asked. */
@@ -109,10 +91,11 @@ const GRACE_MS = 1500;
 
 /** Lets open requests finish, then closes the database so that its journal is folded in. */
 function stop(server: Server): void {
+  clearInterval(daily);
   void door.close();
   server.close(() => {
     decoder.close();
-    db.close();
+    shop.close();
     process.exit(0);
   });
   server.closeIdleConnections();

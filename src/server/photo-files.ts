@@ -19,13 +19,17 @@ export interface PhotoFiles {
   sweep: (known: ReadonlySet<string>) => number;
 }
 
+/** Where the picture with this hash lies in a folder of pictures. */
+export const pathOfPhoto = (folder: string, sha256: string): string =>
+  path.join(folder, sha256.slice(0, 2), `${sha256}.jpg`);
+
 /**
  * Pictures as files under the hash of their bytes. Each is turned upright, brought to at most 2048 px and written anew
  * as JPEG, which leaves the camera's data (with the place it was taken) behind. A file is on the disk, and its folder
  * knows of it, before it is spoken of.
  */
 export function makePhotoFiles(folder: string, decoder: PictureDecoder): PhotoFiles {
-  const pathOf = (sha256: string): string => path.join(folder, sha256.slice(0, 2), `${sha256}.jpg`);
+  const pathOf = (sha256: string): string => pathOfPhoto(folder, sha256);
   return {
     pathOf,
     save: async (bytes) => {

@@ -1,6 +1,6 @@
 import { copyFileSync, existsSync, linkSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
-import type { PhotoFiles } from './photo-files';
+import { pathOfPhoto, type PhotoFiles } from './photo-files';
 
 /** Where the files of a database lie that are its own and no other's: pictures, the authority, copies. */
 export function shopFolder(file: string): string {
@@ -8,15 +8,24 @@ export function shopFolder(file: string): string {
   return path.join(dir, `${name}-files`);
 }
 
+/** Where pictures once lay, for all databases of a folder. */
+const sharedFolder = (file: string): string => path.join(path.dirname(path.resolve(file)), 'photos');
+
+/** Where a picture of a shop lies, its own folder first. */
+export function findPhoto(file: string, sha256: string): string {
+  const own = pathOfPhoto(path.join(shopFolder(file), 'photos'), sha256);
+  return existsSync(own) ? own : pathOfPhoto(sharedFolder(file), sha256);
+}
+
 /**
  * Pictures once lay in one folder for all databases beside it. Those this one has are linked into its own; the old
  * folder is left, for another may need it.
  */
 export function adoptPictures(file: string, photos: Pick<PhotoFiles, 'pathOf'>, known: ReadonlySet<string>): number {
-  const shared = path.join(path.dirname(path.resolve(file)), 'photos');
+  const shared = sharedFolder(file);
   let adopted = 0;
   for (const sha256 of known) {
-    const [old, own] = [path.join(shared, sha256.slice(0, 2), `${sha256}.jpg`), photos.pathOf(sha256)];
+    const [old, own] = [pathOfPhoto(shared, sha256), photos.pathOf(sha256)];
     if (existsSync(own) || !existsSync(old)) continue;
     mkdirSync(path.dirname(own), { recursive: true });
     linkOrCopy(old, own);

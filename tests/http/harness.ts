@@ -15,6 +15,7 @@ import {
   type Db,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
+import { makeKeeping } from '@/server/keeping';
 import { makeDoor, makePairing, type Pairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
@@ -69,14 +70,19 @@ export async function startServer(
     addresses: () => ['127.0.0.2'],
     port: 0,
   });
+  const photos = makePhotoFiles(path.join(path.dirname(file), 'photos'), decoder);
+  const comeBack = (): never => {
+    throw new Error('put back only by a shop that can be opened anew');
+  };
   const app = makeApp({
+    keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
     store: makePieceStore(db),
     shelf: makeShelfStore(db),
     workshop: makeWorkshopStore(db),
     shop: makeShopStore(db, now()),
     door,
     pairing,
-    photos: makePhotoFiles(path.join(path.dirname(file), 'photos'), decoder),
+    photos,
     instruments: makeSimulatedInstruments(),
     health: () => checkHealth(db),
     log: pino({ level: 'silent' }),

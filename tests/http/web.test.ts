@@ -15,6 +15,7 @@ import {
   openDatabase,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
+import { makeKeeping } from '@/server/keeping';
 import { makeDoor, makePairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
@@ -29,6 +30,7 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js'), SCRIPT);
 writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(SCRIPT));
 
 const db = openDatabase(':memory:', MIGRATIONS);
+const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
 const app = makeApp({
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
@@ -36,7 +38,15 @@ const app = makeApp({
   shop: makeShopStore(db, '2026-01-01T00:00:00Z'),
   door: makeDoor({ folder: webRoot, handle: () => undefined, addresses: () => [], port: 0 }),
   pairing: makePairing(Date.now),
-  photos: makePhotoFiles(webRoot, makePictureDecoder(buildDecoder())),
+  photos,
+  keeping: makeKeeping({
+    db,
+    folder: webRoot,
+    photos,
+    migrations: MIGRATIONS,
+    now: () => '2026-01-01T00:00:00Z',
+    comeBack: () => undefined,
+  }),
   instruments: makeSimulatedInstruments(),
   health: () => checkHealth(db),
   webRoot,

@@ -60,6 +60,9 @@ export const airSchema = z.looseObject({
 /** A job held to a time by the owner. */
 export const pinSchema = z.looseObject({ task: z.string().min(1).max(160), at: z.iso.datetime({ offset: true }) });
 
+/** All that the workshop is, as a copy of the shop keeps it. */
+export const workshopSchema = z.object({ setup: setupSchema, air: z.array(airSchema), pins: z.array(pinSchema) });
+
 export type Setup = z.infer<typeof setupSchema>;
 export type Air = z.infer<typeof airSchema>;
 export type Pin = z.infer<typeof pinSchema>;

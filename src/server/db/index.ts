@@ -1,5 +1,5 @@
 export { checkHealth, migrate, openDatabase, type Db } from './connection';
-export { DatabaseFault, findStorageProblem } from './database-fault';
+export { DatabaseFault, findStorageProblem, toFault } from './database-fault';
 export { makePieceStore, type PieceStore } from './pieces';
 export { makeShelfStore, type ShelfStore } from './shelf';
 export { makeWorkshopStore, type WorkshopStore } from './workshop';

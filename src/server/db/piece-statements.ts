@@ -26,7 +26,8 @@ export function prepareStatements(db: Db) {
   return {
     changes: db.prepare(
       `SELECT id, changed_at AS changedAt FROM piece
-       WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id) OR json_array_length(rest, '$.outcomes') > 0`,
+       WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id) OR json_array_length(rest, '$.outcomes') > 0
+       ORDER BY changed_at DESC, id`,
     ),
     heads: db.prepare('SELECT id, kind, name, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id'),
     page: db.prepare(
@@ -45,6 +46,8 @@ export function prepareStatements(db: Db) {
        WHERE withdrawn_at IS NULL AND json_extract(body, '$.minutes') IS NOT NULL ORDER BY row DESC LIMIT ?`,
     ),
     ids: db.prepare('SELECT id FROM piece ORDER BY changed_at DESC, id'),
+    dates: db.prepare('SELECT id, created_at AS made_at, changed_at, met FROM piece ORDER BY changed_at DESC, id'),
+    setDates: db.prepare('UPDATE piece SET created_at = @made_at, changed_at = @changed_at, met = @met WHERE id = @id'),
     piece: db.prepare('SELECT id, body, rest, goal, chosen, met FROM piece WHERE id = ?'),
     insertPiece: db.prepare(
       `INSERT INTO piece (id, kind, name, body, met, created_at, changed_at)
@@ -56,6 +59,7 @@ export function prepareStatements(db: Db) {
     setRest: db.prepare('UPDATE piece SET rest = ? WHERE id = ?'),
     touch: db.prepare('UPDATE piece SET changed_at = ? WHERE id = ?'),
     pictures: db.prepare('SELECT DISTINCT sha256 FROM photo'),
+    shown: db.prepare('SELECT DISTINCT sha256 FROM photo WHERE withdrawn_at IS NULL'),
     photos: db.prepare('SELECT body FROM photo WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position'),
     putPhoto: db.prepare(
       `INSERT INTO photo (piece_id, id, position, sha256, body)

@@ -27,6 +27,14 @@ export interface PieceHead {
   changedAt: string;
 }
 
+/** When a piece came and last changed, and the hash of the file it came from. */
+export interface PieceDates {
+  id: string;
+  made_at: string;
+  changed_at: string;
+  met?: string | undefined;
+}
+
 /** All reading and writing of pieces. Every change is one synchronous transaction: all of it is stored, or none. */
 export interface PieceStore {
   list: () => Dossier[];
@@ -47,8 +55,14 @@ export interface PieceStore {
   apply: (pieceId: string, change: PieceChange, now: string) => Result<Dossier>;
   /** Records a picture whose file is stored already. */
   addPhoto: (pieceId: string, photo: Photo, now: string) => Result<Dossier>;
+  /** When each piece came and changed, newest change first. */
+  listDates: () => PieceDates[];
+  /** Puts a piece back as it was, with its dates; its id must be free. */
+  restore: (dossier: Dossier, dates: PieceDates) => void;
   /** Hashes of all pictures that a piece has or had. */
   listPictures: () => Set<string>;
+  /** Hashes of the pictures that pieces have. */
+  listShown: () => Set<string>;
 }
 
 /*
@@ -142,7 +156,21 @@ export function makePieceStore(db: Db): PieceStore {
     return succeed(write(pieceId, before, { ...before, photos: [...others, photo] }, now));
   };
 
+  const restore = (dossier: Dossier, { id, made_at, changed_at, met: known }: PieceDates): void => {
+    const met = known ?? null;
+    const { kind, name = null } = dossier.piece;
+    sql.insertPiece.run({ id, kind, name, met, now: made_at });
+    write(id, { format: DOSSIER_FORMAT, piece: { kind } }, { ...dossier, piece: { ...dossier.piece, id } }, changed_at);
+    sql.setDates.run({ id, made_at, changed_at, met });
+  };
+
   return {
+    listDates: () =>
+      (sql.dates.all() as (PieceDates & { met: string | null })[]).map(({ met, ...dates }) => ({
+        ...dates,
+        ...(met === null ? {} : { met }),
+      })),
+    restore: db.transaction(restore),
     list: () => (sql.ids.all() as { id: string }[]).map(({ id }) => find(id)!),
     listHeads: () => sql.heads.all() as PieceHead[],
     listPage: (page) => sql.page.all(page) as { id: string; changedAt: string }[],
@@ -159,9 +187,12 @@ export function makePieceStore(db: Db): PieceStore {
     find,
     apply: db.transaction(store),
     addPhoto: db.transaction(addPhoto),
-    listPictures: () => new Set((sql.pictures.all() as { sha256: string }[]).map(({ sha256 }) => sha256)),
+    listPictures: () => hashesOf(sql.pictures.all()),
+    listShown: () => hashesOf(sql.shown.all()),
   };
 }
+
+const hashesOf = (rows: unknown[]): Set<string> => new Set((rows as { sha256: string }[]).map(({ sha256 }) => sha256));
 
 /** What a change brings, whose paths are those of the request that carries it. */
 const contentOf = (change: PieceChange): unknown =>

@@ -6,6 +6,8 @@ import type { Db } from './connection';
 export interface ShelfStore {
   list: () => ShelfItem[];
   apply: (change: ShelfChange, now: string) => Result<ShelfItem[]>;
+  /** Puts tins back in their order. */
+  restore: (tins: readonly ShelfItem[], now: string) => void;
 }
 
 /** Changes are the core's, as in the client; a tin taken off the shelf is marked and stays in the file. */
@@ -17,8 +19,14 @@ export function makeShelfStore(db: Db): ShelfStore {
   );
   const remove = db.prepare('UPDATE tin SET removed_at = ? WHERE id = ? AND removed_at IS NULL');
   const list = (): ShelfItem[] => (tins.all() as { body: string }[]).map(({ body }) => JSON.parse(body) as ShelfItem);
+  const write = (tin: ShelfItem, now: string): void =>
+    void put.run({ id: tin.id, class: tin.class, volume: tin.volume_ml ?? null, body: JSON.stringify(tin), now });
   return {
     list,
+    // The shelf is read by when each tin came: a millisecond apart keeps their order.
+    restore: db.transaction((back: readonly ShelfItem[], now: string) =>
+      back.forEach((tin, i) => write(tin, new Date(Date.parse(now) + i).toISOString())),
+    ),
     apply: db.transaction((change: ShelfChange, now: string): Result<ShelfItem[]> => {
       const before = list();
       const after = applyShelfChange(before, change);
@@ -27,7 +35,7 @@ export function makeShelfStore(db: Db): ShelfStore {
       if (change.type === 'tin_removed') remove.run(now, change.tinId);
       for (const tin of after) {
         if (before.includes(tin)) continue;
-        put.run({ id: tin.id, class: tin.class, volume: tin.volume_ml ?? null, body: JSON.stringify(tin), now });
+        write(tin, now);
       }
       return succeed(list());
     }),

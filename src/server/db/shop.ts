@@ -37,11 +37,12 @@ const TOKEN_BYTES = 32;
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 const before = (now: string, days: number): string => new Date(Date.parse(now) - days * DAY_MS).toISOString();
 
-export function makeShopStore(db: Db, now: string): ShopStore {
-  db.prepare('INSERT INTO shop (one, id, made_at) VALUES (1, ?, ?) ON CONFLICT (one) DO NOTHING').run(
-    randomUUID(),
-    now,
-  );
+/**
+ * Reads the shop of a file, which is born where there is none yet.
+ * @param id what it is born as: its own where it comes back from a copy
+ */
+export function makeShopStore(db: Db, now: string, id: string = randomUUID()): ShopStore {
+  db.prepare('INSERT INTO shop (one, id, made_at) VALUES (1, ?, ?) ON CONFLICT (one) DO NOTHING').run(id, now);
   const shop = db.prepare('SELECT id, open, passphrase FROM shop');
   const read = (): { id: string; open: number; passphrase: string | null } => shop.get() as ReturnType<typeof read>;
   const setOpen = db.prepare('UPDATE shop SET open = ?');

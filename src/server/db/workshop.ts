@@ -13,6 +13,10 @@ import type { Db } from './connection';
 export interface WorkshopStore {
   find: () => Workshop;
   apply: (change: WorkshopChange, now: string) => Workshop;
+  /** With every reading of the air, however old. */
+  findWhole: () => Workshop;
+  /** Puts back what `findWhole` gave into a shop that has none yet. */
+  restore: (workshop: Workshop) => void;
 }
 
 /** Readings of the air that are sent out: four weeks at one a quarter of an hour. Older ones stay in the file. */
@@ -39,9 +43,9 @@ export function makeWorkshopStore(db: Db): WorkshopStore {
   const removePin = db.prepare('DELETE FROM pin WHERE task = ?');
   const bodies = <T>(rows: unknown[]): T[] => (rows as { body: string }[]).map(({ body }) => JSON.parse(body) as T);
 
-  const find = (): Workshop => ({
+  const find = (most = MOST_READINGS): Workshop => ({
     setup: bodies<Setup>(setup.all())[0] ?? EMPTY_WORKSHOP.setup,
-    air: bodies<Air>(air.all(MOST_READINGS)).reverse(),
+    air: bodies<Air>(air.all(most)).reverse(),
     pins: bodies<Pin>(pins.all()),
   });
   /** Changes are the core's, as in the client; what differs is written, and what is withdrawn stays in the file, marked. */
@@ -58,7 +62,10 @@ export function makeWorkshopStore(db: Db): WorkshopStore {
     for (const pin of pins.fresh) putPin.run(pin.task, JSON.stringify(pin));
   };
   return {
-    find,
+    find: () => find(),
+    // SQLite takes a negative limit for none.
+    findWhole: () => find(-1),
+    restore: db.transaction((workshop: Workshop) => write(EMPTY_WORKSHOP, workshop, '')),
     apply: db.transaction((change: WorkshopChange, now: string): Workshop => {
       const before = find();
       write(before, applyWorkshopChange(before, change), now);

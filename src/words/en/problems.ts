@@ -47,6 +47,13 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   local_only: () => 'This can be changed only at the computer that Bricolage runs on.',
   no_network: () =>
     'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
+  not_a_shop: ({ detail }) =>
+    `This is not a whole shop in one zip, or it is damaged (${String(detail ?? '')}). Nothing was taken from it. Export it anew, or use another copy.`,
+  not_as_listed: () =>
+    'This file is not what the list of the zip says: it was changed or damaged on the way. Nothing was taken from the zip.',
+  file_exists: ({ file }) =>
+    `${String(file ?? 'The file')} is there already and was not touched. Name a new one, or move it away first.`,
+  backup_not_found: () => 'There is no such copy any more. Look at the list again.',
   no_such_endpoint: () => 'There is nothing at this address.',
   too_many: ({ max }) => `There is room for ${String(max ?? 'no more')}. Take some away first, or start another piece.`,
   too_deep: ({ max }) =>

@@ -1,0 +1,116 @@
+import type { Express } from 'express';
+import { copyFileSync, renameSync } from 'node:fs';
+import path from 'node:path';
+import type { Logger } from 'pino';
+import { makeApp } from './app';
+import {
+  checkHealth,
+  makePieceStore,
+  makeShelfStore,
+  makeShopStore,
+  makeWorkshopStore,
+  openDatabase,
+  type Db,
+  type ShopStore,
+} from './db';
+import { loadDemo } from './demo';
+import type { Instruments } from './devices';
+import { holdAlone, linkAll, makeKeeping, type Backup, type ShopKeeping } from './keeping';
+import type { Door, Pairing } from './opening';
+import { makePhotoFiles } from './photo-files';
+import type { PictureDecoder } from './picture-decoder';
+import { adoptPictures, shopFolder } from './shop-folder';
+
+export interface ShopParts {
+  file: string;
+  migrations: string;
+  /** Folder of the invented workshop's dossiers, where it is to be loaded. */
+  demo?: string | undefined;
+  webRoot?: string;
+  decoder: PictureDecoder;
+  instruments: Instruments;
+  door: Door;
+  pairing: Pairing;
+  log: Logger;
+  now: () => string;
+}
+
+/** A shop that is open: its application, for whatever listens, and the way to close it. */
+export interface OpenShop {
+  app: () => Express;
+  shop: () => ShopStore;
+  keeping: () => ShopKeeping;
+  close: () => void;
+}
+
+interface Opened {
+  db: Db;
+  shop: ShopStore;
+  keeping: ShopKeeping;
+  app: Express;
+}
+
+/** Opens a shop for this server alone. When it comes back from a copy, all that reads its records is made anew. */
+export function openShop(parts: ShopParts): OpenShop {
+  const { file, migrations, demo, decoder, log, now } = parts;
+  const folder = shopFolder(file);
+  const letGo = holdAlone(folder, file);
+
+  const open = (): Opened => {
+    const db = openDatabase(file, migrations);
+    const [store, shelf, workshop] = [makePieceStore(db), makeShelfStore(db), makeWorkshopStore(db)];
+    if (demo) loadDemo({ dossiers: demo, store, shelf, workshop, now: now() });
+    const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
+    adoptPictures(file, photos, store.listPictures());
+    photos.sweep(store.listPictures());
+    const shop = makeShopStore(db, now());
+    const keeping = makeKeeping({ db, folder, photos, migrations, now, comeBack });
+    const { door, pairing, instruments, webRoot } = parts;
+    const app = makeApp({
+      store,
+      shelf,
+      workshop,
+      shop,
+      door,
+      pairing,
+      photos,
+      instruments,
+      keeping,
+      health: () => checkHealth(db),
+      ...(webRoot === undefined ? {} : { webRoot }),
+      log,
+      now,
+    });
+    return { db, shop, keeping, app };
+  };
+
+  const comeBack = (backup: Backup): void => {
+    const passphrase = opened.shop.passphrase();
+    opened.db.close();
+    // Renamed into its place whole: a power cut leaves the one or the other.
+    copyFileSync(backup.file, `${file}.back`);
+    renameSync(`${file}.back`, file);
+    linkAll(backup.photos, path.join(folder, 'photos'));
+    opened = open();
+    // Who was shut out since stays out, and the passphrase that holds now goes on holding.
+    opened.shop.end(null, now());
+    opened.shop.setPassphrase(passphrase);
+  };
+
+  let opened: Opened;
+  try {
+    opened = open();
+  } catch (error) {
+    letGo();
+    throw error;
+  }
+  return {
+    app: () => opened.app,
+    shop: () => opened.shop,
+    keeping: () => opened.keeping,
+    close: () => {
+      opened.db.close();
+      letGo();
+    },
+  };
+}

@@ -1,0 +1,354 @@
+import { createServer, type Server } from 'node:http';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import Papa from 'papaparse';
+import pino from 'pino';
+import sharp from 'sharp';
+import { ZipFile } from 'yazl';
+import { explainProblem } from '@/words';
+import { makeSimulatedInstruments } from '@/server/devices';
+import { exportShopFile, restoreShopFile } from '@/server/keeping';
+import { openZip } from '@/server/keeping/read-zip';
+import { makeDoor, makePairing } from '@/server/opening';
+import { makePictureDecoder } from '@/server/picture-decoder';
+import { openShop } from '@/server/shop';
+import { buildDecoder, MIGRATIONS } from './harness';
+
+/* Whole shops: out in one zip, back in a new place, copied, put back. Real files, real zips, real HTTP. */
+const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-keeping-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const HOUR_MS = 3_600_000;
+const START = Date.parse('2026-11-28T09:00:00Z');
+
+interface Shop {
+  file: string;
+  base: string;
+  call: (method: string, path: string, body?: unknown) => Promise<{ status: number; body: any }>; // eslint-disable-line @typescript-eslint/no-explicit-any
+  send: (path: string, bytes: Buffer) => Promise<number>;
+  daily: () => Promise<void>;
+  wait: (hours: number) => void;
+  stop: () => Promise<void>;
+}
+
+let count = 0;
+async function start(file = path.join(folder, `s${(count += 1)}`, 'shop.sqlite'), demo?: string): Promise<Shop> {
+  let time = START;
+  const now = (): string => new Date((time += 1000)).toISOString();
+  const decoder = makePictureDecoder(buildDecoder());
+  const door = makeDoor({ folder, handle: () => undefined, addresses: () => [], port: 0 });
+  const shop = openShop({
+    file,
+    migrations: MIGRATIONS,
+    ...(demo === undefined ? {} : { demo }),
+    decoder,
+    instruments: makeSimulatedInstruments(),
+    door,
+    pairing: makePairing(Date.now),
+    log: pino({ level: 'silent' }),
+    now,
+  });
+  const server: Server = createServer((request, response) => shop.app()(request, response));
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  return {
+    file,
+    base,
+    call: async (method, url, body) => {
+      const init =
+        body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+      const response = await fetch(base + url, { method, ...init });
+      return { status: response.status, body: await response.json() };
+    },
+    send: async (url, bytes) => (await fetch(base + url, { method: 'PUT', body: new Uint8Array(bytes) })).status,
+    daily: () => shop.keeping().makeDaily(),
+    wait: (hours) => void (time += hours * HOUR_MS),
+    stop: () =>
+      new Promise((resolve) => {
+        decoder.close();
+        server.closeAllConnections();
+        server.close(() => {
+          shop.close();
+          resolve();
+        });
+      }),
+  };
+}
+
+const picture = (shade: number): Promise<Buffer> =>
+  sharp({ create: { width: 60, height: 40, channels: 3, background: { r: shade, g: 90, b: 60 } } })
+    .jpeg()
+    .toBuffer();
+
+/** The demo with what it does not have: pictures, a removed zone, withdrawn readings, old air, a pin, names that bite. */
+async function startRich(): Promise<Shop> {
+  const shop = await start(undefined, path.resolve('demo/dossiers'));
+  expect(await shop.send('/api/pieces/demo-issue-desk/photos/f1?zone=top', await picture(10))).toBe(200);
+  expect(await shop.send('/api/pieces/demo-issue-desk/photos/f2', await picture(200))).toBe(200);
+  await shop.call('DELETE', '/api/pieces/demo-oak-hall-bench/zones/seat');
+  await shop.call('PUT', '/api/workshop/air/2019-01-01T08:00:00Z', { temperature_c: 9, humidity_pct: 80 });
+  await shop.call('PUT', '/api/pieces/p-formula', {
+    format: 'bricolage.dossier/1',
+    piece: { kind: 'desk', name: '=HYPERLINK("x")', asking_price: 12.5 },
+    zones: [{ id: 'top', role: 'top', unknown_here: { kept: true } }],
+    log: [{ zone: 'top', op: 'clean', at: '2026-11-27T10:00:00Z', note: 'said "so",\nand went' }],
+  });
+  return shop;
+}
+
+const at = (name: string): string => path.join(folder, name);
+const NOW = '2026-11-28T12:00:00.000Z';
+
+async function exportOf(file: string, name: string, now = NOW): Promise<string> {
+  const out = at(name);
+  rmSync(out, { force: true });
+  expect(await exportShopFile(file, out, MIGRATIONS, now)).toEqual({ ok: true, value: null });
+  return out;
+}
+
+/** Every file of a zip by its hash; of `shop.json` all but the date it was made. */
+async function readAll(zipFile: string): Promise<Record<string, string>> {
+  const zip = await openZip(zipFile);
+  const all: Record<string, string> = {};
+  for (const name of zip.entries.keys()) {
+    const { bytes, sha256 } = await zip.read(name, 2 ** 30);
+    all[name] = name === 'shop.json' ? bytes.toString().replace(/"made_at": "[^"]+",\n {2}"counts"/, '') : sha256;
+  }
+  zip.close();
+  return all;
+}
+
+/** A zip made by hand, entry by entry. */
+const makeZip = (name: string, entries: Readonly<Record<string, Buffer | string>>): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const zip = new ZipFile();
+    for (const [entry, bytes] of Object.entries(entries)) zip.addBuffer(Buffer.from(bytes), entry);
+    zip.end();
+    const chunks: Buffer[] = [];
+    zip.outputStream.on('data', (chunk: Buffer) => chunks.push(chunk));
+    zip.outputStream.on('error', reject);
+    zip.outputStream.on('end', () => {
+      writeFileSync(at(name), Buffer.concat(chunks));
+      resolve(at(name));
+    });
+  });
+
+async function entriesOf(zipFile: string): Promise<Record<string, Buffer>> {
+  const zip = await openZip(zipFile);
+  const all: Record<string, Buffer> = {};
+  for (const name of zip.entries.keys()) all[name] = (await zip.read(name, 2 ** 30)).bytes;
+  zip.close();
+  return all;
+}
+
+const restore = (zip: string, name: string) => restoreShopFile(zip, at(name), MIGRATIONS, NOW);
+
+describe('a whole shop in one zip', () => {
+  it('comes back as it was: what is exported from the new place is the same, byte for byte, but for the date', async () => {
+    const shop = await startRich();
+    const first = await exportOf(shop.file, 'first.zip');
+    await shop.stop();
+    const restored = await restore(first, 'back/again.sqlite');
+    expect(restored).toEqual({ ok: true, value: { pieces: 14 } });
+    const second = await exportOf(at('back/again.sqlite'), 'second.zip', '2026-12-24T08:00:00.000Z');
+    const [one, two] = [await readAll(first), await readAll(second)];
+    expect(Object.keys(one).filter((name) => name.startsWith('photos/'))).toHaveLength(2);
+    expect(two).toEqual(one);
+    // It is the same shop to whoever asks it.
+    const [before, after] = [await start(shop.file), await start(at('back/again.sqlite'))];
+    for (const url of [
+      '/api/pieces',
+      '/api/shelf',
+      '/api/workshop',
+      '/api/lists/summaries',
+      '/api/experience',
+      '/api/access',
+    ])
+      expect((await after.call('GET', url)).body).toEqual((await before.call('GET', url)).body);
+    await before.stop();
+    await after.stop();
+  }, 60_000);
+
+  it('is sent by the server while it works, and is the same as the command makes', async () => {
+    const shop = await startRich();
+    const sent = await readAll(await fetchZip(shop));
+    expect(sent).toEqual(await readAll(await exportOf(shop.file, 'command.zip')));
+    await shop.stop();
+    expect(
+      readdirSync(path.join(path.dirname(shop.file), 'shop-files')).filter((name) => name.startsWith('.')),
+    ).toEqual([]);
+  }, 60_000);
+
+  it('has tables a spreadsheet reads: RFC 4180, a header, and nothing taken for a formula', async () => {
+    const shop = await startRich();
+    const entries = await entriesOf(await exportOf(shop.file, 'tables.zip'));
+    await shop.stop();
+    const table = (name: string) => {
+      const text = entries[`csv/${name}.csv`]!.toString();
+      expect(text.replaceAll('"said ""so"",\nand went"', '').replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
+      const { data, errors } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
+      expect(errors).toEqual([]);
+      return data;
+    };
+    const pieces = table('pieces');
+    expect(pieces).toHaveLength(14);
+    expect(pieces.find(({ piece }) => piece === 'p-formula')).toMatchObject({
+      name: `'=HYPERLINK("x")`,
+      asking_price: '12.5',
+    });
+    expect(table('log').find(({ piece }) => piece === 'p-formula')!.note).toBe('said "so",\nand went');
+    expect(table('tests').length).toBeGreaterThan(10);
+    expect(Object.keys(table('tins')[0]!)).toEqual(
+      expect.arrayContaining(['tin', 'class', 'volume_ml', 'price', 'opened_on']),
+    );
+  }, 60_000);
+
+  it('is refused whole when anything in it is not as it says, by the path, and leaves nothing behind', async () => {
+    const shop = await startRich();
+    const good = await entriesOf(await exportOf(shop.file, 'good.zip'));
+    await shop.stop();
+    const [photo] = Object.keys(good).filter((name) => name.startsWith('photos/'));
+    const piece = 'pieces/p-formula.json';
+    const without = (name: string) => Object.fromEntries(Object.entries(good).filter(([own]) => own !== name));
+    /** With a file changed, and its hash in the list changed with it. */
+    const forged = async (name: string, bytes: Buffer | string): Promise<Record<string, Buffer | string>> => {
+      const { createHash } = await import('node:crypto');
+      const shopFile = JSON.parse(good['shop.json']!.toString());
+      for (const entry of shopFile.files)
+        if (entry.path === name) entry.sha256 = createHash('sha256').update(bytes).digest('hex');
+      return { ...good, [name]: bytes, 'shop.json': JSON.stringify(shopFile) };
+    };
+    const dossier = JSON.parse(good[piece]!.toString());
+    const cases: [Record<string, Buffer | string>, RegExp][] = [
+      [
+        { ...good, [piece]: Buffer.concat([good[piece]!, Buffer.from(' ')]) },
+        /^pieces\/p-formula\.json: .*not what the list/,
+      ],
+      [without(piece), /pieces\/p-formula\.json/],
+      [without('shop.json'), /missing/],
+      [without(photo!), /photos\//],
+      [{ ...good, 'notes.txt': 'hello' }, /notes\.txt is not in its list/],
+      [{ ...good, 'shop.json': '{' }, /^shop\.json: This is not JSON/],
+      [{ ...good, 'shop.json': '{"format":"bricolage.shop/2"}' }, /^shop\.json format: /],
+      [
+        await forged(piece, JSON.stringify({ ...dossier, zones: [{ id: 'top', role: 'roof' }] })),
+        /^pieces\/p-formula\.json zones\[0\]\.role: Not a known value/,
+      ],
+      [await forged(piece, JSON.stringify({ ...dossier, piece: { kind: 'desk', id: 'p-other' } })), /another piece/],
+      [await forged(photo!, 'no picture'), /^photos\/.*: This is not a picture/],
+      [await forged('shelf.json', '[{"id":"t"}]'), /^shelf\.json \[?0?\]?\.?.*: Missing/],
+    ];
+    for (const [i, [entries, words]] of cases.entries()) {
+      const refused = await restore(await makeZip(`bad-${i}.zip`, entries), `bad-${i}/shop.sqlite`);
+      expect([i, refused.ok]).toEqual([i, false]);
+      if (!refused.ok) expect(explainProblem(refused.problem)).toMatch(words);
+    }
+    const whole = await makeZip('whole.zip', good);
+    writeFileSync(at('cut.zip'), readFileSync(whole).subarray(0, 2000));
+    writeFileSync(at('words.zip'), 'no zip at all');
+    for (const name of ['cut.zip', 'words.zip']) {
+      const refused = await restore(at(name), 'bad-zip/shop.sqlite');
+      expect(!refused.ok && refused.problem.code).toBe('not_a_shop');
+    }
+    for (const name of readdirSync(folder).filter((own) => own.startsWith('bad-') && !own.endsWith('.zip')))
+      expect(readdirSync(at(name))).toEqual([]);
+    // Whole as it was, it is taken; and a place that is taken is left alone.
+    expect((await restore(whole, 'good/shop.sqlite')).ok).toBe(true);
+    const twice = await restore(whole, 'good/shop.sqlite');
+    expect(!twice.ok && twice.problem.code).toBe('file_exists');
+  }, 90_000);
+
+  it('does not unpack a bomb', async () => {
+    const started = performance.now();
+    const bomb = await makeZip('bomb.zip', { 'shop.json': Buffer.alloc(130 * 2 ** 20) });
+    expect(statSync(bomb).size).toBeLessThan(2 ** 20);
+    const making = performance.now() - started;
+    const refused = await restore(bomb, 'bomb/shop.sqlite');
+    expect(!refused.ok && explainProblem(refused.problem)).toMatch(/shop\.json is too large/);
+    expect(performance.now() - started - making).toBeLessThan(2000);
+  }, 30_000);
+});
+
+async function fetchZip(shop: Shop): Promise<string> {
+  const out = at(`sent-${(count += 1)}.zip`);
+  const response = await fetch(`${shop.base}/api/keeping/shop.zip`);
+  expect(response.headers.get('content-disposition')).toMatch(/bricolage-2026-11-28\.zip/);
+  writeFileSync(out, Buffer.from(await response.arrayBuffer()));
+  return out;
+}
+
+describe('copies of a shop', () => {
+  it('are made, listed, and put back whole; what was there before is copied first', async () => {
+    const shop = await startRich();
+    await shop.call('POST', '/api/keeping/backups');
+    const [yesterday] = (await shop.call('GET', '/api/keeping/backups')).body.backups;
+    const before = (await shop.call('GET', '/api/pieces')).body;
+    shop.wait(24);
+    await shop.call('PUT', '/api/opening/passphrase', { passphrase: 'shellac over the knots first' });
+    await shop.call('DELETE', '/api/pieces/demo-issue-desk/zones/top');
+    await shop.send('/api/pieces/demo-issue-desk/photos/f3', await picture(120));
+    await shop.call('PUT', '/api/pieces/p-late', { format: 'bricolage.dossier/1', piece: { kind: 'desk' } });
+    expect((await shop.call('POST', '/api/keeping/backups/2020-01-01T00:00:00.000Z/restore')).body.error.code).toBe(
+      'backup_not_found',
+    );
+    const done = await shop.call('POST', `/api/keeping/backups/${yesterday.at}/restore`);
+    expect(done.body).toEqual({ restored: yesterday.at });
+    expect((await shop.call('GET', '/api/pieces')).body).toEqual(before);
+    const { sha256 } = before.pieces.flatMap(({ photos = [] }: { photos?: { sha256: string }[] }) => photos)[0];
+    expect((await fetch(`${shop.base}/api/photos/${sha256}`)).status).toBe(200);
+    // The passphrase that holds now goes on holding, and the shop goes on working.
+    expect((await shop.call('GET', '/api/opening')).body.passphrase).toBe(true);
+    expect(
+      (await shop.call('PUT', '/api/pieces/p-next', { format: 'bricolage.dossier/1', piece: { kind: 'desk' } })).status,
+    ).toBe(200);
+    const [today] = (await shop.call('GET', '/api/keeping/backups')).body.backups;
+    expect((await shop.call('POST', `/api/keeping/backups/${today.at}/restore`)).body).toEqual({ restored: today.at });
+    expect((await shop.call('GET', '/api/pieces/p-late')).status).toBe(200);
+    await shop.stop();
+  }, 60_000);
+
+  it('are made once a day and kept by day and week', async () => {
+    const shop = await start();
+    for (let day = 0; day < 12; day += 1) {
+      await shop.daily();
+      await shop.daily();
+      await shop.call('PUT', `/api/pieces/p-${day}`, { format: 'bricolage.dossier/1', piece: { kind: 'desk' } });
+      shop.wait(24);
+    }
+    const days = (await shop.call('GET', '/api/keeping/backups')).body.backups.map(({ at }: { at: string }) =>
+      at.slice(0, 10),
+    );
+    // Twelve days from Saturday 28 November to Wednesday 9 December: the last seven, and a Sunday before them.
+    expect(days).toEqual([
+      '2026-12-09',
+      '2026-12-08',
+      '2026-12-07',
+      '2026-12-06',
+      '2026-12-05',
+      '2026-12-04',
+      '2026-12-03',
+      '2026-11-29',
+    ]);
+    await shop.stop();
+  }, 60_000);
+
+  it('one that was not finished is none', async () => {
+    const shop = await start();
+    await shop.call('POST', '/api/keeping/backups');
+    mkdirSync(path.join(path.dirname(shop.file), 'shop-files/backups/.draft-2026-11-29T090000.000Z'));
+    expect((await shop.call('GET', '/api/keeping/backups')).body.backups).toHaveLength(1);
+    await shop.stop();
+  });
+});
+
+describe('one file', () => {
+  it('has one server: the second is told, and the first goes on; once it has ended, the next may', async () => {
+    const shop = await start();
+    await expect(start(shop.file)).rejects.toThrow(/in use by another program/);
+    expect((await shop.call('GET', '/api/pieces')).status).toBe(200);
+    await shop.stop();
+    await (await start(shop.file)).stop();
+  });
+});
