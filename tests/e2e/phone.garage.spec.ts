@@ -110,4 +110,35 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
     await phone.context().close();
   });
+
+  test('the shop of yesterday is put back at the desk, and today’s can be had again', async ({ page, shop }) => {
+    await page.goto(`${shop.url}/workshop`);
+    await page.getByRole('button', { name: 'Copies' }).click();
+    const copies = page.getByRole('region', { name: 'Copies of the shop' });
+    await expect(copies.getByRole('button', { name: /^Put back/ })).toHaveCount(1);
+    await expectBigTargets(page);
+    await expectNoSideways(page);
+    await fetch(`${shop.url}/api/pieces/p-late`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ format: 'bricolage.dossier/1', piece: { kind: 'desk', name: 'A late desk' } }),
+    });
+    await copies.getByRole('button', { name: /^Put back/ }).click();
+    await page.getByRole('button', { name: 'Put the shop back' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    expect((await fetch(`${shop.url}/api/pieces/p-late`)).status).toBe(404);
+    await page.goto(`${shop.url}/copies`);
+    await expect(copies.getByRole('button', { name: /^Put back/ })).toHaveCount(2);
+    await copies
+      .getByRole('button', { name: /^Put back/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Put the shop back' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    expect((await fetch(`${shop.url}/api/pieces/p-late`)).status).toBe(200);
+    await page.goto(`${shop.url}/copies`);
+    const saved = page.waitForEvent('download');
+    await page.getByRole('link', { name: /Save the whole shop/ }).click();
+    expect((await saved).suggestedFilename()).toMatch(/^bricolage-\d{4}-\d{2}-\d{2}\.zip$/);
+  });
 });

@@ -9,6 +9,8 @@ interface SheetProps {
   /** What the button says, and the sheet is called. */
   label: string;
   look?: 'plain' | 'quiet';
+  /** What it is about, where several buttons say the same. */
+  describes?: string;
   /** What is on it; `close` puts it away. */
   children: (close: () => void) => ReactNode;
 }
@@ -17,11 +19,11 @@ interface SheetProps {
  * Something to pick or fill in, on a sheet over the screen that comes up from below: near the thumb, and with all of the
  * room. It is the browser's own dialog, which keeps the focus, gives it back, and closes with Escape.
  */
-export function Sheet({ label, look = 'plain', children }: SheetProps) {
+export function Sheet({ label, look = 'plain', describes, children }: SheetProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button look={look} onPress={() => setOpen(true)}>
+      <Button look={look} {...(describes ? { label: `${label}: ${describes}` } : {})} onPress={() => setOpen(true)}>
         {label}
       </Button>
       {open ? (

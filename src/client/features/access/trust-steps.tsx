@@ -1,5 +1,5 @@
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
-import { Body, Column, Disclosure, Row, Small, Strong, useTones } from '@/client/ui';
+import { Body, Column, Disclosure, LinkButton, Row, Small, useTones } from '@/client/ui';
 
 interface Step {
   draw: 'warning' | 'download' | 'settings' | 'switch' | 'home';
@@ -45,19 +45,7 @@ export function TrustSteps({ fingerprint }: { fingerprint?: string | undefined }
   return (
     <Column gap="$m">
       <Steps steps={FIRST} />
-      <a href="/authority.crt" download style={{ textDecoration: 'none' }}>
-        <Row
-          minHeight="$target"
-          alignItems="center"
-          justifyContent="center"
-          borderWidth={1}
-          borderColor="$softInk"
-          borderRadius="$corner"
-          paddingHorizontal="$m"
-        >
-          <Strong color="$act">Download the certificate</Strong>
-        </Row>
-      </a>
+      <LinkButton href="/authority.crt">Download the certificate</LinkButton>
       {fingerprint ? <Small>{`Its fingerprint (SHA-256), should the phone show one: ${fingerprint}`}</Small> : null}
       {WAYS.map((own) => (
         <Disclosure key={own.label} label={own.label}>

@@ -11,7 +11,7 @@ const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (p
     href: '/',
     label: 'Today',
     icon: Clock,
-    owns: (path) => ['/', '/ahead', '/workshop', '/phones'].includes(path),
+    owns: (path) => ['/', '/ahead', '/workshop', '/phones', '/copies'].includes(path),
   },
   {
     href: '/pieces',

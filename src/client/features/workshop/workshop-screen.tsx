@@ -36,7 +36,16 @@ export function WorkshopScreen() {
     <Screen
       title="Hours, places, air"
       header={<ShopHeader title="Workshop" before={<TodayLink />} />}
-      action={<Button onPress={() => router.push('/phones')}>Phones</Button>}
+      action={
+        <>
+          <Button grow onPress={() => router.push('/phones')}>
+            Phones
+          </Button>
+          <Button grow onPress={() => router.push('/copies')}>
+            Copies
+          </Button>
+        </>
+      }
     >
       {wide ? (
         <Row gap="$xl" alignItems="flex-start">

@@ -1,0 +1,1 @@
+export { CopiesScreen } from './copies-screen';
