@@ -25,6 +25,8 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     // The words of times in these tests; that a device's own are followed is a test of its own.
     locale: 'en-GB',
+    // What is kept in the browser is tested where a test asks for it; the others see the server itself.
+    serviceWorkers: 'block',
   },
   projects: [
     {

@@ -1,9 +1,14 @@
-/* Readies the exported application: what the page needs first is named in it, and all is compressed, to be sent as it lies. */
+/*
+ * Readies the exported application: what the page needs first is named in it, the worker that keeps it at hand is told of
+ * every file, and all is compressed, to be sent as it lies.
+ */
+import { buildSync } from 'esbuild';
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
-const TEXT = /\.(js|css|html|json|svg|txt)$/;
+const TEXT = /\.(js|css|html|json|svg|txt|webmanifest)$/;
 
 function visit(folder) {
   for (const name of readdirSync(folder)) {
@@ -35,6 +40,34 @@ function nameFirstScreen(dist) {
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${hints.join('')}</head>`));
 }
 
+/** The service worker, with every file of the build in its list. Names with a hash in them need no other. */
+function makeServiceWorker(dist) {
+  const files = readdirSync(dist, { recursive: true })
+    .map((name) => name.replaceAll(path.sep, '/'))
+    .filter((name) => statSync(path.join(dist, name)).isFile() && !/^(metadata\.json|sw\.js)$|\.map$/.test(name))
+    .sort();
+  const list = files.map((name) => ({
+    url: `/${name}`,
+    revision: name.startsWith('_expo/')
+      ? null
+      : createHash('sha256')
+          .update(readFileSync(path.join(dist, name)))
+          .digest('hex')
+          .slice(0, 16),
+  }));
+  buildSync({
+    entryPoints: ['src/client/service-worker.ts'],
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: { PRECACHE: JSON.stringify(list), 'process.env.NODE_ENV': '"production"' },
+    outfile: path.join(dist, 'sw.js'),
+    logLevel: 'error',
+  });
+}
+
 const dist = new URL('../dist', import.meta.url).pathname;
 nameFirstScreen(dist);
+makeServiceWorker(dist);
 visit(dist);

@@ -3,7 +3,7 @@ import { TamaguiProvider, Theme, View } from '@tamagui/core';
 import { router, Slot, usePathname } from 'expo-router';
 import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Provider, useSelector } from 'react-redux';
-import { makeRoom } from '@/client/room';
+import { makeFrame, makeRoom } from '@/client/room';
 import { makeStore, type RootState } from '@/client/store';
 import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
 import { config } from '@/client/ui/tamagui.config';
@@ -26,6 +26,9 @@ export function Shell() {
 
 /** What a device without a pass is shown, whatever it opens. */
 const Enter = makeRoom(async () => (await import('@/client/features/access')).EnterScreen);
+
+/** It has nothing to say on the first screen, and comes after it. */
+const UpdateBar = makeFrame(async () => (await import('@/client/features/update')).UpdateBar);
 
 const DARK = '(prefers-color-scheme: dark)';
 const isDark = (): boolean => matchMedia(DARK).matches;
@@ -57,6 +60,7 @@ function Themed() {
       <View flex={1} height="100%" backgroundColor="$ground" flexDirection={wide ? 'row' : 'column-reverse'}>
         {out ? null : <NavBar />}
         <View flex={1} minHeight={0}>
+          {open ? <UpdateBar /> : null}
           <View flex={1} minHeight={0}>
             {!open ? null : out && !coming ? <Enter /> : <Slot />}
           </View>

@@ -1,0 +1,1 @@
+export { UpdateBar } from './update-bar';
