@@ -7,7 +7,7 @@ import { fail, type Problem } from '@/core/shared';
 import type { PieceStore, ShelfStore, ShopStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
-import { enteredOnly, makeAccessRouter } from './http/access';
+import { enteredOnly, makeAccessRouter, ofThisShop } from './http/access';
 import { makeKeepingRouter } from './http/keeping';
 import { makeListRouter } from './http/lists';
 import { makeOpeningRouter } from './http/opening';
@@ -68,7 +68,7 @@ export function makeApp(parts: AppParts): Express {
     next();
   });
   app.use('/api/access', makeAccessRouter({ shop, pairing, now, log }));
-  app.use('/api', enteredOnly(shop, now));
+  app.use('/api', enteredOnly(shop, now), ofThisShop(shop));
   app.use('/api', makePhotoRouter(store, photos, now));
   app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);

@@ -14,6 +14,8 @@ export interface ShopLists {
   listSummaries: (page: { find: string; from: number; count: number }) => { pieces: PieceSummary[]; total: number };
   /** The readings that stand behind a figure of the findings. */
   listReadings: (asked: ReadingQuestion) => CountedReading[];
+  /** Whole pieces that changed after a moment, the latest first: what a device keeps for when the server is away. */
+  listChanged: (since: string, most: number) => { dossier: Dossier; changedAt: string }[];
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
@@ -45,6 +47,8 @@ export function makeShopLists(store: PieceStore): ShopLists {
       };
     },
     listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
+    listChanged: (since, most) =>
+      store.listChangedSince(since, most).map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),
     listTimes: () => store.listTimes(MOST_TIMES),
   };
 }

@@ -7,8 +7,8 @@ import path from 'node:path';
 export interface Shop {
   url: string;
   stop: () => Promise<void>;
-  /** Stops the server and starts it again on the same records and the same port. */
-  restart: () => Promise<void>;
+  /** Stops the server and starts it again on the same port, on the same records or on others in its folder. */
+  restart: (records?: string) => Promise<void>;
 }
 
 async function start(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
@@ -38,6 +38,8 @@ interface Fixtures {
   demo: boolean;
   /** The moment the server's clock stands at, where the page's is set too: later than it, for nothing is logged ahead. */
   serverClock: string;
+  /** A folder with a build of its own to serve; the project's without it. */
+  root: string;
   /** Addresses the page asked that are not the shop's. */
   strangers: string[];
 }
@@ -46,13 +48,15 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   demo: [false, { option: true }],
   serverClock: ['', { option: true }],
-  shop: async ({ demo, serverClock }, provide) => {
+  root: ['', { option: true }],
+  shop: async ({ demo, serverClock, root }, provide) => {
     const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-e2e-'));
     const env = {
       BRICOLAGE_DB: path.join(folder, 'shop.sqlite'),
       // A second address of the loopback stands in for the network of the house.
       BRICOLAGE_ADDRESSES: '127.0.0.2',
       OPEN_PORT: '0',
+      ...(root === '' ? {} : { BRICOLAGE_ROOT: root }),
       ...(demo ? { BRICOLAGE_DEMO: path.resolve('demo/dossiers') } : {}),
       ...(serverClock === '' ? {} : { BRICOLAGE_DEMO_NOW: serverClock }),
     };
@@ -61,9 +65,9 @@ export const test = base.extend<Fixtures>({
     const shop: Shop = {
       url: running.url,
       stop: () => end(running.process),
-      restart: async () => {
+      restart: async (records = 'shop.sqlite') => {
         await end(running.process);
-        running = await start({ ...env, PORT: port });
+        running = await start({ ...env, PORT: port, BRICOLAGE_DB: path.join(folder, records) });
       },
     };
     await provide(shop);

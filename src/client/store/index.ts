@@ -13,6 +13,7 @@ export {
 export { colourUsed, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
+export { findNewest, keepPieces } from './kept-shop';
 export { rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
@@ -21,4 +22,5 @@ export { useUndo, type Tap } from './undo';
 export { useNow, useToday } from './use-now';
 export { useInWork } from './use-in-work';
 export { useMetHere } from './use-met-here';
+export { usePieceName } from './use-piece-name';
 export { useWithShop } from './use-shop';

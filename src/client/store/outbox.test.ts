@@ -65,11 +65,11 @@ describe('the outbox', () => {
     });
     store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
     await settle();
-    expect(store.getState().outbox).toMatchObject({ offline: true, pending: [{ id: '1' }] });
+    expect(store.getState().outbox).toMatchObject({ awaySince: expect.any(String), pending: [{ id: '1' }] });
     up = true;
     jest.advanceTimersByTime(5000);
     await settle();
-    expect(store.getState().outbox).toMatchObject({ offline: false, pending: [] });
+    expect(store.getState().outbox).toMatchObject({ awaySince: null, pending: [] });
     jest.useRealTimers();
   });
 

@@ -17,15 +17,15 @@ export interface PendingChange {
 
 export interface OutboxState {
   pending: PendingChange[];
-  /** The server could not be reached; sending is tried again by itself. */
-  offline: boolean;
+  /** The server could not be reached since then; it is tried again by itself. */
+  awaySince: string | null;
   /** The last change the server refused, in words. */
   refusal: string | null;
 }
 
 const initialState = (): OutboxState => ({
   pending: recall<PendingChange[]>('outbox', []),
-  offline: false,
+  awaySince: null,
   refusal: null,
 });
 
@@ -44,15 +44,21 @@ export const outboxSlice = createSlice({
     },
     changeStored: (state, { payload }: PayloadAction<{ id: string }>) => {
       state.pending = state.pending.filter(({ id }) => id !== payload.id);
-      state.offline = false;
+      state.awaySince = null;
     },
     changeRefused: (state, { payload }: PayloadAction<{ id: string; message: string }>) => {
       const refused = state.pending.find(({ id }) => id === payload.id)?.change;
       state.pending = state.pending.filter(({ id, change }) => id !== payload.id && !isDrawnFor(change, refused));
       state.refusal = payload.message;
     },
-    serverLost: (state) => {
-      state.offline = true;
+    serverLost: {
+      reducer: (state, { payload }: PayloadAction<string>) => {
+        state.awaySince ??= payload;
+      },
+      prepare: () => ({ payload: new Date().toISOString() }),
+    },
+    serverFound: (state) => {
+      state.awaySince = null;
     },
     refusalRead: (state) => {
       state.refusal = null;
@@ -60,4 +66,4 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { changeMade, changeStored, changeRefused, serverLost, refusalRead } = outboxSlice.actions;
+export const { changeMade, changeStored, changeRefused, serverLost, serverFound, refusalRead } = outboxSlice.actions;

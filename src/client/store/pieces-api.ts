@@ -10,6 +10,9 @@ import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
+import { findAnswer, findKeptPiece, keepAnswer, keepPieces } from './kept-shop';
+import { serverLost } from './outbox';
+import { meetShop, SHOP_HEADER } from './shop-id';
 
 export interface InstrumentReadings {
   simulated: boolean;
@@ -20,14 +23,47 @@ export interface InstrumentReadings {
 /** Summaries fetched at a time: a screen and a half on a phone, twice over. */
 const PAGE = 24;
 
-const ask = fetchBaseQuery({ baseUrl: '/api' });
+/** A server that does not answer for so long is away. */
+const PATIENCE_MS = 8000;
+const ask = fetchBaseQuery({ baseUrl: '/api', timeout: PATIENCE_MS });
 
-/** Asks the server, and notes when it does not know this device any more. */
+const PIECE = /^\/pieces\/([^/?]+)$/;
+
+/** What was answered last, as far as this browser kept it. */
+function recallAnswer(path: string): Promise<unknown> {
+  const [, piece] = PIECE.exec(path) ?? [];
+  return piece === undefined ? findAnswer(path) : findKeptPiece(piece);
+}
+
+function keepAnswered(path: string, data: unknown): void {
+  if (PIECE.test(path)) return void keepPieces([{ dossier: data as Dossier }]);
+  void keepAnswer(path, data, new Date().toISOString());
+  if (path === IN_WORK) void keepPieces((data as { pieces: Dossier[] }).pieces.map((dossier) => ({ dossier })));
+}
+
+/**
+ * Asks the server. What it answers is kept, and answers in its place while it is away; a device it does not know any more
+ * is noted.
+ */
 const askServer: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (asked, api, options) => {
   const answer = await ask(asked, api, options);
+  const shop = answer.meta?.response?.headers.get(SHOP_HEADER);
+  if (shop) meetShop(shop);
   if (answer.error?.status === 401) api.dispatch(shutOut());
-  return answer;
+  if (typeof asked !== 'string') return answer;
+  if (!answer.error) {
+    if (shop) keepAnswered(asked, answer.data);
+    return answer;
+  }
+  // A number is the server's own answer; a fault of its own is as good as none.
+  const away = typeof answer.error.status !== 'number' || answer.error.status >= 500;
+  if (!away) return answer;
+  api.dispatch(serverLost());
+  const kept = await recallAnswer(asked);
+  return kept === undefined ? answer : { data: kept };
 };
+
+const IN_WORK = '/lists/in-work';
 
 /** What the server holds. Writes do not go through here but through the outbox. */
 export const piecesApi = createApi({
@@ -37,7 +73,7 @@ export const piecesApi = createApi({
   tagTypes: ['Summaries'],
   endpoints: (build) => ({
     /** Pieces in work, and how many there are in all. */
-    listInWork: build.query<{ pieces: Dossier[]; total: number }, void>({ query: () => '/lists/in-work' }),
+    listInWork: build.query<{ pieces: Dossier[]; total: number }, void>({ query: () => IN_WORK }),
     /** The readings that stand behind a figure of the findings. */
     listReadings: build.query<CountedReading[], ReadingQuestion>({
       query: (asked) => `/lists/readings?${new URLSearchParams({ ...asked }).toString()}`,

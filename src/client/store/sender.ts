@@ -4,18 +4,42 @@ import { shutOut } from './access';
 import type { AppDispatch, AppGetState } from './store';
 import { isInWork } from '@/core/work';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
-import { changeRefused, changeStored, serverLost, type PendingChange } from './outbox';
+import { changeRefused, changeStored, serverFound, serverLost, type PendingChange } from './outbox';
+import { keepPieces } from './kept-shop';
+import { currentShop, meetShop, SHOP_HEADER } from './shop-id';
 import { piecesApi } from './pieces-api';
 
 const RETRY_MS = 3000;
 
+/** A hanging server is an absent one. */
+const PATIENCE_MS = 15_000;
+
+export interface Sender {
+  /** Sends what waits. */
+  send: () => void;
+  /** The server is away: looks again until it answers. */
+  watch: () => void;
+}
+
 /**
- * Sends pending changes one after another, in order. A lost server keeps the change and tries again; a refusal drops it
- * and says why. Sending twice is harmless: ids are ours and every write is repeatable.
+ * Sends pending changes one after another, in order, to the shop they were made for. A lost server keeps the change and
+ * tries again; a refusal drops it and says why. Sending twice is harmless: ids are ours and every write is repeatable.
  */
-export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher: typeof fetch = fetch): () => void {
+export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher: typeof fetch = fetch): Sender {
   let sending = false;
   let timer: ReturnType<typeof setTimeout> | null = null;
+
+  const lookAgain = (): void => {
+    if (timer) clearTimeout(timer);
+    timer = setTimeout(() => void (getState().outbox.pending.length > 0 ? send() : look()), RETRY_MS);
+  };
+
+  /** Where nothing waits to be sent, the server is asked for nothing but itself. */
+  const look = async (): Promise<void> => {
+    const answer = await fetcher('/api/access', { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
+    if (answer && answer.status < 500) dispatch(serverFound());
+    else lookAgain();
+  };
 
   const send = async (): Promise<void> => {
     if (sending) return;
@@ -24,15 +48,25 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     try {
       for (let next = getState().outbox.pending[0]; next; next = getState().outbox.pending[0]) {
         const { method, path, body } = requestOf(next);
+        const shop = currentShop();
         const answer = await fetcher(path, {
           method,
-          ...(body === undefined
-            ? {}
-            : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+          signal: AbortSignal.timeout(PATIENCE_MS),
+          headers: {
+            ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
+            ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          },
+          ...(body === undefined ? {} : { body: JSON.stringify(body) }),
         }).catch(() => null);
         if (!answer || answer.status >= 500) {
           dispatch(serverLost());
-          timer = setTimeout(() => void send(), RETRY_MS);
+          lookAgain();
+          return;
+        }
+        const answering = answer.headers?.get(SHOP_HEADER);
+        if (shop !== null && answering && answering !== shop) {
+          // Another shop answers here now. This change is not for it, and was not taken by it.
+          meetShop(answering);
           return;
         }
         if (answer.status === 401) {
@@ -54,7 +88,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
       sending = false;
     }
   };
-  return () => void send();
+  return { send: () => void send(), watch: lookAgain };
 }
 
 /**
@@ -62,6 +96,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
  * be in neither, and what was just answered would vanish for a moment.
  */
 export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
+  void keepPieces([{ dossier }]);
   await dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
   dispatch(
     piecesApi.util.updateQueryData('listInWork', undefined, ({ pieces, total }) => ({

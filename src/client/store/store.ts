@@ -4,7 +4,7 @@ import { accessSlice } from './access';
 import { benchSlice } from './bench';
 import { draftsSlice } from './drafts';
 import { keep } from './keep';
-import { changeMade, outboxSlice } from './outbox';
+import { changeMade, outboxSlice, serverLost } from './outbox';
 import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
@@ -16,7 +16,8 @@ const KEPT = ['drafts', 'settings', 'bench'] as const;
 export function makeStore(fetcher?: typeof fetch) {
   const sendAfterChange: Middleware = () => (next) => (action) => {
     const result = next(action);
-    if (changeMade.match(action)) send();
+    if (changeMade.match(action)) sender.send();
+    if (serverLost.match(action)) sender.watch();
     return result;
   };
   const store = configureStore({
@@ -31,17 +32,20 @@ export function makeStore(fetcher?: typeof fetch) {
     },
     middleware: (defaults) => defaults().concat(piecesApi.middleware, makeUndoKeeper(), sendAfterChange),
   });
-  const send = makeSender(store.dispatch, store.getState, fetcher);
+  const sender = makeSender(store.dispatch, store.getState, fetcher);
   let kept = store.getState();
   store.subscribe(() => {
     const state = store.getState();
     if (state.outbox.pending !== kept.outbox.pending) keep('outbox', state.outbox.pending);
+    // It answers again: what was shown from what is kept is asked for anew.
+    const found = kept.outbox.awaySince !== null && state.outbox.awaySince === null;
     for (const name of KEPT) if (state[name] !== kept[name]) keep(name, state[name]);
     kept = state;
+    if (found) store.dispatch(piecesApi.internalActions.onOnline());
   });
   setupListeners(store.dispatch);
   // Changes left over from before a reload go first.
-  send();
+  sender.send();
   return store;
 }
 

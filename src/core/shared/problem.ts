@@ -24,6 +24,7 @@ export const PROBLEM_CODES = [
   'body_too_large',
   'foreign_origin',
   'not_entered',
+  'other_shop',
   'wrong_pass',
   'too_many_tries',
   'weak_passphrase',

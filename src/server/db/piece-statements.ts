@@ -33,6 +33,9 @@ export function prepareStatements(db: Db) {
     page: db.prepare(
       'SELECT id, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id LIMIT @count OFFSET @from',
     ),
+    changedSince: db.prepare(
+      'SELECT id, changed_at AS changedAt FROM piece WHERE changed_at > ? ORDER BY changed_at DESC, id LIMIT ?',
+    ),
     count: db.prepare('SELECT count(*) AS total FROM piece').pluck(),
     taken: db.prepare(
       'SELECT id, changed_at AS changedAt FROM piece WHERE chosen IS NOT NULL ORDER BY changed_at DESC, id',

@@ -43,6 +43,8 @@ export interface PieceStore {
   /** A stretch of all pieces, newest change first, and how many there are. */
   listPage: (page: { from: number; count: number }) => { id: string; changedAt: string }[];
   count: () => number;
+  /** Pieces that changed after a moment, the latest first. */
+  listChangedSince: (since: string, most: number) => { id: string; changedAt: string }[];
   /** Pieces for which a system was taken, and those that were tested. */
   listTaken: () => { id: string; changedAt: string }[];
   listTested: () => string[];
@@ -175,6 +177,7 @@ export function makePieceStore(db: Db): PieceStore {
     listHeads: () => sql.heads.all() as PieceHead[],
     listPage: (page) => sql.page.all(page) as { id: string; changedAt: string }[],
     count: () => sql.count.get() as number,
+    listChangedSince: (since, most) => sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
     listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],
     listTested: () => (sql.tested.all() as { id: string }[]).map(({ id }) => id),
     listTimes: (most) => {

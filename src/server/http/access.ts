@@ -36,6 +36,19 @@ export const enteredOnly =
     return sendProblem(response, fail('not_entered').problem);
   };
 
+/** The header that says which shop answers, and which a change is for. */
+const SHOP_HEADER = 'x-bricolage-shop';
+
+/** Every answer says whose it is, and what is meant for another shop is refused. */
+export const ofThisShop =
+  ({ id }: Pick<ShopStore, 'id'>): RequestHandler =>
+  (request, response, next) => {
+    response.setHeader(SHOP_HEADER, id);
+    const meant = request.headers[SHOP_HEADER];
+    if (meant !== undefined && meant !== id) return sendProblem(response, fail('other_shop').problem);
+    return next();
+  };
+
 interface AccessParts {
   shop: ShopStore;
   pairing: Pairing;

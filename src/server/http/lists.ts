@@ -13,6 +13,8 @@ const pageSchema = z.object({
   count: whole(1, 100, 40),
 });
 
+const changedSchema = z.object({ since: z.iso.datetime().or(z.literal('')).default(''), count: whole(1, 200, 200) });
+
 const readingsSchema = z.object({
   substrate: z.enum(SUBSTRATES),
   finish: z.enum(FINISHES),
@@ -34,6 +36,11 @@ export function makeListRouter(lists: ShopLists): Router {
     const asked = readWith(readingsSchema, request.query);
     if (!asked.ok) return sendProblem(response, asked.problem);
     response.json({ readings: lists.listReadings(asked.value) });
+  });
+  router.get('/changed', (request, response) => {
+    const asked = readWith(changedSchema, request.query);
+    if (!asked.ok) return sendProblem(response, asked.problem);
+    response.json({ pieces: lists.listChanged(asked.value.since, asked.value.count) });
   });
   router.get('/times', (_request, response) => void response.json({ times: lists.listTimes() }));
   return router;

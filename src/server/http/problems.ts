@@ -32,6 +32,7 @@ const STATUS: Record<ProblemCode, number> = {
   body_too_large: 413,
   foreign_origin: 403,
   not_entered: 401,
+  other_shop: 409,
   wrong_pass: 401,
   too_many_tries: 429,
   weak_passphrase: 422,

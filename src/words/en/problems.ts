@@ -39,6 +39,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   foreign_origin: () =>
     'This came by another name or from another site and was refused. Open Bricolage at its own address.',
   not_entered: () => 'This device is not let in, or its pass has ended. Pair it again at the computer of the workshop.',
+  other_shop: () =>
+    'This is for another shop than the one that answers here, and was not taken. Open that shop, and it goes there.',
   wrong_pass: () => 'That is not the code or passphrase of this workshop. A code serves once, for ten minutes.',
   too_many_tries: ({ minutes }) =>
     `Too many wrong tries. Wait ${String(minutes ?? 'a few')} minutes, or have the computer of the workshop show a new code then.`,

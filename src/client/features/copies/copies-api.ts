@@ -1,18 +1,21 @@
 import { piecesApi } from '@/client/store';
 import type { BackupList } from '@/contract';
 
+/** A large shop is not copied in a moment. */
+const LONG_MS = 10 * 60_000;
+
 const api = piecesApi.injectEndpoints({
   endpoints: (build) => ({
     listCopies: build.query<BackupList, void>({ query: () => '/keeping/backups', keepUnusedDataFor: 0 }),
     makeCopy: build.mutation<BackupList, void>({
-      query: () => ({ url: '/keeping/backups', method: 'POST' }),
+      query: () => ({ url: '/keeping/backups', method: 'POST', timeout: LONG_MS }),
       onQueryStarted: async (_asked, { dispatch, queryFulfilled }) => {
         const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
         if (data) dispatch(api.util.upsertQueryData('listCopies', undefined, data));
       },
     }),
     putBack: build.mutation<unknown, string>({
-      query: (at) => ({ url: `/keeping/backups/${encodeURIComponent(at)}/restore`, method: 'POST' }),
+      query: (at) => ({ url: `/keeping/backups/${encodeURIComponent(at)}/restore`, method: 'POST', timeout: LONG_MS }),
     }),
   }),
 });

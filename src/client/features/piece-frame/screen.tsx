@@ -2,9 +2,8 @@ import { View } from '@tamagui/core';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { ScrollView } from 'react-native';
-import { useDispatch, useSelector } from 'react-redux';
-import { refusalRead, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Notice, useTones } from '@/client/ui';
+import { useTones } from '@/client/ui';
+import { ServerNotices } from './server-notices';
 
 interface ScreenProps {
   title: string;
@@ -56,36 +55,6 @@ export function Screen({ title, header, children, action, scrolls = true }: Scre
             {action}
           </View>
         </View>
-      ) : null}
-    </View>
-  );
-}
-
-/** What has not reached the server yet, and what it refused. */
-function ServerNotices() {
-  const { pending, offline, refusal } = useSelector((state: RootState) => state.outbox);
-  const dispatch = useDispatch<AppDispatch>();
-  if (!offline && !refusal) return null;
-  return (
-    <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
-      {offline && pending.length > 0 ? (
-        <Notice
-          tone="wait"
-          live
-          title={`Offline: ${pending.length === 1 ? '1 change is' : `${pending.length} changes are`} kept here`}
-        >
-          They are saved in this browser and go to the records as soon as the workshop’s server answers.
-        </Notice>
-      ) : null}
-      {refusal ? (
-        <Notice
-          tone="stop"
-          live
-          title="A change was not stored"
-          action={<Button onPress={() => dispatch(refusalRead())}>Understood</Button>}
-        >
-          {refusal}
-        </Notice>
       ) : null}
     </View>
   );

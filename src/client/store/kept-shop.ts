@@ -1,0 +1,66 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Dossier } from '@/core/dossier';
+import { currentShop } from './shop-id';
+
+/*
+ * The last known data of the shop, in a database of the browser's under the shop's id: what was answered, by the path
+ * that was asked, and the pieces, by their ids. It is a copy and never the only one: where the browser has no room for
+ * it, only what opens without the server is less.
+ */
+interface Kept extends DBSchema {
+  answers: { key: string; value: { data: unknown; at: string } };
+  pieces: { key: string; value: KeptPiece };
+}
+
+export interface KeptPiece {
+  dossier: Dossier;
+  /** When the server had it so; none for what came as the answer to a change. */
+  changedAt?: string;
+}
+
+const opened = new Map<string, Promise<IDBPDatabase<Kept>>>();
+
+/** Works on what is kept of the shop; nothing where no shop was met or the browser keeps nothing. */
+async function within<T>(work: (db: IDBPDatabase<Kept>) => Promise<T>): Promise<T | undefined> {
+  const shop = currentShop();
+  if (shop === null || !('indexedDB' in globalThis)) return undefined;
+  try {
+    let db = opened.get(shop);
+    if (!db) {
+      db = openDB<Kept>(`bricolage-${shop}`, 1, {
+        upgrade: (fresh) => {
+          fresh.createObjectStore('answers');
+          fresh.createObjectStore('pieces');
+        },
+      });
+      opened.set(shop, db);
+    }
+    return await work(await db);
+  } catch {
+    return undefined;
+  }
+}
+
+export const keepAnswer = (path: string, data: unknown, at: string): Promise<unknown> =>
+  within((db) => db.put('answers', { data, at }, path));
+
+export const findAnswer = async (path: string): Promise<unknown> =>
+  (await within((db) => db.get('answers', path)))?.data;
+
+export const keepPieces = (pieces: readonly KeptPiece[]): Promise<unknown> =>
+  within(async (db) => {
+    const transaction = db.transaction('pieces', 'readwrite');
+    for (const piece of pieces)
+      if (piece.dossier.piece.id !== undefined) void transaction.store.put(piece, piece.dossier.piece.id);
+    await transaction.done;
+  });
+
+export const findKeptPiece = async (id: string): Promise<Dossier | undefined> =>
+  (await within((db) => db.get('pieces', id)))?.dossier;
+
+/** The moment of the newest piece that is kept; empty for none. */
+export const findNewest = async (): Promise<string> =>
+  (await within((db) => db.getAll('pieces')))?.reduce(
+    (newest, { changedAt = '' }) => (changedAt > newest ? changedAt : newest),
+    '',
+  ) ?? '';

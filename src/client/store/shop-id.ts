@@ -1,0 +1,40 @@
+/*
+ * What a browser keeps belongs to one shop and goes to no other, though a demo and one's own records may answer at the
+ * same address. The shop is told with every answer (`x-bricolage-shop`).
+ */
+const KEY = 'bricolage.shop';
+export const SHOP_HEADER = 'x-bricolage-shop';
+
+/** Kept under no shop before shops had ids: they are the first one's that is met. */
+const BEFORE_IDS = ['outbox', 'drafts', 'bench'] as const;
+
+/** The shop this browser last met; none on its first visit. */
+export function currentShop(): string | null {
+  try {
+    return globalThis.localStorage?.getItem(KEY) ?? null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * A shop has answered. Where it is another than the one this page was opened for, the page begins anew, with what is
+ * kept under that one; what waits for the other waits on.
+ */
+export function meetShop(id: string): void {
+  const known = currentShop();
+  if (known === id) return;
+  try {
+    if (known === null)
+      for (const name of BEFORE_IDS) {
+        const text = localStorage.getItem(`bricolage.${name}`);
+        if (text !== null) localStorage.setItem(`bricolage.${id}.${name}`, text);
+        localStorage.removeItem(`bricolage.${name}`);
+      }
+    localStorage.setItem(KEY, id);
+  } catch {
+    // A browser that keeps nothing mixes nothing up.
+    return;
+  }
+  if (known !== null) location.reload();
+}

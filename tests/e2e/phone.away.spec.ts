@@ -1,0 +1,139 @@
+import {
+  appendFileSync,
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
+import type { Page } from '@playwright/test';
+import { expect, expectNoSideways, test } from './server';
+
+/* Without the server: what the browser keeps of the program and of the shop. */
+test.use({ serviceWorkers: 'allow', demo: true });
+
+/** The program and the pieces are laid by a few seconds after the first screen stands. */
+async function waitUntilKept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const [own] = (await indexedDB.databases()).filter(({ name }) => name?.startsWith('bricolage-'));
+        if (!own) return 0;
+        const db = await new Promise<IDBDatabase>((resolve) => {
+          const opening = indexedDB.open(own.name!);
+          opening.onsuccess = () => resolve(opening.result);
+        });
+        return new Promise<number>((resolve) => {
+          const counting = db.transaction('pieces').objectStore('pieces').count();
+          counting.onsuccess = () => resolve(counting.result);
+        }).finally(() => db.close());
+      }),
+    )
+    .toBeGreaterThanOrEqual(13);
+}
+
+const answersOf = async (url: string): Promise<number> => {
+  const piece = await (await fetch(`${url}/api/pieces/demo-toy-chest`)).json();
+  return piece.zones.flatMap(({ observations = [] }: { observations?: unknown[] }) => observations).length;
+};
+
+test('the app opens after the server has gone, judges what was never opened here, and sends what was made once it is back', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(shop.url);
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  await waitUntilKept(page);
+  const before = await answersOf(shop.url);
+  await shop.stop();
+
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  await expect(page.getByText('Offline: shown as it was last heard')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toBeVisible();
+  await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+  await page.getByRole('button', { name: 'What waits' }).click();
+  await expect(page.getByRole('dialog', { name: 'What waits' }).getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await expectNoSideways(page);
+  for (const [place, heading] of [
+    ['Today', 'Today'],
+    ['Pieces', 'Pieces'],
+    ['Findings', 'Findings'],
+    ['Shelf', 'Shelf'],
+  ]) {
+    await page.getByRole('navigation', { name: 'Bricolage' }).getByRole('link', { name: place! }).click();
+    await expect(page.getByRole('heading', { level: 1, name: heading! })).toBeVisible();
+  }
+  await page.goto(`${shop.url}/piece/demo-sewing-cabinet/choose`);
+  // Searched here, by the worker that was laid by with the program.
+  await expect(page.getByText('Shellac primer ×2').first()).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${shop.url}/piece/demo-media-cupboard/prove`);
+  await expect(page.getByRole('status', { name: /^Gate/ }).first()).toBeVisible();
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+
+  await shop.restart();
+  await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
+  await expect.poll(() => answersOf(shop.url)).toBe(before + 1);
+});
+
+test('what was made for one shop never goes to another that answers at the same address', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  await expect(page.getByRole('region', { name: 'Check' })).toBeVisible();
+  await waitUntilKept(page);
+  const before = await answersOf(shop.url);
+  await shop.stop();
+  await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+
+  await shop.restart('other.sqlite');
+  await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
+  await page.goto(shop.url);
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  expect(await answersOf(shop.url)).toBe(before);
+
+  await shop.restart();
+  await page.goto(shop.url);
+  await expect.poll(() => answersOf(shop.url), { timeout: 20_000 }).toBe(before + 1);
+});
+
+test.describe('a newer version', () => {
+  const root = mkdtempSync(path.join(tmpdir(), 'bricolage-build-'));
+  mkdirSync(path.join(root, 'src/server/db'), { recursive: true });
+  symlinkSync(path.resolve('src/server/db/migrations'), path.join(root, 'src/server/db/migrations'));
+  test.use({ root });
+  test.beforeAll(() => cpSync('dist', path.join(root, 'dist'), { recursive: true }));
+  test.afterAll(() => rmSync(root, { recursive: true, force: true }));
+
+  test('waits until it is taken, and breaks no open page', async ({ page, shop }) => {
+    await page.goto(shop.url);
+    await waitUntilKept(page);
+    // The same program, one remark longer, is another to the browser.
+    const worker = path.join(root, 'dist/sw.js');
+    appendFileSync(worker, '\n// newer\n');
+    writeFileSync(`${worker}.br`, brotliCompressSync(readFileSync(worker)));
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
+    const bar = page.getByRole('region', { name: 'A newer Bricolage' });
+    await expect(bar.getByText('A new version is ready')).toBeVisible();
+    await bar.getByRole('button', { name: 'Later' }).click();
+    await expect(bar).toBeHidden();
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Shelf' })).toBeVisible();
+    await page.reload();
+    await expect(bar.getByText('A new version is ready')).toBeVisible({ timeout: 15_000 });
+    const taken = page.waitForEvent('load');
+    await bar.getByRole('button', { name: 'Take it now' }).click();
+    await taken;
+    await expect(page.getByRole('heading', { level: 1, name: 'Shelf' })).toBeVisible();
+    expect(await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.waiting === null)).toBe(
+      true,
+    );
+  });
+});
