@@ -10,8 +10,8 @@ const MEMORY = 160 * 2 ** 20;
 const SALT_BYTES = 16;
 const KEY_BYTES = 32;
 
-export const PASSPHRASE_LEAST = 12;
-export const PASSPHRASE_MOST = 200;
+const PASSPHRASE_LEAST = 12;
+const PASSPHRASE_MOST = 200;
 /** Fewer different letters than this are one word over and over. */
 const DIFFERENT = 6;
 
