@@ -19,3 +19,4 @@ export {
   type PairingInvitation,
 } from './access';
 export type { BackupList } from './keeping';
+export type { LiveChange } from './live';

@@ -7,7 +7,7 @@ import { fail, type Problem } from '@/core/shared';
 import type { PieceStore, ShelfStore, ShopStore, WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
-import { enteredOnly, makeAccessRouter, ofThisShop } from './http/access';
+import { enteredOnly, isIn, makeAccessRouter, ofThisShop } from './http/access';
 import { makeKeepingRouter } from './http/keeping';
 import { makeListRouter } from './http/lists';
 import { makeOpeningRouter } from './http/opening';
@@ -17,6 +17,7 @@ import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
 import { localOnly, ownHostOnly, sameOriginOnly, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
+import { tellOf, type Live } from './live';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import type { ShopKeeping } from './keeping';
@@ -32,6 +33,7 @@ export interface AppParts {
   photos: PhotoFiles;
   instruments: Instruments;
   keeping: ShopKeeping;
+  live: Live;
   /** What is wrong with the database just now; null when it answers. */
   health: () => Problem | null;
   /** Folder of the exported web application; left out when only the API is wanted. */
@@ -46,8 +48,8 @@ const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
-  const { store, shelf, workshop, shop, door, pairing, photos, instruments, keeping, health, webRoot, log, now } =
-    parts;
+  const { live, shop, door, pairing, photos, instruments, keeping, health, webRoot, log, now } = parts;
+  const { store, shelf, workshop } = tellOf(parts, live);
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -68,7 +70,8 @@ export function makeApp(parts: AppParts): Express {
     next();
   });
   app.use('/api/access', makeAccessRouter({ shop, pairing, now, log }));
-  app.use('/api', enteredOnly(shop, now), ofThisShop(shop));
+  app.use('/api', enteredOnly(shop, now), ofThisShop(shop), live.mark);
+  app.get('/api/events', (request, response) => live.stream(request, response, () => isIn(shop, request, now())));
   app.use('/api', makePhotoRouter(store, photos, now));
   app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);

@@ -98,6 +98,7 @@ function stop(server: Server): void {
     shop.close();
     process.exit(0);
   });
+  shop.hush();
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS);
 }

@@ -17,6 +17,7 @@ import { loadDemo } from './demo';
 import type { Instruments } from './devices';
 import { holdAlone, linkAll, makeKeeping, type Backup, type ShopKeeping } from './keeping';
 import type { Door, Pairing } from './opening';
+import { makeLive, type Live } from './live';
 import { makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
 import { adoptPictures, shopFolder } from './shop-folder';
@@ -40,6 +41,8 @@ export interface OpenShop {
   app: () => Express;
   shop: () => ShopStore;
   keeping: () => ShopKeeping;
+  /** Ends the lines on which pages listen: nothing else would. */
+  hush: () => void;
   close: () => void;
 }
 
@@ -47,6 +50,7 @@ interface Opened {
   db: Db;
   shop: ShopStore;
   keeping: ShopKeeping;
+  live: Live;
   app: Express;
 }
 
@@ -66,6 +70,7 @@ export function openShop(parts: ShopParts): OpenShop {
     const shop = makeShopStore(db, now());
     const keeping = makeKeeping({ db, folder, photos, migrations, now, comeBack });
     const { door, pairing, instruments, webRoot } = parts;
+    const live = makeLive();
     const app = makeApp({
       store,
       shelf,
@@ -76,16 +81,18 @@ export function openShop(parts: ShopParts): OpenShop {
       photos,
       instruments,
       keeping,
+      live,
       health: () => checkHealth(db),
       ...(webRoot === undefined ? {} : { webRoot }),
       log,
       now,
     });
-    return { db, shop, keeping, app };
+    return { db, shop, keeping, live, app };
   };
 
   const comeBack = (backup: Backup): void => {
     const passphrase = opened.shop.passphrase();
+    opened.live.close();
     opened.db.close();
     // Renamed into its place whole: a power cut leaves the one or the other.
     copyFileSync(backup.file, `${file}.back`);
@@ -108,7 +115,9 @@ export function openShop(parts: ShopParts): OpenShop {
     app: () => opened.app,
     shop: () => opened.shop,
     keeping: () => opened.keeping,
+    hush: () => opened.live.close(),
     close: () => {
+      opened.live.close();
       opened.db.close();
       letGo();
     },

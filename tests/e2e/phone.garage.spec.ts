@@ -141,4 +141,34 @@ test.describe('with the demo workshop', () => {
     await page.getByRole('link', { name: /Save the whole shop/ }).click();
     expect((await saved).suggestedFilename()).toMatch(/^bricolage-\d{4}-\d{2}-\d{2}\.zip$/);
   });
+
+  test('two people see what the other does, each at their own screen, without touching it', async ({
+    page,
+    shop,
+    browser,
+  }) => {
+    await openDoor(page, shop.url);
+    await page.getByRole('button', { name: 'Show a code' }).click();
+    const address = await readPicture(page);
+    const phone = await takePhone(browser);
+    await phone.goto(address);
+    await phone.getByRole('button', { name: 'Come in' }).click();
+    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+
+    const lines = [page, phone].map((own) => own.waitForResponse(/\/api\/events/));
+    await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+    await phone.goto(`${new URL(address).origin}/piece/demo-toy-chest/read`);
+    await Promise.all(lines);
+    const checkOf = (own: Page) => own.getByRole('region', { name: 'Check' });
+    for (const [one, other] of [
+      [phone, page],
+      [page, phone],
+    ] as const) {
+      const before = await checkOf(other).innerText();
+      await checkOf(one).getByRole('radio').first().click();
+      await expect.poll(() => checkOf(other).innerText(), { timeout: 2000 }).not.toBe(before);
+      await expect.poll(async () => (await checkOf(one).innerText()) === (await checkOf(other).innerText())).toBe(true);
+    }
+    await phone.context().close();
+  });
 });

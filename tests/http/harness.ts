@@ -16,6 +16,7 @@ import {
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeKeeping } from '@/server/keeping';
+import { makeLive } from '@/server/live';
 import { makeDoor, makePairing, type Pairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
@@ -75,6 +76,7 @@ export async function startServer(
     throw new Error('put back only by a shop that can be opened anew');
   };
   const app = makeApp({
+    live: makeLive(),
     keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
     store: makePieceStore(db),
     shelf: makeShelfStore(db),

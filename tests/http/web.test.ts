@@ -16,6 +16,7 @@ import {
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeKeeping } from '@/server/keeping';
+import { makeLive } from '@/server/live';
 import { makeDoor, makePairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
@@ -32,6 +33,7 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(S
 const db = openDatabase(':memory:', MIGRATIONS);
 const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
 const app = makeApp({
+  live: makeLive(),
   store: makePieceStore(db),
   shelf: makeShelfStore(db),
   workshop: makeWorkshopStore(db),

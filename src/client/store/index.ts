@@ -14,7 +14,8 @@ export { colourUsed, placePicked, schemePicked, unitsPicked, type Scheme } from 
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
 export { findNewest, keepPieces } from './kept-shop';
-export { rememberPiece } from './sender';
+export { heardOf } from './heard';
+export { OWN_PAGE, rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
 export { useMeasureAir, useSetup, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';

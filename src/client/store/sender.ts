@@ -11,6 +11,10 @@ import { piecesApi } from './pieces-api';
 
 const RETRY_MS = 3000;
 
+/** This page among all that are open: what it did itself it is not told of. */
+export const OWN_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
+const PAGE_HEADER = 'x-bricolage-page';
+
 /** A hanging server is an absent one. */
 const PATIENCE_MS = 15_000;
 
@@ -53,6 +57,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
           method,
           signal: AbortSignal.timeout(PATIENCE_MS),
           headers: {
+            [PAGE_HEADER]: OWN_PAGE,
             ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
             ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
           },

@@ -28,11 +28,15 @@ function findSession(shop: ShopStore, request: Request, now: string): Session | 
   return token === undefined ? undefined : shop.find(token, now);
 }
 
+/** Whether who asks is in: on this machine, or with a pass that has not ended. */
+export const isIn = (shop: ShopStore, request: Request, now: string): boolean =>
+  isLocal(request) || findSession(shop, request, now) !== undefined;
+
 /** What is not on this machine needs a pass for everything. */
 export const enteredOnly =
   (shop: ShopStore, now: () => string): RequestHandler =>
   (request, response, next) => {
-    if (isLocal(request) || findSession(shop, request, now())) return next();
+    if (isIn(shop, request, now())) return next();
     return sendProblem(response, fail('not_entered').problem);
   };
 

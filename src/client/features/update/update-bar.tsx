@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Workbox } from 'workbox-window';
 import { Button, Row, Strong } from '@/client/ui';
+import { useLive } from './use-live';
 import { useKeepShop } from './use-keep-shop';
 
 /** The program is laid by for later when the first screen has long been drawn. */
@@ -18,6 +19,7 @@ type News = 'ready' | 'taken' | null;
 export function UpdateBar() {
   const [news, setNews] = useState<News>(null);
   useKeepShop(LATER_MS);
+  useLive(LATER_MS);
   const workbox = useRef<Workbox | null>(null);
   useEffect(() => {
     if (!('serviceWorker' in navigator)) return;
