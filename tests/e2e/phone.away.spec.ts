@@ -104,6 +104,99 @@ test('what was made for one shop never goes to another that answers at the same 
   await expect.poll(() => answersOf(shop.url), { timeout: 20_000 }).toBe(before + 1);
 });
 
+test('two tabs without the server each keep what was made in them, and all of it arrives once', async ({
+  page,
+  shop,
+}) => {
+  const other = await page.context().newPage();
+  for (const [tab, piece] of [
+    [page, 'demo-toy-chest'],
+    [other, 'demo-issue-desk'],
+  ] as const) {
+    await tab.goto(`${shop.url}/piece/${piece}/read`);
+    await expect(tab.getByRole('region', { name: 'Check' })).toBeVisible();
+  }
+  await waitUntilKept(page);
+  const before = await answersOf(shop.url);
+  const sent: string[] = [];
+  page.context().on('request', (request) => {
+    if (request.method() === 'PUT') sent.push(new URL(request.url()).pathname);
+  });
+  await shop.stop();
+  await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+  await other.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  // Each sees what waits in both.
+  for (const tab of [page, other]) await expect(tab.getByText('Offline: 2 changes are kept here')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Offline: 2 changes are kept here')).toBeVisible();
+
+  sent.length = 0;
+  await shop.restart();
+  for (const tab of [page, other]) await expect(tab.getByText(/^Offline/)).toBeHidden({ timeout: 40_000 });
+  expect(await answersOf(shop.url)).toBe(before + 1);
+  expect(sent.length).toBe(new Set(sent).size);
+  await other.close();
+});
+
+test('what is refused is laid aside with the reason, over a reload, and is sent again or thrown away when told', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  const check = page.getByRole('region', { name: 'Check' });
+  await expect(check).toBeVisible();
+  const before = await answersOf(shop.url);
+  let refuses = true;
+  await page.route('**/observations/**', (route) =>
+    refuses
+      ? route.fulfill({ status: 422, json: { error: { code: 'unknown_code', message: 'result: Not a known value.' } } })
+      : route.continue(),
+  );
+  await check.getByRole('radio').first().click();
+  await expect(page.getByText('A change was not stored')).toBeVisible();
+  await expect(page.getByText('result: Not a known value.')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'See why' }).click();
+  const sheet = page.getByRole('dialog', { name: 'See why' });
+  await expect(sheet.getByRole('listitem')).toHaveCount(1);
+  await sheet.getByRole('button', { name: /^Send again/ }).click();
+  // Refused once more, it is laid aside once more.
+  await page.getByRole('button', { name: 'See why' }).click();
+  await expect(sheet.getByText(/Not a known value/)).toBeVisible();
+  refuses = false;
+  await sheet.getByRole('button', { name: /^Send again/ }).click();
+  await expect(page.getByText('A change was not stored')).toBeHidden();
+  expect(await answersOf(shop.url)).toBe(before + 1);
+  refuses = true;
+  await check.getByRole('radio').first().click();
+  await page.getByRole('button', { name: 'See why' }).click();
+  await sheet.getByRole('button', { name: /^Throw away/ }).click();
+  await expect(page.getByText('A change was not stored')).toBeHidden();
+  expect(await answersOf(shop.url)).toBe(before + 1);
+});
+
+test('a browser without room says so before anything is lost', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  await expect(page.getByRole('region', { name: 'Check' })).toBeVisible();
+  const before = await answersOf(shop.url);
+  await page.evaluate(() => {
+    let chunk = 'x'.repeat(2 ** 20);
+    for (let i = 0; chunk.length > 0; i += 1)
+      try {
+        localStorage.setItem(`filler-${i}`, chunk);
+      } catch {
+        chunk = chunk.slice(0, Math.floor(chunk.length / 2));
+      }
+  });
+  await shop.stop();
+  await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  await expect(page.getByText('This browser has no room left')).toBeVisible();
+  await shop.restart();
+  await expect.poll(() => answersOf(shop.url), { timeout: 40_000 }).toBe(before + 1);
+  await expect(page.getByText('This browser has no room left')).toBeHidden();
+});
+
 test.describe('a newer version', () => {
   const root = mkdtempSync(path.join(tmpdir(), 'bricolage-build-'));
   mkdirSync(path.join(root, 'src/server/db'), { recursive: true });

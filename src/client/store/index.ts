@@ -1,7 +1,7 @@
 export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted } from './bench';
 export { diagnosesOf } from './diagnoses';
 export { draftDone, draftTyped } from './drafts';
-export { refusalRead, changeMade } from './outbox';
+export { changeMade, changeThrownAway, changeTriedAgain } from './outbox';
 export {
   piecesApi,
   useGetExperienceQuery,

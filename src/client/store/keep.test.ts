@@ -6,6 +6,10 @@ describe('what the browser keeps', () => {
   const storage = {
     getItem: (key: string) => shelf.get(key) ?? null,
     setItem: (key: string, text: string) => void shelf.set(key, text),
+    get length() {
+      return shelf.size;
+    },
+    key: (i: number) => [...shelf.keys()][i] ?? null,
     removeItem: (key: string) => void shelf.delete(key),
   };
   const use = (value: unknown): void => {
@@ -44,21 +48,21 @@ describe('what the browser keeps', () => {
     let reloads = 0;
     Object.defineProperty(globalThis, 'location', { value: { reload: () => (reloads += 1) }, configurable: true });
     // Kept before shops had ids: the first one's that is met.
-    keep('outbox', ['a change of the first']);
+    keep('drafts', ['a change of the first']);
     keep('settings', { scheme: 'dark' });
     expect(currentShop()).toBeNull();
     meetShop('shop-1');
     expect([currentShop(), reloads]).toEqual(['shop-1', 0]);
-    expect(recall('outbox', [])).toEqual(['a change of the first']);
+    expect(recall('drafts', [])).toEqual(['a change of the first']);
     meetShop('shop-1');
     expect(reloads).toBe(0);
     meetShop('shop-2');
     expect([currentShop(), reloads]).toEqual(['shop-2', 1]);
-    expect(recall('outbox', [])).toEqual([]);
+    expect(recall('drafts', [])).toEqual([]);
     expect(recall('settings', {})).toEqual({ scheme: 'dark' });
-    keep('outbox', ['a change of the second']);
+    keep('drafts', ['a change of the second']);
     meetShop('shop-1');
-    expect(recall('outbox', [])).toEqual(['a change of the first']);
+    expect(recall('drafts', [])).toEqual(['a change of the first']);
     use(undefined);
   });
 });

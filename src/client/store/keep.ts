@@ -25,3 +25,11 @@ export function keep(name: string, value: unknown): void {
     // Storage full or forbidden: the change itself still goes to the server.
   }
 }
+
+export function forget(name: string): void {
+  try {
+    globalThis.localStorage?.removeItem(keyOf(name));
+  } catch {
+    // A browser without storage has nothing to forget.
+  }
+}

@@ -1,5 +1,5 @@
 import { applyChange, DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
-import { changeMade, makeStore, type AppStore } from './index';
+import { changeMade, changeThrownAway, changeTriedAgain, makeStore, type AppStore } from './index';
 import { piecesApi } from './pieces-api';
 import { overlay } from './overlay';
 
@@ -73,11 +73,72 @@ describe('the outbox', () => {
     jest.useRealTimers();
   });
 
-  it('drops what the server refuses, and says why', async () => {
-    const store = openStore(async () => reply(422, { error: { message: 'result: Not a known value.' } }));
+  it('lays aside what the server refuses, with the reason, and sends it again or throws it away when told', async () => {
+    let status = 422;
+    const store = openStore(async () =>
+      reply(status, status === 200 ? DESK : { error: { message: 'result: Not a known value.' } }),
+    );
     store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('purple') }));
     await settle();
-    expect(store.getState().outbox).toMatchObject({ pending: [], refusal: 'result: Not a known value.' });
+    expect(store.getState().outbox).toMatchObject({
+      pending: [],
+      parked: [{ id: '1', refused: 'result: Not a known value.' }],
+    });
+    status = 200;
+    store.dispatch(changeTriedAgain({ id: '1' }));
+    await settle();
+    expect(store.getState().outbox).toMatchObject({ pending: [], parked: [] });
+    status = 422;
+    store.dispatch(changeMade({ id: '2', pieceId: 'p', change: answer('purple') }));
+    await settle();
+    store.dispatch(changeThrownAway({ id: '2' }));
+    expect(store.getState().outbox).toMatchObject({ pending: [], parked: [] });
+  });
+
+  it('lays aside with refused work the paint that was drawn off for it', async () => {
+    const store = openStore(async (path) =>
+      path.includes('/work/') ? reply(422, { error: { message: 'No such step.' } }) : reply(200, { tins: [] }),
+    );
+    const work = { type: 'work_logged' as const, work: 'w', entries: [{ zone: 'top', op: 'clean' as const }] };
+    const drawing = { type: 'tin_drawn' as const, tinId: 't', drawing: { work: 'w', ml: 50 } };
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: work }));
+    store.dispatch(changeMade({ id: '2', pieceId: '', change: drawing }));
+    await settle();
+    expect(store.getState().outbox.pending).toEqual([]);
+    expect(store.getState().outbox.parked.map(({ id }) => id)).toEqual(['1', '2']);
+  });
+
+  it('goes on with what does not depend on a change that the server fails on', async () => {
+    jest.useFakeTimers();
+    const sent: string[] = [];
+    let failing = true;
+    const store = openStore(async (path: string) => {
+      if (failing && path.includes('/p/')) return reply(500, { error: { message: 'internal' } });
+      sent.push(path);
+      return reply(200, DESK);
+    });
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
+    store.dispatch(changeMade({ id: '2', pieceId: 'p', change: { type: 'goal_set', goal: {} } }));
+    store.dispatch(changeMade({ id: '3', pieceId: 'q', change: { type: 'goal_set', goal: {} } }));
+    await settle();
+    expect(sent).toEqual(['/api/pieces/q/goal']);
+    expect(store.getState().outbox.pending.map(({ id }) => id)).toEqual(['1', '2']);
+    failing = false;
+    jest.advanceTimersByTime(40_000);
+    await settle();
+    expect(sent.slice(1)).toEqual(['/api/pieces/p/zones/top/observations/o-dark_line', '/api/pieces/p/goal']);
+    jest.useRealTimers();
+  });
+
+  it('takes an answer that is not the server’s for none', async () => {
+    jest.useFakeTimers();
+    const store = openStore(
+      async () => ({ ok: true, status: 200, json: () => Promise.reject(new Error('a page of a hotel')) }) as never,
+    );
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
+    await settle();
+    expect(store.getState().outbox).toMatchObject({ pending: [{ id: '1' }], awaySince: expect.any(String) });
+    jest.useRealTimers();
   });
 
   it('shows the stored piece with the changes still on their way, of this piece only', () => {

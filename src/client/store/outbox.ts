@@ -1,7 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PieceChange, ShelfChange } from '@/core/dossier';
 import type { WorkshopChange } from '@/core/workshop';
-import { recall } from './keep';
 
 /** A change made here and not yet acknowledged by the server. */
 export interface PendingChange {
@@ -15,41 +14,69 @@ export interface PendingChange {
   undoes?: true;
 }
 
-export interface OutboxState {
-  pending: PendingChange[];
-  /** The server could not be reached since then; it is tried again by itself. */
-  awaySince: string | null;
-  /** The last change the server refused, in words. */
-  refusal: string | null;
+/** As it is kept: with the reason, where the server refused it. */
+export interface Waiting extends PendingChange {
+  refused?: string;
 }
 
-const initialState = (): OutboxState => ({
-  pending: recall<PendingChange[]>('outbox', []),
-  awaySince: null,
-  refusal: null,
-});
+export interface OutboxState {
+  pending: PendingChange[];
+  /** Refused by the server, with the reason: laid aside until the owner sends them again or throws them away. */
+  parked: Waiting[];
+  /** The server could not be reached since then; it is tried again by itself. */
+  awaySince: string | null;
+  /** Changes that this browser had no room to keep: they live in this page alone. */
+  unkept: string[];
+}
 
-/** Paint that was drawn off for work the server refused was not drawn off. */
-const isDrawnFor = (change: PendingChange['change'], refused: PendingChange['change'] | undefined): boolean =>
-  refused?.type === 'work_logged' && change.type === 'tin_drawn' && change.drawing.work === refused.work;
+const initialState: OutboxState = { pending: [], parked: [], awaySince: null, unkept: [] };
+
+/** Paint that was drawn off for work goes with the work: what was not done took none. */
+export const isDrawnFor = (change: PendingChange['change'], work: PendingChange['change'] | undefined): boolean =>
+  work?.type === 'work_logged' && change.type === 'tin_drawn' && change.drawing.work === work.work;
+
+/** Why a change is laid aside that was not itself refused. */
+const WENT_ALONG = 'It belongs to work that was refused.';
 
 /** Changes wait here, in order, until the server has stored them. What is shown is the server's piece plus these. */
 export const outboxSlice = createSlice({
   name: 'outbox',
-  initialState,
+  initialState: () => initialState,
   reducers: {
     changeMade: (state, { payload }: PayloadAction<PendingChange>) => {
       state.pending.push(payload);
-      state.refusal = null;
     },
     changeStored: (state, { payload }: PayloadAction<{ id: string }>) => {
       state.pending = state.pending.filter(({ id }) => id !== payload.id);
       state.awaySince = null;
     },
     changeRefused: (state, { payload }: PayloadAction<{ id: string; message: string }>) => {
-      const refused = state.pending.find(({ id }) => id === payload.id)?.change;
-      state.pending = state.pending.filter(({ id, change }) => id !== payload.id && !isDrawnFor(change, refused));
-      state.refusal = payload.message;
+      const refused = state.pending.find(({ id }) => id === payload.id);
+      if (!refused) return;
+      const along = state.pending.filter(({ change }) => isDrawnFor(change, refused.change));
+      const gone = new Set([refused, ...along].map(({ id }) => id));
+      state.parked.push({ ...refused, refused: payload.message });
+      for (const own of along) state.parked.push({ ...own, refused: WENT_ALONG });
+      state.pending = state.pending.filter(({ id }) => !gone.has(id));
+    },
+    /** A change that was laid aside is sent again, with what went along. */
+    changeTriedAgain: (state, { payload }: PayloadAction<{ id: string }>) => {
+      const again = withAlong(state.parked, payload.id);
+      state.parked = state.parked.filter((own) => !again.includes(own));
+      state.pending.push(...again.map(({ refused: _reason, ...own }) => own));
+    },
+    changeThrownAway: (state, { payload }: PayloadAction<{ id: string }>) => {
+      const gone = withAlong(state.parked, payload.id);
+      state.parked = state.parked.filter((own) => !gone.includes(own));
+    },
+    /** What is kept in the browser, after another tab has changed it. What only this page has stays. */
+    changesRead: (state, { payload }: PayloadAction<Waiting[]>) => {
+      const own = state.pending.filter(({ id }) => state.unkept.includes(id));
+      state.pending = [...payload.filter(({ refused }) => refused === undefined), ...own];
+      state.parked = payload.filter(({ refused }) => refused !== undefined);
+    },
+    changeUnkept: (state, { payload }: PayloadAction<{ id: string }>) => {
+      state.unkept.push(payload.id);
     },
     serverLost: {
       reducer: (state, { payload }: PayloadAction<string>) => {
@@ -60,10 +87,22 @@ export const outboxSlice = createSlice({
     serverFound: (state) => {
       state.awaySince = null;
     },
-    refusalRead: (state) => {
-      state.refusal = null;
-    },
   },
 });
 
-export const { changeMade, changeStored, changeRefused, serverLost, serverFound, refusalRead } = outboxSlice.actions;
+const withAlong = (parked: readonly Waiting[], id: string): Waiting[] => {
+  const first = parked.find((own) => own.id === id);
+  return parked.filter((own) => own === first || isDrawnFor(own.change, first?.change));
+};
+
+export const {
+  changeMade,
+  changeStored,
+  changeRefused,
+  changeTriedAgain,
+  changeThrownAway,
+  changesRead,
+  changeUnkept,
+  serverLost,
+  serverFound,
+} = outboxSlice.actions;

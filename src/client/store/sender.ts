@@ -4,12 +4,24 @@ import { shutOut } from './access';
 import type { AppDispatch, AppGetState } from './store';
 import { isInWork } from '@/core/work';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
-import { changeRefused, changeStored, serverFound, serverLost, type PendingChange } from './outbox';
+import { isKeptChange, recallChanges, wasKept } from './kept-changes';
+import {
+  changeRefused,
+  changesRead,
+  changeStored,
+  isDrawnFor,
+  serverFound,
+  serverLost,
+  type OutboxState,
+  type PendingChange,
+} from './outbox';
 import { keepPieces } from './kept-shop';
 import { currentShop, meetShop, SHOP_HEADER } from './shop-id';
 import { piecesApi } from './pieces-api';
 
+/** The first wait before the server is tried again, and the longest: each is twice the one before. */
 const RETRY_MS = 3000;
+const LONGEST_WAIT_MS = 30_000;
 
 /** This page among all that are open: what it did itself it is not told of. */
 export const OWN_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
@@ -26,74 +38,129 @@ export interface Sender {
 }
 
 /**
- * Sends pending changes one after another, in order, to the shop they were made for. A lost server keeps the change and
- * tries again; a refusal drops it and says why. Sending twice is harmless: ids are ours and every write is repeatable.
+ * Sends pending changes one after another, in order, to the shop they were made for, from one tab at a time. A lost
+ * server keeps the change and tries again; a refusal lays it aside with the reason; where the server itself fails on a
+ * change, what does not depend on it goes on. Sending twice is harmless: ids are ours and every write is repeatable.
  */
 export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher: typeof fetch = fetch): Sender {
   let sending = false;
+  let again = false;
   let timer: ReturnType<typeof setTimeout> | null = null;
+  let wait = RETRY_MS;
 
   const lookAgain = (): void => {
-    if (timer) clearTimeout(timer);
-    timer = setTimeout(() => void (getState().outbox.pending.length > 0 ? send() : look()), RETRY_MS);
+    if (timer) return;
+    timer = setTimeout(() => {
+      timer = null;
+      if (getState().outbox.pending.length > 0) send();
+      else void look();
+    }, wait);
+    wait = Math.min(2 * wait, LONGEST_WAIT_MS);
+  };
+  const answered = (): void => {
+    wait = RETRY_MS;
   };
 
   /** Where nothing waits to be sent, the server is asked for nothing but itself. */
   const look = async (): Promise<void> => {
     const answer = await fetcher('/api/access', { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
-    if (answer && answer.status < 500) dispatch(serverFound());
-    else lookAgain();
+    if (!answer || answer.status >= 500) return lookAgain();
+    answered();
+    dispatch(serverFound());
   };
 
-  const send = async (): Promise<void> => {
-    if (sending) return;
+  /** Sends one. */
+  const sendOne = async (next: PendingChange): Promise<Sent> => {
+    const { method, path, body } = requestOf(next);
+    const shop = currentShop();
+    const answer = await fetcher(path, {
+      method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      headers: {
+        [PAGE_HEADER]: OWN_PAGE,
+        ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    }).catch(() => null);
+    if (!answer) return 'lost';
+    // The pass has ended: what waits here waits on until the device is let in again.
+    if (answer.status === 401) {
+      dispatch(shutOut());
+      return 'stop';
+    }
+    const answering = answer.headers?.get(SHOP_HEADER);
+    if (shop !== null && answering && answering !== shop) {
+      // Another shop answers here now. This change is not for it, and was not taken by it.
+      meetShop(answering);
+      return 'stop';
+    }
+    if (answer.status >= 500) return 'failed';
+    const told: unknown = await answer.json().catch(() => undefined);
+    // Whatever lies between may answer in the server's place: what is not ours settles nothing.
+    if (told === undefined) return 'lost';
+    if (answer.ok) {
+      await remember(dispatch, next, told);
+      dispatch(changeStored({ id: next.id }));
+    } else {
+      const message = (told as Partial<ErrorBody>).error?.message ?? 'The server refused this change.';
+      dispatch(changeRefused({ id: next.id, message }));
+    }
+    return 'settled';
+  };
+
+  const sendAll = async (): Promise<void> => {
+    const { outbox } = getState();
+    const failed = new Set<string>();
+    const tried = new Set<string>();
+    const next = (): PendingChange | undefined =>
+      getState().outbox.pending.find((own) => !tried.has(own.id) && !failed.has(dependsOn(own, getState().outbox)));
+    for (let own = next(); own; own = next()) {
+      tried.add(own.id);
+      // Another tab may have sent it while this one waited for its turn.
+      if (!outbox.unkept.includes(own.id) && wasKept.has(own.id) && !isKeptChange(own.id)) {
+        dispatch(changesRead(recallChanges()));
+        continue;
+      }
+      const sent = await sendOne(own);
+      if (sent === 'stop') return;
+      if (sent === 'settled') answered();
+      if (sent === 'lost' || sent === 'failed') dispatch(serverLost());
+      if (sent === 'lost') return lookAgain();
+      if (sent === 'failed') failed.add(dependsOn(own, getState().outbox));
+    }
+    if (failed.size > 0) lookAgain();
+  };
+
+  const send = (): void => {
+    if (sending) {
+      again = true;
+      return;
+    }
     sending = true;
     if (timer) clearTimeout(timer);
-    try {
-      for (let next = getState().outbox.pending[0]; next; next = getState().outbox.pending[0]) {
-        const { method, path, body } = requestOf(next);
-        const shop = currentShop();
-        const answer = await fetcher(path, {
-          method,
-          signal: AbortSignal.timeout(PATIENCE_MS),
-          headers: {
-            [PAGE_HEADER]: OWN_PAGE,
-            ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
-            ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-          },
-          ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-        }).catch(() => null);
-        if (!answer || answer.status >= 500) {
-          dispatch(serverLost());
-          lookAgain();
-          return;
-        }
-        const answering = answer.headers?.get(SHOP_HEADER);
-        if (shop !== null && answering && answering !== shop) {
-          // Another shop answers here now. This change is not for it, and was not taken by it.
-          meetShop(answering);
-          return;
-        }
-        if (answer.status === 401) {
-          // The pass has ended: what waits here waits on until the device is let in again.
-          dispatch(shutOut());
-          return;
-        }
-        if (answer.ok) {
-          await remember(dispatch, next, await answer.json());
-          dispatch(changeStored({ id: next.id }));
-        } else {
-          const refusal = (await answer.json().catch(() => null)) as Partial<ErrorBody> | null;
-          dispatch(
-            changeRefused({ id: next.id, message: refusal?.error?.message ?? 'The server refused this change.' }),
-          );
-        }
-      }
-    } finally {
+    timer = null;
+    const locks = globalThis.navigator?.locks;
+    const done = locks ? locks.request(`bricolage-send-${currentShop() ?? ''}`, sendAll) : sendAll();
+    void Promise.resolve(done).finally(() => {
       sending = false;
-    }
+      // What was made while the last answer was on its way.
+      if (!again) return;
+      again = false;
+      send();
+    });
   };
-  return { send: () => void send(), watch: lookAgain };
+  return { send, watch: lookAgain };
+}
+
+/** What became of sending a change; `stop`: nothing can be sent just now. */
+type Sent = 'settled' | 'lost' | 'failed' | 'stop';
+
+/** What a change stands or falls with: its piece, and for paint that was drawn off the work it was for. */
+function dependsOn({ pieceId, change }: PendingChange, { pending }: OutboxState): string {
+  if (pieceId !== '') return pieceId;
+  const work = pending.find((own) => isDrawnFor(change, own.change));
+  return work?.pieceId ?? change.type;
 }
 
 /**

@@ -5,8 +5,11 @@
 const KEY = 'bricolage.shop';
 export const SHOP_HEADER = 'x-bricolage-shop';
 
-/** Kept under no shop before shops had ids: they are the first one's that is met. */
-const BEFORE_IDS = ['outbox', 'drafts', 'bench'] as const;
+/** Kept under no shop, before one was met or shops had ids: it is the first one's that is met. */
+const listHomeless = (): string[] =>
+  Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((key) =>
+    /^bricolage\.(drafts|bench|outbox|\.change\..*)$/.test(key),
+  );
 
 /** The shop this browser last met; none on its first visit. */
 export function currentShop(): string | null {
@@ -26,10 +29,10 @@ export function meetShop(id: string): void {
   if (known === id) return;
   try {
     if (known === null)
-      for (const name of BEFORE_IDS) {
-        const text = localStorage.getItem(`bricolage.${name}`);
-        if (text !== null) localStorage.setItem(`bricolage.${id}.${name}`, text);
-        localStorage.removeItem(`bricolage.${name}`);
+      for (const key of listHomeless()) {
+        const text = localStorage.getItem(key)!;
+        localStorage.setItem(`bricolage.${id}.${key.replace(/^bricolage\.+/, '')}`, text);
+        localStorage.removeItem(key);
       }
     localStorage.setItem(KEY, id);
   } catch {

@@ -4,7 +4,17 @@ import { accessSlice } from './access';
 import { benchSlice } from './bench';
 import { draftsSlice } from './drafts';
 import { keep } from './keep';
-import { changeMade, outboxSlice, serverLost } from './outbox';
+import { takeOverOldOutbox, forgetChange, keepChange, recallChanges, watchChanges } from './kept-changes';
+import { heardOf } from './heard';
+import {
+  changeMade,
+  changesRead,
+  changeTriedAgain,
+  changeUnkept,
+  outboxSlice,
+  serverLost,
+  type OutboxState,
+} from './outbox';
 import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
@@ -16,7 +26,7 @@ const KEPT = ['drafts', 'settings', 'bench'] as const;
 export function makeStore(fetcher?: typeof fetch) {
   const sendAfterChange: Middleware = () => (next) => (action) => {
     const result = next(action);
-    if (changeMade.match(action)) sender.send();
+    if (changeMade.match(action) || changeTriedAgain.match(action)) sender.send();
     if (serverLost.match(action)) sender.watch();
     return result;
   };
@@ -34,19 +44,49 @@ export function makeStore(fetcher?: typeof fetch) {
   });
   const sender = makeSender(store.dispatch, store.getState, fetcher);
   let kept = store.getState();
+  let reading = false;
+  /** Takes over what is kept in the browser, from before a reload or by another tab. */
+  const read = (): void => {
+    reading = true;
+    store.dispatch(changesRead(recallChanges()));
+    reading = false;
+  };
   store.subscribe(() => {
+    // What follows may change the state again: it is compared from here on.
+    const before = kept;
     const state = store.getState();
-    if (state.outbox.pending !== kept.outbox.pending) keep('outbox', state.outbox.pending);
-    // It answers again: what was shown from what is kept is asked for anew.
-    const found = kept.outbox.awaySince !== null && state.outbox.awaySince === null;
-    for (const name of KEPT) if (state[name] !== kept[name]) keep(name, state[name]);
     kept = state;
+    if (!reading) keepOutbox(before.outbox, state.outbox, (id) => store.dispatch(changeUnkept({ id })));
+    for (const name of KEPT) if (state[name] !== before[name]) keep(name, state[name]);
+    // It answers again: what was shown from what is kept is asked for anew.
+    const found = before.outbox.awaySince !== null && state.outbox.awaySince === null;
     if (found) store.dispatch(piecesApi.internalActions.onOnline());
   });
   setupListeners(store.dispatch);
+  takeOverOldOutbox();
+  read();
+  // What another tab has sent is in the server's copy: that is asked for before the change leaves this tab's sight.
+  watchChanges(() => {
+    const left = new Set(recallChanges().map(({ id }) => id));
+    const gone = store.getState().outbox.pending.filter(({ id }) => !left.has(id));
+    const told = gone.map(({ pieceId }) =>
+      pieceId === '' ? { shelf: true as const, workshop: true as const } : { piece: pieceId },
+    );
+    void store.dispatch(heardOf(told)).then(read);
+  });
   // Changes left over from before a reload go first.
   sender.send();
   return store;
+}
+
+/** Keeps what was added or laid aside, and forgets what was settled. */
+function keepOutbox(before: OutboxState, after: OutboxState, unkept: (id: string) => void): void {
+  if (before.pending === after.pending && before.parked === after.parked) return;
+  const known = new Set([...before.pending, ...before.parked]);
+  const left = [...after.pending, ...after.parked];
+  const ids = new Set(left.map(({ id }) => id));
+  for (const { id } of known) if (!ids.has(id)) forgetChange(id);
+  for (const own of left) if (!known.has(own) && !keepChange(own)) unkept(own.id);
 }
 
 export type AppStore = ReturnType<typeof makeStore>;

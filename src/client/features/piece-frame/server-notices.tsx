@@ -2,8 +2,8 @@ import { View } from '@tamagui/core';
 import { useDispatch, useSelector } from 'react-redux';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
-import { refusalRead, usePieceName, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Column, Notice, Sheet, Small, Strong } from '@/client/ui';
+import { changeThrownAway, changeTriedAgain, usePieceName, type AppDispatch, type RootState } from '@/client/store';
+import { Button, Column, Notice, Row, Sheet, Small, Strong } from '@/client/ui';
 import { sayChanges } from '@/words';
 
 type Pending = RootState['outbox']['pending'];
@@ -12,9 +12,8 @@ const TIMES = makeTimes(OWN_ZONE);
 
 /** What has not reached the server yet, and what it refused. */
 export function ServerNotices() {
-  const { pending, awaySince, refusal } = useSelector((state: RootState) => state.outbox);
-  const dispatch = useDispatch<AppDispatch>();
-  if (!awaySince && !refusal) return null;
+  const { pending, parked, unkept, awaySince } = useSelector((state: RootState) => state.outbox);
+  if (!awaySince && parked.length === 0 && unkept.length === 0) return null;
   return (
     <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
       {awaySince && pending.length > 0 ? (
@@ -32,14 +31,19 @@ export function ServerNotices() {
           {`The workshop has not answered since ${TIMES.clock(awaySince)}. What you do here is kept, and judged here.`}
         </Notice>
       ) : null}
-      {refusal ? (
+      {parked.length > 0 ? (
         <Notice
           tone="stop"
           live
-          title="A change was not stored"
-          action={<Button onPress={() => dispatch(refusalRead())}>Understood</Button>}
+          title={parked.length === 1 ? 'A change was not stored' : `${parked.length} changes were not stored`}
+          action={<Sheet label="See why">{() => <Parked parked={parked} />}</Sheet>}
         >
-          {refusal}
+          {parked[0]!.refused}
+        </Notice>
+      ) : null}
+      {unkept.some((id) => pending.some((own) => own.id === id)) ? (
+        <Notice tone="stop" live title="This browser has no room left">
+          What you do now is kept in this page alone: leave it open until the workshop has answered.
         </Notice>
       ) : null}
     </View>
@@ -57,6 +61,33 @@ function Waiting({ pending }: { pending: Pending }) {
           <Small>{pieceId === '' ? 'The workshop' : nameOf(pieceId)}</Small>
         </Column>
       ))}
+    </Column>
+  );
+}
+
+/** What the server refused, with the reason: mended at its piece, sent again, or thrown away. */
+function Parked({ parked }: { parked: RootState['outbox']['parked'] }) {
+  const nameOf = usePieceName();
+  const dispatch = useDispatch<AppDispatch>();
+  return (
+    <Column role="list" gap="$l">
+      {parked.map(({ id, pieceId, change, said, refused }) => {
+        const words = said ?? sayChanges([change], undefined);
+        return (
+          <Column key={id} role="listitem" gap="$s">
+            <Strong>{words}</Strong>
+            <Small>{`${pieceId === '' ? 'The workshop' : nameOf(pieceId)}: ${refused ?? ''}`}</Small>
+            <Row gap="$s" flexWrap="wrap">
+              <Button label={`Send again: ${words}`} onPress={() => dispatch(changeTriedAgain({ id }))}>
+                Send again
+              </Button>
+              <Button label={`Throw away: ${words}`} onPress={() => dispatch(changeThrownAway({ id }))}>
+                Throw away
+              </Button>
+            </Row>
+          </Column>
+        );
+      })}
     </Column>
   );
 }
