@@ -1,4 +1,7 @@
-/* `npm run shots`: remakes the pictures of docs/screenshots from the demo workshop, in a throwaway file. */
+/*
+ * `npm run shots`: remakes the pictures of docs/screenshots from the demo workshop, in a throwaway file. With names behind
+ * it (`npm run shots -- today read`), only those.
+ */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -48,11 +51,20 @@ const SHOTS = [
   },
   { name: 'findings', path: '/findings', ...PHONE },
   { name: 'findings-wide', path: '/findings', ...WIDE },
-  { name: 'prove-closed', path: '/piece/demo-media-cupboard/prove', ...PHONE },
+  {
+    name: 'phones',
+    path: '/phones',
+    ...PHONE,
+    press: [
+      ['switch', 'Let phones in'],
+      ['button', 'Show a code'],
+    ],
+  },
   { name: 'read-wide', path: '/piece/demo-issue-desk/read?zone=top', ...WIDE },
   { name: 'choose-wide', path: '/piece/demo-sewing-cabinet/choose', ...WIDE },
 ];
 
+const asked = process.argv.slice(2);
 install();
 build();
 const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-shots-'));
@@ -62,6 +74,8 @@ const env = {
   BRICOLAGE_DEMO: path.join(root, 'demo/dossiers'),
   BRICOLAGE_DEMO_NOW: SATURDAY,
   PORT: '0',
+  // What a home network gives is not to be seen in a picture.
+  BRICOLAGE_ADDRESSES: '127.0.0.2',
 };
 const server = spawn(process.execPath, ['dist-server/main.cjs'], {
   cwd: root,
@@ -76,6 +90,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 for (const { name, path: address, press = [], show, ...options } of SHOTS) {
+  if (asked.length > 0 && !asked.includes(name)) continue;
   const page = await browser.newPage({ ...options, reducedMotion: 'reduce', timezoneId: 'Europe/Lisbon' });
   await page.clock.setFixedTime(SATURDAY);
   await page.goto(base + address, { waitUntil: 'networkidle' });
