@@ -1,4 +1,5 @@
 /* `npm run icons`: the signs of the installed application, drawn here: three coats stepped back over bare wood. */
+import { Buffer } from 'node:buffer';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
