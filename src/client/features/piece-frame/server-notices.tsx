@@ -3,7 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
 import { changeThrownAway, changeTriedAgain, usePieceName, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Column, Notice, Row, Sheet, Small, Strong } from '@/client/ui';
+import { Button, Column, Notice, Row, Sheet, Small, Strong, ToneIcon } from '@/client/ui';
 import { sayChanges } from '@/words';
 
 type Pending = RootState['outbox']['pending'];
@@ -16,21 +16,7 @@ export function ServerNotices() {
   if (!awaySince && parked.length === 0 && unkept.length === 0) return null;
   return (
     <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
-      {awaySince && pending.length > 0 ? (
-        <Notice
-          tone="wait"
-          live
-          title={`Offline: ${pending.length === 1 ? '1 change is' : `${pending.length} changes are`} kept here`}
-          action={<Sheet label="What waits">{() => <Waiting pending={pending} />}</Sheet>}
-        >
-          {`The workshop has not answered since ${TIMES.clock(awaySince)}. They go to the records as soon as it does.`}
-        </Notice>
-      ) : null}
-      {awaySince && pending.length === 0 ? (
-        <Notice tone="wait" live title="Offline: shown as it was last heard">
-          {`The workshop has not answered since ${TIMES.clock(awaySince)}. What you do here is kept, and judged here.`}
-        </Notice>
-      ) : null}
+      {awaySince ? <AwayStrip since={awaySince} pending={pending} /> : null}
       {parked.length > 0 ? (
         <Notice
           tone="stop"
@@ -47,6 +33,35 @@ export function ServerNotices() {
         </Notice>
       ) : null}
     </View>
+  );
+}
+
+/** One line along the top: since when the server is away, and what waits for it. */
+function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
+  const waits = pending.length === 1 ? '1 change is' : `${pending.length} changes are`;
+  return (
+    <Row
+      role="status"
+      alignItems="center"
+      gap="$s"
+      minHeight="$target"
+      backgroundColor="$waitTint"
+      borderRadius="$corner"
+      paddingLeft="$m"
+    >
+      <ToneIcon tone="wait" />
+      <Column flex={1} paddingVertical="$xs">
+        <Strong color="$wait">
+          {pending.length > 0 ? `Offline: ${waits} kept here` : 'Offline: shown as it was last heard'}
+        </Strong>
+        <Small>{`No answer since ${TIMES.clock(since)}. What you do is kept and judged here.`}</Small>
+      </Column>
+      {pending.length > 0 ? (
+        <Sheet label="What waits" look="quiet">
+          {() => <Waiting pending={pending} />}
+        </Sheet>
+      ) : null}
+    </Row>
   );
 }
 
