@@ -79,10 +79,10 @@ function listen(port: number): void {
     throw error;
   });
   server.listen(port, '127.0.0.1', () => {
+    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop(server));
     const address = server.address();
     const used = typeof address === 'object' && address ? address.port : port;
     process.stdout.write(`Bricolage is at http://127.0.0.1:${used}\n`);
-    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop(server));
   });
 }
 

@@ -45,7 +45,7 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   too_many_tries: ({ minutes }) =>
     `Too many wrong tries. Wait ${String(minutes ?? 'a few')} minutes, or have the computer of the workshop show a new code then.`,
   weak_passphrase: ({ min }) =>
-    `Too easily guessed: at least ${String(min)} letters, and not the same few over and over. Four or five words do well.`,
+    `Too easily guessed: at least ${String(min ?? 'a dozen')} letters, and not the same few over and over. Four or five words do well.`,
   local_only: () => 'This can be changed only at the computer that Bricolage runs on.',
   no_network: () =>
     'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
