@@ -130,6 +130,8 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
       if (sent === 'failed') failed.add(dependsOn(own, getState().outbox));
     }
     if (failed.size > 0) lookAgain();
+    // Another tab may have sent all that waited: whether the server is back is still to be seen from here.
+    else if (getState().outbox.awaySince !== null) await look();
   };
 
   const send = (): void => {

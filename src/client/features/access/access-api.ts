@@ -9,7 +9,7 @@ const api = piecesApi.injectEndpoints({
   }),
 });
 
-export const { useEnterMutation } = api;
+export const { useEnterMutation, useGetAccessQuery } = api;
 
 /** How this browser stands to the shop; nothing until the server has told it. */
 export const useAccess = (): AccessState | undefined => api.useGetAccessQuery().data;

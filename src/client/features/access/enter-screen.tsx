@@ -1,23 +1,25 @@
 import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useSelector } from 'react-redux';
-import { Screen } from '@/client/features/piece-frame';
+import { Screen, Skeleton } from '@/client/features/piece-frame';
 import type { RootState } from '@/client/store';
 import { Body, Button, Card, Disclosure, Field, Notice, Title } from '@/client/ui';
 import type { ErrorBody } from '@/contract';
-import { useAccess, useEnterMutation } from './access-api';
+import { useEnterMutation, useGetAccessQuery } from './access-api';
 import { TrustSteps } from './trust-steps';
 
 const space = (code: string): string => code.replace(/^(\d{3})(\d{3})(\d{3})$/, '$1 $2 $3');
 
 /** Where a device comes in: by a code from the computer of the workshop, or by the passphrase. */
 export function EnterScreen() {
-  const access = useAccess();
+  const { data: access, isLoading } = useGetAccessQuery();
   const waiting = useSelector((state: RootState) => state.outbox.pending.length);
   return (
     <Screen title="Come in" header={null}>
       <Title>Come into the workshop</Title>
-      {access?.entered ? (
+      {isLoading ? (
+        <Skeleton />
+      ) : access?.entered ? (
         <Notice
           tone="go"
           title={access.local ? 'This is the computer of the workshop' : 'This device is in'}
