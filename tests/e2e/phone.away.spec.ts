@@ -119,8 +119,9 @@ test('two tabs without the server each keep what was made in them, and all of it
   await waitUntilKept(page);
   const before = await answersOf(shop.url);
   const sent: string[] = [];
-  page.context().on('request', (request) => {
-    if (request.method() === 'PUT') sent.push(new URL(request.url()).pathname);
+  // What the server took: a try that meets no server yet is made again.
+  page.context().on('response', (response) => {
+    if (response.request().method() === 'PUT') sent.push(new URL(response.url()).pathname);
   });
   await shop.stop();
   await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
