@@ -18,5 +18,6 @@ export {
   type OpeningState,
   type PairingInvitation,
 } from './access';
+export { PAGE_HEADER, SHOP_HEADER } from './headers';
 export type { BackupList } from './keeping';
 export type { LiveChange } from './live';

@@ -1,7 +1,7 @@
 import type { Request, RequestHandler, Response } from 'express';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
-import type { LiveChange } from '@/contract';
+import { PAGE_HEADER, type LiveChange } from '@/contract';
 import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /** What is told to every page that listens: that something changed, never what to. A page asks for it anew. */
@@ -14,8 +14,6 @@ export interface Live {
   close: () => void;
 }
 
-/** The header by which a page says which it is. */
-const PAGE_HEADER = 'x-bricolage-page';
 /** Changes that a page which lost its line can still catch up on. */
 const REMEMBERED = 1000;
 /** A line on which nothing comes is kept open, and its pass is looked at again, so often. */

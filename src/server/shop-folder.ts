@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, linkSync, mkdirSync } from 'node:fs';
+import { copyFileSync, existsSync, linkSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { pathOfPhoto, type PhotoFiles } from './photo-files';
 
@@ -32,6 +32,16 @@ export function adoptPictures(file: string, photos: Pick<PhotoFiles, 'pathOf'>, 
     adopted += 1;
   }
   return adopted;
+}
+
+/**
+ * Puts a copy of records in the place of a file that nobody has open, whole: a power cut leaves the one or the other. What
+ * a journal beside it still held was of the old file, and would be read into the new one.
+ */
+export function putInPlace(copy: string, file: string): void {
+  copyFileSync(copy, `${file}.back`);
+  for (const ending of ['-wal', '-shm']) rmSync(file + ending, { force: true });
+  renameSync(`${file}.back`, file);
 }
 
 /** A second name for the same bytes where the file system has that, otherwise a copy. */

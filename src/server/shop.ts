@@ -1,5 +1,4 @@
 import type { Express } from 'express';
-import { copyFileSync, renameSync } from 'node:fs';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { makeApp } from './app';
@@ -20,7 +19,7 @@ import type { Door, Pairing } from './opening';
 import { makeLive, type Live } from './live';
 import { makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
-import { adoptPictures, shopFolder } from './shop-folder';
+import { adoptPictures, putInPlace, shopFolder } from './shop-folder';
 
 export interface ShopParts {
   file: string;
@@ -94,9 +93,7 @@ export function openShop(parts: ShopParts): OpenShop {
     const passphrase = opened.shop.passphrase();
     opened.live.close();
     opened.db.close();
-    // Renamed into its place whole: a power cut leaves the one or the other.
-    copyFileSync(backup.file, `${file}.back`);
-    renameSync(`${file}.back`, file);
+    putInPlace(backup.file, file);
     linkAll(backup.photos, path.join(folder, 'photos'));
     opened = open();
     // Who was shut out since stays out, and the passphrase that holds now goes on holding.

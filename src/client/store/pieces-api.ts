@@ -5,6 +5,7 @@ import {
   type FetchArgs,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
+import { SHOP_HEADER } from '@/contract';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { PieceSummary } from '@/core/work';
@@ -12,7 +13,7 @@ import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
 import { findAnswer, findKeptPiece, keepAnswer, keepPieces } from './kept-shop';
 import { serverLost } from './outbox';
-import { meetShop, SHOP_HEADER } from './shop-id';
+import { meetShop } from './shop-id';
 
 export interface InstrumentReadings {
   simulated: boolean;

@@ -1,4 +1,12 @@
-import { toRequest, toShelfRequest, toWorkshopRequest, type ApiRequest, type ErrorBody } from '@/contract';
+import {
+  PAGE_HEADER,
+  SHOP_HEADER,
+  toRequest,
+  toShelfRequest,
+  toWorkshopRequest,
+  type ApiRequest,
+  type ErrorBody,
+} from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import { shutOut } from './access';
 import type { AppDispatch, AppGetState } from './store';
@@ -16,7 +24,7 @@ import {
   type PendingChange,
 } from './outbox';
 import { keepPieces } from './kept-shop';
-import { currentShop, meetShop, SHOP_HEADER } from './shop-id';
+import { currentShop, meetShop } from './shop-id';
 import { piecesApi } from './pieces-api';
 
 /** The first wait before the server is tried again, and the longest: each is twice the one before. */
@@ -25,7 +33,6 @@ const LONGEST_WAIT_MS = 30_000;
 
 /** This page among all that are open: what it did itself it is not told of. */
 export const OWN_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
-const PAGE_HEADER = 'x-bricolage-page';
 
 /** A hanging server is an absent one. */
 const PATIENCE_MS = 15_000;

@@ -3,7 +3,6 @@
  * same address. The shop is told with every answer (`x-bricolage-shop`).
  */
 const KEY = 'bricolage.shop';
-export const SHOP_HEADER = 'x-bricolage-shop';
 
 /** Kept under no shop, before one was met or shops had ids: it is the first one's that is met. */
 const listHomeless = (): string[] =>

@@ -19,9 +19,9 @@ interface FieldProps {
   hideLabel?: boolean;
   inputId?: string;
   placeholder?: string;
-  /** With it a number is also set by two buttons, by so much a press, between `least` and `most`. */
   /** Not shown while it is typed, and never offered again as what was typed before. */
   secret?: boolean;
+  /** With it a number is also set by two buttons, by so much a press, between `least` and `most`. */
   step?: number;
   least?: number;
   most?: number;

@@ -2,7 +2,7 @@ import { parseCookie, stringifySetCookie } from 'cookie';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import { rateLimit, type Options } from 'express-rate-limit';
 import type { Logger } from 'pino';
-import { enterSchema, type AccessState } from '@/contract';
+import { enterSchema, SHOP_HEADER, type AccessState } from '@/contract';
 import { readWith } from '@/core/dossier';
 import { fail } from '@/core/shared';
 import { LONGEST_DAYS, type Session, type ShopStore } from '../db';
@@ -39,9 +39,6 @@ export const enteredOnly =
     if (isIn(shop, request, now())) return next();
     return sendProblem(response, fail('not_entered').problem);
   };
-
-/** The header that says which shop answers, and which a change is for. */
-const SHOP_HEADER = 'x-bricolage-shop';
 
 /** Every answer says whose it is, and what is meant for another shop is refused. */
 export const ofThisShop =

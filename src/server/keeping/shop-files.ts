@@ -1,21 +1,12 @@
 import Database from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
-import {
-  copyFileSync,
-  createWriteStream,
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { createWriteStream, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { ShopFile } from '@/core/keeping';
 import { fail, succeed, type Result } from '@/core/shared';
 import { DatabaseFault, toFault } from '../db';
-import { findPhoto, shopFolder } from '../shop-folder';
+import { findPhoto, putInPlace, shopFolder } from '../shop-folder';
 import { linkAll } from './backups';
 import { exportShop } from './export-shop';
 import { restoreShop } from './restore-shop';
@@ -76,7 +67,6 @@ export async function restoreShopFile(
   for (const there of [file, photos]) if (existsSync(there)) return fail('file_exists', '', { file: there });
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true });
   linkAll(path.join(source, 'photos'), photos);
-  copyFileSync(copy, `${file}.back`);
-  renameSync(`${file}.back`, file);
+  putInPlace(copy, file);
   return succeed(null);
 }

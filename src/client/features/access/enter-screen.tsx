@@ -4,11 +4,9 @@ import { useSelector } from 'react-redux';
 import { Screen, Skeleton } from '@/client/features/piece-frame';
 import type { RootState } from '@/client/store';
 import { Body, Button, Card, Disclosure, Field, Notice, Title } from '@/client/ui';
-import type { ErrorBody } from '@/contract';
 import { useEnterMutation, useGetAccessQuery } from './access-api';
+import { sayRefusal, spaceCode } from './say';
 import { TrustSteps } from './trust-steps';
-
-const space = (code: string): string => code.replace(/^(\d{3})(\d{3})(\d{3})$/, '$1 $2 $3');
 
 /** Where a device comes in: by a code from the computer of the workshop, or by the passphrase. */
 export function EnterScreen() {
@@ -52,7 +50,7 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
   const [device, setDevice] = useState('Phone');
   // The code stands behind the hash of the address that the phone was shown.
   const { '#': shown = '' } = useGlobalSearchParams<{ '#'?: string }>();
-  const [code, setCode] = useState(() => space(shown));
+  const [code, setCode] = useState(() => spaceCode(shown));
   const [words, setWords] = useState('');
   const ready = device.trim() !== '' && (code.trim() !== '' || words !== '');
   const go = async (): Promise<void> => {
@@ -72,7 +70,7 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
       {passphrase ? <Field label="Or the passphrase" secret value={words} onChange={setWords} /> : null}
       {error ? (
         <Notice tone="stop" live title="Not let in">
-          {sayRefusal(error)}
+          {sayRefusal(error, 'The computer of the workshop does not answer. Is it on, and in the same network?')}
         </Notice>
       ) : null}
       <Button look="main" disabled={!ready || isLoading} onPress={() => void go()}>
@@ -80,9 +78,4 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
       </Button>
     </Card>
   );
-}
-
-function sayRefusal(error: unknown): string {
-  const { data } = error as { data?: Partial<ErrorBody> };
-  return data?.error?.message ?? 'The computer of the workshop does not answer. Is it on, and in the same network?';
 }

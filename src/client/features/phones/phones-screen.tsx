@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TrustSteps, useAccess, useLeave } from '@/client/features/access';
+import { sayRefusal, spaceCode, TrustSteps, useAccess, useLeave } from '@/client/features/access';
 import { Screen, ShopHeader, Skeleton, TodayLink, Unreachable } from '@/client/features/piece-frame';
 import { makeTimes } from '@/client/features/shop-plan';
 import { useNow } from '@/client/store';
@@ -19,7 +19,7 @@ import {
   Toggle,
   useIsWide,
 } from '@/client/ui';
-import type { ErrorBody, OpeningState } from '@/contract';
+import type { OpeningState } from '@/contract';
 import {
   useEndPassMutation,
   useGetOpeningQuery,
@@ -72,7 +72,7 @@ function Opening() {
       <Toggle label="Let phones in" on={data.open} onPress={() => void setOpen(!data.open)} />
       {refused ? (
         <Notice tone="stop" live title="The door stays shut">
-          {(refused as { data?: ErrorBody }).data?.error.message ?? 'The server does not answer.'}
+          {sayRefusal(refused, 'The server does not answer.')}
         </Notice>
       ) : null}
       {data.urls.map((url) => (
@@ -105,8 +105,6 @@ function Opening() {
   );
 }
 
-const space = (code: string): string => code.replace(/^(\d{3})(\d{3})(\d{3})$/, '$1 $2 $3');
-
 /** A code for one more device. A code that has run out is not shown any more. */
 function Pair() {
   const [make, { data, error }] = useMakeCodeMutation();
@@ -121,7 +119,7 @@ function Pair() {
           <QrCode rows={data.qr} label={`Picture of ${data.url} with the code`} />
           <Body>{`Or open ${data.url} and type the code:`}</Body>
           <Strong fontSize={28} lineHeight={36}>
-            {space(data.code)}
+            {spaceCode(data.code)}
           </Strong>
           <Small>{`Good for one device, until ${TIMES.clock(data.until)}.`}</Small>
         </>
@@ -182,9 +180,7 @@ function Passphrase({ set }: { set: boolean }) {
         secret
         value={words}
         onChange={setWords}
-        error={
-          error ? ((error as { data?: ErrorBody }).data?.error.message ?? 'The server does not answer.') : undefined
-        }
+        error={error ? sayRefusal(error, 'The server does not answer.') : undefined}
       />
       <Row gap="$s">
         <Button disabled={words === '' || isLoading} onPress={() => void keep()}>
