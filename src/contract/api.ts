@@ -4,18 +4,23 @@ import { WORKSHOP_CHANGES, type WorkshopChange } from '@/core/workshop';
 import { z } from 'zod';
 
 /*
- * One route per change, as its record says. Every write is a PUT or DELETE under an id that the client made, so sending it
- * twice does what sending it once does.
+ * One route per change, as its record says. Every write is a PUT or DELETE under an id that the client made, or a
+ * PATCH of facts with what they are to be, so sending it twice does what sending it once does.
  */
 
 export interface ApiRequest {
-  method: 'PUT' | 'DELETE';
+  method: 'PUT' | 'PATCH' | 'DELETE';
   path: string;
   body?: unknown;
 }
 
 export type AnyRecord = Pick<ChangeRecord<never, never>, 'route' | 'carries'>;
 type AnyChange = { type: string } & Record<string, unknown>;
+
+const METHODS = { put: 'PUT', patch: 'PATCH', delete: 'DELETE' } as const satisfies Record<
+  string,
+  ApiRequest['method']
+>;
 
 /** The request of a change: its record's route with the fields of the change in it, and what it carries. */
 function toRequestOf(base: string, { route, carries }: AnyRecord, change: AnyChange): ApiRequest {
@@ -26,7 +31,7 @@ function toRequestOf(base: string, { route, carries }: AnyRecord, change: AnyCha
     return encodeURIComponent(String(key));
   });
   const body = bodyOf({ carries }, change);
-  return { method: method === 'put' ? 'PUT' : 'DELETE', path: `${base}${path}`, ...(carries ? { body } : {}) };
+  return { method: METHODS[method], path: `${base}${path}`, ...(carries ? { body } : {}) };
 }
 
 /** The request that stores a change. The server's routes are made from the same records. */

@@ -18,6 +18,6 @@ export {
   type OpeningState,
   type PairingInvitation,
 } from './access';
-export { PAGE_HEADER, SHOP_HEADER } from './headers';
+export { CHANGE_HEADER, MADE_HEADER, NOW_HEADER, PAGE_HEADER, SHOP_HEADER } from './headers';
 export type { BackupList } from './keeping';
 export type { LiveChange } from './live';

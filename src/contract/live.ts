@@ -5,4 +5,6 @@ export interface LiveChange {
   workshop?: true;
   /** The page that did it. */
   by?: string;
+  /** The device of that page, by its name; none for the computer itself. */
+  device?: string;
 }

@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { fail, type Problem } from '@/core/shared';
-import type { PieceStore, ShelfStore, ShopStore, WorkshopStore } from './db';
+import { onceOf, type PieceStore, type ShelfStore, type ShopStore, type Taken, type WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { enteredOnly, isIn, makeAccessRouter, ofThisShop } from './http/access';
@@ -17,6 +17,7 @@ import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
 import { localOnly, ownHostOnly, sameOriginOnly, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
+import { noteAsker } from './asker';
 import { tellOf, type Live } from './live';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
@@ -28,6 +29,7 @@ export interface AppParts {
   shelf: ShelfStore;
   workshop: WorkshopStore;
   shop: ShopStore;
+  taken: Taken;
   door: Door;
   pairing: Pairing;
   photos: PhotoFiles;
@@ -49,7 +51,7 @@ const PIECE_LIMIT = '64mb';
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
   const { live, shop, door, pairing, photos, instruments, keeping, health, webRoot, log, now } = parts;
-  const { store, shelf, workshop } = tellOf(parts, live);
+  const { store, shelf, workshop } = tellOf(onceOf(parts, parts.taken), live);
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -70,7 +72,7 @@ export function makeApp(parts: AppParts): Express {
     next();
   });
   app.use('/api/access', makeAccessRouter({ shop, pairing, now, log }));
-  app.use('/api', enteredOnly(shop, now), ofThisShop(shop), live.mark);
+  app.use('/api', enteredOnly(shop, now), ofThisShop(shop, now), noteAsker);
   app.get('/api/events', (request, response) => live.stream(request, response, () => isIn(shop, request, now())));
   app.use('/api', makePhotoRouter(store, photos, now));
   app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));

@@ -1,13 +1,12 @@
-import type { Request, RequestHandler, Response } from 'express';
-import { AsyncLocalStorage } from 'node:async_hooks';
+import type { Request, Response } from 'express';
 import { randomUUID } from 'node:crypto';
-import { PAGE_HEADER, type LiveChange } from '@/contract';
+import type { LiveChange } from '@/contract';
+import { findAsker } from './asker';
 import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /** What is told to every page that listens: that something changed, never what to. A page asks for it anew. */
 export interface Live {
-  /** Remembers which page a request is of, so that it is told with what came of it: that page knows already. */
-  mark: RequestHandler;
+  /** Told with the page and device that did it: that page knows already. */
   tell: (change: LiveChange) => void;
   /** Holds a request open and sends what is told from now on, and what was missed since its last event. */
   stream: (request: Request, response: Response, mayStay: () => boolean) => void;
@@ -28,7 +27,6 @@ export function makeLive(): Live {
   const past: { number: number; text: string }[] = [];
   const lines = new Map<Response, ReturnType<typeof setInterval>>();
   let number = 0;
-  const page = new AsyncLocalStorage<string | undefined>();
 
   const drop = (response: Response): void => {
     clearInterval(lines.get(response));
@@ -37,11 +35,10 @@ export function makeLive(): Live {
   };
 
   return {
-    mark: (request, _response, next) => page.run(request.header(PAGE_HEADER)?.slice(0, 64), next),
     tell: (change) => {
       number += 1;
-      const by = page.getStore();
-      const data = JSON.stringify({ ...change, ...(by === undefined ? {} : { by }) });
+      const { page: by, device } = findAsker();
+      const data = JSON.stringify({ ...change, by, device });
       const text = `id: ${run}-${number}\nevent: change\ndata: ${data}\n\n`;
       past.push({ number, text });
       if (past.length > REMEMBERED) past.shift();
@@ -87,13 +84,6 @@ export function tellOf({ store, shelf, workshop }: Stores, live: Live): Stores {
       addPhoto: (piece, ...rest) => told(store.addPhoto(piece, ...rest), { piece }),
     },
     shelf: { ...shelf, apply: (...change) => told(shelf.apply(...change), { shelf: true }) },
-    workshop: {
-      ...workshop,
-      apply: (...change) => {
-        const made = workshop.apply(...change);
-        live.tell({ workshop: true });
-        return made;
-      },
-    },
+    workshop: { ...workshop, apply: (...change) => told(workshop.apply(...change), { workshop: true }) },
   };
 }

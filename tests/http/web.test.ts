@@ -11,6 +11,7 @@ import {
   makePieceStore,
   makeShelfStore,
   makeShopStore,
+  makeTaken,
   makeWorkshopStore,
   openDatabase,
 } from '@/server/db';
@@ -38,6 +39,7 @@ const app = makeApp({
   shelf: makeShelfStore(db),
   workshop: makeWorkshopStore(db),
   shop: makeShopStore(db, '2026-01-01T00:00:00Z'),
+  taken: makeTaken(db, '2026-01-01T00:00:00Z'),
   door: makeDoor({ folder: webRoot, handle: () => undefined, addresses: () => [], port: 0 }),
   pairing: makePairing(Date.now),
   photos,

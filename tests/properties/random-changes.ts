@@ -1,6 +1,6 @@
 import { CHECKS, DEFECTS } from '@/core/knowledge';
 import { DOSSIER_FORMAT, type Dossier, type LogEntry, type Observation, type PieceChange } from '@/core/dossier';
-import { makeRandom } from '@/core/shared';
+import { makeRandom, type Fact } from '@/core/shared';
 
 /* Random files and random sequences of changes, drawn from a seed: few ids, so that the same thing is touched again. */
 
@@ -57,6 +57,29 @@ export function drawFile(seed: number): Dossier {
       note: `n${(made += 1)}`,
     })),
   };
+}
+
+/** Facts as phones send them: of wishes, zones, faults, parts, handles and the piece; of things that are gone, too. */
+export function drawFacts(random: Random): Fact[] {
+  const zone = pick(random, ZONES);
+  const n = Math.floor(random() * 4);
+  const facts: (() => Fact)[] = [
+    () => ({ path: ['piece', 'name'], value: `Desk ${n}` }),
+    () => ({ path: ['piece', 'history', 'era'], ...(n > 1 ? { value: 'before_1950' } : {}) }),
+    () => ({ path: ['goal', 'colour'], value: `#00000${n}` }),
+    () => ({ path: ['goal', 'sheen'], ...(n > 0 ? { value: 'matt' } : {}) }),
+    () => ({ path: ['goal', 'zones', zone, 'look'], ...(n > 0 ? { value: 'leave' } : {}) }),
+    () => ({ path: ['goal', 'schools', 'doors'], value: n > 1 ? 'on' : 'off' }),
+    () => ({ path: ['zones', zone, 'area_m2'], value: 1 + n }),
+    () => ({ path: ['zones', zone, 'name'], value: `Zone ${n}` }),
+    () => ({ path: ['zones', zone, 'skipped_checks', 'pores'], ...(n > 1 ? { value: 'pores' } : {}) }),
+    () => ({ path: ['zones', zone, 'defects', `d${n}`], value: { id: `d${n}`, code: pick(random, DEFECTS) } }),
+    () => ({ path: ['zones', zone, 'defects', `d${n}`, 'extent'], value: 'area' }),
+    () => ({ path: ['zones', zone, 'defects', `d${n}`] }),
+    () => ({ path: ['parts', `part${n}`, 'state'], value: 'refitted' }),
+    () => ({ path: ['hardware', zone, 'next', 'holes'], value: n > 1 ? 1 : 2 }),
+  ];
+  return Array.from({ length: 1 + Math.floor(random() * 2) }, () => pick(random, facts)());
 }
 
 /** A change of a piece with the zones above, some of them of zones that are not there just now. */
@@ -117,6 +140,8 @@ export function drawChange(random: Random): PieceChange {
       mix: { id: `m${n}`, kind: 'colour', name: 'Blue', parts: [{ name: 'White', parts: 1 }], volume_ml: 100 },
     }),
     () => ({ type: 'mix_removed', mixId: `m${n}` }),
+    () => ({ type: 'facts_changed', facts: drawFacts(random) }),
+    () => ({ type: 'facts_changed', facts: drawFacts(random) }),
     () => ({ type: 'goal_set', goal: { zones: { [zoneId]: { look: 'leave' } } } }),
     () => ({ type: 'climate_set', climate: { temperature_c: 15 + n, humidity_pct: 50 } }),
     () => ({

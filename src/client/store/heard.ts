@@ -1,11 +1,18 @@
 import type { LiveChange } from '@/contract';
+import { countHeard } from './heard-count';
+import { overlay, overlayShelf, overlayWorkshop } from './overlay';
+import { findReplaced, replacedHeard } from './replaced';
 import { piecesApi } from './pieces-api';
 import type { AppDispatch, AppGetState } from './store';
 
-/** Asks anew for what others changed, as far as it is at hand; for everything that is looked at where that is not known. */
+/**
+ * Asks anew for what others changed, as far as it is at hand; for everything that is looked at where that is not known. What
+ * they replaced of what was just set here is noted.
+ */
 export const heardOf =
   (changes: readonly LiveChange[] | 'all') =>
   async (dispatch: AppDispatch, getState: AppGetState): Promise<void> => {
+    countHeard();
     if (changes === 'all') return void dispatch(piecesApi.internalActions.onOnline());
     const { getPiece, listInWork, listTins, getWorkshop } = piecesApi.endpoints;
     const anew = { subscribe: false, forceRefetch: true } as const;
@@ -20,4 +27,14 @@ export const heardOf =
       ...(changes.some(({ workshop }) => workshop) ? [dispatch(getWorkshop.initiate(undefined, anew))] : []),
     ]);
     if (pieces.size > 0) dispatch(piecesApi.util.invalidateTags(['Summaries']));
+    const now = getState();
+    const replaced = findReplaced(now.replaced.own, changes, {
+      piece: (id) => overlay(getPiece.select(id)(now).data, now.outbox.pending, id),
+      tins: mapped(listTins.select()(now).data, (tins) => overlayShelf(tins, now.outbox.pending)),
+      workshop: mapped(getWorkshop.select()(now).data, (shop) => overlayWorkshop(shop, now.outbox.pending)),
+    });
+    if (replaced.length > 0) dispatch(replacedHeard(replaced));
   };
+
+const mapped = <T, R>(value: T | undefined, of: (known: T) => R): R | undefined =>
+  value === undefined ? undefined : of(value);

@@ -1,4 +1,6 @@
 export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted } from './bench';
+export { clockSettled, isClockAsked, timeNow } from './clock';
+export { replacedSeen, type Replaced } from './replaced';
 export { diagnosesOf } from './diagnoses';
 export { draftDone, draftTyped } from './drafts';
 export { changeMade, changeThrownAway, changeTriedAgain } from './outbox';

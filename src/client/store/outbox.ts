@@ -10,6 +10,8 @@ export interface PendingChange {
   change: PieceChange | ShelfChange | WorkshopChange;
   /** What was done, where whoever made the change can say it better than the change itself. */
   said?: string;
+  /** When, by this device's clock. */
+  madeAt?: string;
   /** It takes back what was done last. */
   undoes?: true;
 }

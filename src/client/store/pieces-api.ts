@@ -5,12 +5,13 @@ import {
   type FetchArgs,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
-import { SHOP_HEADER } from '@/contract';
+import { NOW_HEADER, SHOP_HEADER } from '@/contract';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
+import { compareClocks, serverTimeHeard } from './clock';
 import { findAnswer, findKeptPiece, keepAnswer, keepPieces } from './kept-shop';
 import { serverLost } from './outbox';
 import { meetShop } from './shop-id';
@@ -48,7 +49,10 @@ function keepAnswered(path: string, data: unknown): void {
  */
 const askServer: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (asked, api, options) => {
   const answer = await ask(asked, api, options);
-  const shop = answer.meta?.response?.headers.get(SHOP_HEADER);
+  const headers = answer.meta?.response?.headers;
+  const shop = headers?.get(SHOP_HEADER);
+  const ahead = compareClocks(headers?.get(NOW_HEADER));
+  if (ahead !== null) api.dispatch(serverTimeHeard(ahead));
   if (shop) meetShop(shop);
   if (answer.error?.status === 401) api.dispatch(shutOut());
   if (typeof asked !== 'string') return answer;

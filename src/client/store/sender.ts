@@ -1,4 +1,7 @@
 import {
+  CHANGE_HEADER,
+  MADE_HEADER,
+  NOW_HEADER,
   PAGE_HEADER,
   SHOP_HEADER,
   toRequest,
@@ -9,6 +12,7 @@ import {
 } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import { shutOut } from './access';
+import { compareClocks, serverTimeHeard } from './clock';
 import type { AppDispatch, AppGetState } from './store';
 import { isInWork } from '@/core/work';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
@@ -23,6 +27,7 @@ import {
   type OutboxState,
   type PendingChange,
 } from './outbox';
+import { heardCount } from './heard-count';
 import { keepPieces } from './kept-shop';
 import { currentShop, meetShop } from './shop-id';
 import { piecesApi } from './pieces-api';
@@ -68,10 +73,16 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     wait = RETRY_MS;
   };
 
+  const hearTime = (answer: Response): void => {
+    const ahead = compareClocks(answer.headers?.get(NOW_HEADER));
+    if (ahead !== null) dispatch(serverTimeHeard(ahead));
+  };
+
   /** Where nothing waits to be sent, the server is asked for nothing but itself. */
   const look = async (): Promise<void> => {
     const answer = await fetcher('/api/access', { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
     if (!answer || answer.status >= 500) return lookAgain();
+    hearTime(answer);
     answered();
     dispatch(serverFound());
   };
@@ -79,18 +90,22 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
   /** Sends one. */
   const sendOne = async (next: PendingChange): Promise<Sent> => {
     const { method, path, body } = requestOf(next);
+    const heardBefore = heardCount();
     const shop = currentShop();
     const answer = await fetcher(path, {
       method,
       signal: AbortSignal.timeout(PATIENCE_MS),
       headers: {
         [PAGE_HEADER]: OWN_PAGE,
+        [CHANGE_HEADER]: next.id,
+        ...(next.madeAt === undefined ? {} : { [MADE_HEADER]: next.madeAt }),
         ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     }).catch(() => null);
     if (!answer) return 'lost';
+    hearTime(answer);
     // The pass has ended: what waits here waits on until the device is let in again.
     if (answer.status === 401) {
       dispatch(shutOut());
@@ -108,6 +123,8 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     if (told === undefined) return 'lost';
     if (answer.ok) {
       await remember(dispatch, next, told);
+      // What others did while this was on its way may not be in its answer, which has just taken the place of theirs.
+      if (heardCount() !== heardBefore) await askAgain(dispatch, next);
       dispatch(changeStored({ id: next.id }));
     } else {
       const message = (told as Partial<ErrorBody>).error?.message ?? 'The server refused this change.';
@@ -201,6 +218,15 @@ async function remember(dispatch: AppDispatch, { pieceId, change }: PendingChang
   // A piece more in the shop: the count is asked for anew before the change leaves the outbox, or it would be short of it.
   if (change.type === 'piece_met')
     await dispatch(piecesApi.endpoints.listInWork.initiate(undefined, { subscribe: false, forceRefetch: true }));
+}
+
+/** Asks the server for what a change was about. */
+async function askAgain(dispatch: AppDispatch, { pieceId, change }: PendingChange): Promise<void> {
+  const { getPiece, listTins, getWorkshop } = piecesApi.endpoints;
+  const anew = { subscribe: false, forceRefetch: true } as const;
+  if (isShelfChange(change)) await dispatch(listTins.initiate(undefined, anew));
+  else if (isWorkshopChange(change)) await dispatch(getWorkshop.initiate(undefined, anew));
+  else await dispatch(getPiece.initiate(pieceId, anew));
 }
 
 async function rememberTins(dispatch: AppDispatch, { tins }: { tins: ShelfItem[] }): Promise<void> {

@@ -1,6 +1,8 @@
 import { configureStore, type Middleware } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { accessSlice } from './access';
+import { clockSlice, followClock } from './clock';
+import { replacedSlice } from './replaced';
 import { benchSlice } from './bench';
 import { draftsSlice } from './drafts';
 import { keep } from './keep';
@@ -20,7 +22,7 @@ import { makeSender } from './sender';
 import { settingsSlice } from './settings';
 import { makeUndoKeeper, undoSlice } from './undo';
 
-const KEPT = ['drafts', 'settings', 'bench'] as const;
+const KEPT = ['drafts', 'settings', 'bench', 'clock'] as const;
 
 /** The application's one store. Outbox, drafts and settings are kept in the browser as they change. */
 export function makeStore(fetcher?: typeof fetch) {
@@ -37,6 +39,8 @@ export function makeStore(fetcher?: typeof fetch) {
       [draftsSlice.name]: draftsSlice.reducer,
       [settingsSlice.name]: settingsSlice.reducer,
       [benchSlice.name]: benchSlice.reducer,
+      [clockSlice.name]: clockSlice.reducer,
+      [replacedSlice.name]: replacedSlice.reducer,
       [undoSlice.name]: undoSlice.reducer,
       [accessSlice.name]: accessSlice.reducer,
     },
@@ -57,11 +61,13 @@ export function makeStore(fetcher?: typeof fetch) {
     const state = store.getState();
     kept = state;
     if (!reading) keepOutbox(before.outbox, state.outbox, (id) => store.dispatch(changeUnkept({ id })));
+    if (state.clock !== before.clock) followClock(state.clock);
     for (const name of KEPT) if (state[name] !== before[name]) keep(name, state[name]);
     // It answers again: what was shown from what is kept is asked for anew.
     const found = before.outbox.awaySince !== null && state.outbox.awaySince === null;
     if (found) store.dispatch(piecesApi.internalActions.onOnline());
   });
+  followClock(kept.clock);
   setupListeners(store.dispatch);
   takeOverOldOutbox();
   read();

@@ -44,7 +44,10 @@ describe('undo', () => {
     await settle();
     make('p', { type: 'skips_set', zoneId: 'top', checks: ['edge_line'] });
     expect(store.getState().undo.last?.inverse).toEqual([
-      { pieceId: 'p', change: { type: 'skips_set', zoneId: 'top', checks: [] } },
+      {
+        pieceId: 'p',
+        change: { type: 'facts_changed', facts: [{ path: ['zones', 'top', 'skipped_checks', 'edge_line'] }] },
+      },
     ]);
   });
 
@@ -56,7 +59,13 @@ describe('undo', () => {
     await settle();
     make('p', { type: 'defects_set', zoneId: 'top', defects: [] });
     expect(store.getState().undo.last?.inverse).toEqual([
-      { pieceId: 'p', change: { type: 'defects_set', zoneId: 'top', defects: [{ code: 'knot' }] } },
+      {
+        pieceId: 'p',
+        change: {
+          type: 'facts_changed',
+          facts: [{ path: ['zones', 'top', 'defects', 'knot'], value: { code: 'knot' } }],
+        },
+      },
     ]);
     store.dispatch(tapForgotten());
     expect(store.getState().undo.last).toBeNull();
@@ -77,7 +86,7 @@ describe('undo', () => {
     const { store, sent, make } = await openStore(422);
     make('p', { type: 'goal_set', goal: { grain: 'hide' } });
     await settle();
-    expect(sent).toEqual(['PUT /api/pieces/p/goal']);
+    expect(sent).toEqual(['PATCH /api/pieces/p/facts']);
     expect(store.getState().undo.last).toBeNull();
   });
 });

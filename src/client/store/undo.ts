@@ -1,7 +1,15 @@
 import { createSlice, type Middleware, type PayloadAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { invertChange, invertShelfChange, isShelfChange, type Dossier } from '@/core/dossier';
-import { EMPTY_WORKSHOP, invertWorkshopChange, isWorkshopChange } from '@/core/workshop';
+import {
+  invertChange,
+  invertShelfChange,
+  isShelfChange,
+  narrowChange,
+  narrowShelfChange,
+  type Dossier,
+} from '@/core/dossier';
+import { EMPTY_WORKSHOP, invertWorkshopChange, isWorkshopChange, narrowWorkshopChange } from '@/core/workshop';
+import { timeNow } from './clock';
 import { changeMade, changeRefused, type OutboxState, type PendingChange } from './outbox';
 import { piecesApi } from './pieces-api';
 import { overlay, overlayShelf, overlayWorkshop } from './overlay';
@@ -44,16 +52,19 @@ interface Seen {
 }
 
 /**
- * Keeps what would undo the last tap: the inverse of each of its changes, asked of the change's own record. Changes made
- * in one turn are one tap. What is made to undo is no tap of its own.
+ * The door that every change goes through. Of a whole record only what differs goes on, and nothing where nothing does. What
+ * would undo the last tap is kept: the inverse of each of its changes, asked of the change's own record. Changes made in one
+ * turn are one tap. What is made to undo is no tap of its own.
  */
 export function makeUndoKeeper(): Middleware {
   let open: Tap | null = null;
   return (api) => (next) => (action) => {
-    if (!changeMade.match(action) || action.payload.undoes) return next(action);
-    const { change, pieceId, said } = action.payload;
-    const { inverse, before } = invert(api.getState() as Seen, action.payload);
-    const result = next(action);
+    if (!changeMade.match(action)) return next(action);
+    const { change, pieceId, said, undoes } = action.payload;
+    const { narrowed, inverse, before } = compare(api.getState() as Seen, action.payload);
+    if (!narrowed) return undefined;
+    const result = next(changeMade({ madeAt: timeNow(), ...action.payload, change: narrowed }));
+    if (undoes) return result;
     const started: Tap = open ?? { pieceId, made: [], before, inverse: [], ...(said ? { said } : {}) };
     if (!open) queueMicrotask(() => (open = null));
     // The last that was done is the first to be undone.
@@ -67,21 +78,27 @@ export function makeUndoKeeper(): Middleware {
   };
 }
 
-/** The inverse of a change on what the owner sees now: what the server holds with the changes still on their way. */
-function invert(state: Seen, { pieceId, change }: PendingChange): Pick<Tap, 'before' | 'inverse'> {
+interface Compared extends Pick<Tap, 'before' | 'inverse'> {
+  narrowed: PendingChange['change'] | null;
+}
+
+/** A change beside what the owner sees now: what the server holds with the changes still on their way. */
+function compare(state: Seen, { pieceId, change }: PendingChange): Compared {
   const root = state as unknown as Parameters<ReturnType<typeof piecesApi.endpoints.getPiece.select>>[0];
   const { pending } = state.outbox;
   if (isShelfChange(change)) {
     const tins = overlayShelf(piecesApi.endpoints.listTins.select()(root).data ?? [], pending);
-    return { before: undefined, inverse: unsent('', invertShelfChange(tins, change)) };
+    const narrowed = narrowShelfChange(tins, change);
+    return { narrowed, before: undefined, inverse: unsent('', narrowed && invertShelfChange(tins, narrowed)) };
   }
   if (isWorkshopChange(change)) {
     const shop = overlayWorkshop(piecesApi.endpoints.getWorkshop.select()(root).data ?? EMPTY_WORKSHOP, pending);
-    return { before: undefined, inverse: unsent('', invertWorkshopChange(shop, change)) };
+    const narrowed = narrowWorkshopChange(shop, change);
+    return { narrowed, before: undefined, inverse: unsent('', narrowed && invertWorkshopChange(shop, narrowed)) };
   }
-  const stored = piecesApi.endpoints.getPiece.select(pieceId)(root).data;
-  const before = overlay(stored, pending, pieceId);
-  return { before, inverse: unsent(pieceId, invertChange(before, change)) };
+  const before = overlay(piecesApi.endpoints.getPiece.select(pieceId)(root).data, pending, pieceId);
+  const narrowed = narrowChange(before, change);
+  return { narrowed, before, inverse: unsent(pieceId, narrowed && invertChange(before, narrowed)) };
 }
 
 const unsent = (pieceId: string, changes: readonly PendingChange['change'][] | null): Unsent[] | null =>

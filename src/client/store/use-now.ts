@@ -1,10 +1,11 @@
+import { timeNow } from './clock';
 import { useEffect, useState } from 'react';
 
 /** The time, told anew every so many milliseconds: an ISO instant. */
 export function useNow(everyMs: number): string {
-  const [now, setNow] = useState(() => new Date().toISOString());
+  const [now, setNow] = useState(() => timeNow());
   useEffect(() => {
-    const timer = setInterval(() => setNow(new Date().toISOString()), everyMs);
+    const timer = setInterval(() => setNow(timeNow()), everyMs);
     return () => clearInterval(timer);
   }, [everyMs]);
   return now;

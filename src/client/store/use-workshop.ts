@@ -1,3 +1,4 @@
+import { timeNow } from './clock';
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { EMPTY_WORKSHOP, type Setup, type Workshop, type WorkshopChange } from '@/core/workshop';
@@ -46,8 +47,7 @@ export function useMeasureAir(): { measure: () => Promise<void>; measuring: bool
     measuring: isFetching,
     measure: async () => {
       const { data } = await readInstruments();
-      if (data)
-        change({ type: 'air_recorded', air: { ...data.air, at: new Date().toISOString(), source: 'instrument' } });
+      if (data) change({ type: 'air_recorded', air: { ...data.air, at: timeNow(), source: 'instrument' } });
     },
   };
 }

@@ -1,6 +1,7 @@
 import { fail, succeed, type Result } from '../shared';
 import { CHANGES_OF_PIECE } from './changes-of-piece';
 import { CHANGES_OF_WORK } from './changes-of-work';
+import { listPieceFacts } from './facts-of-piece';
 import { findSharedId, withIds } from './ids';
 import { findOverfull } from './limits';
 import type { ChangeOfPiece, ChangeType, PieceChange, PieceChangeRecord, RecordsOf } from './piece-change';
@@ -25,14 +26,25 @@ export function tryChange(dossier: Dossier, change: ChangeOfPiece): Result<Dossi
   const ids = new Set(dossier.zones?.map(({ id }) => id));
   if ((record.zones?.(change) ?? []).some((zone) => zone !== undefined && !ids.has(zone)))
     return fail('zone_not_found');
-  if (change.type === 'zone_set') {
-    const { like } = change.facts;
-    if (like !== undefined && (like === change.zoneId || !ids.has(like)))
-      return fail('unknown_zone', 'like', { zone: like, allowed: [...ids].filter((id) => id !== change.zoneId) });
-  }
+  const refused = record.refuses?.(dossier, change) ?? null;
+  if (refused) return { ok: false, problem: refused };
   const after = record.apply(dossier, change);
   const problem = findOverfull(dossier, after) ?? (record.bringsIds ? findSharedId(after) : null);
   return problem ? { ok: false, problem } : succeed(after);
+}
+
+/**
+ * What of a change is to be sent: where it sets a whole record that is there, the facts in which it differs from what its
+ * maker saw, so that it takes nothing back that another changes meanwhile; null where nothing differs.
+ */
+export function narrowChange(before: Dossier | undefined, change: PieceChange): PieceChange | null {
+  if (change.type === 'piece_met' || !before || !recordOf(change).byFacts) return change;
+  // A zone that is not there comes whole.
+  if (change.type === 'zone_set' && !before.zones?.some(({ id }) => id === change.zoneId)) return change;
+  const made = tryChange(before, change);
+  if (!made.ok) return change;
+  const facts = listPieceFacts(before, made.value);
+  return facts.length > 0 ? { type: 'facts_changed', facts } : null;
 }
 
 /** What undoes a change made on `before`, in the order to make it; null where it cannot be undone. */

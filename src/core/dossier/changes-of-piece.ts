@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { putById } from '../shared';
+import { factsSchema, putById } from '../shared';
+import { findStranger, invertPieceFacts, tryFacts } from './facts-of-piece';
 import { removeZone, setZone, withExistingZone } from './bin';
 import { LIMITS } from './limits';
 import type { ChangeOfPiece, RecordsOf } from './piece-change';
@@ -26,6 +27,7 @@ export function toZoneFacts({ id: _id, observations: _o, skipped_checks: _s, def
 }
 
 export const CHANGES_OF_PIECE: RecordsOf<
+  | 'facts_changed'
   | 'piece_facts_set'
   | 'goal_set'
   | 'climate_set'
@@ -37,13 +39,29 @@ export const CHANGES_OF_PIECE: RecordsOf<
   | 'skips_set'
   | 'defects_set'
 > = {
+  facts_changed: {
+    route: ['patch', '/facts'],
+    carries: { field: 'facts', schema: factsSchema, named: true },
+    bringsIds: true,
+    refuses: (dossier, { facts }) => {
+      const made = tryFacts(dossier, facts);
+      return made.ok ? null : made.problem;
+    },
+    apply: (dossier, { facts }) => {
+      const made = tryFacts(dossier, facts);
+      return made.ok ? made.value : dossier;
+    },
+    invert: (before, { facts }) => [{ type: 'facts_changed', facts: invertPieceFacts(before, facts) }],
+  },
   piece_facts_set: {
+    byFacts: true,
     route: ['put', '/facts'],
     carries: { field: 'piece', schema: pieceFactsSchema },
     apply: (dossier, { piece }) => ({ ...dossier, piece: { ...piece, id: dossier.piece.id } }),
     invert: ({ piece: { id: _id, ...piece } }) => [{ type: 'piece_facts_set', piece }],
   },
   goal_set: {
+    byFacts: true,
     route: ['put', '/goal'],
     carries: { field: 'goal', schema: goalSchema },
     apply: (dossier, { goal }) => ({ ...dossier, goal }),
@@ -62,9 +80,12 @@ export const CHANGES_OF_PIECE: RecordsOf<
     invert: () => null,
   },
   zone_set: {
+    byFacts: true,
     route: ['put', '/zones/:zoneId'],
     carries: { field: 'facts', schema: zoneFactsSchema },
     bringsIds: true,
+    refuses: ({ zones }, { zoneId, facts: { like } }) =>
+      findStranger({ id: zoneId, like }, new Set(zones?.map(({ id }) => id))),
     apply: (dossier, { zoneId, facts }) => setZone(dossier, zoneId, facts),
     invert: (before, { zoneId }) => {
       const zone = zoneOf(before, zoneId);
@@ -105,6 +126,7 @@ export const CHANGES_OF_PIECE: RecordsOf<
     invert: (before, { zoneId, observationId }) => recordAgain(before, zoneId, observationId) ?? [],
   },
   skips_set: {
+    byFacts: true,
     route: ['put', '/zones/:zoneId/skips'],
     carries: { field: 'checks', schema: zoneSchema.shape.skipped_checks.unwrap(), named: true },
     zones: ({ zoneId }) => [zoneId],
@@ -115,6 +137,7 @@ export const CHANGES_OF_PIECE: RecordsOf<
     ],
   },
   defects_set: {
+    byFacts: true,
     route: ['put', '/zones/:zoneId/defects'],
     carries: { field: 'defects', schema: z.array(defectSchema).max(LIMITS.defects), named: true },
     zones: ({ zoneId }) => [zoneId],

@@ -129,6 +129,7 @@ export const CHANGES_OF_WORK: RecordsOf<
     },
   },
   parts_set: {
+    byFacts: true,
     route: ['put', '/parts'],
     carries: { field: 'parts', schema: z.array(partSchema).max(LIMITS.parts), named: true },
     zones: ({ parts }) => parts.map(({ zone }) => zone),
@@ -137,6 +138,7 @@ export const CHANGES_OF_WORK: RecordsOf<
     invert: ({ parts = [] }) => [{ type: 'parts_set', parts }],
   },
   hardware_set: {
+    byFacts: true,
     route: ['put', '/hardware'],
     carries: { field: 'hardware', schema: z.array(hardwareSchema).max(LIMITS.hardware), named: true },
     zones: ({ hardware }) => hardware.map(({ zone }) => zone),

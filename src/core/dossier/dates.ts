@@ -9,6 +9,10 @@ const MOST_AHEAD_MS = 86_400_000;
 const isInstant = (value: unknown): value is string =>
   typeof value === 'string' && /^\d{4}-\d{2}-\d{2}T/.test(value) && !Number.isNaN(Date.parse(value));
 
+/** What a field is called: the value of a fact goes by the end of its path. */
+const nameOf = (record: object, key: string): string =>
+  key === 'value' && 'path' in record && Array.isArray(record.path) ? String(record.path.at(-1)) : key;
+
 /**
  * The first moment in a record that lies more than a day after `now` (an ISO instant), with its path; null where there is
  * none. One entry dated next year would move every clock and the plan of the whole shop.
@@ -17,8 +21,9 @@ export function findFuture(value: unknown, now: string, path = ''): Problem | nu
   if (typeof value !== 'object' || value === null) return null;
   const latest = Date.parse(now) + MOST_AHEAD_MS;
   for (const [key, own] of Object.entries(value)) {
+    const name = nameOf(value, key);
     const here = Array.isArray(value) ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`;
-    if (HAPPENED.has(key) && isInstant(own) && Date.parse(own) > latest)
+    if (HAPPENED.has(name) && isInstant(own) && Date.parse(own) > latest)
       return fail('in_future', here, { found: own, now }).problem;
     const deeper = findFuture(own, now, here);
     if (deeper) return deeper;
@@ -31,7 +36,10 @@ export function clampToNow<T>(value: T, now: string): T {
   if (typeof value !== 'object' || value === null) return value;
   let changed = false;
   const entries = Object.entries(value).map(([key, own]): [string, unknown] => {
-    const next = HAPPENED.has(key) && isInstant(own) && Date.parse(own) > Date.parse(now) ? now : clampToNow(own, now);
+    const next =
+      HAPPENED.has(nameOf(value, key)) && isInstant(own) && Date.parse(own) > Date.parse(now)
+        ? now
+        : clampToNow(own, now);
     changed ||= next !== own;
     return [key, next];
   });

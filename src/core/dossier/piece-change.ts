@@ -1,4 +1,4 @@
-import type { ChangeRecord } from '../shared';
+import type { ChangeRecord, Fact } from '../shared';
 import type {
   Choice,
   Climate,
@@ -27,6 +27,7 @@ type WithId<T> = T & { id: string };
 export type PieceChange = { type: 'piece_met'; dossier: Dossier } | ChangeOfPiece;
 
 export type ChangeOfPiece =
+  | { type: 'facts_changed'; facts: Fact[] }
   | { type: 'piece_facts_set'; piece: PieceFacts }
   | { type: 'zone_set'; zoneId: string; facts: ZoneFacts }
   | { type: 'zone_removed'; zoneId: string }
@@ -59,6 +60,8 @@ export interface PieceChangeRecord<T extends ChangeType> extends ChangeRecord<Do
   zones?: (change: ChangeNamed<T>) => readonly (string | undefined)[];
   /** It brings records with ids of their own, which no two may share. */
   bringsIds?: true;
+  /** It sets a whole record: only what differs is sent, fact by fact, so that two who change different things lose nothing. */
+  byFacts?: true;
 }
 
 export type RecordsOf<T extends ChangeType> = { [K in T]: PieceChangeRecord<K> };

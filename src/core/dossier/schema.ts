@@ -99,6 +99,7 @@ export const observationSchema = z
   });
 
 export const defectSchema = z.looseObject({
+  id: idSchema.optional(),
   code: z.enum(DEFECTS),
   extent: z.enum(['spot', 'area', 'all']).optional(),
   count: z.number().int().min(1).max(999).optional(),

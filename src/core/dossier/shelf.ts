@@ -1,5 +1,17 @@
-import type { ChangeRecord } from '../shared';
+import {
+  fail,
+  factsSchema,
+  invertFacts,
+  listFacts,
+  setFacts,
+  succeed,
+  type ChangeRecord,
+  type Fact,
+  type Keys,
+  type Result,
+} from '../shared';
 import { LIMITS } from './limits';
+import { readWith } from './read';
 import { drawingSchema, shelfItemSchema, type Dossier, type Drawing, type ShelfItem } from './schema';
 
 /**
@@ -9,6 +21,7 @@ import { drawingSchema, shelfItemSchema, type Dossier, type Drawing, type ShelfI
  */
 export type ShelfChange =
   | { type: 'tin_set'; tin: ShelfItem }
+  | { type: 'tin_changed'; tinId: string; facts: Fact[] }
   | { type: 'tin_removed'; tinId: string }
   | { type: 'tin_drawn'; tinId: string; drawing: Drawing }
   | { type: 'tin_given_back'; tinId: string; work: string };
@@ -26,6 +39,26 @@ export const SHELF_CHANGES: {
         : [...tins, bare as ShelfItem];
     },
     invert: (before, { tin: { id } }) => setAgain(before, id) ?? [{ type: 'tin_removed', tinId: id }],
+  },
+  tin_changed: {
+    route: ['patch', '/:tinId'],
+    carries: { field: 'facts', schema: factsSchema, named: true },
+    refuses: (tins, change) => {
+      const made = tryTinFacts(tins, change);
+      return made.ok ? null : made.problem;
+    },
+    apply: (tins, change) => {
+      const made = tryTinFacts(tins, change);
+      return made.ok ? made.value : tins;
+    },
+    invert: (before, { tinId, facts }) => {
+      const tin = before.find(({ id }) => id === tinId);
+      if (!tin) return [];
+      const back: ShelfChange = { type: 'tin_changed', tinId, facts: invertFacts(tin, facts, NO_LISTS) };
+      // Measured anew, what had been drawn counted no more: it counts again.
+      const drawn = facts.some(({ path: [field] }) => field === 'volume_ml') ? (tin.drawn ?? []) : [];
+      return [back, ...drawn.map((drawing): ShelfChange => ({ type: 'tin_drawn', tinId, drawing }))];
+    },
   },
   tin_removed: {
     route: ['delete', '/:tinId'],
@@ -52,6 +85,37 @@ const recordOf = (change: ShelfChange) =>
 export const applyShelfChange = (tins: readonly ShelfItem[], change: ShelfChange): ShelfItem[] => [
   ...recordOf(change).apply(tins, change),
 ];
+
+/** The shelf after a change, or why it cannot be made. */
+export function tryShelfChange(tins: readonly ShelfItem[], change: ShelfChange): Result<ShelfItem[]> {
+  const problem = recordOf(change).refuses?.(tins, change) ?? null;
+  return problem ? { ok: false, problem } : succeed(applyShelfChange(tins, change));
+}
+
+/** What of a change is to be sent: of a tin that is there, only the fields in which it differs; null where it does not. */
+export function narrowShelfChange(before: readonly ShelfItem[], change: ShelfChange): ShelfChange | null {
+  if (change.type !== 'tin_set') return change;
+  const own = before.find(({ id }) => id === change.tin.id);
+  if (!own) return change;
+  const facts = listFacts(withoutDrawings(own), withoutDrawings(change.tin), NO_LISTS);
+  return facts.length > 0 ? { type: 'tin_changed', tinId: own.id, facts } : null;
+}
+
+const NO_LISTS: Keys = () => undefined;
+const withoutDrawings = ({ drawn: _drawn, ...tin }: ShelfItem): Omit<ShelfItem, 'drawn'> => tin;
+
+function tryTinFacts(
+  tins: readonly ShelfItem[],
+  { tinId, facts }: Extract<ShelfChange, { type: 'tin_changed' }>,
+): Result<readonly ShelfItem[]> {
+  const own = tins.find(({ id }) => id === tinId);
+  if (!own) return fail('tin_not_found');
+  const strange = facts.find(({ path: [field] }) => field === 'id' || field === 'drawn');
+  if (strange) return fail('fact_unknown', strange.path.join('.'));
+  const set = setFacts(withoutDrawings(own), facts, NO_LISTS);
+  const read = readWith(shelfItemSchema, set.ok ? set.value : undefined);
+  return read.ok ? succeed(tins.map((tin) => (tin === own ? setTin(own, read.value) : tin))) : read;
+}
 
 /** What undoes a change of the shelf made on `before`. */
 export const invertShelfChange = (before: readonly ShelfItem[], change: ShelfChange): ShelfChange[] | null =>

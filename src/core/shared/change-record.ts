@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Problem } from './problem';
 
 /**
  * All about one kind of change: how it is sent and read, what it does, and what undoes it. Server and client run the same
@@ -9,10 +10,12 @@ export interface ChangeRecord<State, Change, AnyChange = Change> {
    * The method and the path below that of what is changed. A parameter is a field of the change, or the key of the record
    * that a field carries: with `observation` carried, `:observation` is `change.observation.id`.
    */
-  route: readonly ['put' | 'delete', string];
+  route: readonly ['put' | 'patch' | 'delete', string];
   /** What the request brings. */
   carries?: CarriedRecord;
   apply: (state: State, change: Change) => State;
+  /** Why it cannot be made on this state; null where it can. */
+  refuses?: (state: State, change: Change) => Problem | null;
   /** What makes up for it where it is made on `before`; null where it stands as it was said and cannot be undone. */
   invert: (before: State, change: Change) => AnyChange[] | null;
 }

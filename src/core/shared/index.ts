@@ -9,3 +9,4 @@ export { convertToKept, convertToShown, formatQuantity, unitOf, type Quantity } 
 export { formatArea, formatVolume, type Units } from './units';
 export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';
 export { bodyOf, putById, type CarriedRecord, type ChangeRecord } from './change-record';
+export { factsSchema, findFact, invertFacts, isSame, listFacts, setFacts, type Fact, type Keys } from './facts';

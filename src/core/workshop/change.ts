@@ -1,9 +1,23 @@
-import type { ChangeRecord } from '../shared';
+import {
+  fail,
+  factsSchema,
+  findFact,
+  invertFacts,
+  listFacts,
+  setFacts,
+  succeed,
+  type ChangeRecord,
+  type Fact,
+  type Keys,
+  type Result,
+} from '../shared';
+import { readWith } from '../dossier';
 import { airSchema, pinSchema, setupSchema, type Air, type Pin, type Setup, type Workshop } from './schema';
 
 /** Everything that can happen to the workshop; doing it twice is doing it once. */
 export type WorkshopChange =
   | { type: 'setup_set'; setup: Setup }
+  | { type: 'setup_changed'; facts: Fact[] }
   | { type: 'air_recorded'; air: Air }
   | { type: 'air_withdrawn'; at: string }
   | { type: 'task_pinned'; pin: Pin }
@@ -17,6 +31,19 @@ export const WORKSHOP_CHANGES: {
     carries: { field: 'setup', schema: setupSchema },
     apply: (shop, { setup }) => ({ ...shop, setup }),
     invert: ({ setup }) => [{ type: 'setup_set', setup }],
+  },
+  setup_changed: {
+    route: ['patch', '/setup'],
+    carries: { field: 'facts', schema: factsSchema, named: true },
+    refuses: ({ setup }, { facts }) => {
+      const made = trySetupFacts(setup, facts);
+      return made.ok ? null : made.problem;
+    },
+    apply: (shop, { facts }) => {
+      const made = trySetupFacts(shop.setup, facts);
+      return made.ok ? { ...shop, setup: made.value } : shop;
+    },
+    invert: ({ setup }, { facts }) => [{ type: 'setup_changed', facts: invertFacts(setup, facts, SETUP_KEYS) }],
   },
   air_recorded: {
     route: ['put', '/air/:air'],
@@ -60,6 +87,35 @@ export const isWorkshopChange = (change: { type: string }): change is WorkshopCh
 
 export const applyWorkshopChange = (shop: Workshop, change: WorkshopChange): Workshop =>
   recordOf(change).apply(shop, change);
+
+/** The workshop after a change, or why it cannot be made. */
+export function tryWorkshopChange(shop: Workshop, change: WorkshopChange): Result<Workshop> {
+  const problem = recordOf(change).refuses?.(shop, change) ?? null;
+  return problem ? { ok: false, problem } : succeed(applyWorkshopChange(shop, change));
+}
+
+/** What of a change is to be sent: of the setup only what differs; null where nothing does. */
+export function narrowWorkshopChange({ setup }: Workshop, change: WorkshopChange): WorkshopChange | null {
+  if (change.type !== 'setup_set') return change;
+  const facts = listFacts(setup, change.setup, SETUP_KEYS);
+  return facts.length > 0 ? { type: 'setup_changed', facts } : null;
+}
+
+/** The stretches of a day and days apart from the rest have names of their own; the hours of such a day are one fact. */
+const SETUP_KEYS: Keys = ([list, ...deeper]) => {
+  if (deeper.length > 0) return undefined;
+  if (list === 'hours') return (hours) => String((hours as { day: number }).day);
+  return list === 'exceptions' ? (day) => (day as { date: string }).date : undefined;
+};
+
+function trySetupFacts(setup: Setup, facts: readonly Fact[]): Result<Setup> {
+  const set = setFacts(setup, facts, SETUP_KEYS);
+  if (!set.ok) return fail('fact_gone', set.fact.path.join('.'));
+  const misnamed = facts.find(
+    ({ path, value }) => value !== undefined && findFact(set.value, path, SETUP_KEYS) === undefined,
+  );
+  return misnamed ? fail('fact_unknown', misnamed.path.join('.')) : readWith(setupSchema, set.value);
+}
 
 /** What undoes a change of the workshop made on `before`. */
 export const invertWorkshopChange = (before: Workshop, change: WorkshopChange): WorkshopChange[] | null =>

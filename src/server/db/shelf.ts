@@ -1,4 +1,4 @@
-import { applyShelfChange, LIMITS, tooMany, type ShelfChange, type ShelfItem } from '@/core/dossier';
+import { LIMITS, tryShelfChange, tooMany, type ShelfChange, type ShelfItem } from '@/core/dossier';
 import { succeed, type Result } from '@/core/shared';
 import type { Db } from './connection';
 
@@ -29,7 +29,9 @@ export function makeShelfStore(db: Db): ShelfStore {
     ),
     apply: db.transaction((change: ShelfChange, now: string): Result<ShelfItem[]> => {
       const before = list();
-      const after = applyShelfChange(before, change);
+      const made = tryShelfChange(before, change);
+      if (!made.ok) return made;
+      const after = made.value;
       if (after.length > LIMITS.shelf && after.length > before.length)
         return { ok: false, problem: tooMany('shelf', LIMITS.shelf) };
       if (change.type === 'tin_removed') remove.run(now, change.tinId);

@@ -1,18 +1,19 @@
 import {
-  applyWorkshopChange,
   EMPTY_WORKSHOP,
+  tryWorkshopChange,
   type Air,
   type Pin,
   type Setup,
   type Workshop,
   type WorkshopChange,
 } from '@/core/workshop';
+import { succeed, type Result } from '@/core/shared';
 import type { Db } from './connection';
 
 /** The shop's hours, places, air and pinned jobs. Every change answers with the workshop as it now is. */
 export interface WorkshopStore {
   find: () => Workshop;
-  apply: (change: WorkshopChange, now: string) => Workshop;
+  apply: (change: WorkshopChange, now: string) => Result<Workshop>;
   /** With every reading of the air, however old. */
   findWhole: () => Workshop;
   /** Puts back what `findWhole` gave into a shop that has none yet. */
@@ -66,10 +67,12 @@ export function makeWorkshopStore(db: Db): WorkshopStore {
     // SQLite takes a negative limit for none.
     findWhole: () => find(-1),
     restore: db.transaction((workshop: Workshop) => write(EMPTY_WORKSHOP, workshop, '')),
-    apply: db.transaction((change: WorkshopChange, now: string): Workshop => {
+    apply: db.transaction((change: WorkshopChange, now: string): Result<Workshop> => {
       const before = find();
-      write(before, applyWorkshopChange(before, change), now);
-      return find();
+      const made = tryWorkshopChange(before, change);
+      if (!made.ok) return made;
+      write(before, made.value, now);
+      return succeed(find());
     }),
   };
 }

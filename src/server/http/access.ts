@@ -2,7 +2,7 @@ import { parseCookie, stringifySetCookie } from 'cookie';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import { rateLimit, type Options } from 'express-rate-limit';
 import type { Logger } from 'pino';
-import { enterSchema, SHOP_HEADER, type AccessState } from '@/contract';
+import { enterSchema, NOW_HEADER, SHOP_HEADER, type AccessState } from '@/contract';
 import { readWith } from '@/core/dossier';
 import { fail } from '@/core/shared';
 import { LONGEST_DAYS, type Session, type ShopStore } from '../db';
@@ -36,15 +36,18 @@ export const isIn = (shop: ShopStore, request: Request, now: string): boolean =>
 export const enteredOnly =
   (shop: ShopStore, now: () => string): RequestHandler =>
   (request, response, next) => {
-    if (isIn(shop, request, now())) return next();
+    const session = findSession(shop, request, now());
+    response.locals.device = session?.device;
+    if (isLocal(request) || session) return next();
     return sendProblem(response, fail('not_entered').problem);
   };
 
-/** Every answer says whose it is, and what is meant for another shop is refused. */
+/** Every answer says whose it is and what time it is there, and what is meant for another shop is refused. */
 export const ofThisShop =
-  ({ id }: Pick<ShopStore, 'id'>): RequestHandler =>
+  ({ id }: Pick<ShopStore, 'id'>, now: () => string): RequestHandler =>
   (request, response, next) => {
     response.setHeader(SHOP_HEADER, id);
+    response.setHeader(NOW_HEADER, now());
     const meant = request.headers[SHOP_HEADER];
     if (meant !== undefined && meant !== id) return sendProblem(response, fail('other_shop').problem);
     return next();

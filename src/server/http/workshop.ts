@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { findFuture } from '@/core/dossier';
-import { bodyOf, succeed } from '@/core/shared';
+import { bodyOf } from '@/core/shared';
 import { WORKSHOP_CHANGES, type WorkshopChange } from '@/core/workshop';
 import type { WorkshopStore } from '../db';
 import { mountChanges } from './changes';
@@ -13,7 +13,7 @@ export function makeWorkshopRouter(store: WorkshopStore, now: () => string): Rou
     // What is pinned lies ahead; what was measured does not.
     const future =
       change.type === 'task_pinned' ? null : findFuture(bodyOf(WORKSHOP_CHANGES[change.type], change), now());
-    return future ? { ok: false, problem: future } : succeed(store.apply(change, now()));
+    return future ? { ok: false, problem: future } : store.apply(change, now());
   });
   return router;
 }

@@ -1,4 +1,4 @@
-import { zoneName, type Dossier, type PieceChange, type ShelfChange } from '@/core/dossier';
+import { defectSchema, zoneName, type Dossier, type PieceChange, type ShelfChange } from '@/core/dossier';
 import {
   DEFECT_FACTS,
   findCheck,
@@ -8,7 +8,7 @@ import {
   TEST_KIND_FACTS,
   type ProductClass,
 } from '@/core/knowledge';
-import { lowerFirst } from '@/core/shared';
+import { lowerFirst, type Fact } from '@/core/shared';
 import type { WorkshopChange } from '@/core/workshop';
 
 type Change = PieceChange | ShelfChange | WorkshopChange;
@@ -24,9 +24,23 @@ const zone = (before: Before, id: string | undefined): string => {
 const checkTitle = (code: string): string =>
   findCheck(code)?.title ?? NUMBER_CHECKS[code as keyof typeof NUMBER_CHECKS]?.title ?? 'A check';
 
+/** What a fact of a piece is about. */
+function sayFact({ path: [root, id, list, item], value }: Fact, before: Before): string {
+  if (root === 'goal') return 'Wishes changed';
+  if (root === 'parts') return 'Parts changed';
+  if (root === 'hardware') return 'Handles changed';
+  if (root !== 'zones') return 'Piece changed';
+  if (list === 'skipped_checks') return `Check passed over on the ${zone(before, id)}`;
+  if (list !== 'defects') return `Changed: ${zone(before, id)}`;
+  const known = before?.zones?.find((own) => own.id === id)?.defects?.some((own) => own.id === item);
+  const fresh = known ? undefined : defectSchema.safeParse(value).data?.code;
+  return `${fresh ? DEFECT_FACTS[fresh].label : 'Faults changed'} on the ${zone(before, id)}`;
+}
+
 /** What was done, in a few words, so that it can be said what Undo would undo. Total: a new change has its words or does not compile. */
 const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => string } = {
   piece_met: () => 'Piece added',
+  facts_changed: ({ facts: [first] }, before) => sayFact(first!, before),
   piece_facts_set: () => 'Piece changed',
   goal_set: () => 'Wishes changed',
   climate_set: () => 'Air changed',
@@ -67,10 +81,12 @@ const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => s
   mix_set: ({ mix }) => `Mix kept${mix.name ? `: ${mix.name}` : ''}`,
   mix_removed: () => 'Mix removed',
   tin_set: ({ tin }) => `Tin kept: ${tin.name ?? labelProduct(tin.class as ProductClass)}`,
+  tin_changed: () => 'Tin changed',
   tin_removed: () => 'Tin removed',
   tin_drawn: ({ drawing }) => `${drawing.ml} ml drawn off`,
   tin_given_back: () => 'Paint given back to its tin',
   setup_set: () => 'Workshop changed',
+  setup_changed: () => 'Workshop changed',
   air_recorded: () => 'Air recorded',
   air_withdrawn: () => 'Air reading taken back',
   task_pinned: () => 'Job held to its time',

@@ -1,5 +1,6 @@
 export { sayChanges } from './changes';
 export { explainProblem } from './problems';
+export * from './others';
 export * from './pictures';
 export * from './plan';
 export * from './progress';

@@ -6,7 +6,7 @@ import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong,
 import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';
 import { freezeSystem, stackOf, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
-import { useWithShop, diagnosesOf } from '@/client/store';
+import { useWithShop, diagnosesOf, timeNow } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { isSame, TakenNotice } from './taken-notice';
@@ -53,7 +53,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
     if (next) setPicked(next.id);
   });
   const take = (system: CoatingSystem): void => {
-    change({ type: 'choice_taken', choice: freezeSystem(system, new Date().toISOString(), PHRASES) });
+    change({ type: 'choice_taken', choice: freezeSystem(system, timeNow(), PHRASES) });
     router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
   };
   const shown = wide ? systems : current ? [current] : [];

@@ -18,7 +18,7 @@ import { buildSection } from '@/core/piece';
 import { formatChanceRange, lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
-import { useMeasures } from '@/client/store';
+import { useMeasures, timeNow } from '@/client/store';
 import { sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
@@ -40,7 +40,7 @@ interface SystemCardProps {
 export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: SystemCardProps) {
   const wide = useIsWide();
   const { sayMoney } = useMeasures();
-  const due = sayDue(dossier.goal?.due, system.elapsedH, new Date());
+  const due = sayDue(dossier.goal?.due, system.elapsedH, new Date(timeNow()));
   const zonePlan = system.zones.find(({ id }) => id === zoneId);
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan, dossier.goal) : null;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Body, Button, Choices, Column, Disclosure, Row, Small } from '@/client/ui';
 import { sayDate } from '@/client/features/shop-plan';
-import { makeId, useToday } from '@/client/store';
+import { makeId, useToday, timeNow } from '@/client/store';
 import { nameZone, zoneName, type Dossier, type Outcome } from '@/core/dossier';
 
 /** How the piece fared in use: what came back teaches more than a patch. */
@@ -10,7 +10,7 @@ export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onReco
   const now = useToday();
   const outcomes = dossier.outcomes ?? [];
   const record = (outcome: Pick<Outcome, 'outcome' | 'mode'>): void =>
-    onRecord({ id: makeId(), at: new Date().toISOString(), ...outcome, ...(zone === '' ? {} : { zone }) });
+    onRecord({ id: makeId(), at: timeNow(), ...outcome, ...(zone === '' ? {} : { zone }) });
   return (
     <Disclosure
       label={

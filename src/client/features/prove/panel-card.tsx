@@ -1,3 +1,4 @@
+import { timeNow } from '@/client/store';
 import { useEffect, useState } from 'react';
 import {
   Body,
@@ -37,7 +38,7 @@ interface PanelCardProps {
 
 /** A panel: its map, what is due on it, and how its strips have held. */
 export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onRemove, onPhotograph }: PanelCardProps) {
-  const [now] = useState(() => new Date().toISOString());
+  const [now] = useState(() => timeNow());
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
   const title = `${dossier.piece.name ?? 'Piece'}, ${lowerFirst(nameZone(dossier, panel.zone))}`;
@@ -61,7 +62,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
             Mask the strips, write no code on what is painted, mark the black corner on the piece. Then put on the first
             coat.
           </Body>
-          <Button look="main" onPress={() => onStart({ ...panel, coated_at: new Date().toISOString() })}>
+          <Button look="main" onPress={() => onStart({ ...panel, coated_at: timeNow() })}>
             First coat is on, start the clocks
           </Button>
         </Column>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { usePlanner } from '@/client/features/planner';
-import { makeId, useWithShop, useMeasures } from '@/client/store';
+import { makeId, useWithShop, useMeasures, timeNow } from '@/client/store';
 import {
   Body,
   Button,
@@ -177,11 +177,7 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
           </Column>
         )}
       </Disclosure>
-      <Button
-        look="main"
-        disabled={!design.ok}
-        onPress={() => design.ok && onMake({ ...design.panel, at: new Date().toISOString() })}
-      >
+      <Button look="main" disabled={!design.ok} onPress={() => design.ok && onMake({ ...design.panel, at: timeNow() })}>
         Make this panel
       </Button>
     </Card>

@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
-import { makeId } from '@/client/store';
+import { makeId, timeNow } from '@/client/store';
 import { Button, Choices, Column, Disclosure, Notice, useIsWide } from '@/client/ui';
 import { zoneName, type Panel } from '@/core/dossier';
 import { listReadings, type Moment } from '@/core/panel';
@@ -39,7 +39,7 @@ function Proving({ dossier, change }: PieceParts) {
   const [patch, setPatch] = useState<Patch | null>(null);
   const [watching, setWatching] = useState<{ panel: Panel; moment: Moment } | null>(null);
   const worst = [...gates].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state))[0];
-  const [now] = useState(() => new Date().toISOString());
+  const [now] = useState(() => timeNow());
   // A strip that is due cannot wait; a gate can.
   const due = listReadings(dossier, now).find(({ state }) => state !== 'later')?.panel.zone;
   const zone =
@@ -88,7 +88,7 @@ function Proving({ dossier, change }: PieceParts) {
                 onOverride={(reason) =>
                   change({
                     type: 'gate_overridden',
-                    override: { id: makeId(), zone: zone.id, gate: gate.gate, reason, at: new Date().toISOString() },
+                    override: { id: makeId(), zone: zone.id, gate: gate.gate, reason, at: timeNow() },
                   })
                 }
               />
@@ -130,7 +130,7 @@ function Proving({ dossier, change }: PieceParts) {
               {...watching}
               strips={watching.panel.strips.map(({ code }) => code)}
               limits={limitsOf(dossier)}
-              ageH={hoursSince(watching.panel.coated_at ?? new Date().toISOString())}
+              ageH={hoursSince(watching.panel.coated_at ?? timeNow())}
               onLog={(tests) => {
                 tests.forEach((test) => change({ type: 'test_logged', test }));
                 setWatching(null);

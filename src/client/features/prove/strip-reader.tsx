@@ -14,7 +14,7 @@ import {
   Strong,
   useTones,
 } from '@/client/ui';
-import { makeId } from '@/client/store';
+import { makeId, timeNow } from '@/client/store';
 import type { Panel, Test } from '@/core/dossier';
 import type { Moment } from '@/core/panel';
 import type { Limits } from '@/core/proof';
@@ -47,7 +47,7 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
         kind: 'bleed_watch',
         treatment: panel.strips.find((strip) => strip.code === code)!.treatment,
         age_h: ageH,
-        at: new Date().toISOString(),
+        at: timeNow(),
         reading: { at: moment.bleedAt, ...figures },
       })),
     );

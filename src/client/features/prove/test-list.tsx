@@ -1,3 +1,4 @@
+import { timeNow } from '@/client/store';
 import { useState } from 'react';
 import {
   Body,
@@ -71,7 +72,7 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
             setCorrecting(false);
             if (reading)
               onCorrect({
-                ...correctTest(test, { reading, age_h: test.age_h, at: new Date().toISOString() }),
+                ...correctTest(test, { reading, age_h: test.age_h, at: timeNow() }),
                 id: test.id!,
               });
           }}

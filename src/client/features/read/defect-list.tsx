@@ -13,6 +13,7 @@ import {
   Subheading,
   type Place,
 } from '@/client/ui';
+import { makeId } from '@/client/store';
 import type { Defect } from '@/core/dossier';
 import { DEFECT_FACTS, detailOf, FAULT_ANSWERS } from '@/core/knowledge';
 import { sayAnswers } from '@/words';
@@ -59,7 +60,7 @@ export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, 
       <DefectPicker
         zone={zone}
         diagnosis={diagnosis}
-        onPick={(code) => set([...defects, { code, extent: 'spot', count: 1 }])}
+        onPick={(code) => set([...defects, { id: makeId(), code, extent: 'spot', count: 1 }])}
       />
     </Column>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { makeId } from '@/client/store';
+import { makeId, timeNow } from '@/client/store';
 import {
   Body,
   Button,
@@ -41,7 +41,7 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
   const check = code ? findCheck(code) : undefined;
   const record = (observation: Omit<Observation, 'check'>): void => {
     setOther(null);
-    const at = new Date().toISOString();
+    const at = timeNow();
     change({
       type: 'observation_recorded',
       zoneId: zone.id,

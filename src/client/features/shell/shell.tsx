@@ -28,7 +28,7 @@ export function Shell() {
 const Enter = makeRoom(async () => (await import('@/client/features/access')).EnterScreen);
 
 /** It has nothing to say on the first screen, and comes after it. */
-const UpdateBar = makeFrame(async () => (await import('@/client/features/update')).UpdateBar);
+const NewsBars = makeFrame(async () => (await import('@/client/features/news')).NewsBars);
 
 const DARK = '(prefers-color-scheme: dark)';
 const isDark = (): boolean => matchMedia(DARK).matches;
@@ -60,7 +60,7 @@ function Themed() {
       <View flex={1} height="100%" backgroundColor="$ground" flexDirection={wide ? 'row' : 'column-reverse'}>
         {out ? null : <NavBar />}
         <View flex={1} minHeight={0}>
-          {open ? <UpdateBar /> : null}
+          {open ? <NewsBars /> : null}
           <View flex={1} minHeight={0}>
             {!open ? null : out && !coming ? <Enter /> : <Slot />}
           </View>

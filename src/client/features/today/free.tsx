@@ -1,6 +1,6 @@
 import { useDispatch, useSelector } from 'react-redux';
 import type { Times } from '@/client/features/shop-plan';
-import { sittingBegun, type AppDispatch, type RootState } from '@/client/store';
+import { sittingBegun, type AppDispatch, type RootState, timeNow } from '@/client/store';
 import { Button, Choices, Column, Heading } from '@/client/ui';
 
 const MINUTE_MS = 60_000;
@@ -18,7 +18,7 @@ export function Free({ now, times, until }: { now: string; times: Times; until: 
   const freeUntil = useSelector((state: RootState) => state.bench.freeUntil);
   const said = freeUntil !== null && freeUntil > now;
   const pick = (minutes: number): void => {
-    const at = new Date();
+    const at = new Date(timeNow());
     const until = minutes === 0 ? null : new Date(at.getTime() + minutes * MINUTE_MS).toISOString();
     dispatch(sittingBegun({ until, at: at.toISOString() }));
   };

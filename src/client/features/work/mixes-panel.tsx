@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { sayUntil } from '@/client/features/shop-plan';
-import { makeId, useMeasures } from '@/client/store';
+import { makeId, useMeasures, timeNow } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
 import { mixSchema, type Mix } from '@/core/dossier';
 import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
@@ -96,9 +96,7 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
           <Button onPress={() => onSet({ ...mix, volume_ml: volume })}>Keep this volume</Button>
         ) : null}
         {mix.kind === 'two_part' ? (
-          <Button
-            onPress={() => onSet({ ...mix, mixed_at: new Date().toISOString(), pot_life_h: mix.pot_life_h ?? 4 })}
-          >
+          <Button onPress={() => onSet({ ...mix, mixed_at: timeNow(), pot_life_h: mix.pot_life_h ?? 4 })}>
             Mixed just now
           </Button>
         ) : null}

@@ -1,3 +1,4 @@
+import { timeNow } from '@/client/store';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, printSvg, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { Part } from '@/core/dossier';
@@ -14,8 +15,11 @@ export function PartsPanel({ dossier, change }: PieceParts) {
   const parts = listParts(dossier);
   if (parts.length === 0) return null;
   const set = (ids: readonly string[], state: Part['state']): void => {
-    const at = new Date().toISOString();
-    change({ type: 'parts_set', parts: parts.map((part) => (ids.includes(part.id) ? { ...part, state, at } : part)) });
+    const at = timeNow();
+    const touched = parts.filter(({ id }) => ids.includes(id)).map((part) => ({ ...part, state, at }));
+    const others = (dossier.parts ?? []).filter(({ id }) => !ids.includes(id));
+    // What was never touched is not in the record: it is where the drawing of the piece has it.
+    change({ type: 'parts_set', parts: [...others, ...touched] });
   };
   const off = parts.filter(({ state }) => state === 'off');
   const back = parts.filter(({ state }) => state === 'refitted');

@@ -10,6 +10,7 @@ import {
   useShelfChange,
   type AppDispatch,
   type RootState,
+  timeNow,
 } from '@/client/store';
 import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
@@ -49,7 +50,7 @@ export function useWork(dossier: Dossier): WorkView {
   /** What a tap took is a fact of each tin, under the tap's name: said again it replaces, taken back it gives back. */
   const drawOff = (work: string, entries: readonly LogEntry[], before: readonly LogEntry[] = []): void => {
     const taken = listTaken(entries);
-    const on = dateOf(minuteOf(new Date().toISOString()), timeZone);
+    const on = dateOf(minuteOf(timeNow()), timeZone);
     for (const tinId of listTaken(before).keys())
       if (!taken.has(tinId)) changeShelf({ type: 'tin_given_back', tinId, work });
     for (const [tinId, ml] of taken) changeShelf({ type: 'tin_drawn', tinId, drawing: { work, ml, on } });
@@ -63,7 +64,7 @@ export function useWork(dossier: Dossier): WorkView {
     timeZone,
     now,
     log: (task, doing) => {
-      const at = new Date().toISOString();
+      const at = timeNow();
       const air = readAirNow(workshop.air, at);
       const work = makeId();
       const running = started?.task === task.id ? { startedAt: started.at } : {};

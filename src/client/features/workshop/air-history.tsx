@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import Svg, { Line, Polyline, Text } from 'react-native-svg';
 import { makeTimes } from '@/client/features/shop-plan';
-import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop, useMeasures } from '@/client/store';
+import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop, useMeasures, timeNow } from '@/client/store';
 import { Button, Card, Column, Disclosure, Field, Heading, Row, Small, StateMark, Strong, useTones } from '@/client/ui';
 import { airSchema, judgeAir, type Air, type Workshop } from '@/core/workshop';
 import { readNumber } from '@/core/shared';
@@ -18,7 +18,7 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
   const { measure } = useMeasureAir();
   const { gauge } = useMeasures();
   const record = (air: Omit<Air, 'at'>): void =>
-    change({ type: 'air_recorded', air: { ...air, at: new Date().toISOString() } as Air });
+    change({ type: 'air_recorded', air: { ...air, at: timeNow() } as Air });
   const week = workshop.air.filter(({ at }) => Date.parse(now) - Date.parse(at) <= WEEK_MS);
   return (
     <Card role="region" aria-label="Air" gap="$m">

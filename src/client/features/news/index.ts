@@ -1,0 +1,1 @@
+export { NewsBars } from './news-bars';

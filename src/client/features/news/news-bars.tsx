@@ -1,0 +1,21 @@
+import { ClockBar } from './clock-bar';
+import { ReplacedBar } from './replaced-bar';
+import { UpdateBar } from './update-bar';
+import { useKeepShop } from './use-keep-shop';
+import { useLive } from './use-live';
+
+/** What is done beside the work begins when the first screen has long been drawn. */
+const LATER_MS = 4000;
+
+/** Listens to the workshop, keeps it in this browser, and says along the top what the owner should know of it. */
+export function NewsBars() {
+  useKeepShop(LATER_MS);
+  useLive(LATER_MS);
+  return (
+    <>
+      <UpdateBar laterMs={LATER_MS} />
+      <ClockBar />
+      <ReplacedBar />
+    </>
+  );
+}

@@ -1,1 +1,0 @@
-export { UpdateBar } from './update-bar';
