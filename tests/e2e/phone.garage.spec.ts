@@ -171,4 +171,72 @@ test.describe('with the demo workshop', () => {
     }
     await phone.context().close();
   });
+
+  test('two people who wish different things lose nothing, and who is overruled is told by whom', async ({
+    page,
+    shop,
+    browser,
+  }) => {
+    await openDoor(page, shop.url);
+    await page.getByRole('button', { name: 'Show a code' }).click();
+    const address = await readPicture(page);
+    const phone = await takePhone(browser);
+    await phone.goto(address);
+    await phone.getByLabel('What this device is called').fill('Phone at the bench');
+    await phone.getByRole('button', { name: 'Come in' }).click();
+    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+    const lines = [page, phone].map((own) => own.waitForResponse(/\/api\/events/));
+    await page.goto(`${shop.url}/piece/demo-toy-chest/choose`);
+    await phone.goto(`${new URL(address).origin}/piece/demo-toy-chest/choose`);
+    await Promise.all(lines);
+    const goal = async () => (await (await fetch(`${shop.url}/api/pieces/demo-toy-chest`)).json()).goal;
+    const wish = (own: Page, title: string, name: string) =>
+      own.getByRole('radiogroup', { name: title }).getByRole('radio', { name }).click();
+
+    // The phone is out of reach, and both go on: each wishes for something else of the same piece.
+    await phone.context().setOffline(true);
+    await wish(phone, 'Wood grain', 'Hide it');
+    await wish(page, 'What counts most', 'Surest');
+    await expect.poll(async () => (await goal())?.priority).toBe('surest');
+    await phone.context().setOffline(false);
+    await expect.poll(goal, { timeout: 20_000 }).toMatchObject({ grain: 'hide', priority: 'surest' });
+
+    // The same thing: the later holds, and the other is told what it replaced, and by whom.
+    await wish(page, 'Wood grain', 'May show');
+    const told = phone.getByRole('region', { name: 'Replaced by another' });
+    await expect(told).toContainText('The computer changed what you had set');
+    await expect(told).toContainText('grain: yours hide, now show');
+    await expectBigTargets(phone);
+    await expectNoSideways(phone);
+    await told.getByRole('button', { name: 'Put mine back' }).click();
+    await expect.poll(async () => (await goal()).grain).toBe('hide');
+    await expect(told).toBeHidden();
+    const desk = page.getByRole('region', { name: 'Replaced by another' });
+    await expect(desk).toContainText('Phone at the bench changed what you had set');
+    await desk.getByRole('button', { name: 'Leave it so' }).click();
+    await expect(desk).toBeHidden();
+    await phone.context().close();
+  });
+
+  test('a phone whose clock is wrong is asked about it, and goes by the computer from then on', async ({
+    page,
+    shop,
+  }) => {
+    await page.clock.install({ time: new Date(Date.now() - 3 * 3_600_000 - 60_000) });
+    await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+    const asked = page.getByRole('region', { name: 'Which clock is right' });
+    await expect(asked).toContainText("This device's clock is 3 h 1 min behind the workshop's computer");
+    await expectBigTargets(page);
+    await asked.getByRole('button', { name: 'Go by the computer' }).click();
+    await expect(asked).toBeHidden();
+    await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+    const last = async (): Promise<number> => {
+      const piece = await (await fetch(`${shop.url}/api/pieces/demo-toy-chest`)).json();
+      const times = piece.zones.flatMap((zone: { observations?: { at?: string }[] }) =>
+        (zone.observations ?? []).map(({ at }) => Date.parse(at ?? '')),
+      );
+      return Math.abs(Math.max(...times) - Date.now());
+    };
+    await expect.poll(last).toBeLessThan(60_000);
+  });
 });

@@ -127,10 +127,12 @@ export function findReplaced(own: readonly PendingChange[], heard: readonly Live
   const since = new Date(Date.parse(timeNow()) - LATELY_MS).toISOString();
   return own.flatMap((mine, i) => {
     const by = heard.findLast(
-      ({ piece, shelf, workshop }) =>
-        (piece !== undefined && piece === mine.pieceId) ||
-        (shelf === true && isShelfChange(mine.change)) ||
-        (workshop === true && isWorkshopChange(mine.change)),
+      // Another tab of this browser is no other hand.
+      ({ by: page, piece, shelf, workshop }) =>
+        page !== undefined &&
+        ((piece !== undefined && piece === mine.pieceId) ||
+          (shelf === true && isShelfChange(mine.change)) ||
+          (workshop === true && isWorkshopChange(mine.change))),
     );
     if (!by || (mine.madeAt ?? '') < since || !isReplaced(known, mine, own.slice(i + 1))) return [];
     return [{ ...mine, ...(by.device === undefined ? {} : { by: by.device }), facts: listOther(known, mine) }];

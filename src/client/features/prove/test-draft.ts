@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
-import { draftDone, draftTyped, type AppDispatch, type RootState } from '@/client/store';
+import { draftDone, draftTyped, type AppDispatch, type RootState, timeNow } from '@/client/store';
 import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
 import { INTERFACES, PREPS, PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '@/core/knowledge';
 import { bleedMomentOnPanel, treatmentOnStrip, type BleedMoment } from '@/core/panel';
@@ -97,7 +97,7 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
         treatment,
         ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
         age_h: age,
-        at: new Date().toISOString(),
+        at: timeNow(),
         reading: photo ? toReading(photo) : makeReading(kind, value.trim(), moment === '' ? momentOf(age) : moment),
         ...(where === '' ? {} : { interface: where }),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
@@ -128,4 +128,4 @@ const toReading = ({ removedPct, corrected, confidence }: LatticeResult): Test['
 
 /** Hours since an instant, to the tenth. */
 export const hoursSince = (instant: string): number =>
-  Math.max(0, Math.round((Date.now() - Date.parse(instant)) / 360_000) / 10);
+  Math.max(0, Math.round((Date.parse(timeNow()) - Date.parse(instant)) / 360_000) / 10);

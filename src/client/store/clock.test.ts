@@ -1,0 +1,34 @@
+import { clockSettled, clockSlice, compareClocks, followClock, isClockAsked, serverTimeHeard, timeNow } from './clock';
+
+const HOUR = 3_600_000;
+const state = (...actions: Parameters<typeof clockSlice.reducer>[1][]) =>
+  actions.reduce(clockSlice.reducer, { aheadMs: 0, settled: null });
+afterEach(() => followClock(state()));
+
+describe('a clock that is wrong', () => {
+  it('is asked about beyond ten minutes, once for each difference', () => {
+    expect(isClockAsked(state(serverTimeHeard(9 * 60_000)))).toBe(false);
+    expect(isClockAsked(state(serverTimeHeard(-3 * HOUR)))).toBe(true);
+    const settled = state(serverTimeHeard(-3 * HOUR), clockSettled('device'));
+    expect(isClockAsked(settled)).toBe(false);
+    expect(isClockAsked(clockSlice.reducer(settled, serverTimeHeard(-3 * HOUR + 5 * 60_000)))).toBe(false);
+    expect(isClockAsked(clockSlice.reducer(settled, serverTimeHeard(5 * HOUR)))).toBe(true);
+  });
+
+  it('is corrected where the owner goes by the computer, and only there', () => {
+    const off = (): number => Date.parse(timeNow()) - Date.now();
+    followClock(state(serverTimeHeard(2 * HOUR), clockSettled('shop')));
+    expect(off()).toBeLessThan(-2 * HOUR + 1000);
+    followClock(state(serverTimeHeard(2 * HOUR), clockSettled('device')));
+    expect(Math.abs(off())).toBeLessThan(1000);
+    // Put right since, it needs no correction.
+    followClock(state(serverTimeHeard(2 * HOUR), clockSettled('shop'), serverTimeHeard(0)));
+    expect(Math.abs(off())).toBeLessThan(1000);
+  });
+
+  it('says nothing of an answer without a time', () => {
+    expect(compareClocks(null)).toBeNull();
+    expect(compareClocks('noon')).toBeNull();
+    expect(Math.abs(compareClocks(new Date().toISOString())!)).toBeLessThan(1000);
+  });
+});
