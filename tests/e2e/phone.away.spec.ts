@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import {
   appendFileSync,
   cpSync,
@@ -17,13 +18,20 @@ import { expect, expectNoSideways, test } from './server';
 /* Without the server: what the browser keeps of the program and of the shop. */
 test.use({ serviceWorkers: 'allow', demo: true });
 
+const photographs = mkdtempSync(path.join(tmpdir(), 'bricolage-photographs-'));
+test.beforeAll(() => {
+  execFileSync(process.execPath, ['scripts/photographs.mjs'], {
+    env: { ...process.env, BRICOLAGE_PHOTOGRAPHS: photographs },
+  });
+});
+
 /** The program and the pieces are laid by a few seconds after the first screen stands. */
 async function waitUntilKept(page: Page): Promise<void> {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await expect
     .poll(() =>
       page.evaluate(async () => {
-        const [own] = (await indexedDB.databases()).filter(({ name }) => name?.startsWith('bricolage-'));
+        const [own] = (await indexedDB.databases()).filter(({ name = '' }) => /^bricolage-(?!.*-pictures$)/.test(name));
         if (!own) return 0;
         const db = await new Promise<IDBDatabase>((resolve) => {
           const opening = indexedDB.open(own.name!);
@@ -37,6 +45,20 @@ async function waitUntilKept(page: Page): Promise<void> {
     )
     .toBeGreaterThanOrEqual(13);
 }
+
+/** Pictures that wait in the browser. */
+const countPictures = (page: Page): Promise<number> =>
+  page.evaluate(async () => {
+    const [own] = (await indexedDB.databases()).filter(({ name = '' }) => name.endsWith('-pictures'));
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const opening = indexedDB.open(own!.name!);
+      opening.onsuccess = () => resolve(opening.result);
+    });
+    return new Promise<number>((resolve) => {
+      const counting = db.transaction('pictures').objectStore('pictures').count();
+      counting.onsuccess = () => resolve(counting.result);
+    }).finally(() => db.close());
+  });
 
 const answersOf = async (url: string): Promise<number> => {
   const piece = await (await fetch(`${url}/api/pieces/demo-toy-chest`)).json();
@@ -82,6 +104,48 @@ test('the app opens after the server has gone, judges what was never opened here
   await shop.restart();
   await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
   await expect.poll(() => answersOf(shop.url)).toBe(before + 1);
+});
+
+test('a patch is read from a photograph without the server, and picture and test arrive once', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(shop.url);
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  await waitUntilKept(page);
+  const piece = async () => (await fetch(`${shop.url}/api/pieces/demo-media-cupboard`)).json();
+  const { tests: before = [], photos = [] } = await piece();
+  await shop.stop();
+
+  await page.goto(`${shop.url}/piece/demo-media-cupboard/read`);
+  const pick = async (button: string, file: string): Promise<void> => {
+    const choosing = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: button }).first().click();
+    await (await choosing).setFiles(path.join(photographs, file));
+  };
+  await pick('Add a picture', 'lattice-held.jpg');
+  await expect(page.getByRole('img', { name: /that waits to be sent$/ })).toBeVisible();
+  await expect(page.getByText('Offline: 1 picture is kept here')).toBeVisible();
+  await page.goto(`${shop.url}/piece/demo-media-cupboard/prove`);
+  const form = page.getByRole('region', { name: 'Log a test' });
+  await form.getByRole('radio', { name: /^Cross-cut/ }).click();
+  await pick('Read it from a photograph', 'lattice-held.jpg');
+  await expect(form.getByText(/^\d+\.\d % bare: ISO class/)).toBeVisible({ timeout: 30_000 });
+  await form.getByRole('button', { name: 'Use this reading' }).click();
+  await form.getByLabel('Age of the patch, hours').fill('24');
+  await form.getByRole('button', { name: 'Log this test' }).click();
+  await expect(page.getByText('Offline: 1 change and 2 pictures are kept here')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Offline: 1 change and 2 pictures are kept here')).toBeVisible();
+
+  await shop.restart();
+  await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
+  await expect.poll(async () => (await piece()).tests.length).toBe(before.length + 1);
+  const after = await piece();
+  expect(after.photos).toHaveLength(photos.length + 2);
+  expect(after.tests.at(-1).photo).toBe(after.photos.at(-1).id);
+  // What was sent is kept by the workshop, and not twice.
+  await expect.poll(() => countPictures(page)).toBe(0);
 });
 
 test('what was made for one shop never goes to another that answers at the same address', async ({ page, shop }) => {

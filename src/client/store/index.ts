@@ -23,6 +23,7 @@ export { useShelf, useShelfChange } from './use-shelf';
 export { useMeasureAir, useSetup, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
 export { useUndo, type Tap } from './undo';
 export { useNow, useToday } from './use-now';
+export { usePictureUrl, useTakePicture, useWaitingPictures } from './use-pictures';
 export { useInWork } from './use-in-work';
 export { useMetHere } from './use-met-here';
 export { usePieceName } from './use-piece-name';

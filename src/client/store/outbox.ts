@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { PieceChange, ShelfChange } from '@/core/dossier';
+import type { PictureTaken, PieceChange, ShelfChange } from '@/core/dossier';
 import type { WorkshopChange } from '@/core/workshop';
 
 /** A change made here and not yet acknowledged by the server. */
@@ -7,7 +7,7 @@ export interface PendingChange {
   id: string;
   /** The piece it belongs to; empty for what belongs to the shop. */
   pieceId: string;
-  change: PieceChange | ShelfChange | WorkshopChange;
+  change: PieceChange | PictureTaken | ShelfChange | WorkshopChange;
   /** What was done, where whoever made the change can say it better than the change itself. */
   said?: string;
   /** When, by this device's clock. */

@@ -11,7 +11,9 @@ export function overlay(stored: Dossier | undefined, pending: Pending, pieceId: 
     .filter((entry) => entry.pieceId === pieceId)
     .reduce<Dossier | undefined>(
       (dossier, { change }) =>
-        isShelfChange(change) || isWorkshopChange(change) ? dossier : applyChange(dossier, change),
+        isShelfChange(change) || isWorkshopChange(change) || change.type === 'picture_taken'
+          ? dossier
+          : applyChange(dossier, change),
       stored,
     );
 }

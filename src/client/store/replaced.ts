@@ -43,7 +43,12 @@ const REMEMBERED = 30;
 const LATELY_MS = 30 * 60_000;
 
 /** What adds up or comes anew replaces nothing, and is not replaced. */
-const ADDS: ReadonlySet<PendingChange['change']['type']> = new Set(['piece_met', 'tin_drawn', 'tin_given_back']);
+const ADDS: ReadonlySet<PendingChange['change']['type']> = new Set([
+  'piece_met',
+  'picture_taken',
+  'tin_drawn',
+  'tin_given_back',
+]);
 
 export const replacedSlice = createSlice({
   name: 'replaced',
@@ -109,7 +114,7 @@ function isReplaced({ piece, tins, workshop }: Known, mine: PendingChange, later
 function invertNow({ piece, tins, workshop }: Known, { pieceId, change }: PendingChange): unknown[] {
   if (isShelfChange(change)) return (tins && invertShelfChange(tins, change)) ?? [];
   if (isWorkshopChange(change)) return (workshop && invertWorkshopChange(workshop, change)) ?? [];
-  return invertChange(piece(pieceId), change) ?? [];
+  return change.type === 'picture_taken' ? [] : (invertChange(piece(pieceId), change) ?? []);
 }
 
 /** The facts of a change that are otherwise now. */

@@ -3,11 +3,11 @@ import {
   MADE_HEADER,
   NOW_HEADER,
   PAGE_HEADER,
+  photoUploadPath,
   SHOP_HEADER,
   toRequest,
   toShelfRequest,
   toWorkshopRequest,
-  type ApiRequest,
   type ErrorBody,
 } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
@@ -28,6 +28,7 @@ import {
   type PendingChange,
 } from './outbox';
 import { heardCount } from './heard-count';
+import { findPicture, forgetPicture } from './kept-pictures';
 import { keepPieces } from './kept-shop';
 import { currentShop, meetShop } from './shop-id';
 import { piecesApi } from './pieces-api';
@@ -41,6 +42,8 @@ export const OWN_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36)
 
 /** A hanging server is an absent one. */
 const PATIENCE_MS = 15_000;
+/** A picture is a megabyte, and a garage far from the router. */
+const PATIENCE_WITH_PICTURES_MS = 90_000;
 
 export interface Sender {
   /** Sends what waits. */
@@ -89,20 +92,23 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
 
   /** Sends one. */
   const sendOne = async (next: PendingChange): Promise<Sent> => {
-    const { method, path, body } = requestOf(next);
+    const request = await makeRequest(next);
+    if (!request) {
+      dispatch(changeRefused({ id: next.id, message: 'This browser no longer has the picture. Take it again.' }));
+      return 'settled';
+    }
+    const { path, ...asked } = request;
     const heardBefore = heardCount();
     const shop = currentShop();
     const answer = await fetcher(path, {
-      method,
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...asked,
       headers: {
+        ...asked.headers,
         [PAGE_HEADER]: OWN_PAGE,
         [CHANGE_HEADER]: next.id,
         ...(next.madeAt === undefined ? {} : { [MADE_HEADER]: next.madeAt }),
         ...(shop === null ? {} : { [SHOP_HEADER]: shop }),
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     }).catch(() => null);
     if (!answer) return 'lost';
     hearTime(answer);
@@ -126,6 +132,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
       // What others did while this was on its way may not be in its answer, which has just taken the place of theirs.
       if (heardCount() !== heardBefore) await askAgain(dispatch, next);
       dispatch(changeStored({ id: next.id }));
+      if (next.change.type === 'picture_taken') void forgetPicture(next.change.photoId);
     } else {
       const message = (told as Partial<ErrorBody>).error?.message ?? 'The server refused this change.';
       dispatch(changeRefused({ id: next.id, message }));
@@ -205,9 +212,31 @@ export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: 
   dispatch(piecesApi.util.invalidateTags(['Summaries']));
 }
 
-function requestOf({ pieceId, change }: PendingChange): ApiRequest {
-  if (isShelfChange(change)) return toShelfRequest(change);
-  return isWorkshopChange(change) ? toWorkshopRequest(change) : toRequest(pieceId, change);
+interface Asked {
+  method: string;
+  path: string;
+  body?: string | Blob;
+  headers: Record<string, string>;
+  signal: AbortSignal;
+}
+
+/** What is asked of the server for a change; null for a picture whose bytes this browser no longer has. */
+async function makeRequest({ pieceId, change }: PendingChange): Promise<Asked | null> {
+  if (change.type === 'picture_taken') {
+    const { photoId, zoneId } = change;
+    const body = await findPicture(photoId);
+    const path = photoUploadPath(pieceId, photoId, zoneId);
+    const signal = AbortSignal.timeout(PATIENCE_WITH_PICTURES_MS);
+    return body ? { method: 'PUT', path, body, headers: {}, signal } : null;
+  }
+  const { body, ...request } = isShelfChange(change)
+    ? toShelfRequest(change)
+    : isWorkshopChange(change)
+      ? toWorkshopRequest(change)
+      : toRequest(pieceId, change);
+  const signal = AbortSignal.timeout(PATIENCE_MS);
+  if (body === undefined) return { ...request, headers: {}, signal };
+  return { ...request, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' }, signal };
 }
 
 async function remember(dispatch: AppDispatch, { pieceId, change }: PendingChange, answer: unknown): Promise<void> {

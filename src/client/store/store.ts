@@ -17,6 +17,7 @@ import {
   serverLost,
   type OutboxState,
 } from './outbox';
+import { sweepPictures } from './kept-pictures';
 import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
@@ -80,6 +81,10 @@ export function makeStore(fetcher?: typeof fetch) {
     );
     void store.dispatch(heardOf(told)).then(read);
   });
+  const { pending, parked } = store.getState().outbox;
+  void sweepPictures(
+    new Set([...pending, ...parked].flatMap(({ change }) => (change.type === 'picture_taken' ? [change.photoId] : []))),
+  );
   // Changes left over from before a reload go first.
   sender.send();
   return store;

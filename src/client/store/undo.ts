@@ -97,6 +97,10 @@ function compare(state: Seen, { pieceId, change }: PendingChange): Compared {
     return { narrowed, before: undefined, inverse: unsent('', narrowed && invertWorkshopChange(shop, narrowed)) };
   }
   const before = overlay(piecesApi.endpoints.getPiece.select(pieceId)(root).data, pending, pieceId);
+  if (change.type === 'picture_taken') {
+    const { photoId } = change;
+    return { narrowed: change, before, inverse: unsent(pieceId, [{ type: 'photo_withdrawn', photoId }]) };
+  }
   const narrowed = narrowChange(before, change);
   return { narrowed, before, inverse: unsent(pieceId, narrowed && invertChange(before, narrowed)) };
 }

@@ -1,6 +1,6 @@
 export * from './change';
 export { toZoneFacts } from './changes-of-piece';
-export type { ChangeOfPiece, PieceChange } from './piece-change';
+export type { ChangeOfPiece, PictureTaken, PieceChange } from './piece-change';
 export { clampToNow, findFuture } from './dates';
 export { findSharedId } from './ids';
 export { LIMITS, tooMany } from './limits';

@@ -26,6 +26,13 @@ type WithId<T> = T & { id: string };
  */
 export type PieceChange = { type: 'piece_met'; dossier: Dossier } | ChangeOfPiece;
 
+/** A picture that was taken and is on its way. Its bytes go by a door of their own, which makes the record of them. */
+export interface PictureTaken {
+  type: 'picture_taken';
+  photoId: string;
+  zoneId: string;
+}
+
 export type ChangeOfPiece =
   | { type: 'facts_changed'; facts: Fact[] }
   | { type: 'piece_facts_set'; piece: PieceFacts }

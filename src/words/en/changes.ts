@@ -1,4 +1,11 @@
-import { defectSchema, zoneName, type Dossier, type PieceChange, type ShelfChange } from '@/core/dossier';
+import {
+  defectSchema,
+  zoneName,
+  type Dossier,
+  type PictureTaken,
+  type PieceChange,
+  type ShelfChange,
+} from '@/core/dossier';
 import {
   DEFECT_FACTS,
   findCheck,
@@ -11,7 +18,7 @@ import {
 import { lowerFirst, type Fact } from '@/core/shared';
 import type { WorkshopChange } from '@/core/workshop';
 
-type Change = PieceChange | ShelfChange | WorkshopChange;
+type Change = PieceChange | PictureTaken | ShelfChange | WorkshopChange;
 type ChangeOf<T extends Change['type']> = Extract<Change, { type: T }>;
 
 /** What lay before the change, where a sentence names something by what it is called. */
@@ -44,6 +51,7 @@ const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => s
   piece_facts_set: () => 'Piece changed',
   goal_set: () => 'Wishes changed',
   climate_set: () => 'Air changed',
+  picture_taken: ({ zoneId }, before) => `Picture taken of the ${zone(before, zoneId)}`,
   photo_withdrawn: () => 'Picture taken off',
   zone_set: ({ zoneId, facts }, before) =>
     before?.zones?.some(({ id }) => id === zoneId)

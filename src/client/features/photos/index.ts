@@ -1,3 +1,3 @@
+export { makeSmall } from './make-small';
 export { PhotoButton } from './photo-button';
 export { PhotoStrip } from './photo-strip';
-export { sendPhoto } from './send-photo';

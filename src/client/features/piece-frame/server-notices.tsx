@@ -38,7 +38,6 @@ export function ServerNotices() {
 
 /** One line along the top: since when the server is away, and what waits for it. */
 function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
-  const waits = pending.length === 1 ? '1 change is' : `${pending.length} changes are`;
   return (
     <Row
       role="status"
@@ -52,7 +51,7 @@ function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
       <ToneIcon tone="wait" />
       <Column flex={1} paddingVertical="$xs">
         <Strong color="$wait">
-          {pending.length > 0 ? `Offline: ${waits} kept here` : 'Offline: shown as it was last heard'}
+          {pending.length > 0 ? `Offline: ${sayWaiting(pending)} kept here` : 'Offline: shown as it was last heard'}
         </Strong>
         <Small>{`No answer since ${TIMES.clock(since)}. What you do is kept and judged here.`}</Small>
       </Column>
@@ -63,6 +62,14 @@ function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
       ) : null}
     </Row>
   );
+}
+
+/** "2 changes and 1 picture are", "1 change is". */
+function sayWaiting(pending: Pending): string {
+  const pictures = pending.filter(({ change }) => change.type === 'picture_taken').length;
+  const count = (n: number, word: string): string[] => (n === 0 ? [] : [n === 1 ? `1 ${word}` : `${n} ${word}s`]);
+  const parts = [...count(pending.length - pictures, 'change'), ...count(pictures, 'picture')];
+  return `${parts.join(' and ')} ${pending.length === 1 ? 'is' : 'are'}`;
 }
 
 /** What waits to be sent, oldest first. */

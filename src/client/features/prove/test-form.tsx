@@ -124,11 +124,11 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
             </Row>
           }
         >
-          {`${trouble.message} ${trouble.retry ? 'Your answers and the picture stay here as long as this page is open: log it again when the server is back.' : 'Your answers stay here.'}`}
+          {`${trouble} Your answers stay here.`}
         </Notice>
       ) : null}
       <Button look="main" disabled={busy} onPress={() => void logged(true)()}>
-        {busy ? 'Sending the picture…' : 'Log this test'}
+        {busy ? 'Keeping the picture…' : 'Log this test'}
       </Button>
     </Card>
   );

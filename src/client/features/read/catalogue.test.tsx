@@ -53,7 +53,7 @@ describe('the whole vocabulary is within reach', () => {
       expect(change).toHaveBeenLastCalledWith({
         type: 'defects_set',
         zoneId: 'top',
-        defects: [{ code, extent: 'spot', count: 1 }],
+        defects: [{ id: expect.any(String), code, extent: 'spot', count: 1 }],
       });
     }
   });

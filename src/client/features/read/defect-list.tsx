@@ -52,7 +52,7 @@ export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, 
               dossier={dossier}
               zone={zone}
               label={defect.photo ? 'Another picture' : 'Picture'}
-              onStored={(photo) => update(i, { photo })}
+              onTaken={(photo) => update(i, { photo })}
             />
           }
         />
