@@ -8,6 +8,7 @@ import { onceOf, type PieceStore, type ShelfStore, type ShopStore, type Taken, t
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
 import { enteredOnly, isIn, makeAccessRouter, ofThisShop } from './http/access';
+import { makeArrivalRouter } from './http/arrivals';
 import { makeKeepingRouter } from './http/keeping';
 import { makeListRouter } from './http/lists';
 import { makeOpeningRouter } from './http/opening';
@@ -21,7 +22,7 @@ import { noteAsker } from './asker';
 import { tellOf, type Live } from './live';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
-import type { ShopKeeping } from './keeping';
+import type { Arrivals, ShopKeeping } from './keeping';
 import { makeShopLists } from './shop-lists';
 
 export interface AppParts {
@@ -35,6 +36,7 @@ export interface AppParts {
   photos: PhotoFiles;
   instruments: Instruments;
   keeping: ShopKeeping;
+  arrivals: Arrivals;
   live: Live;
   /** What is wrong with the database just now; null when it answers. */
   health: () => Problem | null;
@@ -50,7 +52,7 @@ const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
-  const { live, shop, door, pairing, photos, instruments, keeping, health, webRoot, log, now } = parts;
+  const { live, shop, door, pairing, photos, instruments, keeping, arrivals, health, webRoot, log, now } = parts;
   const { store, shelf, workshop } = tellOf(onceOf(parts, parts.taken), live);
   const app = express();
   app.disable('x-powered-by');
@@ -75,6 +77,7 @@ export function makeApp(parts: AppParts): Express {
   app.use('/api', enteredOnly(shop, now), ofThisShop(shop, now), noteAsker);
   app.get('/api/events', (request, response) => live.stream(request, response, () => isIn(shop, request, now())));
   app.use('/api', makePhotoRouter(store, photos, now));
+  app.use('/api/keeping/arrivals', makeArrivalRouter(arrivals, live));
   app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
   app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);
   app.get('/api/health', (_request, response) => {

@@ -77,10 +77,16 @@ export function tellOf({ store, shelf, workshop }: Stores, live: Live): Stores {
     if (made.ok) live.tell(change);
     return made;
   };
+  const toldIf = (done: boolean, change: LiveChange): boolean => {
+    if (done) live.tell(change);
+    return done;
+  };
   return {
     store: {
       ...store,
       apply: (piece, ...rest) => told(store.apply(piece, ...rest), { piece }),
+      remove: (piece, now) => toldIf(store.remove(piece, now), { piece }),
+      putBack: (piece, now) => toldIf(store.putBack(piece, now), { piece }),
       addPhoto: (piece, ...rest) => told(store.addPhoto(piece, ...rest), { piece }),
     },
     shelf: { ...shelf, apply: (...change) => told(shelf.apply(...change), { shelf: true }) },

@@ -57,8 +57,9 @@ function openOrSay(): OpenShop {
   }
 }
 
-/** A copy on the start and on each day; one that fails is told, and the work goes on. */
+/** The bin is emptied of what is due; a copy on the start and on each day; one that fails is told, and the work goes on. */
 function keepDaily(): void {
+  shop.emptyBin();
   shop
     .keeping()
     .makeDaily()

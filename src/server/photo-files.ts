@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { mkdir, open, rename } from 'node:fs/promises';
 import path from 'node:path';
 import { succeed, type Result } from '@/core/shared';
@@ -15,8 +15,11 @@ export interface StoredPicture {
 export interface PhotoFiles {
   save: (bytes: Buffer) => Promise<Result<StoredPicture>>;
   pathOf: (sha256: string) => string;
-  /** Removes files that no piece has or had, and drafts; gives how many. For the start, when nothing is being saved. */
-  sweep: (known: ReadonlySet<string>) => number;
+  /**
+   * Removes files that no piece has or had, and drafts; gives how many. What was written after `before` is left: it may be
+   * that its piece is just about to be told of it.
+   */
+  sweep: (known: ReadonlySet<string>, before: number) => number;
 }
 
 /** Where the picture with this hash lies in a folder of pictures. */
@@ -42,12 +45,12 @@ export function makePhotoFiles(folder: string, decoder: PictureDecoder): PhotoFi
       await writeDurably(pathOf(sha256), data);
       return succeed({ sha256, width, height });
     },
-    sweep: (known) => {
+    sweep: (known, before) => {
       if (!existsSync(folder)) return 0;
       const lost = readdirSync(folder, { withFileTypes: true })
         .filter((entry) => entry.isDirectory())
         .flatMap(({ name }) => readdirSync(path.join(folder, name)).map((file) => path.join(folder, name, file)))
-        .filter((file) => !known.has(path.basename(file, '.jpg')));
+        .filter((file) => !known.has(path.basename(file, '.jpg')) && statSync(file).mtimeMs < before);
       for (const file of lost) rmSync(file, { force: true });
       return lost.length;
     },

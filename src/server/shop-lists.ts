@@ -1,6 +1,9 @@
 import type { Dossier, LogEntry } from '@/core/dossier';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
+import { goneAt } from '@/core/keeping';
+import { KIND_TEMPLATES } from '@/core/templates';
+import type { PutAway } from '@/contract';
 import type { PieceStore } from './db';
 
 /**
@@ -14,11 +17,15 @@ export interface ShopLists {
   listSummaries: (page: { find: string; from: number; count: number }) => { pieces: PieceSummary[]; total: number };
   /** The readings that stand behind a figure of the findings. */
   listReadings: (asked: ReadingQuestion) => CountedReading[];
-  /** Whole pieces that changed after a moment, the latest first: what a device keeps for when the server is away. */
-  listChanged: (since: string, most: number) => { dossier: Dossier; changedAt: string }[];
+  /** Whole pieces that changed after a moment, the latest first, and those put in the bin since: what a device keeps. */
+  listChanged: (since: string, most: number) => { pieces: { dossier: Dossier; changedAt: string }[]; gone: string[] };
+  /** What is out of the lists: archived, or in the bin until a moment. */
+  listPutAway: () => PutAway;
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
+
+const labelKind = (kind: Dossier['piece']['kind']): string => KIND_TEMPLATES[kind].label;
 
 /** An owner's pace has long settled by then. */
 const MOST_TIMES = 3000;
@@ -37,9 +44,9 @@ export function makeShopLists(store: PieceStore): ShopLists {
     listSummaries: ({ find, from, count }) => {
       const tell = (heads: readonly { id: string; changedAt: string }[]): PieceSummary[] =>
         heads.map(({ id, changedAt }) => summaries(id, changedAt));
-      if (find.trim() === '') return { pieces: tell(store.listPage({ from, count })), total: store.count() };
+      if (find.trim() === '') return { pieces: tell(store.listPage({ from, count })), total: store.countShown() };
       const meant = store
-        .listHeads()
+        .listHeads('shown')
         .filter(({ kind, name }) => isMeant({ kind, ...(name === null ? {} : { name }) }, find));
       return {
         pieces: tell(meant.slice(from, from + count)),
@@ -47,8 +54,16 @@ export function makeShopLists(store: PieceStore): ShopLists {
       };
     },
     listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
-    listChanged: (since, most) =>
-      store.listChangedSince(since, most).map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),
+    listChanged: (since, most) => ({
+      pieces: store.listChangedSince(since, most).map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),
+      gone: store.listRemovedSince(since),
+    }),
+    listPutAway: () => ({
+      archived: store.listHeads('archived').map(({ id, kind, name }) => ({ id, name: name ?? labelKind(kind) })),
+      removed: store
+        .listRemoved()
+        .map(({ id, kind, name, removedAt }) => ({ id, name: name ?? labelKind(kind), goneAt: goneAt(removedAt) })),
+    }),
     listTimes: () => store.listTimes(MOST_TIMES),
   };
 }

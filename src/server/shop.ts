@@ -15,8 +15,9 @@ import {
 } from './db';
 import { loadDemo } from './demo';
 import type { Instruments } from './devices';
-import { holdAlone, linkAll, makeKeeping, type Backup, type ShopKeeping } from './keeping';
+import { holdAlone, linkAll, makeArrivals, makeKeeping, type Backup, type ShopKeeping } from './keeping';
 import type { Door, Pairing } from './opening';
+import { emptiedBefore } from '@/core/keeping';
 import { makeLive, type Live } from './live';
 import { makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
@@ -41,6 +42,8 @@ export interface OpenShop {
   app: () => Express;
   shop: () => ShopStore;
   keeping: () => ShopKeeping;
+  /** Deletes for good what has lain in the bin for its time, with its files. */
+  emptyBin: () => void;
   /** Ends the lines on which pages listen: nothing else would. */
   hush: () => void;
   close: () => void;
@@ -52,7 +55,11 @@ interface Opened {
   keeping: ShopKeeping;
   live: Live;
   app: Express;
+  emptyBin: () => void;
 }
+
+/** A picture that was written so long ago is named by its piece, or by none. */
+const SETTLED_MS = 3_600_000;
 
 /** Opens a shop for this server alone. When it comes back from a copy, all that reads its records is made anew. */
 export function openShop(parts: ShopParts): OpenShop {
@@ -66,9 +73,15 @@ export function openShop(parts: ShopParts): OpenShop {
     if (demo) loadDemo({ dossiers: demo, store, shelf, workshop, now: now() });
     const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
     adoptPictures(file, photos, store.listPictures());
-    photos.sweep(store.listPictures());
+    const emptyBin = (before: number): void => {
+      store.purge(emptiedBefore(now()));
+      photos.sweep(store.listPictures(), before);
+    };
+    // On the start nothing is being saved.
+    emptyBin(Infinity);
     const shop = makeShopStore(db, now());
     const keeping = makeKeeping({ db, folder, photos, migrations, now, comeBack });
+    const arrivals = makeArrivals({ db, store, shelf, folder, migrations, now });
     const { door, pairing, instruments, webRoot } = parts;
     const live = makeLive();
     const app = makeApp({
@@ -82,13 +95,14 @@ export function openShop(parts: ShopParts): OpenShop {
       photos,
       instruments,
       keeping,
+      arrivals,
       live,
       health: () => checkHealth(db),
       ...(webRoot === undefined ? {} : { webRoot }),
       log,
       now,
     });
-    return { db, shop, keeping, live, app };
+    return { db, shop, keeping, live, app, emptyBin: () => emptyBin(Date.now() - SETTLED_MS) };
   };
 
   const comeBack = (backup: Backup): void => {
@@ -114,6 +128,7 @@ export function openShop(parts: ShopParts): OpenShop {
     app: () => opened.app,
     shop: () => opened.shop,
     keeping: () => opened.keeping,
+    emptyBin: () => opened.emptyBin(),
     hush: () => opened.live.close(),
     close: () => {
       opened.live.close();

@@ -16,7 +16,7 @@ import {
   type Db,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
-import { makeKeeping } from '@/server/keeping';
+import { makeArrivals, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
 import { makeDoor, makePairing, type Pairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
@@ -76,11 +76,13 @@ export async function startServer(
   const comeBack = (): never => {
     throw new Error('put back only by a shop that can be opened anew');
   };
+  const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
   const app = makeApp({
     live: makeLive(),
     keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
-    store: makePieceStore(db),
-    shelf: makeShelfStore(db),
+    store,
+    shelf,
+    arrivals: makeArrivals({ db, store, shelf, folder: path.dirname(file), migrations: MIGRATIONS, now }),
     workshop: makeWorkshopStore(db),
     shop: makeShopStore(db, now()),
     taken: makeTaken(db, now()),

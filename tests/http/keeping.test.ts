@@ -34,8 +34,12 @@ interface Shop {
 }
 
 let count = 0;
-async function start(file = path.join(folder, `s${(count += 1)}`, 'shop.sqlite'), demo?: string): Promise<Shop> {
-  let time = START;
+async function start(
+  file = path.join(folder, `s${(count += 1)}`, 'shop.sqlite'),
+  demo?: string,
+  laterH = 0,
+): Promise<Shop> {
+  let time = START + laterH * HOUR_MS;
   const now = (): string => new Date((time += 1000)).toISOString();
   const decoder = makePictureDecoder(buildDecoder());
   const door = makeDoor({ folder, handle: () => undefined, addresses: () => [], port: 0 });
@@ -350,5 +354,153 @@ describe('one file', () => {
     expect((await shop.call('GET', '/api/pieces')).status).toBe(200);
     await shop.stop();
     await (await start(shop.file)).stop();
+  });
+});
+
+describe('pieces from a file', () => {
+  const desk = (more: object = {}) => ({
+    format: 'bricolage.dossier/1',
+    piece: { id: 'p-desk', kind: 'desk', name: 'A desk' },
+    zones: [{ id: 'top', role: 'top' }],
+    ...more,
+  });
+  const bring = async (shop: Shop, file: string | Buffer) => {
+    const response = await fetch(`${shop.base}/api/keeping/arrivals`, {
+      method: 'POST',
+      body: typeof file === 'string' ? file : new Uint8Array(file),
+    });
+    return { status: response.status, body: await response.json() };
+  };
+  const take = (shop: Shop, id: string, clashes: string) =>
+    shop.call('POST', `/api/keeping/arrivals/${id}/take`, { clashes });
+  const total = async (shop: Shop) => (await shop.call('GET', '/api/lists/summaries')).body.total;
+
+  it('is told first, and is the shop’s only when it was said so; coming again it is the same', async () => {
+    const shop = await start();
+    const looked = await bring(shop, JSON.stringify(desk()));
+    expect(looked.body).toMatchObject({ from: 'piece', fresh: { count: 1, names: ['A desk'] }, clashes: { count: 0 } });
+    expect(await total(shop)).toBe(0);
+    expect((await take(shop, looked.body.id, 'leave')).body).toEqual({ pieces: 1 });
+    expect((await shop.call('GET', '/api/pieces/p-desk')).body.zones).toEqual([{ id: 'top', role: 'top' }]);
+    expect((await take(shop, looked.body.id, 'leave')).status).toBe(404);
+    const again = await shop.call('GET', '/api/pieces/p-desk/dossier');
+    expect((await bring(shop, JSON.stringify(again.body))).body).toMatchObject({
+      same: { count: 1 },
+      fresh: { count: 0 },
+    });
+    await shop.stop();
+  });
+
+  it('that is here otherwise stays as it is here, and comes beside it where that is wished', async () => {
+    const shop = await start();
+    await shop.call('PUT', '/api/pieces/p-desk', desk());
+    const other = JSON.stringify(desk({ goal: { colour: '#123456' } }));
+    const looked = await bring(shop, other);
+    expect(looked.body.clashes).toEqual({ count: 1, names: ['A desk'] });
+    expect((await take(shop, looked.body.id, 'leave')).body).toEqual({ pieces: 0 });
+    expect((await shop.call('GET', '/api/pieces/p-desk')).body.goal).toBeUndefined();
+    const second = await bring(shop, other);
+    expect((await take(shop, second.body.id, 'beside')).body).toEqual({ pieces: 1 });
+    const names = (await shop.call('GET', '/api/lists/summaries')).body.pieces.map(
+      ({ name }: { name: string }) => name,
+    );
+    expect(names.sort()).toEqual(['A desk', 'A desk, brought in']);
+    await shop.stop();
+  });
+
+  it('of a whole shop comes with its pictures, all of it or nothing', async () => {
+    const rich = await startRich();
+    await rich.stop();
+    const zip = readFileSync(await exportOf(rich.file, 'arrives.zip'));
+    const shop = await start();
+    await shop.call('PUT', '/api/pieces/demo-issue-desk', desk());
+    const looked = await bring(shop, zip);
+    expect(looked.body).toMatchObject({ from: 'shop', clashes: { count: 1 }, pictures: 2 });
+    const { count } = looked.body.fresh;
+    expect(count).toBeGreaterThan(10);
+    expect((await take(shop, looked.body.id, 'beside')).body).toEqual({ pieces: count + 1 });
+    expect(await total(shop)).toBe(count + 2);
+    const { body } = await shop.call('GET', '/api/lists/summaries?find=brought');
+    const [brought] = body.pieces as { id: string }[];
+    const [photo] = (await shop.call('GET', `/api/pieces/${brought!.id}`)).body.photos;
+    const shown = await fetch(`${shop.base}/api/photos/${photo.sha256}`);
+    expect([shown.status, shown.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
+    expect((await bring(shop, zip)).body.same.count).toBe(count);
+    await shop.stop();
+  });
+
+  it('that is damaged is refused with the place, and nothing of it stays', async () => {
+    const shop = await start();
+    const cases: [string | Buffer, string, string][] = [
+      ['{"format":', 'not_json', ''],
+      [JSON.stringify(desk({ goal: { colour: 'blue' } })), 'bad_pattern', 'goal.colour'],
+      [JSON.stringify(desk({ format: 'bricolage.dossier/9' })), 'wrong_format', 'format'],
+      [Buffer.from('PK\u0003\u0004 and no more'), 'not_a_shop', ''],
+      [Buffer.alloc(0), 'not_json', ''],
+      [`${'['.repeat(200_000)}`, 'not_json', ''],
+      [`${'['.repeat(2000)}${']'.repeat(2000)}`, 'too_deep', ''],
+    ];
+    for (const [file, code, place] of cases) {
+      const { status, body } = await bring(shop, file);
+      expect({ code, status: status < 500, error: body.error }).toMatchObject({
+        status: true,
+        error: { code, path: place },
+      });
+    }
+    expect(await total(shop)).toBe(0);
+    expect(readdirSync(path.join(path.dirname(shop.file), 'shop-files', 'arrivals'))).toEqual([]);
+    await shop.stop();
+  });
+});
+
+describe('a piece that is put away', () => {
+  it('is out of the lists when it is archived, with all it taught, and comes back', async () => {
+    const shop = await start(undefined, path.resolve('demo/dossiers'));
+    const { total } = (await shop.call('GET', '/api/lists/summaries')).body;
+    const taught = (await shop.call('GET', '/api/experience')).body.experience;
+    const archive = (value: boolean) =>
+      shop.call('PATCH', '/api/pieces/demo-media-cupboard/facts', { facts: [{ path: ['piece', 'archived'], value }] });
+    expect((await archive(true)).status).toBe(200);
+    expect((await shop.call('GET', '/api/lists/summaries')).body.total).toBe(total - 1);
+    expect((await shop.call('GET', '/api/lists/summaries?find=media')).body.total).toBe(0);
+    expect((await shop.call('GET', '/api/lists/put-away')).body.archived).toMatchObject([
+      { id: 'demo-media-cupboard' },
+    ]);
+    const now = (await shop.call('GET', '/api/experience')).body.experience;
+    expect(now).toHaveLength(taught.length);
+    expect(now).toEqual(expect.arrayContaining(taught));
+    await archive(false);
+    expect((await shop.call('GET', '/api/lists/summaries')).body.total).toBe(total);
+    await shop.stop();
+  });
+
+  it('lies in the bin for thirty days as it was, and is then gone with its pictures', async () => {
+    const shop = await startRich();
+    const before = (await shop.call('GET', '/api/pieces/demo-issue-desk')).body;
+    const remove = () => fetch(`${shop.base}/api/pieces/demo-issue-desk`, { method: 'DELETE' });
+    expect([(await remove()).status, (await remove()).status]).toEqual([204, 204]);
+    expect((await shop.call('GET', '/api/pieces/demo-issue-desk')).status).toBe(404);
+    const refused = await shop.call('PUT', '/api/pieces/demo-issue-desk/goal', { colour: '#ffffff' });
+    expect(refused.body.error.code).toBe('piece_not_found');
+    const taken = await shop.call('PUT', '/api/pieces/demo-issue-desk', before);
+    expect(taken.body.error.code).toBe('id_taken');
+    const [binned] = (await shop.call('GET', '/api/lists/put-away')).body.removed;
+    expect(binned).toMatchObject({ id: 'demo-issue-desk', goneAt: expect.stringMatching(/^2026-12-28T09/) });
+    expect((await shop.call('POST', '/api/pieces/demo-issue-desk/back')).body).toEqual(before);
+
+    await remove();
+    const photos = path.join(path.dirname(shop.file), 'shop-files', 'photos');
+    const files = (): string[] =>
+      readdirSync(photos, { recursive: true })
+        .map(String)
+        .filter((name) => name.endsWith('.jpg'));
+    await shop.stop();
+    await (await start(shop.file, undefined, 29 * 24)).stop();
+    expect(files()).toHaveLength(2);
+    const last = await start(shop.file, undefined, 31 * 24);
+    expect(files()).toHaveLength(0);
+    expect((await last.call('POST', '/api/pieces/demo-issue-desk/back')).status).toBe(404);
+    expect((await last.call('GET', '/api/lists/put-away')).body.removed).toEqual([]);
+    await last.stop();
   });
 });

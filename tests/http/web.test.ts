@@ -16,7 +16,7 @@ import {
   openDatabase,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
-import { makeKeeping } from '@/server/keeping';
+import { makeArrivals, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
 import { makeDoor, makePairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
@@ -33,10 +33,19 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(S
 
 const db = openDatabase(':memory:', MIGRATIONS);
 const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
+const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
 const app = makeApp({
   live: makeLive(),
-  store: makePieceStore(db),
-  shelf: makeShelfStore(db),
+  store,
+  shelf,
+  arrivals: makeArrivals({
+    db,
+    store,
+    shelf,
+    folder: webRoot,
+    migrations: MIGRATIONS,
+    now: () => '2026-01-01T00:00:00Z',
+  }),
   workshop: makeWorkshopStore(db),
   shop: makeShopStore(db, '2026-01-01T00:00:00Z'),
   taken: makeTaken(db, '2026-01-01T00:00:00Z'),

@@ -15,7 +15,7 @@ export {
 export { colourUsed, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
-export { findNewest, keepPieces } from './kept-shop';
+export { findNewest, forgetPieces, keepPieces } from './kept-shop';
 export { heardOf } from './heard';
 export { OWN_PAGE, rememberPiece } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';

@@ -50,13 +50,28 @@ export const findAnswer = async (path: string): Promise<unknown> =>
 export const keepPieces = (pieces: readonly KeptPiece[]): Promise<unknown> =>
   within(async (db) => {
     const transaction = db.transaction('pieces', 'readwrite');
-    for (const piece of pieces)
-      if (piece.dossier.piece.id !== undefined) void transaction.store.put(piece, piece.dossier.piece.id);
+    for (const piece of pieces) {
+      const { id } = piece.dossier.piece;
+      // What comes as the answer to a change is newer, and does not say when the server had it so.
+      if (id !== undefined) await transaction.store.put({ ...(await transaction.store.get(id)), ...piece }, id);
+    }
     await transaction.done;
   });
 
 export const findKeptPiece = async (id: string): Promise<Dossier | undefined> =>
   (await within((db) => db.get('pieces', id)))?.dossier;
+
+/** Forgets pieces that the server no longer has. */
+export const forgetPieces = (ids: readonly string[]): Promise<unknown> =>
+  within(async (db) => {
+    for (const id of ids) await db.delete('pieces', id);
+  });
+
+/** Every piece that is kept, the one that changed last first. */
+export const listKeptPieces = async (): Promise<Dossier[]> =>
+  ((await within((db) => db.getAll('pieces'))) ?? [])
+    .sort(({ changedAt: a = '' }, { changedAt: b = '' }) => (a < b ? 1 : -1))
+    .map(({ dossier }) => dossier);
 
 /** The moment of the newest piece that is kept; empty for none. */
 export const findNewest = async (): Promise<string> =>

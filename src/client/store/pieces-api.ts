@@ -12,8 +12,10 @@ import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
 import { compareClocks, serverTimeHeard } from './clock';
-import { findAnswer, findKeptPiece, keepAnswer, keepPieces } from './kept-shop';
-import { serverLost } from './outbox';
+import { answerAway } from './away';
+import { findAnswer, findKeptPiece, forgetPieces, keepAnswer, keepPieces } from './kept-shop';
+import { serverLost, type OutboxState } from './outbox';
+import { overlay } from './overlay';
 import { meetShop } from './shop-id';
 
 export interface InstrumentReadings {
@@ -62,9 +64,15 @@ const askServer: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> =
   }
   // A number is the server's own answer; a fault of its own is as good as none.
   const away = typeof answer.error.status !== 'number' || answer.error.status >= 500;
-  if (!away) return answer;
+  if (!away) {
+    const [, gone] = answer.error.status === 404 ? (PIECE.exec(asked) ?? []) : [];
+    if (gone !== undefined) void forgetPieces([gone]);
+    return answer;
+  }
   api.dispatch(serverLost());
-  const kept = await recallAnswer(asked);
+  const { pending } = (api.getState() as { outbox: OutboxState }).outbox;
+  const kept =
+    (await answerAway(asked, (stored, id) => overlay(stored, pending, id) ?? stored)) ?? (await recallAnswer(asked));
   return kept === undefined ? answer : { data: kept };
 };
 

@@ -30,6 +30,9 @@ export function makeStore(fetcher?: typeof fetch) {
   const sendAfterChange: Middleware = () => (next) => (action) => {
     const result = next(action);
     if (changeMade.match(action) || changeTriedAgain.match(action)) sender.send();
+    // The list of pieces is worked out here while the server is away, and knows what was just done.
+    if (changeMade.match(action) && store.getState().outbox.awaySince !== null)
+      store.dispatch(piecesApi.util.invalidateTags(['Summaries']));
     if (serverLost.match(action)) sender.watch();
     return result;
   };

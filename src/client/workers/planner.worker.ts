@@ -1,4 +1,7 @@
 import { expose } from 'comlink';
+import type { Dossier, Experience } from '@/core/dossier';
+import { withoutPiece } from '@/core/learning';
+import { isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { answerPlanner, type PlannerAnswer, type PlannerRequest } from '../features/planner/planner-answers';
 
 /* Plans are searched here, away from the interface's thread. */
@@ -29,6 +32,11 @@ const api = {
     if (told.size > MOST_TOLD) told.delete(told.keys().next().value!);
     return { id: count, answer };
   },
+  /** What pieces are, where they stand and what comes next, of those that are meant by some words. */
+  summarise: (pieces: readonly Dossier[], find: string): PieceSummary[] =>
+    pieces.filter(({ piece }) => isMeant(piece, find)).map(summarisePiece),
+  /** What a shop's other pieces taught. */
+  teachOthers: (whole: readonly Experience[], piece: Dossier): Experience[] => withoutPiece(whole, piece),
 };
 export type PlannerApi = typeof api;
 

@@ -55,6 +55,8 @@ const pieceSchema = z.looseObject({
   region: z.string().max(40).optional(),
   size_mm: z.looseObject({ width: positive(10_000), depth: positive(10_000), height: positive(10_000) }).optional(),
   asking_price: z.number().min(0).max(1_000_000).optional(),
+  /** Done with: out of the lists, with all it taught. */
+  archived: z.boolean().optional(),
 });
 
 /** The answer of a check as a code; a class such as that of `cross_cut_old` may also be written as a number. */

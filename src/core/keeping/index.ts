@@ -1,3 +1,4 @@
 export { listKept } from './kept-backups';
 export { readEntryPath, SHOP_FORMAT, shopFileSchema, type ShopEntry, type ShopFile } from './shop-file';
 export { PIECE_TABLES, SHELF_TABLES, type Cell, type Table } from './tables';
+export { emptiedBefore, goneAt } from './bin-time';

@@ -68,6 +68,18 @@ export function addUp(rows: readonly Experience[]): Experience[] {
   return [...sums.values()];
 }
 
+/** The counts of a shop without what one of its pieces taught: what is left where that piece is planned. */
+export function withoutPiece(whole: readonly Experience[], dossier: Dossier): Experience[] {
+  const own = collectExperience(dossier).map((row) => ({
+    ...row,
+    held: -row.held,
+    failed: -row.failed,
+    tests: -row.tests,
+    tests_held: -row.tests_held,
+  }));
+  return addUp([...whole, ...own]).filter(({ tests, held, failed }) => tests > 0 || held > 0 || failed > 0);
+}
+
 function groupPatches(dossier: Dossier): Patch[] {
   const patches = new Map<string, Patch>();
   const repeats = new Map<string, number>();

@@ -1,7 +1,7 @@
 export type { BetaCounts } from './beta';
 export { comparePosteriors } from './compare';
 
-export { collectExperience, listExperience, addUp } from './experience';
+export { addUp, collectExperience, listExperience, withoutPiece } from './experience';
 export { modeOf } from './mode';
 export { findReadings, type CountedReading, type ReadingQuestion } from './readings';
 export { withExperience } from './with-experience';

@@ -3,7 +3,7 @@ import { DOSSIER_FORMAT, type Dossier, type Experience, type Test } from '../dos
 import { betaQuantile, betaShareBelow, chanceAbove } from './beta';
 import { comparePosteriors } from './compare';
 import { compareSurfaces, DISCOUNTS } from './discounts';
-import { collectExperience } from './experience';
+import { addUp, collectExperience, withoutPiece } from './experience';
 import { buildFindings } from './findings';
 import { describePosterior, poolExperience, updateCounts } from './pool';
 import { measureShops, USUAL_SPREAD } from './simulate';
@@ -160,6 +160,16 @@ describe('what a piece teaches', () => {
       expect.objectContaining({ mode: 'adhesion', held: 2, failed: 0 }),
     ]);
     expect(taught({ id: 'o', outcome: 'came_back', mode: 'adhesion' })[0]).toMatchObject({ held: 0, failed: 2 });
+  });
+});
+
+describe('what the others taught', () => {
+  it('is what all taught less what this one did, row by row', () => {
+    const [one, other] = [piece([nail(0), nail(5)]), piece([nail(0), nail(0, { kind: 'fork' }), nail(1)])];
+    const whole = addUp([one, other].flatMap(collectExperience));
+    expect(withoutPiece(whole, one)).toEqual(collectExperience(other));
+    expect(withoutPiece(collectExperience(one), one)).toEqual([]);
+    expect(withoutPiece(whole, piece([]))).toEqual(whole);
   });
 });
 

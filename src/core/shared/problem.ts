@@ -37,6 +37,7 @@ export const PROBLEM_CODES = [
   'not_as_listed',
   'file_exists',
   'backup_not_found',
+  'arrival_not_found',
   'no_such_endpoint',
   'too_many',
   'too_deep',

@@ -25,38 +25,53 @@ export type Statements = ReturnType<typeof prepareStatements>;
 export function prepareStatements(db: Db) {
   return {
     changes: db.prepare(
-      `SELECT id, changed_at AS changedAt FROM piece
-       WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id) OR json_array_length(rest, '$.outcomes') > 0
+      `SELECT id, changed_at AS changedAt FROM live_piece
+       WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = live_piece.id) OR json_array_length(rest, '$.outcomes') > 0
        ORDER BY changed_at DESC, id`,
     ),
-    heads: db.prepare('SELECT id, kind, name, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id'),
+    heads: db.prepare(
+      'SELECT id, kind, name, changed_at AS changedAt FROM live_piece WHERE archived = ? ORDER BY changed_at DESC, id',
+    ),
     page: db.prepare(
-      'SELECT id, changed_at AS changedAt FROM piece ORDER BY changed_at DESC, id LIMIT @count OFFSET @from',
+      'SELECT id, changed_at AS changedAt FROM live_piece WHERE archived = 0 ORDER BY changed_at DESC, id LIMIT @count OFFSET @from',
     ),
     changedSince: db.prepare(
-      'SELECT id, changed_at AS changedAt FROM piece WHERE changed_at > ? ORDER BY changed_at DESC, id LIMIT ?',
+      'SELECT id, changed_at AS changedAt FROM live_piece WHERE changed_at > ? ORDER BY changed_at DESC, id LIMIT ?',
     ),
-    count: db.prepare('SELECT count(*) AS total FROM piece').pluck(),
+    count: db.prepare('SELECT count(*) AS total FROM live_piece').pluck(),
+    countShown: db.prepare('SELECT count(*) AS total FROM live_piece WHERE archived = 0').pluck(),
     taken: db.prepare(
-      'SELECT id, changed_at AS changedAt FROM piece WHERE chosen IS NOT NULL ORDER BY changed_at DESC, id',
+      'SELECT id, changed_at AS changedAt FROM live_piece WHERE chosen IS NOT NULL ORDER BY changed_at DESC, id',
     ),
     tested: db.prepare(
-      `SELECT id FROM piece WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = piece.id AND withdrawn_at IS NULL)
+      `SELECT id FROM live_piece WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = live_piece.id AND withdrawn_at IS NULL)
        ORDER BY changed_at DESC, id`,
     ),
     times: db.prepare(
       `SELECT piece_id AS piece, body FROM log_entry
-       WHERE withdrawn_at IS NULL AND json_extract(body, '$.minutes') IS NOT NULL ORDER BY row DESC LIMIT ?`,
+       WHERE withdrawn_at IS NULL AND json_extract(body, '$.minutes') IS NOT NULL
+         AND piece_id IN (SELECT id FROM live_piece) ORDER BY row DESC LIMIT ?`,
     ),
-    ids: db.prepare('SELECT id FROM piece ORDER BY changed_at DESC, id'),
-    dates: db.prepare('SELECT id, created_at AS made_at, changed_at, met FROM piece ORDER BY changed_at DESC, id'),
+    ids: db.prepare('SELECT id FROM live_piece ORDER BY changed_at DESC, id'),
+    dates: db.prepare('SELECT id, created_at AS made_at, changed_at, met FROM live_piece ORDER BY changed_at DESC, id'),
     setDates: db.prepare('UPDATE piece SET created_at = @made_at, changed_at = @changed_at, met = @met WHERE id = @id'),
-    piece: db.prepare('SELECT id, body, rest, goal, chosen, met FROM piece WHERE id = ?'),
+    piece: db.prepare('SELECT id, body, rest, goal, chosen, met FROM live_piece WHERE id = ?'),
     insertPiece: db.prepare(
       `INSERT INTO piece (id, kind, name, body, met, created_at, changed_at)
        VALUES (@id, @kind, @name, '{}', @met, @now, @now)`,
     ),
-    setPiece: db.prepare('UPDATE piece SET kind = @kind, name = @name, body = @body WHERE id = @id'),
+    setPiece: db.prepare(
+      'UPDATE piece SET kind = @kind, name = @name, archived = @archived, body = @body WHERE id = @id',
+    ),
+    exists: db.prepare('SELECT 1 FROM piece WHERE id = ?').pluck(),
+    remove: db.prepare('UPDATE piece SET removed_at = ? WHERE id = ? AND removed_at IS NULL'),
+    putBack: db.prepare('UPDATE piece SET removed_at = NULL, changed_at = ? WHERE id = ? AND removed_at IS NOT NULL'),
+    removed: db.prepare(
+      'SELECT id, kind, name, removed_at AS removedAt FROM piece WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id',
+    ),
+    removedSince: db.prepare('SELECT id FROM piece WHERE removed_at > ?').pluck(),
+    purgePieces: db.prepare('DELETE FROM piece WHERE removed_at < ?'),
+    purgePhotos: db.prepare('DELETE FROM photo WHERE withdrawn_at < ?'),
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),
     setRest: db.prepare('UPDATE piece SET rest = ? WHERE id = ?'),

@@ -27,6 +27,10 @@ export interface PieceHead {
   changedAt: string;
 }
 
+export interface RemovedHead extends Omit<PieceHead, 'changedAt'> {
+  removedAt: string;
+}
+
 /** When a piece came and last changed, and the hash of the file it came from. */
 export interface PieceDates {
   id: string;
@@ -38,11 +42,22 @@ export interface PieceDates {
 /** All reading and writing of pieces. Every change is one synchronous transaction: all of it is stored, or none. */
 export interface PieceStore {
   list: () => Dossier[];
-  /** Every piece by what it is called, newest change first. */
-  listHeads: () => PieceHead[];
-  /** A stretch of all pieces, newest change first, and how many there are. */
+  /** Pieces by what they are called, newest change first. */
+  listHeads: (of: 'shown' | 'archived') => PieceHead[];
+  /** A stretch of the pieces that are shown, newest change first. */
   listPage: (page: { from: number; count: number }) => { id: string; changedAt: string }[];
+  /** All of them, and those that are not archived. */
   count: () => number;
+  countShown: () => number;
+  /** Puts a piece in the bin as it is; false where there is none. */
+  remove: (id: string, now: string) => boolean;
+  /** Takes it out again; false where it is not in the bin. */
+  putBack: (id: string, now: string) => boolean;
+  listRemoved: () => RemovedHead[];
+  /** Pieces that were put in the bin after a moment. */
+  listRemovedSince: (since: string) => string[];
+  /** Deletes for good what has lain in the bin since before a moment; how many pieces that were. */
+  purge: (before: string) => number;
   /** Pieces that changed after a moment, the latest first. */
   listChangedSince: (since: string, most: number) => { id: string; changedAt: string }[];
   /** Pieces for which a system was taken, and those that were tested. */
@@ -133,6 +148,8 @@ export function makePieceStore(db: Db): PieceStore {
       const known = (sql.piece.get(id) as PieceRow).met;
       return known === met ? succeed(before) : fail('id_taken', 'piece.id');
     }
+    // One that lies in the bin keeps its id: it may come back.
+    if (sql.exists.get(id) !== undefined) return fail('id_taken', 'piece.id');
     const dossier = applyChange(undefined, change)!;
     sql.insertPiece.run({ id, kind: dossier.piece.kind, name: dossier.piece.name ?? null, met, now });
     const empty: Dossier = { format: DOSSIER_FORMAT, piece: { kind: dossier.piece.kind } };
@@ -174,9 +191,18 @@ export function makePieceStore(db: Db): PieceStore {
       })),
     restore: db.transaction(restore),
     list: () => (sql.ids.all() as { id: string }[]).map(({ id }) => find(id)!),
-    listHeads: () => sql.heads.all() as PieceHead[],
+    listHeads: (of) => sql.heads.all(of === 'archived' ? 1 : 0) as PieceHead[],
     listPage: (page) => sql.page.all(page) as { id: string; changedAt: string }[],
     count: () => sql.count.get() as number,
+    countShown: () => sql.countShown.get() as number,
+    remove: (id, now) => sql.remove.run(now, id).changes > 0,
+    putBack: (id, now) => sql.putBack.run(now, id).changes > 0,
+    listRemoved: () => sql.removed.all() as RemovedHead[],
+    listRemovedSince: (since) => sql.removedSince.all(since) as string[],
+    purge: db.transaction((before: string) => {
+      sql.purgePhotos.run(before);
+      return sql.purgePieces.run(before).changes;
+    }),
     listChangedSince: (since, most) => sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
     listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],
     listTested: () => (sql.tested.all() as { id: string }[]).map(({ id }) => id),
@@ -223,8 +249,9 @@ function dropEmpty(dossier: Dossier): Dossier {
 
 function writeFacts(sql: Statements, id: string, before: Dossier, after: Dossier): void {
   if (after.piece !== before.piece) {
-    const { kind, name } = after.piece;
-    sql.setPiece.run({ id, kind, name: name ?? null, body: JSON.stringify(after.piece) });
+    const { kind, name, archived } = after.piece;
+    const head = { id, kind, name: name ?? null, archived: archived ? 1 : 0 };
+    sql.setPiece.run({ ...head, body: JSON.stringify(after.piece) });
   }
   if (after.goal !== before.goal) sql.setGoal.run(after.goal ? JSON.stringify(after.goal) : null, id);
   if (after.chosen !== before.chosen) sql.setChosen.run(after.chosen ? JSON.stringify(after.chosen) : null, id);

@@ -40,8 +40,9 @@ export function makeListRouter(lists: ShopLists): Router {
   router.get('/changed', (request, response) => {
     const asked = readWith(changedSchema, request.query);
     if (!asked.ok) return sendProblem(response, asked.problem);
-    response.json({ pieces: lists.listChanged(asked.value.since, asked.value.count) });
+    response.json(lists.listChanged(asked.value.since, asked.value.count));
   });
+  router.get('/put-away', (_request, response) => void response.json(lists.listPutAway()));
   router.get('/times', (_request, response) => void response.json({ times: lists.listTimes() }));
   return router;
 }

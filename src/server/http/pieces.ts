@@ -45,6 +45,18 @@ export function makePieceRouter(
     const met = { ...dossier.value, piece: { ...dossier.value.piece, id: id.value } };
     answer(response, store.apply(id.value, { type: 'piece_met', dossier: met }, now()));
   });
+  router.delete('/:id', (request, response) => {
+    // Deleting twice is deleting once.
+    if (store.remove(request.params.id, now()) || store.listRemoved().some(({ id }) => id === request.params.id))
+      return void response.status(204).end();
+    return sendProblem(response, fail('piece_not_found').problem);
+  });
+  router.post('/:id/back', (request, response) => {
+    store.putBack(request.params.id, now());
+    const dossier = store.find(request.params.id);
+    if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
+    return void response.json(dossier);
+  });
   mountChanges<ChangeOfPiece>(router, '/:id', PIECE_CHANGES, (change, { id }) => store.apply(id!, change, now()));
   return router;
 }

@@ -45,6 +45,7 @@ const STATUS: Record<ProblemCode, number> = {
   not_as_listed: 422,
   file_exists: 409,
   backup_not_found: 404,
+  arrival_not_found: 404,
   no_such_endpoint: 404,
   too_many: 422,
   too_deep: 422,

@@ -1,3 +1,4 @@
+export { makeArrivals, type Arrivals } from './arrivals';
 export { linkAll, type Backup } from './backups';
 export { holdAlone } from './hold-alone';
 export { makeKeeping, type ShopKeeping } from './shop-keeping';

@@ -36,6 +36,7 @@ function sayFact({ path: [root, id, list, item], value }: Fact, before: Before):
   if (root === 'goal') return 'Wishes changed';
   if (root === 'parts') return 'Parts changed';
   if (root === 'hardware') return 'Handles changed';
+  if (root === 'piece' && id === 'archived') return value ? 'Archived' : 'Taken out of the archive';
   if (root !== 'zones') return 'Piece changed';
   if (list === 'skipped_checks') return `Check passed over on the ${zone(before, id)}`;
   if (list !== 'defects') return `Changed: ${zone(before, id)}`;

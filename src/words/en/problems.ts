@@ -59,6 +59,7 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   file_exists: ({ file }) =>
     `${String(file ?? 'The file')} is there already and was not touched. Name a new one, or move it away first.`,
   backup_not_found: () => 'There is no such copy any more. Look at the list again.',
+  arrival_not_found: () => 'What was to be brought in is no longer here. Pick the file again.',
   no_such_endpoint: () => 'There is nothing at this address.',
   too_many: ({ max }) => `There is room for ${String(max ?? 'no more')}. Take some away first, or start another piece.`,
   too_deep: ({ max }) =>

@@ -1,5 +1,5 @@
 import { piecesApi } from '@/client/store';
-import type { BackupList } from '@/contract';
+import type { Arrival, BackupList } from '@/contract';
 
 /** A large shop is not copied in a moment. */
 const LONG_MS = 10 * 60_000;
@@ -17,7 +17,29 @@ const api = piecesApi.injectEndpoints({
     putBack: build.mutation<unknown, string>({
       query: (at) => ({ url: `/keeping/backups/${encodeURIComponent(at)}/restore`, method: 'POST', timeout: LONG_MS }),
     }),
+    lookAt: build.mutation<Arrival, File>({
+      query: (file) => ({ url: '/keeping/arrivals', method: 'POST', body: file, timeout: LONG_MS }),
+    }),
+    takeIn: build.mutation<{ pieces: number }, { id: string; clashes: 'leave' | 'beside' }>({
+      query: ({ id, clashes }) => ({
+        url: `/keeping/arrivals/${id}/take`,
+        method: 'POST',
+        body: { clashes },
+        timeout: LONG_MS,
+      }),
+      invalidatesTags: ['Summaries'],
+    }),
+    dropArrival: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/keeping/arrivals/${id}`, method: 'DELETE' }),
+    }),
   }),
 });
 
-export const { useListCopiesQuery, useMakeCopyMutation, usePutBackMutation } = api;
+export const {
+  useListCopiesQuery,
+  useMakeCopyMutation,
+  usePutBackMutation,
+  useLookAtMutation,
+  useTakeInMutation,
+  useDropArrivalMutation,
+} = api;

@@ -5,6 +5,7 @@ import { OWN_ZONE } from '@/client/locale';
 import { useNow } from '@/client/store';
 import { Body, Button, Card, Column, Heading, LinkButton, Notice, Row, Sheet, Small, Strong } from '@/client/ui';
 import { upperFirst } from '@/core/shared';
+import { BringIn } from './bring-in';
 import { useListCopiesQuery, useMakeCopyMutation, usePutBackMutation } from './copies-api';
 
 const MINUTE_MS = 60_000;
@@ -27,6 +28,7 @@ export function CopiesScreen() {
           to the new file.
         </Small>
       </Card>
+      <BringIn />
       {!access ? <Skeleton /> : null}
       {access?.local ? <Copies /> : null}
       {access && !access.local ? (

@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { PutAwayCard } from '@/client/features/put-away';
 import { Body, Button, Choices, Column, Heading, Strong, useIsWide } from '@/client/ui';
 import { KIND_TEMPLATES } from '@/core/templates';
 import { HistoryFields } from './history-fields';
@@ -55,6 +56,7 @@ function Facts({ dossier, change }: PieceParts) {
             Save the dossier of this piece as a file
           </a>
         </Body>
+        <PutAwayCard dossier={dossier} change={change} />
       </Column>
     </Column>
   );

@@ -45,7 +45,13 @@ export function PiecesScreen() {
   return (
     <Screen
       title="Pieces"
-      header={<ShopHeader title="Pieces" />}
+      header={
+        <ShopHeader title="Pieces">
+          <Button look="quiet" label="Archive and bin" onPress={() => router.push('/put-away')}>
+            Put away
+          </Button>
+        </ShopHeader>
+      }
       scrolls={false}
       action={
         pieces ? (

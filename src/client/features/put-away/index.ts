@@ -1,0 +1,2 @@
+export { PutAwayCard } from './put-away-card';
+export { PutAwayScreen } from './put-away-screen';

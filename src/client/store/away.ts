@@ -1,0 +1,54 @@
+import { openLine, type Line } from '@/client/workers/line';
+import type { PlannerApi } from '@/client/workers/planner.worker';
+import type { Dossier, Experience } from '@/core/dossier';
+import type { PieceSummary } from '@/core/work';
+import { findAnswer, findKeptPiece, listKeptPieces } from './kept-shop';
+
+/* What the server would answer, worked out here from what this browser keeps, with what waits to be sent. */
+
+let line: Line<PlannerApi> | null = null;
+const ask = <T>(question: Parameters<Line<PlannerApi>['ask']>[1]): Promise<T | undefined> => {
+  line ??= openLine<PlannerApi>(() => new Worker(new URL('../workers/planner.worker', import.meta.url)));
+  // Each question is its own asker: none is overtaken by another.
+  return line.ask(Symbol('away'), question).then((reply) => (reply.ok ? (reply.answer as T) : undefined));
+};
+
+/** A kept piece as its owner sees it. */
+export type SeenHere = (stored: Dossier, id: string) => Dossier;
+
+interface Summaries {
+  pieces: PieceSummary[];
+  total: number;
+}
+
+/** A stretch of the list of all pieces: those that are kept as they are now, then the others as they were last heard. */
+async function summariesAway(query: URLSearchParams, seen: SeenHere): Promise<Summaries | undefined> {
+  const kept = await listKeptPieces();
+  if (kept.length === 0) return undefined;
+  const find = query.get('find') ?? '';
+  const pieces = kept.map((dossier) => seen(dossier, dossier.piece.id!)).filter(({ piece }) => !piece.archived);
+  const here = await ask<PieceSummary[]>((api) => api.summarise(pieces, find));
+  if (!here) return undefined;
+  const known = new Set(pieces.map(({ piece }) => piece.id));
+  const heard = (await findAnswer(`/lists/summaries?${query.toString()}`)) as Summaries | undefined;
+  const all = [...here, ...(heard?.pieces ?? []).filter(({ id }) => !known.has(id))];
+  const [from, count] = [Number(query.get('from')), Number(query.get('count'))];
+  return { pieces: all.slice(from, from + count), total: all.length };
+}
+
+async function experienceAway(except: string): Promise<Experience[] | undefined> {
+  const whole = (await findAnswer('/experience')) as { experience: Experience[] } | undefined;
+  const piece = await findKeptPiece(except);
+  if (!whole || !piece) return undefined;
+  return ask<Experience[]>((api) => api.teachOthers(whole.experience, piece));
+}
+
+/** The answer to a question, where it can be worked out here; nothing where it can only be recalled. */
+export async function answerAway(path: string, seen: SeenHere): Promise<unknown> {
+  const { pathname, searchParams } = new URL(path, 'http://away');
+  if (pathname === '/lists/summaries') return summariesAway(searchParams, seen);
+  const except = pathname === '/experience' ? searchParams.get('except') : null;
+  if (except === null) return undefined;
+  const experience = await experienceAway(except);
+  return experience && { experience };
+}

@@ -1,0 +1,5 @@
+-- A piece that is done with is archived: out of the lists, with all it taught. One that was deleted lies in the bin for
+-- thirty days, as it was, and is then gone with its files.
+ALTER TABLE piece ADD COLUMN archived INTEGER NOT NULL DEFAULT 0 CHECK (archived IN (0, 1));
+ALTER TABLE piece ADD COLUMN removed_at TEXT;
+CREATE VIEW live_piece AS SELECT * FROM piece WHERE removed_at IS NULL;
