@@ -2,7 +2,8 @@
  * `npm run bench`: a line a figure: name, value, unit, target, reference. `--json` prints a list. Times are the median
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work. Photographs
  * are 120; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
- * `--full` reads as many made-up surfaces as the promises about them are made for, and runs the property tests on all of
+ * `--soak` measures what takes minutes beside them and nothing else: the server killed while it writes, spoilt requests, files
+ * that unpack to more than they are. `--full` reads as many made-up surfaces as the promises about them are made for, and runs the property tests on all of
  * their seeds.
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -12,8 +13,21 @@ import path from 'node:path';
 import { measureVisits } from './bench-page.mjs';
 import { build, bundleTypeScript, install, loadTypeScript, root } from './lib.mjs';
 
+const round = (value) => Number(value.toPrecision(3));
+const print = ({ name, value, unit, target, reference }) =>
+  process.stdout.write(
+    `${[name, `${value} ${unit}`, target && `target ${target}`, reference].filter(Boolean).join(' | ')}\n`,
+  );
+
 install();
 build();
+if (process.argv.includes('--soak')) {
+  const { measureSoak } = await import('./soak.mjs');
+  await measureSoak((name, value, unit, target, reference) =>
+    print({ name, value: round(value), unit, target, reference }),
+  );
+  process.exit(0);
+}
 const asJson = process.argv.includes('--json');
 const full = process.argv.includes('--full');
 if (full) process.env.BRICOLAGE_FULL = '1';
@@ -22,7 +36,6 @@ const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const round = (value) => Number(value.toPrecision(3));
 const figures = [...measureCore(), ...measureShop(), ...measureStore(), ...measureReading(), ...measureWholePieces()];
 const add = (name, value, unit, target, reference) =>
   figures.push({ name, value: round(value), unit, target, reference });
@@ -186,12 +199,8 @@ async function measurePhotographs() {
 }
 
 if (asJson) process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`);
-else
-  for (const { name, value, unit, target, reference } of figures)
-    process.stdout.write(
-      `${[name, `${value} ${unit}`, target && `target ${target}`, reference].filter(Boolean).join(' | ')}\n`,
-    );
-if (!asJson) {
+else {
+  figures.forEach(print);
   for (const cause of [...new Set(failures.map((failure) => failure.cause))]) {
     const own = failures.filter((failure) => failure.cause === cause);
     process.stdout.write(`lattice, ${cause}: ${own.length}\n`);

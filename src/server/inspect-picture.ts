@@ -8,6 +8,9 @@ const TYPES: ReadonlySet<string> = new Set(['jpg', 'png', 'webp']);
 const MOST_PARTS = 20_000;
 const MOST_TEXTS = 8;
 const MOST_TEXT_BYTES = 64 * 1024;
+/** Four channels of sixteen bits; and what packing adds, with room for small pictures that were packed badly. */
+const MOST_PIXEL_BYTES = 8;
+const PACKING_BYTES = 64 * 1024;
 
 /**
  * What the first bytes and the list of parts say of a picture, before any decoder sees it: its kind, its size, whether it
@@ -29,6 +32,9 @@ export function inspectPicture(bytes: Uint8Array): Result<{ type: string }> {
   if (!parts) return refused;
   const texts = parts.filter(({ name }) => TEXT_PARTS.has(name));
   const weight = texts.reduce((sum, { size }) => sum + size, 0);
+  const packed = parts.filter(({ name }) => name === 'IDAT').reduce((sum, { size }) => sum + size, 0);
+  // What a PNG packs cannot be larger than the picture is unpacked, but by a trifle: more is not of the picture.
+  if (packed > MOST_PIXEL_BYTES * (width + 1) * height + PACKING_BYTES) return fail('picture_overladen');
   if (parts.length >= MOST_PARTS || texts.length > MOST_TEXTS || weight > MOST_TEXT_BYTES)
     return fail('picture_overladen');
   if (parts.some(({ name }) => name === 'acTL' || name === 'ANIM' || name === 'ANMF')) return refused;

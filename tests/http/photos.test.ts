@@ -132,6 +132,13 @@ describe('a picture that is not what it seems', () => {
     expect(body.error.message).toContain('Save it anew');
   });
 
+  it('packing more than its size can hold is refused', async () => {
+    const plain = await pngWith([]);
+    const packed = chunk('IDAT', deflateSync(Buffer.alloc(100 * 2 ** 20)));
+    const { status, body } = await send('ph-b', Buffer.concat([plain.subarray(0, 33), packed, plain.subarray(-12)]));
+    expect({ status, code: body.error.code }).toEqual({ status: 422, code: 'picture_overladen' });
+  });
+
   it('with a comment or two is taken', async () => {
     const note = chunk('tEXt', Buffer.from('Comment\0a hall bench', 'latin1'));
     expect((await send('ph-c', await pngWith([note, note]))).status).toBe(200);

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Readable } from 'node:stream';
-import { open, type Entry, type ZipFile } from 'yauzl';
+import { close, createReadStream, fstatSync, openSync, read } from 'node:fs';
+import { fromRandomAccessReader, RandomAccessReader, type Entry, type ZipFile } from 'yauzl';
 
 /** Bytes of all that a zip may unpack to, and files in it: beyond these it is no shop. */
 const MOST_BYTES = 16 * 2 ** 30;
@@ -16,10 +17,52 @@ export interface OpenZip {
   close: () => void;
 }
 
+/** Read at once from the list at the end of a zip, whose entries are asked for two short reads at a time. */
+const BLOCK_BYTES = 2 ** 20;
+
+/** A file read in blocks: a list of seventy thousand names takes a fifth of the time. */
+class BlockReader extends RandomAccessReader {
+  private readonly block = Buffer.alloc(BLOCK_BYTES);
+  private from = 0;
+  private length = 0;
+  constructor(private readonly file: number) {
+    super();
+  }
+  size(): number {
+    return fstatSync(this.file).size;
+  }
+  override _readStreamForRange(start: number, end: number): Readable {
+    // A stream that is ended would close the file under all others.
+    const fs = { read, close: (_file: number, done?: (error: null) => void) => done?.(null) };
+    return createReadStream('', { fd: this.file, fs, start, end: end - 1 });
+  }
+  override read(buffer: Buffer, at: number, length: number, place: number, done: (error: Error | null) => void): void {
+    const serve = (): void => {
+      this.block.copy(buffer, at, place - this.from, place - this.from + length);
+      // Never at once: what asks goes on asking, and would pile up.
+      queueMicrotask(() => done(null));
+    };
+    if (place >= this.from && place + length <= this.from + this.length) return serve();
+    if (length > BLOCK_BYTES)
+      return read(this.file, buffer, at, length, place, (error, got) => done(error ?? tooShort(got, length)));
+    read(this.file, this.block, 0, BLOCK_BYTES, place, (error, got) => {
+      [this.from, this.length] = [place, got];
+      if (error || got < length) return done(error ?? tooShort(got, length));
+      serve();
+    });
+  }
+  override close(done: (error: Error | null) => void): void {
+    close(this.file, (error) => done(error));
+  }
+}
+
+const tooShort = (got: number, wanted: number): Error | null => (got < wanted ? new Error('ends too soon') : null);
+
 export async function openZip(file: string): Promise<OpenZip> {
+  const reader = new BlockReader(openSync(file, 'r'));
   const zip = await new Promise<ZipFile>((resolve, reject) =>
-    open(file, { lazyEntries: true, autoClose: false }, (error, opened) =>
-      error ? reject(new ZipFault(error.message)) : resolve(opened),
+    fromRandomAccessReader(reader, reader.size(), { lazyEntries: true, autoClose: false }, (error, opened) =>
+      error ? reader.close(() => reject(new ZipFault(error.message))) : resolve(opened),
     ),
   );
   try {

@@ -76,7 +76,7 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
   };
   return (
     <Column gap="$m" role="group" aria-label="What is in the file">
-      <Names title={count(arrival.fresh, 'new piece')} of={arrival.fresh} />
+      {arrival.fresh.count > 0 ? <Names title={count(arrival.fresh, 'new piece')} of={arrival.fresh} /> : null}
       {arrival.same.count > 0 ? (
         <Small>{`${count(arrival.same, 'piece')} here already, just so: left as they are.`}</Small>
       ) : null}
@@ -110,13 +110,18 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
       ) : null}
       <Row gap="$s" flexWrap="wrap">
         <Button look="main" disabled={isLoading || coming + arrival.tins === 0} onPress={() => void go()}>
-          {isLoading ? 'Bringing in …' : coming === 1 ? 'Bring 1 piece in' : `Bring ${coming} pieces in`}
+          {isLoading ? 'Bringing in …' : sayCome(coming, arrival.tins)}
         </Button>
         <Button onPress={leave}>Leave it</Button>
       </Row>
     </Column>
   );
 }
+
+const sayCome = (pieces: number, tins: number): string => {
+  if (pieces === 0) return tins === 0 ? 'Nothing to bring in' : 'Bring the tins in';
+  return pieces === 1 ? 'Bring 1 piece in' : `Bring ${pieces} pieces in`;
+};
 
 const count = ({ count: n }: Counted, word: string): string => (n === 1 ? `1 ${word}` : `${n} ${word}s`);
 

@@ -1,4 +1,5 @@
 import { View } from '@tamagui/core';
+import { router } from 'expo-router';
 import { useDispatch, useSelector } from 'react-redux';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
@@ -22,7 +23,7 @@ export function ServerNotices() {
           tone="stop"
           live
           title={parked.length === 1 ? 'A change was not stored' : `${parked.length} changes were not stored`}
-          action={<Sheet label="See why">{() => <Parked parked={parked} />}</Sheet>}
+          action={<Sheet label="See why">{(close) => <Parked parked={parked} close={close} />}</Sheet>}
         >
           {parked[0]!.refused}
         </Notice>
@@ -88,9 +89,13 @@ function Waiting({ pending }: { pending: Pending }) {
 }
 
 /** What the server refused, with the reason: mended at its piece, sent again, or thrown away. */
-function Parked({ parked }: { parked: RootState['outbox']['parked'] }) {
+function Parked({ parked, close }: { parked: RootState['outbox']['parked']; close: () => void }) {
   const nameOf = usePieceName();
   const dispatch = useDispatch<AppDispatch>();
+  const mend = (id: string): void => {
+    close();
+    router.push(`/piece/${id}/meet`);
+  };
   return (
     <Column role="list" gap="$l">
       {parked.map(({ id, pieceId, change, said, refused }) => {
@@ -100,6 +105,11 @@ function Parked({ parked }: { parked: RootState['outbox']['parked'] }) {
             <Strong>{words}</Strong>
             <Small>{`${pieceId === '' ? 'The workshop' : nameOf(pieceId)}: ${refused ?? ''}`}</Small>
             <Row gap="$s" flexWrap="wrap">
+              {pieceId === '' ? null : (
+                <Button label={`Mend it on ${nameOf(pieceId)}`} onPress={() => mend(pieceId)}>
+                  Go to the piece
+                </Button>
+              )}
               <Button label={`Send again: ${words}`} onPress={() => dispatch(changeTriedAgain({ id }))}>
                 Send again
               </Button>
