@@ -59,7 +59,7 @@ export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningPart
   router.put('/passphrase', async (request, response) => {
     const asked = readWith(passphraseSchema, request.body);
     if (!asked.ok) return sendProblem(response, asked.problem);
-    const fit = asked.value.passphrase === null ? null : checkPassphrase(asked.value.passphrase);
+    const fit = asked.value.passphrase === null ? null : await checkPassphrase(asked.value.passphrase);
     if (fit && !fit.ok) return sendProblem(response, fit.problem);
     shop.setPassphrase(fit ? await hashPassphrase(fit.value) : null);
     log.info('passphrase changed');

@@ -15,6 +15,18 @@ const PASSPHRASE_MOST = 200;
 /** Fewer different letters than this are one word over and over. */
 const DIFFERENT = 6;
 
+/** Of 4: what takes ten thousand million guesses at least. */
+const SAFE = 3;
+
+/** How hard it is to guess, 0 to 4, by lists of common passwords and the ways they are varied. The lists are read when asked. */
+async function guess(passphrase: string): Promise<number> {
+  const [{ ZxcvbnFactory }, { adjacencyGraphs, dictionary }] = await Promise.all([
+    import('@zxcvbn-ts/core'),
+    import('@zxcvbn-ts/language-common'),
+  ]);
+  return new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs }).check(passphrase).score;
+}
+
 let turn: Promise<unknown> = Promise.resolve();
 
 function derive(passphrase: string, salt: Buffer, options: ScryptOptions): Promise<Buffer> {
@@ -30,13 +42,14 @@ function derive(passphrase: string, salt: Buffer, options: ScryptOptions): Promi
   return own;
 }
 
-/** A passphrase that is fit to guard a shop: long, and not one letter over and over. Nothing else is asked of it. */
-export function checkPassphrase(passphrase: unknown): Result<string> {
+/** A passphrase that is fit to guard a shop: long, and no common one however it was dressed up. Nothing else is asked of it. */
+export async function checkPassphrase(passphrase: unknown): Promise<Result<string>> {
   if (typeof passphrase !== 'string') return fail('wrong_type', 'passphrase', { expected: 'text' });
   const letters = [...passphrase];
   if (letters.length < PASSPHRASE_LEAST || new Set(letters).size < DIFFERENT)
     return fail('weak_passphrase', 'passphrase', { min: PASSPHRASE_LEAST });
   if (letters.length > PASSPHRASE_MOST) return fail('too_long', 'passphrase', { max: PASSPHRASE_MOST });
+  if ((await guess(passphrase)) < SAFE) return fail('weak_passphrase', 'passphrase', { min: PASSPHRASE_LEAST });
   return succeed(passphrase);
 }
 

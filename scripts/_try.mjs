@@ -1,2 +1,0 @@
-import { measureSoak } from './soak.mjs';
-await measureSoak((name, value, unit, target, ref) => console.log(name, '|', value, unit, '|', target, '|', ref));
