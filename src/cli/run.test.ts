@@ -20,6 +20,15 @@ const FILES: Record<string, string> = {
   '-': GOOD,
   'bad.json': '{ "format": "bricolage.dossier/1", "piece": { "kind": "boat" } }',
   'broken.json': '{',
+  'hasty.json': JSON.stringify({
+    ...(JSON.parse(GOOD) as object),
+    log: ['2026-05-02T09:00:00Z', '2026-05-02T10:30:00Z'].map((at) => ({
+      zone: 'top',
+      op: 'paint',
+      class: 'wb_alkyd_enamel',
+      at,
+    })),
+  }),
 };
 
 function call(...args: string[]) {
@@ -42,6 +51,7 @@ describe('the command line', () => {
     ['diagnose', 'bricolage.diagnosis/1'],
     ['plan', 'bricolage.plan/1'],
     ['proof', 'bricolage.proof/1'],
+    ['audit', 'bricolage.audit/1'],
   ])('%s prints %s', (command, format) => {
     const { code, out } = call(command, 'good.json');
     expect(code).toBe(0);
@@ -60,6 +70,25 @@ describe('the command line', () => {
       verdict: 'fail',
       counts_from_h: 12,
     });
+  });
+
+  it('tells what the log has against it, with its numbers and in words', () => {
+    const { out } = call('audit', 'hasty.json');
+    const { findings } = JSON.parse(out[0]!);
+    expect(findings.map(({ code }: { code: string }) => code)).toEqual(['gate_not_asked', 'recoat_too_soon']);
+    expect(findings[1]).toEqual({
+      code: 'recoat_too_soon',
+      zone: 'top',
+      entry: 1,
+      severity: 'major',
+      was: 1.5,
+      asked: 16,
+      unit: 'h',
+      why: 'The next coat came 1.5 h after cabinet enamel, which wants 16 h.',
+    });
+    expect(call('audit', 'hasty.json', '--text').out[0]).toContain('major top (entry 1): The next coat came 1.5 h');
+    expect(call('audit', 'good.json', '--text').out).toEqual(['nothing speaks against the log']);
+    expect(call('audit', 'bad.json')).toMatchObject({ code: 1, err: expect.stringContaining('piece.kind') });
   });
 
   it('says what is wrong, where, and the cure', () => {

@@ -4,10 +4,11 @@ import { fail, type Result } from '@/core/shared';
 import type { Circumstance } from '@/core/survey';
 import { explainProblem } from '@/words';
 import { PHOTO_USAGE } from './photos';
+import { reportAudit } from './reports/audit';
 import { reportDiagnosis } from './reports/diagnosis';
 import { reportPlan } from './reports/plan';
 import { reportProof } from './reports/proof';
-import { describeDiagnosis, describePlan, describeProof } from './text';
+import { describeAudit, describeDiagnosis, describePlan, describeProof } from './text';
 import { KEEPING_USAGE } from './usage';
 
 export interface Io {
@@ -30,10 +31,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   },
   plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
   proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
+  audit: { report: (dossier) => reportAudit(dossier), text: (dossier) => describeAudit(reportAudit(dossier)) },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },
 };
 
-const USAGE = `usage: bricolage diagnose|plan|proof|validate FILE… [--text] [--at bench|kerb]
+const USAGE = `usage: bricolage diagnose|plan|proof|audit|validate FILE… [--text] [--at bench|kerb]
 Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
 are proposed.
 ${PHOTO_USAGE}

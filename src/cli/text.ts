@@ -1,5 +1,6 @@
 import { formatChance } from '@/core/shared';
 import { labelState } from '@/core/survey';
+import type { reportAudit } from './reports/audit';
 import type { reportDiagnosis } from './reports/diagnosis';
 import type { reportPlan } from './reports/plan';
 import type { reportProof } from './reports/proof';
@@ -56,4 +57,14 @@ export function describeProof(report: ReturnType<typeof reportProof>): string {
   );
   const next = report.next_panel ? [`next panel on ${report.next_panel.zone}: ${report.next_panel.why}`] : [];
   return [...tests, ...gates, ...learned, ...next].join('\n');
+}
+
+export function describeAudit({ findings }: ReturnType<typeof reportAudit>): string {
+  if (findings.length === 0) return 'nothing speaks against the log';
+  return findings
+    .map(
+      ({ severity, zone, entry, why }) =>
+        `${severity} ${zone}${entry === undefined ? '' : ` (entry ${entry})`}: ${why}`,
+    )
+    .join('\n');
 }

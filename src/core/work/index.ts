@@ -6,7 +6,7 @@ export { sayWhere } from './where';
 export { listBlocks, listHeld, type Block, type BlockReason } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
 export { listClocks, type Clock, type DryState } from './clocks';
-export { computePotLifeMin, listFilmTimes, type FilmTimes } from './film-times';
+export { computePotLifeMin, isFilm, listFilmTimes, type FilmCode, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';
 export { findWait, listTaken, listUndone, logTask, type Doing } from './log';
 export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';

@@ -70,6 +70,8 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   for (const { key, nodes } of mergeChains(chains)) {
     const [first] = nodes as [Node, ...Node[]];
     const { step } = first;
+    // One tin is opened for all zones that are coated together.
+    const product = nodes.flatMap((node) => node.step.product ?? [])[0];
     const marks = nodes.map((node) => ({
       zone: node.zone,
       mark: findMark(node, done.get(node.zone)!, gates, dossier),
@@ -86,7 +88,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       stage: step.stage,
       zones: nodes.map(({ zone }) => zone),
       ...(step.class ? { class: step.class } : {}),
-      ...(step.product ? { product: step.product } : {}),
+      ...(product ? { product } : {}),
       ...(step.grit ? { grit: step.grit } : {}),
       ...(step.repair ? { repair: step.repair } : {}),
       ...(step.material ? { material: step.material } : {}),
@@ -98,7 +100,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ml: Math.round(nodes.reduce((sum, { ml }) => sum + ml, 0)),
       shares: nodes.map(({ zone, minutes, ml }) => ({ zone, minutes, ml })),
       after: listBefore(nodes, chains, tasks, tin, climate),
-      waitH: Math.max(...nodes.map((node) => waitAfter(node, tin, climate)[0]!.fromH)),
+      waitH: Math.max(...nodes.map((node) => waitAfter(node, tin(product), climate)[0]!.fromH)),
       why: step.why,
       state: open.length > 0 ? 'open' : skipped ? 'skipped' : 'done',
       ...findLast(over.flatMap(({ at }) => at ?? [])),
@@ -241,7 +243,7 @@ function listBefore(
       ({ key, label, zones }) => baseKey(key) === before.key && label === before.label && zones.includes(before.zone),
     );
     if (!task) continue;
-    const lags = waitAfter(before, tin, climate, node);
+    const lags = waitAfter(before, tin(task.product), climate, node);
     const known = found.get(task.key);
     if (!known || lags[0]!.fromH > known[0]!.fromH) found.set(task.key, lags);
   }
@@ -249,10 +251,10 @@ function listBefore(
 }
 
 /** When after a task the next may start: recoat for coats, refitting only once it can be handled. */
-function waitAfter(node: Node, tin: FindTin, climate: Climate, next?: Node): HourLag[] {
+function waitAfter(node: Node, tin: ShelfItem | undefined, climate: Climate, next?: Node): HourLag[] {
   const code = node.step.class;
   if (!isCoat(node.step.op) || !isFilm(code)) return [{ fromH: node.waitH }];
-  const times = listFilmTimes(code, tin(node.step.product), climate);
+  const times = listFilmTimes(code, tin, climate);
   if (next?.step.op === 'refit') return [{ fromH: times.handleH }];
   if (times.quick && next?.step.class === code) {
     const { fromH, untilH } = times.quick;

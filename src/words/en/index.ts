@@ -7,5 +7,6 @@ export * from './progress';
 export * from './proof';
 export * from './rules';
 export * from './surface';
+export * from './trouble';
 export { writeJobSheet } from './job-sheet';
 export * from './work';

@@ -1,0 +1,39 @@
+import type { Air } from '../workshop';
+import type { Dossier } from '../dossier';
+import { AUDIT_RULES, FINDING_CODES, type AuditRule, type FindingCode, type Found, type Severity } from './rules';
+import { viewZones } from './zone-view';
+
+/** Something in the log that speaks against a piece of work. */
+export interface Finding extends Omit<Found, 'severity'> {
+  code: FindingCode;
+  zone: string;
+  severity: Severity;
+  unit?: AuditRule['unit'];
+}
+
+const GRAVITY: readonly Severity[] = ['major', 'minor', 'unknown'];
+
+/**
+ * The log of a piece held against the plan that was taken, the labels of the tins, the rules of the layers and the air, at
+ * any time; the gravest first, then in the order of the log. `air`: the workshop's readings, for coats without their own.
+ * Nothing is found in what was not written down but that it was not.
+ */
+export function auditPiece(dossier: Dossier, air: readonly Air[] = []): Finding[] {
+  const found = viewZones(dossier, air).flatMap((view) =>
+    FINDING_CODES.flatMap((code) => {
+      const { severity, unit, find } = AUDIT_RULES[code];
+      return find(view).map((own): Finding => ({
+        code,
+        zone: view.zone.id,
+        severity,
+        ...own,
+        ...(own.was === undefined || unit === undefined ? {} : { unit }),
+      }));
+    }),
+  );
+  const rank = ({ severity, entry = Infinity }: Finding): [number, number] => [GRAVITY.indexOf(severity), entry];
+  return found.sort((a, b) => {
+    const [[ga, ea], [gb, eb]] = [rank(a), rank(b)];
+    return ga - gb || (ea === eb ? 0 : ea - eb);
+  });
+}

@@ -1,0 +1,356 @@
+import { computeDewPointC, DEW_MARGIN_C } from '../climate';
+import type { LogEntry } from '../dossier';
+import {
+  findCarrier,
+  findProduct,
+  OPERATION_FACTS,
+  PRIMER_FACTS,
+  TOPCOAT_FACTS,
+  type Basis,
+  type OperationCode,
+  type PrimerCode,
+  type TopcoatCode,
+} from '../knowledge';
+import { judgeGates } from '../piece';
+import { listFilmTimes } from '../work';
+import { airOfCoat, isPlanned, type Coat, type Logged, type ZoneView } from './zone-view';
+
+/*
+ * What the log can be found to have against it: one record each, with its test. The same records say it afterwards, when
+ * something failed, and before, when a step is about to be done. What is not logged convicts nobody.
+ */
+export const FINDING_CODES = [
+  'not_cleaned',
+  'not_dulled',
+  'deglosser_on_film',
+  'no_primer',
+  'wrong_primer_for_ground',
+  'no_stain_block',
+  'spots_not_sealed',
+  'one_coat_of_blocker',
+  'thinned',
+  'recoat_too_soon',
+  'recoat_window_missed',
+  'clear_too_soon',
+  'too_cold',
+  'too_damp',
+  'below_dew_margin',
+  'filler_unsealed',
+  'waterborne_over_filler',
+  'wb_clear_over_dark',
+  'oil_over_pale',
+  'no_denib',
+  'too_thick',
+  'gate_not_asked',
+  'gate_overridden',
+  'used_before_cured',
+  'moved_before_cured',
+  'shut_before_hard',
+  'not_logged',
+] as const;
+export type FindingCode = (typeof FINDING_CODES)[number];
+export type Severity = 'major' | 'minor' | 'unknown';
+
+/** What a rule found: the entry it is about by its place in the log, and its numbers. */
+export interface Found {
+  entry?: number;
+  severity?: Severity;
+  was?: number;
+  asked?: number;
+  /** What it is about, where a sentence names it: an operation, a class. */
+  op?: OperationCode;
+  class?: string;
+}
+
+export interface AuditRule {
+  severity: Severity;
+  unit?: 'h' | '%' | '°C' | '% RH' | 'coats' | 'ml/m²' | 'grit' | 'd';
+  basis: Basis;
+  find: (view: ZoneView) => Found[];
+}
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+const round = (value: number): number => Math.round(value * 10) / 10;
+
+/** From the end of one coat to the beginning of the next, hours. */
+const gapH = (before: Logged, after: Logged): number => (after.startMs - before.endMs) / HOUR_MS;
+
+/** Each coat with the one before it. */
+const pairs = ({ coats }: ZoneView): { before: Coat; after: Coat }[] =>
+  coats.slice(1).map((after, i) => ({ before: coats[i]!, after }));
+
+const DULLING: readonly OperationCode[] = ['scuff', 'sand', 'liquid_degloss', 'denib'];
+const isDone = ({ entry }: Logged): boolean => !entry.skipped;
+const doneOf = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
+  view.entries.filter((own) => isDone(own) && ops.includes(own.entry.op));
+const leftOut = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
+  doneOf(view, ops).length > 0 ? [] : view.entries.filter(({ entry }) => entry.skipped && ops.includes(entry.op));
+/** Said to be left out, and not done after all. */
+const omitted = (view: ZoneView, ops: readonly OperationCode[]): Found[] =>
+  leftOut(view, ops).map(({ index, entry }) => ({ entry: index, op: entry.op }));
+
+/** Credible: one in ten or more (as the plan takes it). */
+const CREDIBLE = 0.1;
+const bleeds = ({ belief, pale }: ZoneView): boolean => pale && belief.present.bleed >= CREDIBLE;
+const blocks = (code: string | undefined): boolean =>
+  code !== undefined && code in PRIMER_FACTS && PRIMER_FACTS[code as PrimerCode].block !== 'none';
+const primers = (view: ZoneView): Coat[] => view.coats.filter(({ entry }) => entry.op === 'prime');
+const isPrimer = (code: string): code is PrimerCode => code in PRIMER_FACTS;
+
+/** A coat sooner than the label of the one before it, or sooner than that in the air it stood in. */
+function tooSoon({ before, after }: { before: Coat; after: Coat }, view: ZoneView): Found[] {
+  const was = gapH(before, after);
+  const air = airOfCoat(before, view.air);
+  const times = listFilmTimes(before.code, before.tin, air ?? undefined);
+  const { quick } = times;
+  if (quick && after.code === before.code && was >= quick.fromH && was <= quick.untilH) return [];
+  const found = { entry: after.index, was: round(was), class: before.code };
+  if (was < times.labelRecoatH) return [{ ...found, asked: times.labelRecoatH, severity: 'major' }];
+  if (was < times.recoatH) return [{ ...found, asked: times.recoatH, severity: 'minor' }];
+  return [];
+}
+
+const isClear = ({ entry }: Logged): boolean => OPERATION_FACTS[entry.op].coat === 'clear';
+const overPaint = (pair: { before: Coat; after: Coat }): boolean => isClear(pair.after) && !isClear(pair.before);
+
+/** A coat of paint or clear that has stood so long has closed: the next wants it dull again (common practice). */
+const PAUSE_H = 21 * 24;
+/** How much more than the film that was planned is too much. */
+const THICK = 1.5;
+/** Where the label says nothing of thinning, so much of the paint is what most labels allow (common practice). */
+const MOST_THINNING_PCT = 10;
+/** Paint and clear that are refitted or carried sooner than they can be handled. */
+const REFITTING: readonly OperationCode[] = ['refit'];
+
+const numberOf = (entry: LogEntry | object, field: string): number | undefined => {
+  const value = (entry as Record<string, unknown>)[field];
+  return typeof value === 'number' ? value : undefined;
+};
+
+const cold = (view: ZoneView, judge: (coat: Coat, air: NonNullable<ReturnType<typeof airOfCoat>>) => Found | null) =>
+  view.coats.flatMap((coat) => {
+    const air = airOfCoat(coat, view.air);
+    const found = air && judge(coat, air);
+    return found ? [{ entry: coat.index, ...found }] : [];
+  });
+
+/** Days a thing was left before it was used, carried or shut, against what the last coat asks. */
+function beforeTime(
+  view: ZoneView,
+  ops: readonly OperationCode[],
+  asks: (coat: Coat) => number,
+  shut?: boolean,
+): Found[] {
+  return doneOf(view, ops).flatMap((own) => {
+    const last = view.coats.findLast(({ endMs }) => endMs <= own.startMs);
+    const moves = view.zone.role === 'door' || view.zone.role === 'drawer_front';
+    if (!last || (shut !== undefined && shut !== moves)) return [];
+    const [was, asked] = [(own.startMs - last.endMs) / DAY_MS, asks(last) / 24];
+    return was < asked ? [{ entry: own.index, was: round(was), asked: round(asked), class: last.code }] : [];
+  });
+}
+
+// prettier-ignore
+export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
+  not_cleaned: { severity: 'major', basis: 'practice', find: (view) => omitted(view, ['clean', 'degrease']) },
+  not_dulled: {
+    severity: 'major', unit: 'grit', basis: 'practice',
+    find: (view) => [
+      ...omitted(view, ['scuff', 'sand', 'liquid_degloss']),
+      // Finer than the plan's on a slick face, and nothing as coarse beside it: the scratches do not hold.
+      ...(view.slick < CREDIBLE ? [] : tooFine(view)),
+    ],
+  },
+  deglosser_on_film: {
+    severity: 'major', basis: 'practice',
+    find: (view) => {
+      const film = view.belief.finish.find(({ code }) => code === 'factory_film')?.p ?? 0;
+      if (film < 0.5 || doneOf(view, ['scuff', 'sand']).length > 0) return [];
+      return doneOf(view, ['liquid_degloss']).filter((own) => !isPlanned(view, own)).map(({ index }) => ({ entry: index }));
+    },
+  },
+  no_primer: {
+    severity: 'major', basis: 'practice',
+    find: (view) => (leftOut(view, ['prime']).some(({ entry }) => bleeds(view) && blocks(entry.class)) ? [] : omitted(view, ['prime'])),
+  },
+  wrong_primer_for_ground: {
+    severity: 'major', basis: 'practice',
+    find: (view) => primers(view).slice(0, 1).flatMap((coat) => {
+      const poor = isPrimer(coat.code) && (PRIMER_FACTS[coat.code].slick === 'poor' || PRIMER_FACTS[coat.code].slick === 'none');
+      return poor && view.slick >= 0.5 && !isPlanned(view, coat) ? [{ entry: coat.index, class: coat.code }] : [];
+    }),
+  },
+  no_stain_block: {
+    severity: 'major', basis: 'practice',
+    find: (view) => {
+      if (!bleeds(view)) return [];
+      const skipped = leftOut(view, ['prime']).filter(({ entry }) => blocks(entry.class)).map(({ index, entry }) => ({ entry: index, op: entry.op }));
+      // Another primer than the plan's, which holds nothing back.
+      const own = primers(view);
+      const planned = view.steps.some(({ op, class: code }) => op === 'prime' && blocks(code));
+      const [first] = own;
+      const changed = first && planned && own.every(({ code }) => !blocks(code)) ? [{ entry: first.index, class: first.code }] : [];
+      return [...skipped, ...changed];
+    },
+  },
+  spots_not_sealed: {
+    severity: 'major', basis: 'practice',
+    find: (view) => (doneOf(view, ['fill', 'grain_fill']).length > 0 ? [] : omitted(view, ['spot_seal'])),
+  },
+  one_coat_of_blocker: {
+    severity: 'major', unit: 'coats', basis: 'practice',
+    find: (view) => {
+      if (!bleeds(view)) return [];
+      return view.steps.flatMap(({ op, class: code, coats: asked = 1 }) => {
+        if (op !== 'prime' || asked < 2 || !blocks(code)) return [];
+        const was = primers(view).filter((coat) => coat.code === code).reduce((sum, { entry }) => sum + (entry.coats ?? 1), 0);
+        const [skipped] = view.entries.filter(({ entry }) => entry.skipped && entry.op === 'prime' && entry.class === code);
+        return skipped && was > 0 && was < asked ? [{ entry: skipped.index, was, asked, class: code! }] : [];
+      });
+    },
+  },
+  thinned: {
+    severity: 'major', unit: '%', basis: 'practice',
+    find: (view) => view.coats.flatMap((coat) => {
+      const was = coat.entry.thinned_pct ?? 0;
+      const grips = view.slick >= CREDIBLE && coat.entry.op === 'prime';
+      const asked = grips ? 0 : (numberOf(coat.tin ?? {}, 'max_thinning_pct') ?? MOST_THINNING_PCT);
+      return was > asked ? [{ entry: coat.index, was, asked, class: coat.code }] : [];
+    }),
+  },
+  recoat_too_soon: {
+    severity: 'major', unit: 'h', basis: 'practice',
+    find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? [] : tooSoon(pair, view))),
+  },
+  recoat_window_missed: {
+    severity: 'minor', unit: 'h', basis: 'practice',
+    find: (view) => pairs(view).flatMap(({ before, after }) => {
+      const asked = numberOf(before.tin ?? {}, 'recoat_until_h') ?? PAUSE_H;
+      const opens = numberOf(before.tin ?? {}, 'window_opens_again_h');
+      const was = gapH(before, after);
+      if (was <= asked || (opens !== undefined && was >= opens)) return [];
+      const between = view.entries.filter(({ endMs, entry }) => endMs >= before.endMs && endMs <= after.endMs && DULLING.includes(entry.op));
+      if (between.some(isDone)) return [];
+      // That it was dulled again may only not have been written down.
+      return [{ entry: after.index, was: round(was), asked, class: before.code, severity: between.length > 0 ? 'major' : 'unknown' }];
+    }),
+  },
+  clear_too_soon: {
+    severity: 'major', unit: 'h', basis: 'practice',
+    find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? tooSoon(pair, view) : [])),
+  },
+  too_cold: {
+    severity: 'major', unit: '°C', basis: 'practice',
+    find: (view) => cold(view, (coat, air) => {
+      const [was, asked] = [Math.min(air.temperature_c, air.surface_c ?? air.temperature_c), findCarrier(coat.code) === 'water' ? 10 : 5];
+      return was < asked ? { was: round(was), asked, class: coat.code } : null;
+    }),
+  },
+  too_damp: {
+    severity: 'major', unit: '% RH', basis: 'practice',
+    find: (view) => cold(view, (coat, { humidity_pct: was }) => (was > 85 ? { was: round(was), asked: 85, class: coat.code } : null)),
+  },
+  below_dew_margin: {
+    severity: 'major', unit: '°C', basis: 'published',
+    find: (view) => cold(view, (coat, { temperature_c, humidity_pct, surface_c = temperature_c }) => {
+      const was = surface_c - computeDewPointC(temperature_c, Math.max(1, humidity_pct));
+      return was < DEW_MARGIN_C ? { was: round(was), asked: DEW_MARGIN_C, class: coat.code } : null;
+    }),
+  },
+  filler_unsealed: {
+    severity: 'minor', basis: 'practice',
+    find: (view) => (view.pale && doneOf(view, ['fill', 'grain_fill']).length > 0 ? omitted(view, ['spot_seal']) : []),
+  },
+  waterborne_over_filler: {
+    severity: 'minor', basis: 'practice',
+    find: (view) => {
+      const filler = doneOf(view, ['grain_fill']).find(({ entry }) => entry.class !== undefined && findProduct(entry.class)?.carrier === 'water');
+      const first = filler && primers(view).find(({ startMs }) => startMs >= filler.endMs);
+      const rewets = first && isPrimer(first.code) && PRIMER_FACTS[first.code].overWaterborneFiller === 'rewets';
+      return rewets && !isPlanned(view, first) ? [{ entry: first.index, class: first.code }] : [];
+    },
+  },
+  wb_clear_over_dark: {
+    severity: 'minor', basis: 'practice',
+    find: (view) => clears(view, 'water').filter(() => !view.pale),
+  },
+  oil_over_pale: {
+    severity: 'minor', basis: 'practice',
+    find: (view) => clears(view, 'solvent').filter(() => view.pale),
+  },
+  no_denib: { severity: 'minor', basis: 'practice', find: (view) => omitted(view, ['denib']) },
+  too_thick: {
+    severity: 'minor', unit: 'ml/m²', basis: 'practice',
+    find: (view) => view.coats.flatMap((coat) => {
+      const step = view.steps.find(({ op, class: code }) => op === coat.entry.op && code === coat.entry.class);
+      const area = view.zone.area_m2;
+      if (!step?.ml || !area || coat.entry.ml === undefined) return [];
+      const asked = step.ml / (step.coats ?? 1) / area;
+      const was = coat.entry.ml / (coat.entry.coats ?? 1) / area;
+      return was > THICK * asked ? [{ entry: coat.index, was: Math.round(was), asked: Math.round(asked), class: coat.code }] : [];
+    }),
+  },
+  gate_not_asked: {
+    severity: 'major', basis: 'practice',
+    find: (view) => {
+      const first = view.coats.find(({ entry }) => OPERATION_FACTS[entry.op].coat === 'paint');
+      if (!first) return [];
+      const { dossier, zone } = view;
+      const at = new Date(first.startMs).toISOString();
+      const known = { ...dossier, tests: dossier.tests?.filter((test) => (test.at ?? at) <= at), overrides: dossier.overrides?.filter((own) => (own.at ?? at) <= at) };
+      const shut = judgeGates(known).some((gate) => gate.zone === zone.id && (gate.state === 'closed' || gate.state === 'waiting'));
+      return shut ? [{ entry: first.index, class: first.code }] : [];
+    },
+  },
+  gate_overridden: {
+    severity: 'minor', basis: 'practice',
+    find: ({ dossier, zone }) => (dossier.overrides ?? []).some((own) => own.zone === zone.id) ? [{}] : [],
+  },
+  used_before_cured: {
+    severity: 'major', unit: 'd', basis: 'practice',
+    find: (view) => beforeTime(view, ['handover'], (coat) => listFilmTimes(coat.code, coat.tin).cureH),
+  },
+  moved_before_cured: {
+    severity: 'minor', unit: 'd', basis: 'practice',
+    find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, false),
+  },
+  shut_before_hard: {
+    severity: 'minor', unit: 'd', basis: 'practice',
+    find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, true),
+  },
+  not_logged: {
+    severity: 'unknown', basis: 'practice',
+    // A step that is open while a later one on the same zone is done.
+    find: ({ tasks, zone }) => {
+      const isOpen = ({ openZones }: ZoneView['tasks'][number]): boolean => openZones.includes(zone.id);
+      const last = tasks.findLastIndex((task) => !isOpen(task) && task.op !== 'proof');
+      return tasks.slice(0, Math.max(0, last)).flatMap((task) =>
+        isOpen(task) && task.op !== 'proof' ? [{ op: task.op, ...(task.class ? { class: task.class } : {}) }] : [],
+      );
+    },
+  },
+};
+
+/** Scratches finer than the plan asks for, with none as coarse beside them. */
+function tooFine(view: ZoneView): Found[] {
+  const asked = view.steps.flatMap(({ op, grit }) =>
+    (op === 'scuff' || op === 'sand') && grit !== undefined ? [grit] : [],
+  )[0];
+  const done = doneOf(view, ['scuff', 'sand']).flatMap((own) => {
+    const grit = numberOf(own.entry, 'grit');
+    return grit === undefined ? [] : [{ index: own.index, grit }];
+  });
+  const coarsest = done.sort((a, b) => a.grit - b.grit)[0];
+  if (asked === undefined || !coarsest || coarsest.grit <= asked) return [];
+  return [{ entry: coarsest.index, was: coarsest.grit, asked, severity: 'minor' }];
+}
+
+/** Clear coats of a carrier that the plan did not have. */
+const clears = (view: ZoneView, carrier: 'water' | 'solvent'): Found[] =>
+  view.coats
+    .filter(
+      (coat) => isClear(coat) && TOPCOAT_FACTS[coat.code as TopcoatCode].carrier === carrier && !isPlanned(view, coat),
+    )
+    .slice(0, 1)
+    .map(({ index, code }) => ({ entry: index, class: code }));
