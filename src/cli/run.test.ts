@@ -84,9 +84,9 @@ describe('the command line', () => {
       was: 1.5,
       asked: 16,
       unit: 'h',
-      why: 'The next coat came 1.5 h after cabinet enamel, which wants 16 h.',
+      why: 'Only 1.5 h after cabinet enamel, which wants 16 h.',
     });
-    expect(call('audit', 'hasty.json', '--text').out[0]).toContain('major top (entry 1): The next coat came 1.5 h');
+    expect(call('audit', 'hasty.json', '--text').out[0]).toContain('major top (entry 1): Only 1.5 h');
     expect(call('audit', 'good.json', '--text').out).toEqual(['nothing speaks against the log']);
     expect(call('audit', 'bad.json')).toMatchObject({ code: 1, err: expect.stringContaining('piece.kind') });
   });

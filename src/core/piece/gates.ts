@@ -5,10 +5,11 @@ import { DEFAULT_COLOUR, isPaleColour } from '../systems';
 
 export const isPale = (dossier: Pick<Dossier, 'goal'>): boolean => isPaleColour(dossier.goal?.colour ?? DEFAULT_COLOUR);
 
-/** The gates before painting, of every zone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
-export function judgeGates(dossier: Dossier): Gate[] {
+/** The gates before painting, of every zone, or of one alone: proof of grip, and of no bleed where pale paint meets a bleed risk. */
+export function judgeGates(dossier: Dossier, only?: string): Gate[] {
   const pale = isPale(dossier);
   return (dossier.zones ?? []).flatMap((zone) => {
+    if (only !== undefined && zone.id !== only) return [];
     const bleedRisk = computeBelief(dossier, zone).present.bleed;
     return [judgePrimeGate(dossier, zone), judgeBleedGate(dossier, zone, bleedRisk, pale)];
   });

@@ -1,5 +1,5 @@
 import { DOSSIER_FORMAT, type Dossier, type LogEntry, type ShelfItem, type Test } from '../dossier';
-import { auditPiece } from './audit';
+import { auditAhead, auditPiece } from './audit';
 import { FINDING_CODES, type FindingCode } from './rules';
 
 /* Every finding both ways: a log that shows it, and one that differs in nothing else and does not. */
@@ -241,6 +241,22 @@ describe('the log of a piece', () => {
     const log = [paint(), paint({ at: at(1) }), { op: 'strip', at: at(20) } as const, paint({ at: at(300) })];
     expect(findOf('recoat_too_soon', { log })).toEqual([]);
     expect(findOf('not_cleaned', { log: [{ ...clean, skipped: true }, clean, prime()] })).toEqual([]);
+  });
+
+  it('is warned of before it is made, and not twice of what has to dry first', () => {
+    const piece = makeDossier({ log: [paint()] });
+    const next = {
+      zone: 'top',
+      op: 'paint',
+      class: 'wb_alkyd_enamel',
+      at: at(2),
+      temperature_c: 20,
+      humidity_pct: 90,
+    } as const;
+    const codes = (waiting: boolean) => auditAhead(piece, [next], { air: [], waiting }).map(({ code }) => code);
+    expect(codes(false)).toEqual(['recoat_too_soon', 'too_damp', 'below_dew_margin']);
+    expect(codes(true)).toEqual(['too_damp', 'below_dew_margin']);
+    expect(auditAhead(piece, [{ ...next, at: at(30), humidity_pct: 50 }], { air: [], waiting: false })).toEqual([]);
   });
 
   it('is lesser where only the air asked for more than the label', () => {

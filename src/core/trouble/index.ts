@@ -1,2 +1,2 @@
-export { auditPiece, type Finding } from './audit';
+export { auditAhead, auditPiece, type Finding } from './audit';
 export { AUDIT_RULES, FINDING_CODES, type AuditRule, type FindingCode, type Severity } from './rules';

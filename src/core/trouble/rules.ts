@@ -66,6 +66,8 @@ export interface AuditRule {
   severity: Severity;
   unit?: 'h' | '%' | '°C' | '% RH' | 'coats' | 'ml/m²' | 'grit' | 'd';
   basis: Basis;
+  /** The clock of the step before says it already while there is something to wait for. */
+  waited?: true;
   find: (view: ZoneView) => Found[];
 }
 
@@ -220,7 +222,8 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   recoat_too_soon: {
-    severity: 'major', unit: 'h', basis: 'practice',
+    severity: 'major',
+    waited: true, unit: 'h', basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? [] : tooSoon(pair, view))),
   },
   recoat_window_missed: {
@@ -237,7 +240,8 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   clear_too_soon: {
-    severity: 'major', unit: 'h', basis: 'practice',
+    severity: 'major',
+    waited: true, unit: 'h', basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? tooSoon(pair, view) : [])),
   },
   too_cold: {
@@ -299,7 +303,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
       const { dossier, zone } = view;
       const at = new Date(first.startMs).toISOString();
       const known = { ...dossier, tests: dossier.tests?.filter((test) => (test.at ?? at) <= at), overrides: dossier.overrides?.filter((own) => (own.at ?? at) <= at) };
-      const shut = judgeGates(known).some((gate) => gate.zone === zone.id && (gate.state === 'closed' || gate.state === 'waiting'));
+      const shut = judgeGates(known, zone.id).some(({ state }) => state === 'closed' || state === 'waiting');
       return shut ? [{ entry: first.index, class: first.code }] : [];
     },
   },
@@ -308,15 +312,18 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     find: ({ dossier, zone }) => (dossier.overrides ?? []).some((own) => own.zone === zone.id) ? [{}] : [],
   },
   used_before_cured: {
-    severity: 'major', unit: 'd', basis: 'practice',
+    severity: 'major',
+    waited: true, unit: 'd', basis: 'practice',
     find: (view) => beforeTime(view, ['handover'], (coat) => listFilmTimes(coat.code, coat.tin).cureH),
   },
   moved_before_cured: {
-    severity: 'minor', unit: 'd', basis: 'practice',
+    severity: 'minor',
+    waited: true, unit: 'd', basis: 'practice',
     find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, false),
   },
   shut_before_hard: {
-    severity: 'minor', unit: 'd', basis: 'practice',
+    severity: 'minor',
+    waited: true, unit: 'd', basis: 'practice',
     find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, true),
   },
   not_logged: {

@@ -42,12 +42,12 @@ export interface ZoneView {
 /** Readings of the air count for a coat within so long, ms. */
 const NEAR_MS = 2 * 3_600_000;
 
-export function viewZones(dossier: Dossier, air: readonly Air[]): ZoneView[] {
+export function viewZones(dossier: Dossier, air: readonly Air[], only?: readonly string[]): ZoneView[] {
   const taken = new Map(listTakenSteps(dossier).map(({ id, steps }) => [id, steps]));
   const tins = dossier.shelf ?? [];
   const tasks = dossier.chosen ? listTasks(dossier, tins, LABEL_CLIMATE) : [];
   return (dossier.zones ?? []).flatMap((zone): ZoneView[] => {
-    if (isLeft(dossier, zone)) return [];
+    if (isLeft(dossier, zone) || (only && !only.includes(zone.id))) return [];
     const entries = listEntries(dossier, zone.id);
     if (entries.length === 0 && !taken.has(zone.id)) return [];
     const belief = computeBelief(dossier, zone);

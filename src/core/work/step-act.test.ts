@@ -5,14 +5,20 @@ import { judgeStep, listTasks, logTask, type Task } from './index';
 const CLIMATE = { temperature_c: 21, humidity_pct: 50 };
 const piece = makePiece('desk', ['top']);
 const read = (dossier = piece): Task[] => listTasks(dossier, [], CLIMATE);
-const judge = (tasks: readonly Task[], task: Task, more: { held?: boolean; unseen?: boolean; now?: string } = {}) =>
-  judgeStep(task, tasks, { held: false, unseen: false, now: NOW, ...more });
+const judge = (
+  tasks: readonly Task[],
+  task: Task,
+  more: { held?: boolean; unseen?: boolean; against?: boolean; now?: string } = {},
+) => judgeStep(task, tasks, { held: false, unseen: false, against: false, now: NOW, ...more });
 
 describe('what the main button of a step means', () => {
   const tasks = read();
   const [first, ...later] = tasks as [Task, ...Task[]];
 
-  it('is Done for what nothing stands before', () => expect(judge(tasks, first)).toBe('done'));
+  it('is Done for what nothing stands before or against', () => {
+    expect(judge(tasks, first)).toBe('done');
+    expect(judge(tasks, first, { against: true })).toBe('done_early');
+  });
 
   it('is a caution until that was seen, and nothing while the step is held back', () => {
     expect(judge(tasks, first, { unseen: true })).toBe('see_caution');

@@ -1,4 +1,3 @@
-import { nameZone, type Dossier } from '@/core/dossier';
 import { findProduct, OPERATION_FACTS } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import type { Finding, FindingCode } from '@/core/trouble';
@@ -8,7 +7,7 @@ const coat = ({ class: code }: Finding): string =>
   code === undefined ? 'the coat' : lowerFirst(findProduct(code)?.label ?? code);
 const step = ({ op }: Finding): string => (op === undefined ? 'a step' : lowerFirst(OPERATION_FACTS[op].label));
 
-/** What was found against the log, with its numbers. Total: a new finding has its sentence or does not compile. */
+/** What is found against the log, or would be, with its numbers. Total: a new finding has its sentence or does not compile. */
 const WORDS: Record<FindingCode, (finding: Finding) => string> = {
   not_cleaned: () => 'It was not cleaned: grease under a coat lets it go.',
   not_dulled: ({ was, asked }) =>
@@ -27,33 +26,27 @@ const WORDS: Record<FindingCode, (finding: Finding) => string> = {
       ? `Thinned by ${number(own.was)} %: on a slick face ${coat(own)} is not thinned at all.`
       : `Thinned by ${number(own.was)} %; at most ${number(own.asked)} % is allowed.`,
   recoat_too_soon: (own) =>
-    `The next coat came ${number(own.was)} h after ${coat(own)}, which wants ${number(own.asked)} h${own.severity === 'minor' ? ' in the air it stood in' : ''}.`,
+    `Only ${number(own.was)} h after ${coat(own)}, which wants ${number(own.asked)} h${own.severity === 'minor' ? ' in this air' : ''}.`,
   recoat_window_missed: (own) =>
-    `${number(own.was)} h after ${coat(own)}, past its ${number(own.asked)} h, and ${own.severity === 'unknown' ? 'that it was dulled again is not written down' : 'it was not dulled again'}.`,
+    `${number(own.was)} h after ${coat(own)}, past its ${number(own.asked)} h, and ${own.severity === 'unknown' ? 'that it was dulled again is not written down' : 'not dulled again'}.`,
   clear_too_soon: (own) =>
-    `Clear went on ${number(own.was)} h after ${coat(own)}, which is dry right through after ${number(own.asked)} h.`,
-  too_cold: (own) => `It was ${number(own.was)} °C for ${coat(own)}, which wants ${number(own.asked)} °C at least.`,
-  too_damp: (own) => `The air was at ${number(own.was)} % for ${coat(own)}; ${number(own.asked)} % is the most.`,
+    `Clear only ${number(own.was)} h after ${coat(own)}, which is dry right through after ${number(own.asked)} h.`,
+  too_cold: (own) => `${number(own.was)} °C for ${coat(own)}, which wants ${number(own.asked)} °C at least.`,
+  too_damp: (own) => `Air at ${number(own.was)} % for ${coat(own)}; ${number(own.asked)} % is the most.`,
   below_dew_margin: (own) =>
-    `The surface was ${number(own.was)} °C above the dew point; ${number(own.asked)} °C is the least.`,
+    `A surface only ${number(own.was)} °C above the dew point; ${number(own.asked)} °C is the least.`,
   filler_unsealed: () => 'Fills lie unsealed under pale paint: they show through.',
   waterborne_over_filler: (own) => `Over waterborne filler ${coat(own)} wets it again.`,
   wb_clear_over_dark: (own) => `Over a dark colour ${coat(own)} may stay hazy.`,
   oil_over_pale: (own) => `Over a pale colour ${coat(own)} turns yellow.`,
   no_denib: () => 'Nothing was sanded smooth between coats.',
   too_thick: (own) => `${number(own.was)} ml on each square metre; ${number(own.asked)} were planned.`,
-  gate_not_asked: () => 'It was painted before the patch had proved the way.',
+  gate_not_asked: () => 'Paint before the patch has proved the way.',
   gate_overridden: () => 'The gate was passed over, and why is on record.',
-  used_before_cured: (own) =>
-    `Handed over ${number(own.was)} days after ${coat(own)}, which cures in ${number(own.asked)}.`,
-  moved_before_cured: (own) => `Moved ${number(own.was)} days after ${coat(own)}; ${number(own.asked)} were asked for.`,
-  shut_before_hard: (own) =>
-    `Hung again ${number(own.was)} days after ${coat(own)}; ${number(own.asked)} were asked for.`,
+  used_before_cured: (own) => `${number(own.was)} days after ${coat(own)}, which cures in ${number(own.asked)}.`,
+  moved_before_cured: (own) => `Moved ${number(own.was)} days after ${coat(own)}, which wants ${number(own.asked)}.`,
+  shut_before_hard: (own) => `Hung ${number(own.was)} days after ${coat(own)}, which wants ${number(own.asked)}.`,
   not_logged: (own) => `That it was done is not written down: ${step(own)}. It may have been.`,
 };
 
 export const sayFinding = (finding: Finding): string => WORDS[finding.code](finding);
-
-/** A finding with the zone it is of. */
-export const sayFindingOf = (dossier: Dossier, finding: Finding): string =>
-  `${nameZone(dossier, finding.zone)}: ${sayFinding(finding)}`;

@@ -27,7 +27,12 @@ const SHELLAC = plainSteps().map((step) =>
   step.op === 'prime' ? { ...step, label: 'Shellac primer', class: 'shellac_primer', recoat_h: 1, wait_h: 1 } : step,
 );
 
-function show(dossier: Dossier, pick: (task: Task) => boolean, tins: ShelfItem[] = [], now = NOW) {
+function show(
+  dossier: Dossier,
+  pick: (task: Task) => boolean,
+  tins: ShelfItem[] = [],
+  { now = NOW, air = [] }: { now?: string; air?: WorkView['air'] } = {},
+) {
   const store = makeStore(async () => ({ ok: true, status: 200, json: async () => ({}) }) as Response);
   const facts = makeFacts({ tins, now });
   const piece = readPieceWork(dossier, facts);
@@ -37,6 +42,7 @@ function show(dossier: Dossier, pick: (task: Task) => boolean, tins: ShelfItem[]
     piece,
     plan: null,
     tins,
+    air,
     times: makeTimes('Europe/Lisbon', 'en-GB'),
     timeZone: 'Europe/Lisbon',
     now,
@@ -89,6 +95,16 @@ describe('a step', () => {
     show(painted, ({ op, coat }) => op === 'paint' && coat === 2);
     expect(screen.getByText('Not before tomorrow 00:00: 15 h')).toBeTruthy();
     expect(screen.getByText('Done all the same')).toBeTruthy();
+  });
+
+  it('warns before a fault is made, by what would be found after it, and keeps on record that it was done all the same', () => {
+    const air = [{ at: NOW, temperature_c: 8, humidity_pct: 50 }];
+    const { onLog, task } = show(makePiece('desk'), ({ op, coat }) => op === 'paint' && coat === 1, [], { air });
+    expect(screen.getByText('If it is done now, this stands against it')).toBeTruthy();
+    expect(screen.getByText('8 °C for cabinet enamel, which wants 10 °C at least.')).toBeTruthy();
+    expect(screen.queryByText('Done')).toBeNull();
+    fireEvent.press(screen.getByText('Done all the same'));
+    expect(onLog).toHaveBeenCalledWith(task, { cautions: ['too_cold'] });
   });
 
   it('is taken from the tin there is, and warns when that is not enough', () => {

@@ -2,6 +2,7 @@ import { useMeasures } from '@/client/store';
 import { Body, Card, Choices, Column, Disclosure, Notice, StateMark } from '@/client/ui';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { listFacts, type Doing, type Task } from '@/core/work';
+import { sayFinding } from '@/words';
 import { StepAction } from './step-action';
 import { StepHead } from './step-head';
 import { Otherwise } from './step-otherwise';
@@ -9,6 +10,9 @@ import { StepWaits } from './step-waits';
 import { useStep } from './use-step';
 import { useWakeLock } from './use-wake-lock';
 import type { WorkView } from './use-work';
+
+/** So many an entry of the log holds. */
+const MOST_KEPT = 20;
 
 interface StepViewProps {
   view: WorkView;
@@ -21,9 +25,13 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   useWakeLock();
   const { sayVolume } = useMeasures();
   const step = useStep(view, task);
-  const { zones, cautions, pour, tins, tin, act } = step;
+  const { zones, cautions, against, pour, tins, tin, act } = step;
   const done = (): void =>
-    onLog(task, { cautions: cautions.filter(({ holds }) => holds).map(({ code }) => code), ...(tin ? { tin } : {}) });
+    onLog(task, {
+      // What was shown before it is kept with it, what was done all the same too.
+      cautions: [...cautions.filter(({ holds }) => holds), ...against].map(({ code }) => code).slice(0, MOST_KEPT),
+      ...(tin ? { tin } : {}),
+    });
   return (
     <Card role="region" aria-label="This step" gap="$m">
       <StepHead view={view} task={task} zones={zones.map(({ id }) => id)} pour={pour} tin={tin} />
@@ -54,6 +62,11 @@ export function StepView({ view, task, onLog }: StepViewProps) {
           {text}
         </Notice>
       ))}
+      {against.length > 0 ? (
+        <Notice tone="stop" title="If it is done now, this stands against it">
+          {[...new Set(against.map(sayFinding))].join(' ')}
+        </Notice>
+      ) : null}
       <StepAction view={view} step={step} onDone={done} />
       <Disclosure label="Why this step, and other ways to log it">
         {() => <Otherwise task={task} open={act === 'done' || act === 'done_early'} onLog={onLog} tin={tin} />}

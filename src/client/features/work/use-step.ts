@@ -1,18 +1,21 @@
 import { useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { isSeen, type RootState } from '@/client/store';
-import { withLevel, type Zone } from '@/core/dossier';
+import { withLevel, withShelf, type Zone } from '@/core/dossier';
 import { assessZone } from '@/core/survey';
 import {
   findWait,
   judgeStep,
   listCautions,
   listUndone,
+  logTask,
   measurePour,
   type Caution,
   type StepAct,
   type Task,
 } from '@/core/work';
+import { auditAhead, type Finding } from '@/core/trouble';
+import { readAirNow } from '@/core/workshop';
 import type { WorkView } from './use-work';
 
 export interface Step {
@@ -22,6 +25,8 @@ export interface Step {
   cautions: Caution[];
   /** A caution that stops the step until it was seen. */
   unseen: Caution | undefined;
+  /** What would be found against it if it were done now. */
+  against: Finding[];
   wait: ReturnType<typeof findWait>;
   waiting: boolean;
   undone: Task[];
@@ -37,14 +42,18 @@ export interface Step {
 }
 
 /** Everything a step hangs on: its zones, tins, cautions and waits, and what its button means now. */
-export function useStep({ piece, now, tins: shelf }: WorkView, task: Task): Step {
+export function useStep({ piece, now, tins: shelf, air }: WorkView, task: Task): Step {
   const bench = useSelector((state: RootState) => state.bench);
   const [picked, pickTin] = useState<string | undefined>();
   const { dossier } = piece;
-  const tins = shelf
-    .filter((tin) => tin.class === task.class)
-    .map(withLevel)
-    .filter(({ volume_ml }) => volume_ml !== 0);
+  const tins = useMemo(
+    () =>
+      shelf
+        .filter((tin) => tin.class === task.class)
+        .map(withLevel)
+        .filter(({ volume_ml }) => volume_ml !== 0),
+    [shelf, task.class],
+  );
   // The shelf may come in after the step is shown.
   const tinId = picked ?? tins.find(({ id }) => id === task.product)?.id ?? tins[0]?.id;
   const zones = useMemo(
@@ -66,20 +75,31 @@ export function useStep({ piece, now, tins: shelf }: WorkView, task: Task): Step
   const wait = findWait(task, piece.tasks, now);
   const unseen = cautions.find(({ code, holds }) => holds && !isSeen(bench, code, now));
   const held = piece.held.has(task.id);
+  const waiting = wait !== null && wait.readyAt > now;
+  const tin = tins.find(({ id }) => id === tinId);
+  const minute = now.slice(0, 16);
+  const against = useMemo(() => {
+    if (task.state !== 'open') return [];
+    const at = new Date(`${minute}:00Z`).toISOString();
+    const climate = readAirNow(air, at);
+    const entries = logTask(task, { at, ...(climate ? { climate } : {}), ...(tin ? { tin } : {}) });
+    return auditAhead(withShelf(dossier, shelf), entries, { air, waiting });
+  }, [task, minute, air, tin, dossier, shelf, waiting]);
   return {
     task,
     zones,
     cautions,
     unseen,
     wait,
-    waiting: wait !== null && wait.readyAt > now,
+    waiting,
+    against,
     undone: listUndone(task, piece.tasks),
     pour: measurePour(task),
     tins,
-    tin: tins.find(({ id }) => id === tinId),
+    tin,
     pickTin,
     running: bench.started?.task === task.id ? bench.started.at : null,
     held,
-    act: judgeStep(task, piece.tasks, { held, unseen: unseen !== undefined, now }),
+    act: judgeStep(task, piece.tasks, { held, unseen: unseen !== undefined, against: against.length > 0, now }),
   };
 }

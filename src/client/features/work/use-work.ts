@@ -15,12 +15,14 @@ import {
 import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
 import { listTaken, logTask, readPieceWork, type Doing, type PieceWork, type ShopPlan, type Task } from '@/core/work';
-import { readAirNow } from '@/core/workshop';
+import { readAirNow, type Air } from '@/core/workshop';
 
 export interface WorkView {
   piece: PieceWork;
   plan: ShopPlan | null;
   tins: readonly ShelfItem[];
+  /** Readings of the workshop's air. */
+  air: readonly Air[];
   times: Times;
   timeZone: string;
   now: string;
@@ -60,6 +62,7 @@ export function useWork(dossier: Dossier): WorkView {
     piece,
     plan: answer?.plan ?? null,
     tins,
+    air: workshop.air,
     times,
     timeZone,
     now,
