@@ -13,6 +13,7 @@ const SCREENS = [
   '/shelf',
   '/phones',
   '/copies',
+  '/put-away',
   '/enter',
   '/piece/demo-issue-desk/meet',
   '/piece/demo-issue-desk/read',

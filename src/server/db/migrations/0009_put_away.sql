@@ -3,3 +3,5 @@
 ALTER TABLE piece ADD COLUMN archived INTEGER NOT NULL DEFAULT 0 CHECK (archived IN (0, 1));
 ALTER TABLE piece ADD COLUMN removed_at TEXT;
 CREATE VIEW live_piece AS SELECT * FROM piece WHERE removed_at IS NULL;
+-- The list, and how long it is, are read from here without looking at the pieces.
+CREATE INDEX piece_shown ON piece (archived, changed_at DESC, id) WHERE removed_at IS NULL;
