@@ -17,7 +17,7 @@ export { makeStore, type AppDispatch, type AppStore, type RootState } from './st
 export { makeId, useChange, usePiece } from './use-piece';
 export { findNewest, forgetPieces, keepPieces } from './kept-shop';
 export { heardOf } from './heard';
-export { OWN_PAGE, rememberPiece } from './sender';
+export { OWN_PAGE } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
 export { useMeasureAir, useSetup, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';

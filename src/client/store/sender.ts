@@ -200,7 +200,7 @@ function dependsOn({ pieceId, change }: PendingChange, { pending }: OutboxState)
  * Puts the stored piece into the cache. To be awaited before the change leaves the outbox: in between, the change would
  * be in neither, and what was just answered would vanish for a moment.
  */
-export async function rememberPiece(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
+async function rememberPiece(dispatch: AppDispatch, id: string, dossier: Dossier): Promise<void> {
   void keepPieces([{ dossier }]);
   await dispatch(piecesApi.util.upsertQueryData('getPiece', id, dossier));
   dispatch(

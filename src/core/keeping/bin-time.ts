@@ -1,5 +1,5 @@
 /** What was deleted lies in the bin so long, and is then gone with its files. */
-export const BIN_DAYS = 30;
+const BIN_DAYS = 30;
 const DAY_MS = 86_400_000;
 
 /** When what was put in the bin is gone for good. ISO instants. */

@@ -1,2 +1,2 @@
 export { auditAhead, auditPiece, type Finding } from './audit';
-export { AUDIT_RULES, FINDING_CODES, type AuditRule, type FindingCode, type Severity } from './rules';
+export type { FindingCode } from './rules';

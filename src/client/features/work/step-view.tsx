@@ -50,6 +50,11 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         <StateMark tone="wait">{`Only ${sayVolume(tin.volume_ml)} left in this tin`}</StateMark>
       ) : null}
       <StepWaits view={view} step={step} />
+      {against.length > 0 ? (
+        <Notice tone="stop" title="If it is done now, this stands against it">
+          {[...new Set(against.map(sayFinding))].join(' ')}
+        </Notice>
+      ) : null}
       <Column gap="$s">
         {listFacts(task, zones, view.piece.dossier.goal?.application).map((fact) => (
           <Body key={fact} fontSize={18} lineHeight={25}>
@@ -62,11 +67,6 @@ export function StepView({ view, task, onLog }: StepViewProps) {
           {text}
         </Notice>
       ))}
-      {against.length > 0 ? (
-        <Notice tone="stop" title="If it is done now, this stands against it">
-          {[...new Set(against.map(sayFinding))].join(' ')}
-        </Notice>
-      ) : null}
       <StepAction view={view} step={step} onDone={done} />
       <Disclosure label="Why this step, and other ways to log it">
         {() => <Otherwise task={task} open={act === 'done' || act === 'done_early'} onLog={onLog} tin={tin} />}
