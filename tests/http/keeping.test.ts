@@ -1,5 +1,14 @@
-import { createServer, type Server } from 'node:http';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer, request, type Server } from 'node:http';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -426,6 +435,21 @@ describe('pieces from a file', () => {
     const shown = await fetch(`${shop.base}/api/photos/${photo.sha256}`);
     expect([shown.status, shown.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
     expect((await bring(shop, zip)).body.same.count).toBe(count);
+    await shop.stop();
+  });
+
+  it('that breaks off on the way leaves nothing behind', async () => {
+    const shop = await start();
+    const home = path.join(path.dirname(shop.file), 'shop-files', 'arrivals');
+    const left = (): string[] => (existsSync(home) ? readdirSync(home) : []);
+    const sending = request(`${shop.base}/api/keeping/arrivals`, { method: 'POST' });
+    sending.on('error', () => undefined);
+    sending.write('{"format":');
+    while (left().length === 0) await new Promise((resolve) => setTimeout(resolve, 10));
+    sending.destroy();
+    for (let tries = 0; left().length > 0 && tries < 200; tries += 1)
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(left()).toEqual([]);
     await shop.stop();
   });
 

@@ -19,10 +19,11 @@ afterEach(async () => {
   cleanUp(server.file);
 });
 
-const send = async (photo: string, bytes: Buffer, query = '') => {
+const send = async (photo: string, bytes: Buffer, query = '', headers = {}) => {
   const response = await fetch(`${server.base}/api/pieces/p-1/photos/${photo}${query}`, {
     method: 'PUT',
     body: new Uint8Array(bytes),
+    headers,
   });
   return { status: response.status, body: (await response.json()) as any }; // eslint-disable-line @typescript-eslint/no-explicit-any
 };
@@ -90,6 +91,16 @@ describe('a photograph', () => {
     expect(answer.body.error.message).toMatch(status === 413 ? /12 MB/ : /JPEG, PNG, WebP/);
     expect(existsSync(folder()) ? readdirSync(folder()) : []).toEqual([]);
     expect((await server.call('GET', '/api/pieces/p-1')).body.photos).toBeUndefined();
+  });
+
+  it('is of the moment it was taken, though it waited on a phone, and never of a moment to come', async () => {
+    const picture = await cameraPicture();
+    const taken = '2026-11-30T20:00:00.000Z';
+    const [early] = (await send('ph-1', picture, '', { 'x-bricolage-made': taken })).body.photos;
+    expect(early.at).toBe(taken);
+    const made = { 'x-bricolage-made': '2027-05-01T00:00:00Z' };
+    const late = (await send('ph-2', picture, '', made)).body.photos.at(-1);
+    expect(late.at).toMatch(/^2026-12-01T00:00/);
   });
 
   it('needs a piece and a zone that are there, and a hash that is one', async () => {

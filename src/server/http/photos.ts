@@ -1,6 +1,7 @@
 import express, { Router } from 'express';
 import { idSchema, readWith, type Photo } from '@/core/dossier';
 import { fail } from '@/core/shared';
+import { findAsker } from '../asker';
 import type { PieceStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
 import { sendProblem } from './problems';
@@ -27,8 +28,12 @@ export function makePhotoRouter(store: PieceStore, files: PhotoFiles, now: () =>
         return sendProblem(response, fail('zone_not_found').problem);
       const saved = await files.save(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
       if (!saved.ok) return sendProblem(response, saved.problem);
-      const photo: Photo = { id: photoId, ...saved.value, at: now(), ...(zone === undefined ? {} : { zone }) };
-      const stored = store.addPhoto(id, photo, now());
+      const at = now();
+      const { madeAt = at } = findAsker();
+      // It may have waited on a phone; what a clock says of tomorrow is not believed.
+      const taken = madeAt < at ? madeAt : at;
+      const photo: Photo = { id: photoId, ...saved.value, at: taken, ...(zone === undefined ? {} : { zone }) };
+      const stored = store.addPhoto(id, photo, at);
       if (!stored.ok) return sendProblem(response, stored.problem);
       response.json(stored.value);
     },

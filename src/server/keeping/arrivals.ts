@@ -46,6 +46,9 @@ const NAMED = 20;
 /** Others are served between so many pieces. */
 const AT_A_TIME = 25;
 
+/** A name of ours, and no way to another folder. */
+const ID = /^[0-9a-f-]{36}$/;
+
 type Standing = 'new' | 'same' | 'clash';
 
 export function makeArrivals({ db, store, shelf, folder, migrations, now }: ArrivalParts): Arrivals {
@@ -60,7 +63,7 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
     for (const name of existsSync(home) ? readdirSync(home) : [])
       if (statSync(path.join(home, name)).mtimeMs < Date.now() - KEPT_MS) drop(name);
   };
-  const isHere = (id: string): boolean => /^[0-9a-f-]{36}$/.test(id) && existsSync(draftOf(id));
+  const isHere = (id: string): boolean => ID.test(id) && existsSync(draftOf(id));
 
   const readInto = async (id: string): Promise<Result<'piece' | 'shop'>> => {
     const [sent, draft] = [sentOf(id), draftOf(id)];
@@ -165,7 +168,7 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
     },
     look,
     take,
-    drop: (id) => (isHere(id) ? drop(id) : undefined),
+    drop: (id) => (ID.test(id) ? drop(id) : undefined),
   };
 }
 

@@ -29,7 +29,10 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const done = (): void =>
     onLog(task, {
       // What was shown before it is kept with it, what was done all the same too.
-      cautions: [...cautions.filter(({ holds }) => holds), ...against].map(({ code }) => code).slice(0, MOST_KEPT),
+      cautions: [...new Set([...cautions.filter(({ holds }) => holds), ...against].map(({ code }) => code))].slice(
+        0,
+        MOST_KEPT,
+      ),
       ...(tin ? { tin } : {}),
     });
   return (
