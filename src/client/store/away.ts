@@ -25,15 +25,15 @@ interface Summaries {
 async function summariesAway(query: URLSearchParams, seen: SeenHere): Promise<Summaries | undefined> {
   const kept = await listKeptPieces();
   if (kept.length === 0) return undefined;
-  const find = query.get('find') ?? '';
+  const [find, from, count] = [query.get('find') ?? '', Number(query.get('from')), Number(query.get('count'))];
   const pieces = kept.map((dossier) => seen(dossier, dossier.piece.id!)).filter(({ piece }) => !piece.archived);
-  const here = await ask<PieceSummary[]>((api) => api.summarise(pieces, find));
+  const here = await ask<Summaries>((api) => api.summarise(pieces, { find, from, count }));
   if (!here) return undefined;
-  const known = new Set(pieces.map(({ piece }) => piece.id));
+  const known = new Set(kept.map(({ piece }) => piece.id));
   const heard = (await findAnswer(`/lists/summaries?${query.toString()}`)) as Summaries | undefined;
-  const all = [...here, ...(heard?.pieces ?? []).filter(({ id }) => !known.has(id))];
-  const [from, count] = [Number(query.get('from')), Number(query.get('count'))];
-  return { pieces: all.slice(from, from + count), total: all.length };
+  const others = (heard?.pieces ?? []).filter(({ id }) => !known.has(id));
+  const room = count - here.pieces.length;
+  return { pieces: [...here.pieces, ...others.slice(0, room)], total: Math.max(here.total, heard?.total ?? 0) };
 }
 
 async function experienceAway(except: string): Promise<Experience[] | undefined> {

@@ -32,9 +32,14 @@ const api = {
     if (told.size > MOST_TOLD) told.delete(told.keys().next().value!);
     return { id: count, answer };
   },
-  /** What pieces are, where they stand and what comes next, of those that are meant by some words. */
-  summarise: (pieces: readonly Dossier[], find: string): PieceSummary[] =>
-    pieces.filter(({ piece }) => isMeant(piece, find)).map(summarisePiece),
+  /** What pieces are, where they stand and what comes next: a stretch of those that are meant by some words. */
+  summarise: (
+    pieces: readonly Dossier[],
+    { find, from, count }: { find: string; from: number; count: number },
+  ): { pieces: PieceSummary[]; total: number } => {
+    const meant = pieces.filter(({ piece }) => isMeant(piece, find));
+    return { pieces: meant.slice(from, from + count).map(summarisePiece), total: meant.length };
+  },
   /** What a shop's other pieces taught. */
   teachOthers: (whole: readonly Experience[], piece: Dossier): Experience[] => withoutPiece(whole, piece),
 };

@@ -13,6 +13,10 @@ export interface OperationFact {
   dries?: true;
   /** Done with a cleaner that wants gloves, and rinsing. */
   cleans?: true;
+  /** Takes dirt and grease off, before anything else is done. */
+  washes?: true;
+  /** Makes dull what shines: the ground before the first coat, or a coat before the next. */
+  dulls?: 'ground' | 'between';
   /** Can be laid down at any minute and taken up again. */
   splits?: true;
   /** Goes on by itself or when the piece is fetched: no work for a sitting of the owner's. */
@@ -31,8 +35,8 @@ export interface OperationFact {
 export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   label: { label: 'Label the parts', whileAlive: true },
   hardware_off: { label: 'Take off hardware', splits: true, whileAlive: true, says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws go back into their holes or into a bag with the number.'] },
-  clean: { label: 'Clean', cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
-  degrease: { label: 'Degrease', cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  clean: { label: 'Clean', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  degrease: { label: 'Degrease', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   dewax: { label: 'Wash off wax', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
   desilicone: { label: 'Wash off silicone', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
   remove_face: { label: 'Take the face off', dust: 'chips' },
@@ -41,9 +45,9 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   consolidate: { label: 'Harden' },
   strip: { label: 'Strip', dust: 'chips', splits: true, cautions: ['heat_and_strippers'], says: ['All of it comes off, or what stays will lift the new coat.', 'Let it dry for a day before sanding.'] },
   fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true, says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
-  liquid_degloss: { label: 'Liquid deglosser', cleans: true, says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
-  scuff: { label: 'Scuff', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
-  sand: { label: 'Sand', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  liquid_degloss: { label: 'Liquid deglosser', dulls: 'ground', cleans: true, says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
+  scuff: { label: 'Scuff', dulls: 'ground', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  sand: { label: 'Sand', dulls: 'ground', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
   dust: { label: 'Dust off', says: ['Vacuum, then a damp or tack cloth. Wipe the floor under it too.'] },
   grain_fill: { label: 'Fill the grain', dust: 'sanding', dries: true, says: ['Across the grain, pressed in; sand 220 until it is left in the pores only.', 'Deep oak wants a second pass.'] },
   edge_seal: { label: 'Seal edges', coat: 'seal', says: ['Two thin coats, sanded between. Never flood a board edge with water.'] },
@@ -53,7 +57,7 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   proof: { label: 'Prove on a patch', says: ['On a hidden place of the same surface, prepared just like the piece.', 'No label where paint will go: the map is the label.'] },
   prime: { label: 'Prime', coat: 'primer', says: ['Even and thin; it need not hide.', 'Push it into pores with the brush before you roll.'] },
   caulk: { label: 'Caulk' },
-  denib: { label: 'Sand smooth', dust: 'sanding', says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },
+  denib: { label: 'Sand smooth', dulls: 'between', dust: 'sanding', says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },
   paint: { label: 'Paint', coat: 'paint' },
   topcoat: { label: 'Clear coat', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', dries: true, cautions: ['oily_rags'] },

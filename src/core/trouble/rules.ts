@@ -8,6 +8,7 @@ import {
   TOPCOAT_FACTS,
   type Basis,
   type OperationCode,
+  type OperationFact,
   type PrimerCode,
   type TopcoatCode,
 } from '../knowledge';
@@ -82,7 +83,13 @@ const gapH = (before: Logged, after: Logged): number => (after.startMs - before.
 const pairs = ({ coats }: ZoneView): { before: Coat; after: Coat }[] =>
   coats.slice(1).map((after, i) => ({ before: coats[i]!, after }));
 
-const DULLING: readonly OperationCode[] = ['scuff', 'sand', 'liquid_degloss', 'denib'];
+const opsWhere = (is: (fact: OperationFact) => boolean): OperationCode[] =>
+  (Object.keys(OPERATION_FACTS) as OperationCode[]).filter((op) => is(OPERATION_FACTS[op]));
+const WASHING = opsWhere(({ washes }) => washes === true);
+const DULLING_GROUND = opsWhere(({ dulls }) => dulls === 'ground');
+const DULLING = opsWhere(({ dulls }) => dulls !== undefined);
+/** Scratches the face: sandpaper and pads, not a liquid. */
+const SCRATCHING = opsWhere(({ dulls, dust }) => dulls === 'ground' && dust === 'sanding');
 const isDone = ({ entry }: Logged): boolean => !entry.skipped;
 const doneOf = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
   view.entries.filter((own) => isDone(own) && ops.includes(own.entry.op));
@@ -122,15 +129,16 @@ const PAUSE_H = 21 * 24;
 const THICK = 1.5;
 /** Where the label says nothing of thinning, so much of the paint is what most labels allow (common practice). */
 const MOST_THINNING_PCT = 10;
-/** Paint and clear that are refitted or carried sooner than they can be handled. */
-const REFITTING: readonly OperationCode[] = ['refit'];
 
 const numberOf = (entry: LogEntry | object, field: string): number | undefined => {
   const value = (entry as Record<string, unknown>)[field];
   return typeof value === 'number' ? value : undefined;
 };
 
-const cold = (view: ZoneView, judge: (coat: Coat, air: NonNullable<ReturnType<typeof airOfCoat>>) => Found | null) =>
+const faultsOfAir = (
+  view: ZoneView,
+  judge: (coat: Coat, air: NonNullable<ReturnType<typeof airOfCoat>>) => Found | null,
+) =>
   view.coats.flatMap((coat) => {
     const air = airOfCoat(coat, view.air);
     const found = air && judge(coat, air);
@@ -155,11 +163,11 @@ function beforeTime(
 
 // prettier-ignore
 export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
-  not_cleaned: { severity: 'major', basis: 'practice', find: (view) => omitted(view, ['clean', 'degrease']) },
+  not_cleaned: { severity: 'major', basis: 'practice', find: (view) => omitted(view, WASHING) },
   not_dulled: {
     severity: 'major', unit: 'grit', basis: 'practice',
     find: (view) => [
-      ...omitted(view, ['scuff', 'sand', 'liquid_degloss']),
+      ...omitted(view, DULLING_GROUND),
       // Finer than the plan's on a slick face, and nothing as coarse beside it: the scratches do not hold.
       ...(view.slick < CREDIBLE ? [] : tooFine(view)),
     ],
@@ -168,7 +176,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     severity: 'major', basis: 'practice',
     find: (view) => {
       const film = view.belief.finish.find(({ code }) => code === 'factory_film')?.p ?? 0;
-      if (film < 0.5 || doneOf(view, ['scuff', 'sand']).length > 0) return [];
+      if (film < 0.5 || doneOf(view, SCRATCHING).length > 0) return [];
       return doneOf(view, ['liquid_degloss']).filter((own) => !isPlanned(view, own)).map(({ index }) => ({ entry: index }));
     },
   },
@@ -246,18 +254,18 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   },
   too_cold: {
     severity: 'major', unit: '°C', basis: 'practice',
-    find: (view) => cold(view, (coat, air) => {
+    find: (view) => faultsOfAir(view, (coat, air) => {
       const [was, asked] = [Math.min(air.temperature_c, air.surface_c ?? air.temperature_c), findCarrier(coat.code) === 'water' ? 10 : 5];
       return was < asked ? { was: round(was), asked, class: coat.code } : null;
     }),
   },
   too_damp: {
     severity: 'major', unit: '% RH', basis: 'practice',
-    find: (view) => cold(view, (coat, { humidity_pct: was }) => (was > 85 ? { was: round(was), asked: 85, class: coat.code } : null)),
+    find: (view) => faultsOfAir(view, (coat, { humidity_pct: was }) => (was > 85 ? { was: round(was), asked: 85, class: coat.code } : null)),
   },
   below_dew_margin: {
     severity: 'major', unit: '°C', basis: 'published',
-    find: (view) => cold(view, (coat, { temperature_c, humidity_pct, surface_c = temperature_c }) => {
+    find: (view) => faultsOfAir(view, (coat, { temperature_c, humidity_pct, surface_c = temperature_c }) => {
       const was = surface_c - computeDewPointC(temperature_c, Math.max(1, humidity_pct));
       return was < DEW_MARGIN_C ? { was: round(was), asked: DEW_MARGIN_C, class: coat.code } : null;
     }),
@@ -319,12 +327,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   moved_before_cured: {
     severity: 'minor',
     waited: true, unit: 'd', basis: 'practice',
-    find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, false),
+    find: (view) => beforeTime(view, ['refit'], (coat) => listFilmTimes(coat.code, coat.tin).handleH, false),
   },
   shut_before_hard: {
     severity: 'minor',
     waited: true, unit: 'd', basis: 'practice',
-    find: (view) => beforeTime(view, REFITTING, (coat) => listFilmTimes(coat.code, coat.tin).handleH, true),
+    find: (view) => beforeTime(view, ['refit'], (coat) => listFilmTimes(coat.code, coat.tin).handleH, true),
   },
   not_logged: {
     severity: 'unknown', basis: 'practice',
@@ -341,10 +349,8 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
 
 /** Scratches finer than the plan asks for, with none as coarse beside them. */
 function tooFine(view: ZoneView): Found[] {
-  const asked = view.steps.flatMap(({ op, grit }) =>
-    (op === 'scuff' || op === 'sand') && grit !== undefined ? [grit] : [],
-  )[0];
-  const done = doneOf(view, ['scuff', 'sand']).flatMap((own) => {
+  const asked = view.steps.flatMap(({ op, grit }) => (SCRATCHING.includes(op) && grit !== undefined ? [grit] : []))[0];
+  const done = doneOf(view, SCRATCHING).flatMap((own) => {
     const grit = numberOf(own.entry, 'grit');
     return grit === undefined ? [] : [{ index: own.index, grit }];
   });
