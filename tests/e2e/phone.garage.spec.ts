@@ -32,6 +32,23 @@ async function openDoor(page: Page, url: string): Promise<void> {
 
 const addressOf = async (page: Page): Promise<string> => (await page.getByText(/^https:\/\/127/).textContent())!;
 
+/** A phone that was let in, with the same screen as the desk, both listening. */
+async function openBoth(page: Page, url: string, browser: Browser, screen: string): Promise<Page> {
+  await openDoor(page, url);
+  await page.getByRole('button', { name: 'Show a code' }).click();
+  const address = await readPicture(page);
+  const phone = await takePhone(browser);
+  await phone.goto(address);
+  await phone.getByLabel('What this device is called').fill('Phone at the bench');
+  await phone.getByRole('button', { name: 'Come in' }).click();
+  await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  const lines = [page, phone].map((own) => own.waitForResponse(/\/api\/events/));
+  await page.goto(url + screen);
+  await phone.goto(new URL(address).origin + screen);
+  await Promise.all(lines);
+  return phone;
+}
+
 test.describe('with the demo workshop', () => {
   test.use({ demo: true });
 
@@ -147,18 +164,7 @@ test.describe('with the demo workshop', () => {
     shop,
     browser,
   }) => {
-    await openDoor(page, shop.url);
-    await page.getByRole('button', { name: 'Show a code' }).click();
-    const address = await readPicture(page);
-    const phone = await takePhone(browser);
-    await phone.goto(address);
-    await phone.getByRole('button', { name: 'Come in' }).click();
-    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
-
-    const lines = [page, phone].map((own) => own.waitForResponse(/\/api\/events/));
-    await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
-    await phone.goto(`${new URL(address).origin}/piece/demo-toy-chest/read`);
-    await Promise.all(lines);
+    const phone = await openBoth(page, shop.url, browser, '/piece/demo-toy-chest/read');
     const checkOf = (own: Page) => own.getByRole('region', { name: 'Check' });
     for (const [one, other] of [
       [phone, page],
@@ -177,18 +183,7 @@ test.describe('with the demo workshop', () => {
     shop,
     browser,
   }) => {
-    await openDoor(page, shop.url);
-    await page.getByRole('button', { name: 'Show a code' }).click();
-    const address = await readPicture(page);
-    const phone = await takePhone(browser);
-    await phone.goto(address);
-    await phone.getByLabel('What this device is called').fill('Phone at the bench');
-    await phone.getByRole('button', { name: 'Come in' }).click();
-    await expect(phone.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
-    const lines = [page, phone].map((own) => own.waitForResponse(/\/api\/events/));
-    await page.goto(`${shop.url}/piece/demo-toy-chest/choose`);
-    await phone.goto(`${new URL(address).origin}/piece/demo-toy-chest/choose`);
-    await Promise.all(lines);
+    const phone = await openBoth(page, shop.url, browser, '/piece/demo-toy-chest/choose');
     const goal = async () => (await (await fetch(`${shop.url}/api/pieces/demo-toy-chest`)).json()).goal;
     const wish = (own: Page, title: string, name: string) =>
       own.getByRole('radiogroup', { name: title }).getByRole('radio', { name }).click();
