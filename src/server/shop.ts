@@ -74,7 +74,8 @@ export function openShop(parts: ShopParts): OpenShop {
     const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
     adoptPictures(file, photos, store.listPictures());
     const emptyBin = (before: number): void => {
-      store.purge(emptiedBefore(now()));
+      const at = now();
+      store.purge(emptiedBefore(at), at);
       photos.sweep(store.listPictures(), before);
     };
     // On the start nothing is being saved.

@@ -498,6 +498,30 @@ describe('a piece that is put away', () => {
     await shop.stop();
   });
 
+  it('gives up a zone that was taken away after thirty days, with its readings and pictures, and no other', async () => {
+    const shop = await startRich();
+    await shop.call('DELETE', '/api/pieces/demo-issue-desk/zones/top');
+    const find = async (own: Shop) => (await own.call('GET', '/api/pieces/demo-issue-desk')).body;
+    const before = await find(shop);
+    expect(before.removed_zones).toHaveLength(1);
+    await shop.stop();
+    const soon = await start(shop.file, undefined, 29 * 24);
+    expect(await find(soon)).toEqual(before);
+    await soon.stop();
+    const late = await start(shop.file, undefined, 31 * 24);
+    const { removed_zones: removed, photos, ...left } = await find(late);
+    expect({ removed, photos }).toEqual({
+      removed: [],
+      photos: before.photos.filter(({ id }: { id: string }) => id === 'f2'),
+    });
+    const { removed_zones: _removed, photos: _photos, ...kept } = before;
+    expect(left).toEqual(kept);
+    // Set again it is a zone like any new one.
+    const again = await late.call('PUT', '/api/pieces/demo-issue-desk/zones/top', { role: 'top' });
+    expect(again.body.zones.find(({ id }: { id: string }) => id === 'top')).toEqual({ id: 'top', role: 'top' });
+    await late.stop();
+  });
+
   it('lies in the bin for thirty days as it was, and is then gone with its pictures', async () => {
     const shop = await startRich();
     const before = (await shop.call('GET', '/api/pieces/demo-issue-desk')).body;

@@ -50,6 +50,13 @@ export function setZone(dossier: Dossier, zoneId: string, facts: ZoneFacts): Dos
   };
 }
 
+/** The piece without zones that lay in the bin for their time, nor the pictures of them: they are gone for good. */
+export function emptyBin(dossier: Dossier, zoneIds: readonly string[]): Dossier {
+  const removed = dossier.removed_zones?.filter(({ zone }) => !zoneIds.includes(zone.id));
+  const photos = dossier.photos?.filter(({ zone }) => zone === undefined || !zoneIds.includes(zone));
+  return { ...dossier, ...(removed ? { removed_zones: removed } : {}), ...(photos ? { photos } : {}) };
+}
+
 /** A change of one list that also reaches what lies in removed zones: what is taken back is taken back there too. */
 export function inBinsToo<L extends ListOfZone>(
   dossier: Dossier,

@@ -1,6 +1,7 @@
 export * from './change';
 export { toZoneFacts } from './changes-of-piece';
 export type { ChangeOfPiece, PictureTaken, PieceChange } from './piece-change';
+export { emptyBin } from './bin';
 export { clampToNow, findFuture } from './dates';
 export { findSharedId } from './ids';
 export { LIMITS, tooMany } from './limits';

@@ -71,6 +71,10 @@ export function prepareStatements(db: Db) {
     ),
     removedSince: db.prepare('SELECT id FROM piece WHERE removed_at > ?').pluck(),
     purgePieces: db.prepare('DELETE FROM piece WHERE removed_at < ?'),
+    staleZones: db.prepare(
+      `SELECT piece_id AS piece, id FROM zone WHERE removed_at < ? AND piece_id IN (SELECT id FROM live_piece)`,
+    ),
+    purgeZone: db.prepare('DELETE FROM zone WHERE piece_id = ? AND id = ? AND removed_at IS NOT NULL'),
     purgePhotos: db.prepare('DELETE FROM photo WHERE withdrawn_at < ?'),
     setGoal: db.prepare('UPDATE piece SET goal = ? WHERE id = ?'),
     setChosen: db.prepare('UPDATE piece SET chosen = ? WHERE id = ?'),

@@ -3,6 +3,7 @@ import {
   applyChange,
   clampToNow,
   DOSSIER_FORMAT,
+  emptyBin,
   findFuture,
   LIMITS,
   PIECE_CHANGES,
@@ -56,8 +57,8 @@ export interface PieceStore {
   listRemoved: () => RemovedHead[];
   /** Pieces that were put in the bin after a moment. */
   listRemovedSince: (since: string) => string[];
-  /** Deletes for good what has lain in the bin since before a moment; how many pieces that were. */
-  purge: (before: string) => number;
+  /** Deletes for good the pieces, zones and pictures that lie in the bin since before a moment; how many pieces. */
+  purge: (before: string, now: string) => number;
   /** Pieces that changed after a moment, the latest first. */
   listChangedSince: (since: string, most: number) => { id: string; changedAt: string }[];
   /** Pieces for which a system was taken, and those that were tested. */
@@ -199,7 +200,15 @@ export function makePieceStore(db: Db): PieceStore {
     putBack: (id, now) => sql.putBack.run(now, id).changes > 0,
     listRemoved: () => sql.removed.all() as RemovedHead[],
     listRemovedSince: (since) => sql.removedSince.all(since) as string[],
-    purge: db.transaction((before: string) => {
+    purge: db.transaction((before: string, now: string) => {
+      const stale = new Map<string, string[]>();
+      for (const { piece, id } of sql.staleZones.all(before) as { piece: string; id: string }[])
+        stale.set(piece, [...(stale.get(piece) ?? []), id]);
+      for (const [piece, zones] of stale) {
+        const dossier = find(piece)!;
+        write(piece, dossier, emptyBin(dossier, zones), now);
+        for (const zone of zones) sql.purgeZone.run(piece, zone);
+      }
       sql.purgePhotos.run(before);
       return sql.purgePieces.run(before).changes;
     }),

@@ -1,7 +1,7 @@
 import { Button, Column, Heading, Row, Small, Strong } from '@/client/ui';
 import { zoneName, type RemovedZone, type Zone } from '@/core/dossier';
 
-/** Zones taken away or joined to others. Nothing of them is lost; each can be had back with all that was recorded. */
+/** Zones taken away or joined to others: for thirty days each can be had back with all that was recorded. */
 export function RemovedZones({
   removed,
   onBringBack,
@@ -13,6 +13,7 @@ export function RemovedZones({
   return (
     <Column gap="$s" role="region" aria-label="Zones taken away">
       <Heading>Taken away</Heading>
+      <Small>Each can be had back for thirty days; then it is gone with all that was recorded.</Small>
       {removed.map(({ zone, log = [], tests = [] }) => {
         const count = (zone.observations ?? []).length + (zone.defects ?? []).length + log.length + tests.length;
         return (
