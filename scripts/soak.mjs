@@ -417,7 +417,7 @@ async function makeBombs() {
       { 'content-encoding': 'br' },
     ],
     [
-      '50 000 facts',
+      '15 000 facts',
       'PATCH',
       '/api/pieces/p/facts',
       { facts: Array.from({ length: 15_000 }, () => ({ path: ['goal', 'due'] })) },

@@ -19,5 +19,5 @@ export {
   type PairingInvitation,
 } from './access';
 export { CHANGE_HEADER, MADE_HEADER, NOW_HEADER, PAGE_HEADER, SHOP_HEADER } from './headers';
-export { takeInSchema, type Arrival, type BackupList, type Counted, type PutAway } from './keeping';
+export { takeInSchema, type Arrival, type BackupList, type Clashes, type Counted, type PutAway } from './keeping';
 export type { LiveChange } from './live';

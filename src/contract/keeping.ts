@@ -32,4 +32,6 @@ export interface Counted {
   names: string[];
 }
 
+/** What becomes of pieces that are here otherwise: left out, or brought beside ours under an id of their own. */
 export const takeInSchema = z.object({ clashes: z.enum(['leave', 'beside']) });
+export type Clashes = z.infer<typeof takeInSchema>['clashes'];

@@ -2,9 +2,9 @@ import type { Dossier, LogEntry } from '@/core/dossier';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
-import { KIND_TEMPLATES } from '@/core/templates';
+import { namePiece } from '@/core/templates';
 import type { PutAway } from '@/contract';
-import type { PieceStore } from './db';
+import type { PieceHead, PieceStore } from './db';
 
 /**
  * Lists over all pieces, each no longer than what is looked at. What is worked out of a piece is kept until the piece
@@ -25,7 +25,8 @@ export interface ShopLists {
   listTimes: () => { log: LogEntry[] }[];
 }
 
-const labelKind = (kind: Dossier['piece']['kind']): string => KIND_TEMPLATES[kind].label;
+const nameHead = ({ kind, name }: Pick<PieceHead, 'kind' | 'name'>): string =>
+  namePiece({ kind, ...(name === null ? {} : { name }) });
 
 /** An owner's pace has long settled by then. */
 const MOST_TIMES = 3000;
@@ -59,10 +60,10 @@ export function makeShopLists(store: PieceStore): ShopLists {
       gone: store.listRemovedSince(since),
     }),
     listPutAway: () => ({
-      archived: store.listHeads('archived').map(({ id, kind, name }) => ({ id, name: name ?? labelKind(kind) })),
+      archived: store.listHeads('archived').map((head) => ({ id: head.id, name: nameHead(head) })),
       removed: store
         .listRemoved()
-        .map(({ id, kind, name, removedAt }) => ({ id, name: name ?? labelKind(kind), goneAt: goneAt(removedAt) })),
+        .map(({ removedAt, ...head }) => ({ id: head.id, name: nameHead(head), goneAt: goneAt(removedAt) })),
     }),
     listTimes: () => store.listTimes(MOST_TIMES),
   };

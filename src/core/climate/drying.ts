@@ -30,6 +30,9 @@ export type StopReason = 'dew' | 'cold' | 'damp' | 'hot';
 
 /** Surface at least this far above the dew point (ISO 8502-4). */
 export const DEW_MARGIN_C = 3;
+/** Air and surface for a coat at least so warm, °C, and the air at most so damp, % (common practice; the label decides). */
+export const LEAST_C = { waterborne: 10, other: 5 } as const;
+export const MOST_HUMIDITY_PCT = 85;
 
 /**
  * Why no coat may go on in this air, if any: a surface nearer than 3 °C to the dew point (taken at air temperature where
@@ -41,8 +44,8 @@ export function findStop(
   { temperature_c: t, humidity_pct: h }: Climate,
   surfaceC: number = t,
 ): StopReason | null {
-  if (Math.min(t, surfaceC) < (waterborne ? 10 : 5)) return 'cold';
+  if (Math.min(t, surfaceC) < LEAST_C[waterborne ? 'waterborne' : 'other']) return 'cold';
   if (Math.max(t, surfaceC) > 32) return 'hot';
-  if (h > 85) return 'damp';
+  if (h > MOST_HUMIDITY_PCT) return 'damp';
   return surfaceC - computeDewPointC(t, Math.max(1, h)) < DEW_MARGIN_C ? 'dew' : null;
 }

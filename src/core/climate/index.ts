@@ -3,6 +3,8 @@ export {
   computeDryingFactor,
   computeSaturationHpa,
   DEW_MARGIN_C,
+  LEAST_C,
+  MOST_HUMIDITY_PCT,
   findStop,
   type Drying,
   type StopReason,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { factsSchema, putById } from '../shared';
+import { byAttempt, factsSchema, putById } from '../shared';
 import { findStranger, invertPieceFacts, tryFacts } from './facts-of-piece';
 import { removeZone, setZone, withExistingZone } from './bin';
 import { LIMITS } from './limits';
@@ -43,14 +43,7 @@ export const CHANGES_OF_PIECE: RecordsOf<
     route: ['patch', '/facts'],
     carries: { field: 'facts', schema: factsSchema, named: true },
     bringsIds: true,
-    refuses: (dossier, { facts }) => {
-      const made = tryFacts(dossier, facts);
-      return made.ok ? null : made.problem;
-    },
-    apply: (dossier, { facts }) => {
-      const made = tryFacts(dossier, facts);
-      return made.ok ? made.value : dossier;
-    },
+    ...byAttempt((dossier, { facts }) => tryFacts(dossier, facts)),
     invert: (before, { facts }) => [{ type: 'facts_changed', facts: invertPieceFacts(before, facts) }],
   },
   piece_facts_set: {

@@ -36,11 +36,11 @@ type Settable = keyof typeof SETTABLE;
 const ROOTS = [...(Object.keys(SETTABLE) as Settable[]), 'zones'] as const;
 const zoneWithoutReadings = zoneSchema.omit({ observations: true });
 
-const KEYS: Keys = ([root, _item, list, ...deeper]) => {
-  if (root === 'parts' && list === undefined) return _item === undefined ? idOf : undefined;
-  if (root === 'hardware' && list === undefined) return _item === undefined ? zoneOf : undefined;
+const KEYS: Keys = ([root, item, list, ...deeper]) => {
+  if (root === 'parts' && list === undefined) return item === undefined ? idOf : undefined;
+  if (root === 'hardware' && list === undefined) return item === undefined ? zoneOf : undefined;
   if (root !== 'zones' || deeper.length > 0) return undefined;
-  if (_item === undefined) return idOf;
+  if (item === undefined) return idOf;
   if (list === 'skipped_checks') return String;
   return list === 'defects' ? (defect) => (defect as Defect).id ?? (defect as Defect).code : undefined;
 };

@@ -302,6 +302,10 @@ export const shelfItemSchema = z.looseObject({
   volume_ml: z.number().min(0).max(1_000_000).optional(),
   price: z.number().min(0).max(100_000).optional(),
   recoat_h: z.number().min(0).max(1000).optional(),
+  /** Until then the next coat may come without dulling, and from then on it may again, hours. */
+  recoat_until_h: z.number().min(0).max(10_000).optional(),
+  window_opens_again_h: z.number().min(0).max(10_000).optional(),
+  max_thinning_pct: percent.optional(),
   solids_pct: percent.optional(),
   coverage_m2_l: positive(100).optional(),
   /** Content of the full tin; what is left is `volume_ml`. */
@@ -322,6 +326,8 @@ const logFactsSchema = z.looseObject({
   product: z.string().max(64).optional(),
   coats: z.number().min(0).max(20).optional(),
   thinned_pct: percent.optional(),
+  /** Of the paper or pad it was dulled with. */
+  grit: z.number().int().min(1).max(10_000).optional(),
   /** The job of the plan it did, by its key. */
   task: z.string().max(120).optional(),
   started_at: instant.optional(),
@@ -331,6 +337,7 @@ const logFactsSchema = z.looseObject({
   ml: z.number().min(0).max(100_000).optional(),
   temperature_c: z.number().min(-40).max(60).optional(),
   humidity_pct: percent.optional(),
+  surface_c: z.number().min(-40).max(60).optional(),
   /** Left out on purpose: it counts as over, not as done. */
   skipped: z.boolean().optional(),
   note: z.string().max(500).optional(),

@@ -1,4 +1,5 @@
 import {
+  byAttempt,
   fail,
   factsSchema,
   invertFacts,
@@ -43,14 +44,7 @@ export const SHELF_CHANGES: {
   tin_changed: {
     route: ['patch', '/:tinId'],
     carries: { field: 'facts', schema: factsSchema, named: true },
-    refuses: (tins, change) => {
-      const made = tryTinFacts(tins, change);
-      return made.ok ? null : made.problem;
-    },
-    apply: (tins, change) => {
-      const made = tryTinFacts(tins, change);
-      return made.ok ? made.value : tins;
-    },
+    ...byAttempt(tryTinFacts),
     invert: (before, { tinId, facts }) => {
       const tin = before.find(({ id }) => id === tinId);
       if (!tin) return [];

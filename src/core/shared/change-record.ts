@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Problem } from './problem';
+import type { Problem, Result } from './problem';
 
 /**
  * All about one kind of change: how it is sent and read, what it does, and what undoes it. Server and client run the same
@@ -28,6 +28,27 @@ export interface CarriedRecord {
   key?: string;
   /** The body is an object with the field in it, not the value itself: lists travel so. */
   named?: true;
+}
+
+/** A change that may be refused by what it would leave: asked and then made, it is worked out once. */
+export function byAttempt<State, Change>(
+  attempt: (state: State, change: Change) => Result<State>,
+): Required<Pick<ChangeRecord<State, Change>, 'apply' | 'refuses'>> {
+  let last: { state: State; change: Change; made: Result<State> } | null = null;
+  const make = (state: State, change: Change): Result<State> => {
+    if (last?.state !== state || last.change !== change) last = { state, change, made: attempt(state, change) };
+    return last.made;
+  };
+  return {
+    apply: (state, change) => {
+      const made = make(state, change);
+      return made.ok ? made.value : state;
+    },
+    refuses: (state, change) => {
+      const made = make(state, change);
+      return made.ok ? null : made.problem;
+    },
+  };
 }
 
 /** The body of the request of a change, whose paths are those a problem names; none where nothing is carried. */

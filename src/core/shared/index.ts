@@ -8,5 +8,5 @@ export { readNumber } from './read-number';
 export { convertToKept, convertToShown, formatQuantity, unitOf, type Quantity } from './quantities';
 export { formatArea, formatVolume, type Units } from './units';
 export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';
-export { bodyOf, putById, type CarriedRecord, type ChangeRecord } from './change-record';
+export { bodyOf, byAttempt, putById, type CarriedRecord, type ChangeRecord } from './change-record';
 export { factsSchema, findFact, invertFacts, isSame, listFacts, setFacts, type Fact, type Keys } from './facts';

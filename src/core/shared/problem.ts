@@ -1,4 +1,4 @@
-/** Every expected failure, as data. Text is made by `contract/problem-text`, HTTP status by the server. */
+/** Every expected failure, as data. Text is made by `words/en/problems`, HTTP status by the server. */
 export const PROBLEM_CODES = [
   'not_json',
   'not_readable',

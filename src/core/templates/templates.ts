@@ -1,5 +1,5 @@
 import type { PieceKind } from '../knowledge';
-import type { Zone } from '../dossier';
+import type { Dossier, Zone } from '../dossier';
 import { drawBox, drawFront, nameParts, type Shape } from './geometry';
 
 export interface Size {
@@ -349,3 +349,7 @@ export function buildTemplate(kindCode: PieceKind, size?: Size): Template {
   const { zones, shapes } = build(size ?? usual);
   return { zones, shapes: nameParts(shapes) };
 }
+
+/** What a piece is called: by its owner, or else what kind it is. */
+export const namePiece = ({ name, kind }: Pick<Dossier['piece'], 'name' | 'kind'>): string =>
+  name ?? KIND_TEMPLATES[kind].label;

@@ -1,5 +1,4 @@
-import { computeDewPointC, DEW_MARGIN_C } from '../climate';
-import type { LogEntry } from '../dossier';
+import { computeDewPointC, DEW_MARGIN_C, LEAST_C, MOST_HUMIDITY_PCT } from '../climate';
 import {
   findCarrier,
   findProduct,
@@ -13,6 +12,7 @@ import {
   type TopcoatCode,
 } from '../knowledge';
 import { judgeGates } from '../piece';
+import { CREDIBLE } from '../survey';
 import { listFilmTimes } from '../work';
 import { airOfCoat, isPlanned, type Coat, type Logged, type ZoneView } from './zone-view';
 
@@ -99,8 +99,6 @@ const leftOut = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
 const omitted = (view: ZoneView, ops: readonly OperationCode[]): Found[] =>
   leftOut(view, ops).map(({ index, entry }) => ({ entry: index, op: entry.op }));
 
-/** Credible: one in ten or more (as the plan takes it). */
-const CREDIBLE = 0.1;
 const bleeds = ({ belief, pale }: ZoneView): boolean => pale && belief.present.bleed >= CREDIBLE;
 const blocks = (code: string | undefined): boolean =>
   code !== undefined && code in PRIMER_FACTS && PRIMER_FACTS[code as PrimerCode].block !== 'none';
@@ -129,11 +127,6 @@ const PAUSE_H = 21 * 24;
 const THICK = 1.5;
 /** Where the label says nothing of thinning, so much of the paint is what most labels allow (common practice). */
 const MOST_THINNING_PCT = 10;
-
-const numberOf = (entry: LogEntry | object, field: string): number | undefined => {
-  const value = (entry as Record<string, unknown>)[field];
-  return typeof value === 'number' ? value : undefined;
-};
 
 const faultsOfAir = (
   view: ZoneView,
@@ -225,20 +218,19 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     find: (view) => view.coats.flatMap((coat) => {
       const was = coat.entry.thinned_pct ?? 0;
       const grips = view.slick >= CREDIBLE && coat.entry.op === 'prime';
-      const asked = grips ? 0 : (numberOf(coat.tin ?? {}, 'max_thinning_pct') ?? MOST_THINNING_PCT);
+      const asked = grips ? 0 : (coat.tin?.max_thinning_pct ?? MOST_THINNING_PCT);
       return was > asked ? [{ entry: coat.index, was, asked, class: coat.code }] : [];
     }),
   },
   recoat_too_soon: {
-    severity: 'major',
-    waited: true, unit: 'h', basis: 'practice',
+    severity: 'major', unit: 'h', waited: true, basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? [] : tooSoon(pair, view))),
   },
   recoat_window_missed: {
     severity: 'minor', unit: 'h', basis: 'practice',
     find: (view) => pairs(view).flatMap(({ before, after }) => {
-      const asked = numberOf(before.tin ?? {}, 'recoat_until_h') ?? PAUSE_H;
-      const opens = numberOf(before.tin ?? {}, 'window_opens_again_h');
+      const asked = before.tin?.recoat_until_h ?? PAUSE_H;
+      const opens = before.tin?.window_opens_again_h;
       const was = gapH(before, after);
       if (was <= asked || (opens !== undefined && was >= opens)) return [];
       const between = view.entries.filter(({ endMs, entry }) => endMs >= before.endMs && endMs <= after.endMs && DULLING.includes(entry.op));
@@ -248,20 +240,19 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   clear_too_soon: {
-    severity: 'major',
-    waited: true, unit: 'h', basis: 'practice',
+    severity: 'major', unit: 'h', waited: true, basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? tooSoon(pair, view) : [])),
   },
   too_cold: {
     severity: 'major', unit: '°C', basis: 'practice',
     find: (view) => faultsOfAir(view, (coat, air) => {
-      const [was, asked] = [Math.min(air.temperature_c, air.surface_c ?? air.temperature_c), findCarrier(coat.code) === 'water' ? 10 : 5];
+      const [was, asked] = [Math.min(air.temperature_c, air.surface_c ?? air.temperature_c), LEAST_C[findCarrier(coat.code) === 'water' ? 'waterborne' : 'other']];
       return was < asked ? { was: round(was), asked, class: coat.code } : null;
     }),
   },
   too_damp: {
     severity: 'major', unit: '% RH', basis: 'practice',
-    find: (view) => faultsOfAir(view, (coat, { humidity_pct: was }) => (was > 85 ? { was: round(was), asked: 85, class: coat.code } : null)),
+    find: (view) => faultsOfAir(view, (coat, { humidity_pct: was }) => (was > MOST_HUMIDITY_PCT ? { was: round(was), asked: MOST_HUMIDITY_PCT, class: coat.code } : null)),
   },
   below_dew_margin: {
     severity: 'major', unit: '°C', basis: 'published',
@@ -320,18 +311,15 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     find: ({ dossier, zone }) => (dossier.overrides ?? []).some((own) => own.zone === zone.id) ? [{}] : [],
   },
   used_before_cured: {
-    severity: 'major',
-    waited: true, unit: 'd', basis: 'practice',
+    severity: 'major', unit: 'd', waited: true, basis: 'practice',
     find: (view) => beforeTime(view, ['handover'], (coat) => listFilmTimes(coat.code, coat.tin).cureH),
   },
   moved_before_cured: {
-    severity: 'minor',
-    waited: true, unit: 'd', basis: 'practice',
+    severity: 'minor', unit: 'd', waited: true, basis: 'practice',
     find: (view) => beforeTime(view, ['refit'], (coat) => listFilmTimes(coat.code, coat.tin).handleH, false),
   },
   shut_before_hard: {
-    severity: 'minor',
-    waited: true, unit: 'd', basis: 'practice',
+    severity: 'minor', unit: 'd', waited: true, basis: 'practice',
     find: (view) => beforeTime(view, ['refit'], (coat) => listFilmTimes(coat.code, coat.tin).handleH, true),
   },
   not_logged: {
@@ -350,10 +338,9 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
 /** Scratches finer than the plan asks for, with none as coarse beside them. */
 function tooFine(view: ZoneView): Found[] {
   const asked = view.steps.flatMap(({ op, grit }) => (SCRATCHING.includes(op) && grit !== undefined ? [grit] : []))[0];
-  const done = doneOf(view, SCRATCHING).flatMap((own) => {
-    const grit = numberOf(own.entry, 'grit');
-    return grit === undefined ? [] : [{ index: own.index, grit }];
-  });
+  const done = doneOf(view, SCRATCHING).flatMap(({ index, entry: { grit } }) =>
+    grit === undefined ? [] : [{ index, grit }],
+  );
   const coarsest = done.sort((a, b) => a.grit - b.grit)[0];
   if (asked === undefined || !coarsest || coarsest.grit <= asked) return [];
   return [{ entry: coarsest.index, was: coarsest.grit, asked, severity: 'minor' }];

@@ -93,10 +93,9 @@ const listCoats = (entries: readonly Logged[], tins: readonly ShelfItem[]): Coat
 
 /** The air a coat went on in: its own, else the reading nearest to it within two hours; none where neither is known. */
 export function airOfCoat({ entry, endMs }: Logged, air: readonly Air[]): (Climate & { surface_c?: number }) | null {
-  const { temperature_c, humidity_pct } = entry;
-  const surface = (entry as { surface_c?: unknown }).surface_c;
+  const { temperature_c, humidity_pct, surface_c } = entry;
   if (temperature_c !== undefined && humidity_pct !== undefined)
-    return { temperature_c, humidity_pct, ...(typeof surface === 'number' ? { surface_c: surface } : {}) };
+    return { temperature_c, humidity_pct, ...(surface_c === undefined ? {} : { surface_c }) };
   const apart = (own: Air): number => Math.abs(Date.parse(own.at) - endMs);
   const near = air.filter((own) => apart(own) <= NEAR_MS).sort((a, b) => apart(a) - apart(b))[0];
   return near ?? null;

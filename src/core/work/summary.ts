@@ -4,7 +4,7 @@ import { listReadings } from '../panel';
 import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
 import { lowerFirst } from '../shared';
 import { computeBelief } from '../survey';
-import { KIND_TEMPLATES } from '../templates';
+import { KIND_TEMPLATES, namePiece } from '../templates';
 import { listBlocks, listHeld } from './blocks';
 import { isInWork } from './in-work';
 import { nextTask } from './next-task';
@@ -28,7 +28,7 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
   const next = listReadings(dossier, new Date(0).toISOString())[0];
   return {
     id: dossier.piece.id ?? '',
-    name: nameOf(dossier.piece),
+    name: namePiece(dossier.piece),
     stage: stage === 'paint' ? 'work' : stage === 'stopped' ? 'read' : stage,
     state: progress.state,
     next: progress.next,
@@ -37,8 +37,6 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
     reading: next ? { what: lowerFirst(next.moment.what), dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
   };
 }
-
-const nameOf = ({ name, kind }: Pick<Dossier['piece'], 'name' | 'kind'>): string => name ?? KIND_TEMPLATES[kind].label;
 
 /** Whether a piece is meant by what was typed: each word is in its name or in what kind it is. */
 export function isMeant(piece: Pick<Dossier['piece'], 'name' | 'kind'>, find: string): boolean {

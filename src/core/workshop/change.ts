@@ -1,4 +1,5 @@
 import {
+  byAttempt,
   fail,
   factsSchema,
   findFact,
@@ -35,14 +36,7 @@ export const WORKSHOP_CHANGES: {
   setup_changed: {
     route: ['patch', '/setup'],
     carries: { field: 'facts', schema: factsSchema, named: true },
-    refuses: ({ setup }, { facts }) => {
-      const made = trySetupFacts(setup, facts);
-      return made.ok ? null : made.problem;
-    },
-    apply: (shop, { facts }) => {
-      const made = trySetupFacts(shop.setup, facts);
-      return made.ok ? { ...shop, setup: made.value } : shop;
-    },
+    ...byAttempt(trySetupFacts),
     invert: ({ setup }, { facts }) => [{ type: 'setup_changed', facts: invertFacts(setup, facts, SETUP_KEYS) }],
   },
   air_recorded: {
@@ -108,13 +102,18 @@ const SETUP_KEYS: Keys = ([list, ...deeper]) => {
   return list === 'exceptions' ? (day) => (day as { date: string }).date : undefined;
 };
 
-function trySetupFacts(setup: Setup, facts: readonly Fact[]): Result<Setup> {
-  const set = setFacts(setup, facts, SETUP_KEYS);
+function trySetupFacts(
+  shop: Workshop,
+  { facts }: Extract<WorkshopChange, { type: 'setup_changed' }>,
+): Result<Workshop> {
+  const set = setFacts(shop.setup, facts, SETUP_KEYS);
   if (!set.ok) return fail('fact_gone', set.fact.path.join('.'));
   const misnamed = facts.find(
     ({ path, value }) => value !== undefined && findFact(set.value, path, SETUP_KEYS) === undefined,
   );
-  return misnamed ? fail('fact_unknown', misnamed.path.join('.')) : readWith(setupSchema, set.value);
+  if (misnamed) return fail('fact_unknown', misnamed.path.join('.'));
+  const read = readWith(setupSchema, set.value);
+  return read.ok ? succeed({ ...shop, setup: read.value }) : read;
 }
 
 /** What undoes a change of the workshop made on `before`. */

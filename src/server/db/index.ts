@@ -1,6 +1,6 @@
 export { checkHealth, migrate, openDatabase, type Db } from './connection';
 export { DatabaseFault, findStorageProblem, toFault } from './database-fault';
-export { makePieceStore, type PieceStore } from './pieces';
+export { makePieceStore, type PieceHead, type PieceStore } from './pieces';
 export { makeShelfStore, type ShelfStore } from './shelf';
 export { makeTaken, onceOf, type Taken } from './taken';
 export { makeWorkshopStore, type WorkshopStore } from './workshop';

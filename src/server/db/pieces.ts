@@ -57,8 +57,8 @@ export interface PieceStore {
   listRemoved: () => RemovedHead[];
   /** Pieces that were put in the bin after a moment. */
   listRemovedSince: (since: string) => string[];
-  /** Deletes for good the pieces, zones and pictures that lie in the bin since before a moment; how many pieces. */
-  purge: (before: string, now: string) => number;
+  /** Deletes for good the pieces, zones and pictures that lie in the bin since before a moment. */
+  purge: (before: string, now: string) => void;
   /** Pieces that changed after a moment, the latest first. */
   listChangedSince: (since: string, most: number) => { id: string; changedAt: string }[];
   /** Pieces for which a system was taken, and those that were tested. */
@@ -210,7 +210,7 @@ export function makePieceStore(db: Db): PieceStore {
         for (const zone of zones) sql.purgeZone.run(piece, zone);
       }
       sql.purgePhotos.run(before);
-      return sql.purgePieces.run(before).changes;
+      sql.purgePieces.run(before);
     }),
     listChangedSince: (since, most) => sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
     listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],

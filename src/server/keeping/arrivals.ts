@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { mkdir, open, readFile } from 'node:fs/promises';
 import path from 'node:path';
-import type { Arrival } from '@/contract';
+import type { Arrival, Clashes } from '@/contract';
 import { LIMITS, parseDossier, tooMany, type Dossier } from '@/core/dossier';
 import { fail, isSame, succeed, type Result } from '@/core/shared';
-import { KIND_TEMPLATES } from '@/core/templates';
+import { namePiece } from '@/core/templates';
 import { makePieceStore, makeShelfStore, openDatabase, type Db, type PieceStore, type ShelfStore } from '../db';
 import { shopFolder } from '../shop-folder';
 import { linkAll } from './backups';
@@ -24,8 +24,6 @@ export interface Arrivals {
   take: (id: string, clashes: Clashes) => Result<{ pieces: string[] }>;
   drop: (id: string) => void;
 }
-
-export type Clashes = 'leave' | 'beside';
 
 interface ArrivalParts {
   db: Db;
@@ -106,7 +104,7 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
       for (const [i, head] of theirs.listDates().entries()) {
         if (i % AT_A_TIME === AT_A_TIME - 1) await new Promise(setImmediate);
         const dossier = theirs.find(head.id)!;
-        sorted[standing(dossier, head.id, inBin)].push(nameOf(dossier));
+        sorted[standing(dossier, head.id, inBin)].push(namePiece(dossier.piece));
       }
       const tins = listNewTins(shelf, makeShelfStore(opened));
       const told = (names: string[]) => ({ count: names.length, names: names.slice(0, NAMED) });
@@ -145,7 +143,7 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
           if (state === 'new') store.restore(dossier, { ...dates, met });
           else {
             const own = randomUUID();
-            const piece = { ...dossier.piece, id: own, name: `${nameOf(dossier).slice(0, 60)}, brought in` };
+            const piece = { ...dossier.piece, id: own, name: `${namePiece(dossier.piece).slice(0, 60)}, brought in` };
             store.restore({ ...dossier, piece }, { ...dates, id: own });
           }
           pieces.push(dates.id);
@@ -174,8 +172,6 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
 
 /** A piece alone: tins and what other pieces taught are laid beside it when it goes out. */
 const asPiece = ({ shelf: _shelf, experience: _experience, ...piece }: Dossier): unknown => piece;
-
-const nameOf = ({ piece }: Dossier): string => piece.name ?? KIND_TEMPLATES[piece.kind].label;
 
 /** Tins that are not on our shelf; of a tin that is, ours is what was measured here. */
 function listNewTins(ours: ShelfStore, theirs: ShelfStore): ReturnType<ShelfStore['list']> {

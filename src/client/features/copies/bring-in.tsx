@@ -1,12 +1,11 @@
 import { getDocumentAsync } from 'expo-document-picker';
 import { useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { sayRefusal } from '@/client/features/access';
 import { piecesApi, type AppDispatch } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Notice, Row, Small, Strong } from '@/client/ui';
-import type { Arrival, Counted } from '@/contract';
-import { useDispatch } from 'react-redux';
+import type { Arrival, Clashes, Counted } from '@/contract';
 import { useDropArrivalMutation, useLookAtMutation, useTakeInMutation } from './copies-api';
-
-type Clashes = 'leave' | 'beside';
 
 /** Pieces from a file, looked at before they are the shop's. */
 export function BringIn() {
@@ -35,7 +34,7 @@ export function BringIn() {
       )}
       {error ? (
         <Notice tone="stop" live title="Nothing was brought in">
-          {sayRefusal(error)}
+          {sayRefusal(error, AWAY)}
         </Notice>
       ) : null}
       {done === null ? null : (
@@ -54,9 +53,7 @@ export function BringIn() {
   );
 }
 
-const sayRefusal = (error: object): string =>
-  (error as { data?: { error?: { message?: string } } }).data?.error?.message ??
-  'The workshop does not answer. Try again when it does.';
+const AWAY = 'The workshop does not answer. Try again when it does.';
 
 function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number | null) => void }) {
   const [clashes, setClashes] = useState<Clashes>('leave');
@@ -105,7 +102,7 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
       </Small>
       {error ? (
         <Notice tone="stop" live title="Nothing was brought in">
-          {sayRefusal(error)}
+          {sayRefusal(error, AWAY)}
         </Notice>
       ) : null}
       <Row gap="$s" flexWrap="wrap">

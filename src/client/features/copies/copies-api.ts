@@ -1,5 +1,5 @@
 import { piecesApi } from '@/client/store';
-import type { Arrival, BackupList } from '@/contract';
+import type { Arrival, BackupList, Clashes } from '@/contract';
 
 /** A large shop is not copied in a moment. */
 const LONG_MS = 10 * 60_000;
@@ -20,7 +20,7 @@ const api = piecesApi.injectEndpoints({
     lookAt: build.mutation<Arrival, File>({
       query: (file) => ({ url: '/keeping/arrivals', method: 'POST', body: file, timeout: LONG_MS }),
     }),
-    takeIn: build.mutation<{ pieces: number }, { id: string; clashes: 'leave' | 'beside' }>({
+    takeIn: build.mutation<{ pieces: number }, { id: string; clashes: Clashes }>({
       query: ({ id, clashes }) => ({
         url: `/keeping/arrivals/${id}/take`,
         method: 'POST',
