@@ -14,7 +14,7 @@ import { addUp, buildFindings } from '@/core/learning';
 import { drawBeta, drawShop, drawTests, USUAL_SPREAD } from '@/core/learning/simulate';
 import { makeRandom } from '@/core/shared';
 import { planPiece } from '@/core/systems';
-import { readGround } from '@/core/systems/ground';
+import { readGround } from '@/core/systems/take-up';
 import { listProducts } from '@/core/systems/product';
 import { searchZone } from '@/core/systems/search';
 import { combineChances } from '@/core/systems/shared-causes';

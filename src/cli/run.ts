@@ -31,7 +31,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   },
   plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
   proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
-  audit: { report: (dossier) => reportAudit(dossier), text: (dossier) => describeAudit(reportAudit(dossier)) },
+  audit: { report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now)) },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },
 };
 

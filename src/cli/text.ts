@@ -59,12 +59,19 @@ export function describeProof(report: ReturnType<typeof reportProof>): string {
   return [...tests, ...gates, ...learned, ...next].join('\n');
 }
 
-export function describeAudit({ findings }: ReturnType<typeof reportAudit>): string {
-  if (findings.length === 0) return 'nothing speaks against the log';
-  return findings
-    .map(
-      ({ severity, zone, entry, why }) =>
-        `${severity} ${zone}${entry === undefined ? '' : ` (entry ${entry})`}: ${why}`,
-    )
-    .join('\n');
+export function describeAudit({ findings, troubles }: ReturnType<typeof reportAudit>): string {
+  const found = findings.map(
+    ({ severity, zone, entry, why }) => `${severity} ${zone}${entry === undefined ? '' : ` (entry ${entry})`}: ${why}`,
+  );
+  const told = troubles.flatMap(({ id, zone, symptom, causes, next_clue: next, recoveries, rejected }) => [
+    `${id} ${zone}: ${symptom}`,
+    ...causes.filter(({ p }) => p >= 0.1).map(({ code, p, why }) => `  ${code} ${formatChance(p)}: ${why}`),
+    ...(next ? [`  look next: ${next.clue}. ${next.why}`] : []),
+    ...recoveries.map(
+      ({ remedy, labels, holds_p, hands_on_min, elapsed_h, materials_cost, steps, why }) =>
+        `  ${remedy} (${labels.join(', ') || 'another way'}): holds ${formatChance(holds_p)}, ${hands_on_min} min of hands, ${elapsed_h} h, ${materials_cost} of materials. ${why}${steps.length > 0 ? ` ${steps.map(({ op }) => op).join(' → ')}` : ''}`,
+    ),
+    ...rejected.map(({ what, text }) => `  not: ${what}. ${text}`),
+  ]);
+  return [...(found.length === 0 ? ['nothing speaks against the log'] : found), ...told].join('\n');
 }

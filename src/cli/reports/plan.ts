@@ -57,10 +57,12 @@ export function reportPlan(dossier: Dossier) {
 
 const toMoney = (value: number): number => Math.round(value * 100) / 100;
 
-function reportStep(step: Step) {
-  const { op, class: productClass, product, tint, grit, tests, coats, ml, recoatH, minutes, waitH, why } = step;
+/** A step of any plan. */
+export function reportStep(step: Step) {
+  const { op, method, class: productClass, product, tint, grit, tests, coats, ml, recoatH, minutes, waitH, why } = step;
   return {
     op,
+    method,
     class: productClass,
     product,
     tint,

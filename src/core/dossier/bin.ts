@@ -1,7 +1,7 @@
 import type { Dossier, RemovedZone, Zone, ZoneFacts } from './schema';
 
 /** What goes with a zone that is taken away, and comes back with it. */
-export const OF_ZONE = ['tests', 'panels', 'outcomes', 'overrides', 'log', 'parts', 'hardware'] as const;
+export const OF_ZONE = ['tests', 'panels', 'outcomes', 'overrides', 'troubles', 'log', 'parts', 'hardware'] as const;
 export type ListOfZone = (typeof OF_ZONE)[number];
 
 /** Takes a zone away with everything it had. It is kept whole, so that setting it again brings it back. */

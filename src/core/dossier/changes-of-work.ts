@@ -13,6 +13,7 @@ import {
   panelSchema,
   partSchema,
   testSchema,
+  troubleSchema,
   type Choice,
   type Dossier,
   type LogEntry,
@@ -28,6 +29,8 @@ export const CHANGES_OF_WORK: RecordsOf<
   | 'panel_set'
   | 'panel_removed'
   | 'outcome_recorded'
+  | 'trouble_set'
+  | 'trouble_removed'
   | 'work_logged'
   | 'work_withdrawn'
   | 'parts_set'
@@ -104,6 +107,27 @@ export const CHANGES_OF_WORK: RecordsOf<
       const outcome = before.outcomes?.find((own) => own.id === id);
       return outcome ? [{ type: 'outcome_recorded', outcome }] : null;
     },
+  },
+  trouble_set: {
+    route: ['put', '/troubles/:trouble'],
+    carries: { field: 'trouble', schema: troubleSchema },
+    zones: ({ trouble }) => [trouble.zone],
+    bringsIds: true,
+    apply: (dossier, { trouble }) => ({ ...dossier, troubles: putById(dossier.troubles, trouble) }),
+    invert: (before, { trouble: { id } }) => {
+      const trouble = before.troubles?.find((own) => own.id === id);
+      return [trouble ? { type: 'trouble_set', trouble } : { type: 'trouble_removed', troubleId: id }];
+    },
+  },
+  trouble_removed: {
+    route: ['delete', '/troubles/:troubleId'],
+    bringsIds: true,
+    apply: (dossier, { troubleId }) =>
+      inBinsToo(dossier, 'troubles', (troubles) => troubles.filter(({ id }) => id !== troubleId)),
+    invert: (before, { troubleId }) =>
+      (before.troubles ?? []).flatMap((trouble) =>
+        trouble.id === troubleId ? [{ type: 'trouble_set' as const, trouble }] : [],
+      ),
   },
   work_logged: {
     route: ['put', '/work/:work'],

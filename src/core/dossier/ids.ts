@@ -3,7 +3,18 @@ import { OF_ZONE, type ListOfZone } from './bin';
 import type { Dossier } from './schema';
 
 /** Lists whose records are found again by their id, one space of ids each. */
-const LISTS = ['tests', 'overrides', 'panels', 'outcomes', 'parts', 'mixes', 'photos', 'log', 'shelf'] as const;
+const LISTS = [
+  'tests',
+  'overrides',
+  'panels',
+  'outcomes',
+  'troubles',
+  'parts',
+  'mixes',
+  'photos',
+  'log',
+  'shelf',
+] as const;
 
 type WithZones = Pick<Dossier, 'zones' | 'removed_zones'>;
 

@@ -12,3 +12,4 @@ export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
 export { nameZone, zoneName } from './names';
+export * from './recovery';

@@ -16,6 +16,7 @@ export const LIMITS = {
   hardware: 60,
   mixes: 200,
   overrides: 200,
+  troubles: 100,
   photos: 500,
   earlier_choices: 100,
   removed_zones: 60,
@@ -36,6 +37,7 @@ const OF_PIECE = [
   'hardware',
   'mixes',
   'overrides',
+  'troubles',
   'photos',
   'removed_zones',
 ] as const satisfies readonly (keyof typeof LIMITS)[];

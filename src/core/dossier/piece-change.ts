@@ -15,6 +15,7 @@ import type {
   Part,
   PieceFacts,
   Test,
+  Trouble,
   ZoneFacts,
 } from './schema';
 
@@ -52,6 +53,8 @@ export type ChangeOfPiece =
   | { type: 'panel_set'; panel: Panel }
   | { type: 'panel_removed'; panelId: string }
   | { type: 'outcome_recorded'; outcome: Outcome }
+  | { type: 'trouble_set'; trouble: Trouble }
+  | { type: 'trouble_removed'; troubleId: string }
   | { type: 'work_logged'; work: string; entries: LogEntry[] }
   | { type: 'work_withdrawn'; work: string }
   | { type: 'parts_set'; parts: Part[] }

@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import {
+  acceptsClue,
   CHECK_CODES,
+  CLUES,
   DEFECT_DETAILS,
   DEFECTS,
   ERAS,
   FINISHES,
   findCheck,
+  findClue,
   GATES,
   INTERFACES,
   LEAD_KITS,
@@ -16,11 +19,16 @@ import {
   PREPS,
   PRIMERS,
   PRODUCT_CLASSES,
+  RECOVERY_ASKS,
+  REMEDIES,
   ROLES,
   ROOMS,
+  STRIPPINGS,
   SUBSTRATES,
+  SYMPTOMS,
   TEST_KINDS,
   TOPCOATS,
+  type ClueCode,
 } from '../knowledge';
 import { findSharedId } from './ids';
 import { LIMITS } from './limits';
@@ -274,6 +282,41 @@ export const outcomeSchema = z.looseObject({
   note: z.string().max(500).optional(),
 });
 
+/** How a zone fared that something was wrong with: what was seen, and what came of it. */
+export const troubleSchema = z
+  .looseObject({
+    id: idSchema,
+    zone: idSchema,
+    symptom: z.enum(SYMPTOMS as [(typeof SYMPTOMS)[number], ...(typeof SYMPTOMS)[number][]]),
+    seen_at: z.union([instant, z.iso.date()]).optional(),
+    note: z.string().max(500).optional(),
+    photo: idSchema.optional(),
+    /** What was told of how it looks, by the clues of its symptom. */
+    clues: z.looseObject({}).optional(),
+    /** How it ended, where no recovery was taken, or once one held. */
+    settled: z.looseObject({ how: z.enum(['live_with', 'as_it_is', 'mended']), at: instant.optional() }).optional(),
+  })
+  .superRefine(({ symptom, clues = {} }, context) => {
+    for (const [clue, answer] of Object.entries(clues)) {
+      const path = ['clues', clue];
+      // A clue of a later version is kept; one of another symptom says nothing here.
+      if (!(CLUES as readonly string[]).includes(clue)) continue;
+      if (!acceptsClue(symptom, clue as ClueCode)) {
+        const params = { problem: 'unknown_clue', clue, allowed: CLUES.filter((own) => acceptsClue(symptom, own)) };
+        context.addIssue({ code: 'custom', path, params });
+        continue;
+      }
+      const { number, answers } = findClue(clue as ClueCode);
+      if (number) {
+        if (typeof answer !== 'number')
+          context.addIssue({ code: 'invalid_type', expected: 'number', path, input: answer });
+        else if (!(answer >= 0 && answer <= number.max))
+          context.addIssue({ code: 'custom', path, params: { problem: 'out_of_range', min: 0, max: number.max } });
+      } else if (typeof answer !== 'string' || !Object.hasOwn(answers, answer))
+        context.addIssue({ code: 'invalid_value', values: Object.keys(answers), path, input: answer });
+    }
+  });
+
 /** What the shop has seen of one treatment on one surface, in patches that held and that failed. */
 export const experienceSchema = z.looseObject({
   mode: z.enum(['adhesion', 'bleed']),
@@ -311,6 +354,8 @@ export const shelfItemSchema = z.looseObject({
   /** Content of the full tin; what is left is `volume_ml`. */
   size_ml: positive(1_000_000).optional(),
   cure_days: z.number().min(0).max(365).optional(),
+  full_hardness_h: z.number().min(0).max(10_000).optional(),
+  pot_life_h: positive(1000).optional(),
   thinner: z.enum(['water', 'alcohol', 'white_spirit', 'none']).optional(),
   opened_on: z.iso.date().optional(),
   /** What was drawn off since `volume_ml` was measured, each with the tap of the work it was for. */
@@ -338,6 +383,7 @@ const logFactsSchema = z.looseObject({
   temperature_c: z.number().min(-40).max(60).optional(),
   humidity_pct: percent.optional(),
   surface_c: z.number().min(-40).max(60).optional(),
+  method: z.enum(STRIPPINGS).optional(),
   /** Left out on purpose: it counts as over, not as done. */
   skipped: z.boolean().optional(),
   note: z.string().max(500).optional(),
@@ -417,6 +463,8 @@ export const stepSchema = z.looseObject({
   recoat_h: z.number().min(0).max(10_000).optional(),
   minutes: z.number().min(0).max(10_000),
   wait_h: z.number().min(0).max(10_000),
+  /** How an old coat is got off. */
+  method: z.enum(STRIPPINGS).optional(),
   why: z.string().max(1000),
   stage: z.number().int().min(0).max(99),
 });
@@ -439,6 +487,42 @@ export const stackSchema = z.looseObject({
 });
 
 /**
+ * Where the work on a zone took up again after something failed: what is gone over or taken off, what the new layers have
+ * to do about it, and what it was to cost then. Work and tests before `at` are of the coats that failed.
+ */
+export const recoverySchema = z.looseObject({
+  trouble: idSchema,
+  remedy: z.enum(REMEDIES),
+  at: instant,
+  /** The coat that stays and is gone over; none where it is taken off. */
+  over: z.enum(FINISHES).optional(),
+  /** The part of the face that is worked on, and how long it rests first. */
+  share: share.optional(),
+  rest_h: z.number().min(0).max(10_000).optional(),
+  /** Chance that colour comes through what lies there. */
+  bleeds: share.optional(),
+  asks: z.array(z.enum(RECOVERY_ASKS)).max(RECOVERY_ASKS.length).optional(),
+  /** The treatments that failed here, and primers that are no longer trusted on this ground. */
+  failed: z
+    .array(z.looseObject({ prep: z.enum(PREPS), primer: z.enum([...PRIMERS, 'none']) }))
+    .max(20)
+    .optional(),
+  distrusted: z
+    .array(z.enum([...PRIMERS, 'none']))
+    .max(PRIMERS.length + 1)
+    .optional(),
+  leaves: z.enum(DEFECTS).optional(),
+  figures: z
+    .looseObject({
+      holds: share,
+      hands_on_min: z.number().min(0),
+      elapsed_h: z.number().min(0),
+      materials_cost: z.number().min(0),
+    })
+    .optional(),
+});
+
+/**
  * The system the owner took, as it was then: the treatment of each zone (what the gate asks tests about), its layers,
  * its figures and what it took for granted. Never changed afterwards; another taken later is a version of its own.
  */
@@ -453,6 +537,7 @@ export const choiceSchema = z.looseObject({
         stack: stackSchema.optional(),
         /** The work as it was planned then. */
         steps: z.array(stepSchema).max(120).optional(),
+        recovery: recoverySchema.optional(),
       }),
     )
     .max(LIMITS.zones),
@@ -480,6 +565,7 @@ export const removedZoneSchema = z.looseObject({
   panels: z.array(panelSchema).max(LIMITS.panels).optional(),
   outcomes: z.array(outcomeSchema).max(LIMITS.outcomes).optional(),
   overrides: z.array(overrideSchema).max(LIMITS.overrides).optional(),
+  troubles: z.array(troubleSchema).max(LIMITS.troubles).optional(),
   log: z.array(logEntrySchema).max(LIMITS.log).optional(),
   parts: z.array(partSchema).max(LIMITS.parts).optional(),
   hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
@@ -501,6 +587,8 @@ export const dossierSchema = z
     tests: z.array(testSchema).max(LIMITS.tests).optional(),
     panels: z.array(panelSchema).max(LIMITS.panels).optional(),
     outcomes: z.array(outcomeSchema).max(LIMITS.outcomes).optional(),
+    /** What went wrong with it. */
+    troubles: z.array(troubleSchema).max(LIMITS.troubles).optional(),
     /** What the shop's other pieces have taught, laid beside this one. */
     experience: z.array(experienceSchema).max(LIMITS.experience).optional(),
     log: z.array(logEntrySchema).max(LIMITS.log).optional(),
@@ -522,7 +610,7 @@ export const dossierSchema = z
       const params = { problem: 'unknown_zone', zone: zone.like, allowed: known.filter((id) => id !== zone.id) };
       context.addIssue({ code: 'custom', path: ['zones', i, 'like'], params });
     });
-    for (const list of ['tests', 'log', 'overrides', 'panels', 'outcomes', 'parts', 'hardware'] as const) {
+    for (const list of ['tests', 'log', 'overrides', 'panels', 'outcomes', 'troubles', 'parts', 'hardware'] as const) {
       (dossier[list] ?? []).forEach((entry, i) => {
         if (entry.zone === undefined || zoneIds.has(entry.zone)) return;
         const params = { problem: 'unknown_zone', zone: entry.zone, allowed: known };
@@ -546,6 +634,8 @@ export type Test = z.infer<typeof testSchema>;
 export type Panel = z.infer<typeof panelSchema>;
 export type Strip = z.infer<typeof stripSchema>;
 export type Outcome = z.infer<typeof outcomeSchema>;
+export type Trouble = z.infer<typeof troubleSchema>;
+export type Recovery = z.infer<typeof recoverySchema>;
 export type Experience = z.infer<typeof experienceSchema>;
 export type LogEntry = z.infer<typeof logEntrySchema>;
 export type Part = z.infer<typeof partSchema>;

@@ -10,4 +10,6 @@ export * from './priors';
 export * from './products';
 export * from './rates';
 export * from './repairs';
+export * from './strippings';
 export * from './test-kinds';
+export * from './troubles';

@@ -92,6 +92,6 @@ describe('rates of work', () => {
       expect(minutesFor(figures as WorkRate, 1)).toBeGreaterThan(0);
       for (const figure of Object.values(figures)) expect(figure).toBeGreaterThan(0);
     }
-    expect(minutesFor(WORK_RATES.strip, 0.5)).toBe(50);
+    expect(minutesFor(WORK_RATES.scuff, 0.5)).toBe(4);
   });
 });

@@ -1,6 +1,6 @@
 import type { Drying } from '../climate';
 import { computeLuminance, convertHexToLinearRgb, convertLinearRgbToLab } from '../colour';
-import type { Basis, OtherProductCode, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
+import type { Basis, FinishCode, OtherProductCode, PaintCode, PrimerCode, ProductClass, TopcoatCode } from './codes';
 
 export type Rating = 'none' | 'poor' | 'fair' | 'good' | 'very_good' | 'best';
 export type Carrier = 'water' | 'alcohol' | 'solvent' | 'two_part' | 'none';
@@ -65,6 +65,8 @@ export interface FilmFact {
   solidsPct: number;
   /** Money for one litre: an estimate, replaced by the price of the owner's own tin. */
   pricePerLitre: number;
+  /** What it is to whoever paints over it later. */
+  becomes: FinishCode;
 }
 
 /** Where each figure of a class comes from: times are those that labels of the class have, at the upper end of a range. */
@@ -79,35 +81,36 @@ export const FILM_BASIS: Record<keyof FilmFact, Basis> = {
   dryFilmUm: 'estimate',
   solidsPct: 'estimate',
   pricePerLitre: 'estimate',
+  becomes: 'practice',
 };
 
 // prettier-ignore
 export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'none'>, FilmFact> = {
-  shellac_primer: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45 },
-  shellac_clear: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 15, solidsPct: 18, pricePerLitre: 38 },
-  stainblock_primer_oil: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 24, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 32 },
-  stainblock_primer_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 34 },
-  bonding_primer_wb: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 36 },
-  bonding_primer_oil: { touchH: 6, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 34 },
-  bonding_primer_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 16, dryFilmUm: 40, solidsPct: 50, pricePerLitre: 55 },
-  allpurpose_primer_wb: { touchH: 0.6, recoatH: 1, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 20 },
-  stainblock_clear_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 34 },
-  aerosol_stainblock: { touchH: 0.25, recoatH: 0.5, handleH: 1, cureDays: 1, testFromH: 1, dryFilmUm: 20, solidsPct: 25, pricePerLitre: 40 },
-  metal_primer: { touchH: 1, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 30 },
-  mdf_sealer: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 35, pricePerLitre: 24 },
-  chalk_paint: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 45, solidsPct: 40, pricePerLitre: 36 },
-  mineral_paint: { touchH: 0.5, recoatH: 6, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 48 },
-  milk_paint_acrylic: { touchH: 1, recoatH: 2, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 40 },
-  latex_wall_paint: { touchH: 1, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 16 },
-  wb_alkyd_enamel: { touchH: 2, recoatH: 16, handleH: 48, cureDays: 30, testFromH: 24, dryFilmUm: 40, solidsPct: 40, pricePerLitre: 34 },
-  oil_enamel: { touchH: 8, recoatH: 24, handleH: 72, cureDays: 14, testFromH: 48, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 28 },
-  aerosol_enamel: { touchH: 0.33, recoatH: 48, handleH: 24, cureDays: 7, quickRecoat: { fromH: 0.25, untilH: 1 }, testFromH: 48, dryFilmUm: 15, solidsPct: 20, pricePerLitre: 32 },
-  cabinet_paint_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 24, dryFilmUm: 40, solidsPct: 45, pricePerLitre: 60 },
-  wb_clear: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 32, pricePerLitre: 34 },
-  wb_polyurethane: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38 },
-  oil_polyurethane: { touchH: 6, recoatH: 24, handleH: 48, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30 },
-  wipe_on_oil: { touchH: 6, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30 },
-  wax: { touchH: 0.5, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40 },
+  shellac_primer: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 45, becomes: 'shellac' },
+  shellac_clear: { touchH: 0.33, recoatH: 1, handleH: 1, cureDays: 3, testFromH: 1, dryFilmUm: 15, solidsPct: 18, pricePerLitre: 38, becomes: 'shellac' },
+  stainblock_primer_oil: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 24, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 32, becomes: 'alkyd_paint' },
+  stainblock_primer_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 34, becomes: 'latex_paint' },
+  bonding_primer_wb: { touchH: 2, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 36, becomes: 'latex_paint' },
+  bonding_primer_oil: { touchH: 6, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 34, becomes: 'alkyd_paint' },
+  bonding_primer_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 16, dryFilmUm: 40, solidsPct: 50, pricePerLitre: 55, becomes: 'catalysed_lacquer' },
+  allpurpose_primer_wb: { touchH: 0.6, recoatH: 1, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 20, becomes: 'latex_paint' },
+  stainblock_clear_wb: { touchH: 0.5, recoatH: 12, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 30, pricePerLitre: 34, becomes: 'waterborne_clear' },
+  aerosol_stainblock: { touchH: 0.25, recoatH: 0.5, handleH: 1, cureDays: 1, testFromH: 1, dryFilmUm: 20, solidsPct: 25, pricePerLitre: 40, becomes: 'alkyd_paint' },
+  metal_primer: { touchH: 1, recoatH: 16, handleH: 24, cureDays: 7, testFromH: 16, dryFilmUm: 35, solidsPct: 45, pricePerLitre: 30, becomes: 'alkyd_paint' },
+  mdf_sealer: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 7, testFromH: 12, dryFilmUm: 25, solidsPct: 35, pricePerLitre: 24, becomes: 'latex_paint' },
+  chalk_paint: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 45, solidsPct: 40, pricePerLitre: 36, becomes: 'chalk_paint' },
+  mineral_paint: { touchH: 0.5, recoatH: 6, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 40, pricePerLitre: 48, becomes: 'mineral_paint' },
+  milk_paint_acrylic: { touchH: 1, recoatH: 2, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 30, solidsPct: 38, pricePerLitre: 40, becomes: 'mineral_paint' },
+  latex_wall_paint: { touchH: 1, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 35, solidsPct: 38, pricePerLitre: 16, becomes: 'latex_paint' },
+  wb_alkyd_enamel: { touchH: 2, recoatH: 16, handleH: 48, cureDays: 30, testFromH: 24, dryFilmUm: 40, solidsPct: 40, pricePerLitre: 34, becomes: 'latex_paint' },
+  oil_enamel: { touchH: 8, recoatH: 24, handleH: 72, cureDays: 14, testFromH: 48, dryFilmUm: 35, solidsPct: 50, pricePerLitre: 28, becomes: 'alkyd_paint' },
+  aerosol_enamel: { touchH: 0.33, recoatH: 48, handleH: 24, cureDays: 7, quickRecoat: { fromH: 0.25, untilH: 1 }, testFromH: 48, dryFilmUm: 15, solidsPct: 20, pricePerLitre: 32, becomes: 'alkyd_paint' },
+  cabinet_paint_2k: { touchH: 2, recoatH: 16, handleH: 24, cureDays: 7, potLifeH: 4, testFromH: 24, dryFilmUm: 40, solidsPct: 45, pricePerLitre: 60, becomes: 'catalysed_lacquer' },
+  wb_clear: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 32, pricePerLitre: 34, becomes: 'waterborne_clear' },
+  wb_polyurethane: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38, becomes: 'waterborne_clear' },
+  oil_polyurethane: { touchH: 6, recoatH: 24, handleH: 48, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30, becomes: 'varnish_oil' },
+  wipe_on_oil: { touchH: 6, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30, becomes: 'oil' },
+  wax: { touchH: 0.5, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40, becomes: 'wax' },
 };
 
 export type Sheen = 'matt' | 'eggshell' | 'satin' | 'semi_gloss' | 'gloss';

@@ -27,7 +27,6 @@ export const WORK_RATES = {
   liquid_degloss: { perM2: 5, waitH: 0.5, mlPerM2: 80, basis: 'practice' },
   scuff: { perM2: 8, basis: 'practice' },
   sand_bare: { perM2: 24, basis: 'practice' },
-  strip: { once: 20, perM2: 60, waitH: 24, basis: 'practice' },
   dust: { perM2: 3, waitH: 0.5, basis: 'practice' },
   spackle_brush: { perM2: 15, waitH: 4, mlPerM2: 120, basis: 'practice' },
   spackle_knife: { perM2: 18, waitH: 4, mlPerM2: 120, basis: 'practice' },
@@ -61,5 +60,5 @@ export const WORK_RATES = {
 /** Profiles and turnings take so much longer to dull than a flat face of their area (common practice). */
 export const MOULDED_FACTOR = 2;
 
-/** Minutes of hands for a face of so many m², once. Example: stripping 0.5 m² → 20 + 30. */
+/** Minutes of hands for a face of so many m², once. Example: scuffing 0.5 m² → 4. */
 export const minutesFor = ({ once = 0, perM2 = 0 }: WorkRate, areaM2: number): number => once + perM2 * areaM2;

@@ -1,4 +1,4 @@
-import type { Dossier } from '../dossier';
+import { recoveryOf, type Dossier } from '../dossier';
 import { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate } from '../proof';
 import { computeBelief } from '../survey';
 import { DEFAULT_COLOUR, isPaleColour } from '../systems';
@@ -10,7 +10,7 @@ export function judgeGates(dossier: Dossier, only?: string): Gate[] {
   const pale = isPale(dossier);
   return (dossier.zones ?? []).flatMap((zone) => {
     if (only !== undefined && zone.id !== only) return [];
-    const bleedRisk = computeBelief(dossier, zone).present.bleed;
+    const bleedRisk = Math.max(computeBelief(dossier, zone).present.bleed, recoveryOf(dossier, zone.id)?.bleeds ?? 0);
     return [judgePrimeGate(dossier, zone), judgeBleedGate(dossier, zone, bleedRisk, pale)];
   });
 }

@@ -1,4 +1,4 @@
-import { BLEED_MOMENTS, isLeft, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
+import { BLEED_MOMENTS, isLeft, isOfNow, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { FILM_FACTS, isWholeCoat, showsBleed, TEST_KIND_FACTS, type TestKindFact } from '../knowledge';
 import { latestOf } from '../shared';
 import { treatmentKey } from './treatment-key';
@@ -54,17 +54,21 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   const strips = listStrips(dossier, zone).filter(
     (strip) => !chosen || treatmentKey(strip.treatment) === treatmentKey(chosen),
   );
-  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'prime_to_paint');
+  const override = findOverride(dossier, zone, 'prime_to_paint');
   const verdict = judgeStrips(strips, chosen);
   if (override && verdict.state !== 'open')
     return { ...base, ...verdict, state: 'overridden', because: passedOver(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
 }
 
+/** The gate was passed over, for the coats on it now. */
+const findOverride = (dossier: Dossier, zone: Zone, gate: Gate['gate']) =>
+  dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === gate && isOfNow(dossier, entry));
+
 function listStrips(dossier: Dossier, zone: Zone): Strip[] {
   const strips = new Map<string, Strip>();
   for (const test of dossier.tests ?? []) {
-    if (test.zone !== zone.id || !test.treatment || showsBleed(test.kind)) continue;
+    if (test.zone !== zone.id || !test.treatment || showsBleed(test.kind) || !isOfNow(dossier, test)) continue;
     const key = treatmentKey(test.treatment);
     const strip = strips.get(key) ?? { treatment: test.treatment, tests: [] };
     strip.tests.push({ test, judged: judgeTest(test, dossier) });
@@ -141,7 +145,7 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
   const chosen = dossier.chosen?.zones.find((entry) => entry.id === zone.id);
   const watches = new Map<string, Watch[]>();
   for (const test of dossier.tests ?? []) {
-    if (test.zone !== zone.id || !showsBleed(test.kind)) continue;
+    if (test.zone !== zone.id || !showsBleed(test.kind) || !isOfNow(dossier, test)) continue;
     if (chosen && !covers(test.treatment, chosen)) continue;
     const key = treatmentKey(test.treatment);
     watches.set(key, [...(watches.get(key) ?? []), { test, judged: judgeTest(test, dossier) }]);
@@ -154,7 +158,7 @@ export function judgeBleedGate(dossier: Dossier, zone: Zone, bleedRisk: number, 
       because: { code: 'bleed_wait' as const, at: limitsOf(dossier).bleed_at },
       proved: [],
     };
-  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'bleed');
+  const override = findOverride(dossier, zone, 'bleed');
   if (override && verdict.state !== 'open')
     return { ...base, state: 'overridden', because: passedOver(override.reason), ...lastOf([override.at]) };
   return { ...base, ...verdict };
@@ -260,7 +264,7 @@ export function judgeHandoverGate(dossier: Dossier, zone: Zone, now: string): Ga
   const ready = last + days * DAY_MS;
   const at = new Date(ready).toISOString();
   if (Date.parse(now) >= ready) return { ...base, state: 'open', because: { code: 'cured', since: at } };
-  const override = dossier.overrides?.find((entry) => entry.zone === zone.id && entry.gate === 'handover');
+  const override = findOverride(dossier, zone, 'handover');
   if (override) return { ...base, state: 'overridden', because: passedOver(override.reason) };
   return { ...base, state: 'waiting', because: { code: 'cures', days, until: at } };
 }

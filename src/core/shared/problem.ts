@@ -12,6 +12,7 @@ export const PROBLEM_CODES = [
   'bad_pattern',
   'duplicate_id',
   'unknown_zone',
+  'unknown_clue',
   'wrong_reading',
   'not_after',
   'unknown_time_zone',

@@ -1,4 +1,4 @@
-import type { OperationCode, PrepCode, ProductClass, RepairStepCode } from '../knowledge';
+import type { OperationCode, PrepCode, ProductClass, RepairStepCode, StrippingCode } from '../knowledge';
 import { computeCoatMl } from '../knowledge';
 import type { PrimerTint } from '../film';
 import type { Ground } from './ground';
@@ -22,6 +22,8 @@ export interface Step {
   /** The repair it is (`REPAIR_STEPS`), and what it takes where no product class names that. */
   repair?: RepairStepCode;
   material?: string;
+  /** How an old coat is got off. */
+  method?: StrippingCode;
   tint?: PrimerTint;
   recoatH?: number;
   minutes: number;

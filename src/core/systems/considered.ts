@@ -2,7 +2,7 @@ import { hasStrongFumes, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '..
 import type { Dossier } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
 import type { HardFinding } from './findings';
-import { readGround } from './ground';
+import { readGround } from './take-up';
 import { priceAlone, type Aim } from './prices';
 import { listProducts } from './product';
 import { listRejections } from './rejections';

@@ -26,6 +26,7 @@ export interface HardParams {
   deglosser_on_porous: object;
   nothing_to_strip: object;
   strip_only_when_needed: object;
+  no_way_to_strip: object;
   too_thin_to_sand_bare: object;
   soft_pad_on_foil: object;
   fine_grit_on_veneer: object;
@@ -40,6 +41,8 @@ export interface HardParams {
   metal_needs_own_primer: Product;
   aerosol_is_for_spots: object;
   film_needs_grip: Product & Chance;
+  failed_here: Product;
+  barrier_wanted: object;
   failed_own_test: { zoneName: string; test: JudgedTest };
   no_stain_block_on_bleed: Primers & Chance;
   stain_unsealed: Primers;

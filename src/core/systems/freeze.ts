@@ -16,11 +16,12 @@ export function freezeSystem(system: CoatingSystem, at: string, say: Phrases): C
   return {
     system: system.labels[0] ?? system.id,
     at,
-    zones: system.zones.map(({ id, treatment, stack, steps }) => ({
+    zones: system.zones.map(({ id, treatment, stack, steps, recovery }) => ({
       id,
       treatment,
       stack: stackOf(stack),
       steps: steps.map((own): PlannedStep => ({ ...carryStep(own), why: say.why(own.why) })),
+      ...(recovery ? { recovery } : {}),
     })),
     figures: {
       risk: risk.overall,

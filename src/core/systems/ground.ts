@@ -8,6 +8,7 @@ import {
   type SubstrateCode,
 } from '../knowledge';
 import { readStains } from './faults';
+import type { StripFace } from './stripping';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import {
@@ -16,6 +17,7 @@ import {
   type Experience,
   type Goal,
   type Look,
+  type Recovery,
   type Test,
   type Treatment,
   type Zone,
@@ -80,6 +82,9 @@ export interface Ground {
   /** Treatments whose patches held on this very zone. */
   heldHere: { mode: Experience['mode']; prep: PrepCode; primer: PrimerCode | 'none' }[];
   failedTests: { test: Test; treatment: Treatment; judged: JudgedTest }[];
+  /** Where the work took up again after something failed, and the coat that has to come off first then. */
+  recovery?: Recovery;
+  failedFace?: StripFace;
 }
 
 export const DEFAULT_COLOUR = '#F3EFE6';
@@ -96,7 +101,8 @@ export const DEFAULT_SCHOOLS = {
   between: 'denib_every',
 } as const satisfies Schools;
 
-export function readGround(dossier: Dossier, zone: Zone): Ground {
+/** A zone as it is met: the diagnosis, before anything was put on it. See `readGround` for one that was worked on. */
+export function readMetGround(dossier: Dossier, zone: Zone): Ground {
   const { belief, hazards, needs } = assessZone(dossier, zone);
   const goal = dossier.goal ?? {};
   const states = [...belief.joint].map((p, s) => ({ ...STATES[s]!, p })).filter((state) => state.p > 0.001);

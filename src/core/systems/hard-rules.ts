@@ -7,6 +7,8 @@ import {
   isScuff,
   PREP_FACTS,
   type Basis,
+  type Carrier,
+  type PrimerCode,
   type ProductClass,
 } from '../knowledge';
 import { BLEED_LIMIT } from '../proof';
@@ -15,6 +17,7 @@ import type { Choice } from './choice';
 import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, sumWhere, type Ground } from './ground';
 import type { HardFinding, HardParams } from './findings';
 import { holdsColour, sealsStains } from './risk';
+import { chooseStripping, faceOf } from './stripping';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
 /** A layer rule that cuts a way to go on. All of them are common practice unless a source is named. */
@@ -45,6 +48,16 @@ const isBleeding = (g: Ground): boolean => g.pale && g.pBleed >= BLEED_LIMIT;
 const isStainBlocked = (s: SurfaceState, g: Ground): boolean =>
   s.primers.some(holdsColour) || (g.schools.stain_block === 'spots_only' && g.bleedsInSpots && s.spotSeal !== null);
 const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
+
+/** Carriers that soften again what is soft underneath. */
+const BITES: readonly Carrier[] = ['solvent', 'two_part'];
+
+/** What failed once on a zone is not put on it again: the same treatment, or a class that is no longer trusted there. */
+const hasFailed = (primer: PrimerCode | 'none', { prep }: SurfaceState, { recovery }: Ground): boolean =>
+  recovery?.distrusted?.includes(primer) === true ||
+  (recovery?.over === undefined &&
+    recovery?.failed?.some((own) => own.primer === primer && PREP_FACTS[own.prep].group === PREP_FACTS[prep].group) ===
+      true);
 
 /* What may be left, and how a ground may be dulled. */
 // prettier-ignore
@@ -92,6 +105,11 @@ const GROUND_RULES: readonly HardRule[] = [
   {
     id: 'strip_only_when_needed', basis: 'practice',
     cuts: (c, _s, g) => c.prep === 'strip' && g.look === 'opaque' && g.pFailing < 0.12 && need(g, 'strip') < 0.3,
+    finds: nothing,
+  },
+  {
+    id: 'no_way_to_strip', basis: 'practice',
+    cuts: (c, _s, g) => c.prep === 'strip' && chooseStripping(faceOf(g)).ways.length === 0,
     finds: nothing,
   },
   {
@@ -170,6 +188,18 @@ const PRIMER_RULES: readonly HardRule[] = [
     id: 'film_needs_grip', basis: 'practice',
     cuts: (c, s, g) => isFirstCoat(c, s, g) && !s.bared && g.slickness[2] >= CREDIBLE && !isScuff(s.prep) && !GRIPS.includes(c.op === 'prime' ? PRIMER_FACTS[firstPrimer(c)!.code].slick : 'none'),
     finds: (c, _s, g) => ({ ...productOf(c), p: g.slickness[2] }),
+  },
+  {
+    id: 'failed_here', basis: 'practice',
+    cuts: (c, s, g) => isFirstCoat(c, s, g) && hasFailed(firstPrimer(c)?.code ?? 'none', s, g),
+    finds: productOf,
+  },
+  {
+    id: 'barrier_wanted', basis: 'practice',
+    cuts: (c, s, g) => g.recovery?.over !== undefined && (
+      (isFirstCoat(c, s, g) && g.recovery.asks?.includes('barrier') === true && (c.op === 'paint' || BITES.includes(c.product?.carrier ?? 'none'))) ||
+      (c.closesGround === true && g.recovery.remedy === 'seal_over' && s.primers.length === 0)),
+    finds: nothing,
   },
   {
     id: 'failed_own_test', basis: 'practice',

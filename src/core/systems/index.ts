@@ -18,3 +18,7 @@ export type { SmallSupply, Supply } from './supplies';
 export type { CoatStack, PrimerCoats } from './surface-state';
 export type { Assumption, CoatingSystem, SystemLabel, Warning, ZonePlan } from './system';
 export { listLeaders, type Leader } from './leaders';
+export { planEasing, planRecovery, planWaiting, type RecoveryPlan } from './recover';
+export { findCoatOn } from './take-up';
+export { carryStep } from './freeze';
+export type { StripRuleCode } from './stripping';

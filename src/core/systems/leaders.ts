@@ -1,7 +1,7 @@
 import { LABEL_CLIMATE } from '../climate';
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { spreadOf, type BetaCounts } from '../learning';
-import { readGround } from './ground';
+import { readGround } from './take-up';
 import { priceAlone, priceFailure, type Aim } from './prices';
 import { listProducts } from './product';
 import { searchZone, chanceOf, type Label } from './search';

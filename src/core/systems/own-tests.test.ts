@@ -1,5 +1,5 @@
 import { DOSSIER_FORMAT, type Dossier, type Experience, type Test } from '../dossier';
-import { readGround } from './ground';
+import { readGround } from './take-up';
 import { planPiece } from './plan';
 import { updateByOwnTests } from './risk';
 import { sayWhy } from '@/words';

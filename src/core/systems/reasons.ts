@@ -1,6 +1,7 @@
 import type { PrimerTint } from '../film';
-import type { DefectCode, PrimerCode, SubstrateCode } from '../knowledge';
+import type { DefectCode, PrimerCode, StrippingCode, SubstrateCode } from '../knowledge';
 import type { Need } from '../survey';
+import type { StripRuleCode } from './stripping';
 
 interface ReasonParams {
   /** A need of the surface asks for it. */
@@ -14,6 +15,13 @@ interface ReasonParams {
   dust_holds_nothing: object;
   deglosser_softens: object;
   stripping_raises_grain: object;
+  /** How an old coat comes off, and why not otherwise. */
+  strips_by: { method: StrippingCode; ruledOut: { method: StrippingCode; rule: StripRuleCode }[] };
+  hangs_on_what_lets_go: object;
+  let_it_out: object;
+  let_it_harden: object;
+  hardens_till: { hours: number };
+  runners_bare: object;
   stain_wants_bare: object;
   shine_must_go: object;
   raw_board_drinks: object;

@@ -11,7 +11,7 @@ import {
 } from '../knowledge';
 import { diagnoseZone } from '../survey';
 import { freezeSystem } from './freeze';
-import { readGround } from './ground';
+import { readGround } from './take-up';
 import { mergeJobs } from './jobs';
 import { planPiece } from './plan';
 import { noteFaults, listRepairPlans } from './repairs';

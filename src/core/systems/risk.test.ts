@@ -1,7 +1,8 @@
 import { LABEL_CLIMATE } from '../climate';
 import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
 import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
-import { readGround, type Ground } from './ground';
+import type { Ground } from './ground';
+import { readGround } from './take-up';
 import { listProducts } from './product';
 import { estimateAdhesion, estimateBleed } from './risk';
 import { UNTOUCHED } from './surface-state';

@@ -1,6 +1,7 @@
 import { LABEL_CLIMATE } from '../climate';
 import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
-import { readGround, type Ground } from './ground';
+import type { Ground } from './ground';
+import { readGround } from './take-up';
 import { HARD_RULES } from './hard-rules';
 import { listProducts, type Product } from './product';
 import { listRejections } from './rejections';

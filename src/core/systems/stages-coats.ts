@@ -172,7 +172,8 @@ interface Proof {
 /** A patch before the piece, on anything but trivial ground, unless this treatment has already held there. */
 function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Ground, { film }: Product): Proof | null {
   const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
-  if (estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
+  // Where something failed before, nothing is trivial.
+  if (!ground.recovery && estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
   const held = (mode: 'adhesion' | 'bleed'): boolean =>
     ground.heldHere.some(
       (entry) => entry.mode === mode && entry.prep === state.prep && entry.primer === (primer ?? 'none'),

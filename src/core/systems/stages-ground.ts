@@ -3,6 +3,7 @@ import {
   MOULDED_FACTOR,
   WORK_RATES,
   PREP_FACTS,
+  STRIPPING_FACTS,
   type PrepCode,
   type ProductClass,
   type RepairPhase,
@@ -13,7 +14,10 @@ import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step
 import type { Ground } from './ground';
 import type { Product } from './product';
 import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
+import type { StepReason } from './reasons';
+import { chooseStripping, faceOf, type StripFace } from './stripping';
 import type { SurfaceState } from './surface-state';
+import { lowerFirst } from '../shared';
 
 /** One stage of the order of work: the ways to go on from a state. */
 export interface Stage {
@@ -48,6 +52,10 @@ export const CLEANING: Stage = {
     const steps: Step[] = [];
     // The ways to answer a fault part only at the mending: up to there all plans are one.
     const { lines } = listRepairPlans(ground)[0]!;
+    const { recovery } = ground;
+    if (recovery?.rest_h) steps.push(rest(recovery.rest_h, (recovery.bleeds ?? 0) >= CREDIBLE));
+    if (ground.failedFace)
+      steps.push(...stripSteps(ground.failedFace, 'Take off what failed', [{ code: 'hangs_on_what_lets_go' }]));
     if (ground.look !== 'leave') steps.push(...takeOff(ground));
     steps.push(...makeRepairSteps(lines, ['hold', 'clean']));
     const { waitH } = WORK_RATES.degrease;
@@ -69,6 +77,12 @@ export const CLEANING: Stage = {
     return [take('degrease', {}, steps)];
   },
 };
+
+/** What comes through is let out, and what is soft hardens, before anything goes over it (common practice). */
+const rest = (hours: number, bleeds: boolean): Step =>
+  step('wait', bleeds ? 'Let it come out' : 'Let it harden', 1, hours, {
+    code: bleeds ? 'let_it_out' : 'let_it_harden',
+  });
 
 /**
  * Label and hardware are minutes a part; masking doors that stay on takes as long as hanging them. What cannot be moved
@@ -191,13 +205,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       return [wet];
     case 'strip':
       return [
-        step(
-          'strip',
-          'Strip the old coat',
-          WORK_RATES.strip.once + WORK_RATES.strip.perM2 * ground.area * factor,
-          WORK_RATES.strip.waitH,
-          whyNeed(ground, 'strip'),
-        ),
+        ...stripSteps(faceOf(ground), 'Strip the old coat', whyNeed(ground, 'strip')),
         step(
           'sand',
           'Sand with the grain, 150',
@@ -236,6 +244,29 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       return wetMouldings ? [wet, scuff] : [scuff];
     }
   }
+}
+
+/** Getting a coat off by the way that takes least here; nothing where there is none (the rules cut that). */
+function stripSteps(face: StripFace, label: string, why: StepReason[]): Step[] {
+  const { ways, ruledOut } = chooseStripping(face);
+  const [way] = ways;
+  if (!way) return [];
+  const { method, minutes, waitH, ml } = way;
+  const fact = STRIPPING_FACTS[method];
+  return [
+    step(
+      'strip',
+      `${label}: ${lowerFirst(fact.label)}`,
+      minutes,
+      waitH,
+      [...why, { code: 'strips_by', method, ruledOut }],
+      {
+        method,
+        material: fact.material,
+        ...(ml > 0 ? { ml } : {}),
+      },
+    ),
+  ];
 }
 
 interface GrainFiller {

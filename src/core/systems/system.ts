@@ -1,5 +1,5 @@
 import { hasStrongFumes, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
-import type { Treatment } from '../dossier';
+import type { Recovery, Treatment } from '../dossier';
 import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
 import type { SoftFinding } from './findings';
@@ -38,6 +38,8 @@ export interface ZonePlan {
   /** Money lost if the zone fails. */
   redoCost: number;
   warnings: Warning[];
+  /** Where the work took up again after something failed. */
+  recovery?: Recovery;
   /** Each fault that was seen, with what is done about it. */
   faults: FaultNote[];
 }
@@ -77,6 +79,7 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
   return {
     id: ground.zone.id,
     name: ground.name,
+    ...(ground.recovery ? { recovery: ground.recovery } : {}),
     stack: state,
     treatment: {
       prep: state.prep,

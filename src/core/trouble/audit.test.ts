@@ -1,6 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier, type LogEntry, type ShelfItem, type Test } from '../dossier';
+import { FINDING_CODES, type FindingCode } from '../knowledge';
 import { auditAhead, auditPiece } from './audit';
-import { FINDING_CODES, type FindingCode } from './rules';
 
 /* Every finding both ways: a log that shows it, and one that differs in nothing else and does not. */
 const DAY = 24;

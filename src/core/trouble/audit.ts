@@ -1,6 +1,7 @@
 import type { Air } from '../workshop';
 import type { Dossier, LogEntry } from '../dossier';
-import { AUDIT_RULES, FINDING_CODES, type AuditRule, type FindingCode, type Found, type Severity } from './rules';
+import { FINDING_CODES, type FindingCode } from '../knowledge';
+import { AUDIT_RULES, type AuditRule, type Found, type Severity } from './rules';
 import { viewZones } from './zone-view';
 
 /** Something in the log that speaks against a piece of work. */

@@ -6,6 +6,7 @@ import {
   PRIMER_FACTS,
   TOPCOAT_FACTS,
   type Basis,
+  type FindingCode,
   type OperationCode,
   type OperationFact,
   type PrimerCode,
@@ -20,36 +21,6 @@ import { airOfCoat, isPlanned, type Coat, type Logged, type ZoneView } from './z
  * What the log can be found to have against it: one record each, with its test. The same records say it afterwards, when
  * something failed, and before, when a step is about to be done. What is not logged convicts nobody.
  */
-export const FINDING_CODES = [
-  'not_cleaned',
-  'not_dulled',
-  'deglosser_on_film',
-  'no_primer',
-  'wrong_primer_for_ground',
-  'no_stain_block',
-  'spots_not_sealed',
-  'one_coat_of_blocker',
-  'thinned',
-  'recoat_too_soon',
-  'recoat_window_missed',
-  'clear_too_soon',
-  'too_cold',
-  'too_damp',
-  'below_dew_margin',
-  'filler_unsealed',
-  'waterborne_over_filler',
-  'wb_clear_over_dark',
-  'oil_over_pale',
-  'no_denib',
-  'too_thick',
-  'gate_not_asked',
-  'gate_overridden',
-  'used_before_cured',
-  'moved_before_cured',
-  'shut_before_hard',
-  'not_logged',
-] as const;
-export type FindingCode = (typeof FINDING_CODES)[number];
 export type Severity = 'major' | 'minor' | 'unknown';
 
 /** What a rule found: the entry it is about by its place in the log, and its numbers. */
@@ -69,6 +40,10 @@ export interface AuditRule {
   basis: Basis;
   /** The clock of the step before says it already while there is something to wait for. */
   waited?: true;
+  /** Steps whose want it might be, where one of them is not written down. */
+  omits?: readonly OperationCode[];
+  /** The log shows that there was none of it; left out where it never can. */
+  cleared?: (view: ZoneView) => boolean;
   find: (view: ZoneView) => Found[];
 }
 
@@ -156,8 +131,9 @@ function beforeTime(
 
 // prettier-ignore
 export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
-  not_cleaned: { severity: 'major', basis: 'practice', find: (view) => omitted(view, WASHING) },
+  not_cleaned: { omits: WASHING, cleared: (view) => doneOf(view, WASHING).length > 0, severity: 'major', basis: 'practice', find: (view) => omitted(view, WASHING) },
   not_dulled: {
+    omits: DULLING_GROUND, cleared: (view) => doneOf(view, DULLING_GROUND).length > 0 && tooFine(view).length === 0,
     severity: 'major', unit: 'grit', basis: 'practice',
     find: (view) => [
       ...omitted(view, DULLING_GROUND),
@@ -174,10 +150,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     },
   },
   no_primer: {
+    omits: ['prime'], cleared: (view) => primers(view).length > 0,
     severity: 'major', basis: 'practice',
     find: (view) => (leftOut(view, ['prime']).some(({ entry }) => bleeds(view) && blocks(entry.class)) ? [] : omitted(view, ['prime'])),
   },
   wrong_primer_for_ground: {
+    cleared: (view) => primers(view).length > 0,
     severity: 'major', basis: 'practice',
     find: (view) => primers(view).slice(0, 1).flatMap((coat) => {
       const poor = isPrimer(coat.code) && (PRIMER_FACTS[coat.code].slick === 'poor' || PRIMER_FACTS[coat.code].slick === 'none');
@@ -185,6 +163,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   no_stain_block: {
+    omits: ['prime'], cleared: (view) => primers(view).some(({ code }) => blocks(code)),
     severity: 'major', basis: 'practice',
     find: (view) => {
       if (!bleeds(view)) return [];
@@ -194,14 +173,18 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
       const planned = view.steps.some(({ op, class: code }) => op === 'prime' && blocks(code));
       const [first] = own;
       const changed = first && planned && own.every(({ code }) => !blocks(code)) ? [{ entry: first.index, class: first.code }] : [];
-      return [...skipped, ...changed];
+      // Without a plan the layers themselves tell: primed and painted, and nothing that holds it back.
+      const bare = first && view.steps.length === 0 && view.coats.some(({ entry }) => entry.op === 'paint') && own.every(({ code }) => !blocks(code)) ? [{ entry: first.index, class: first.code }] : [];
+      return [...skipped, ...changed, ...bare];
     },
   },
   spots_not_sealed: {
+    omits: ['spot_seal'], cleared: (view) => doneOf(view, ['spot_seal']).length > 0,
     severity: 'major', basis: 'practice',
     find: (view) => (doneOf(view, ['fill', 'grain_fill']).length > 0 ? [] : omitted(view, ['spot_seal'])),
   },
   one_coat_of_blocker: {
+    cleared: (view) => primers(view).filter(({ code }) => blocks(code)).reduce((sum, { entry }) => sum + (entry.coats ?? 1), 0) > 1,
     severity: 'major', unit: 'coats', basis: 'practice',
     find: (view) => {
       if (!bleeds(view)) return [];
@@ -214,6 +197,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     },
   },
   thinned: {
+    cleared: (view) => primers(view).length > 0 && primers(view).every(({ entry }) => entry.thinned_pct !== undefined),
     severity: 'major', unit: '%', basis: 'practice',
     find: (view) => view.coats.flatMap((coat) => {
       const was = coat.entry.thinned_pct ?? 0;
@@ -223,10 +207,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   recoat_too_soon: {
+    cleared: (view) => pairs(view).length > 0,
     severity: 'major', unit: 'h', waited: true, basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? [] : tooSoon(pair, view))),
   },
   recoat_window_missed: {
+    cleared: (view) => pairs(view).length > 0,
     severity: 'minor', unit: 'h', basis: 'practice',
     find: (view) => pairs(view).flatMap(({ before, after }) => {
       const asked = before.tin?.recoat_until_h ?? PAUSE_H;
@@ -240,10 +226,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   clear_too_soon: {
+    cleared: (view) => pairs(view).some(overPaint),
     severity: 'major', unit: 'h', waited: true, basis: 'practice',
     find: (view) => pairs(view).flatMap((pair) => (overPaint(pair) ? tooSoon(pair, view) : [])),
   },
   too_cold: {
+    cleared: isAirKnown,
     severity: 'major', unit: '°C', basis: 'practice',
     find: (view) => faultsOfAir(view, (coat, air) => {
       const [was, asked] = [Math.min(air.temperature_c, air.surface_c ?? air.temperature_c), LEAST_C[findCarrier(coat.code) === 'water' ? 'waterborne' : 'other']];
@@ -251,10 +239,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   too_damp: {
+    cleared: isAirKnown,
     severity: 'major', unit: '% RH', basis: 'practice',
     find: (view) => faultsOfAir(view, (coat, { humidity_pct: was }) => (was > MOST_HUMIDITY_PCT ? { was: round(was), asked: MOST_HUMIDITY_PCT, class: coat.code } : null)),
   },
   below_dew_margin: {
+    cleared: isAirKnown,
     severity: 'major', unit: '°C', basis: 'published',
     find: (view) => faultsOfAir(view, (coat, { temperature_c, humidity_pct, surface_c = temperature_c }) => {
       const was = surface_c - computeDewPointC(temperature_c, Math.max(1, humidity_pct));
@@ -262,6 +252,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     }),
   },
   filler_unsealed: {
+    omits: ['spot_seal'], cleared: (view) => doneOf(view, ['spot_seal']).length > 0,
     severity: 'minor', basis: 'practice',
     find: (view) => (view.pale && doneOf(view, ['fill', 'grain_fill']).length > 0 ? omitted(view, ['spot_seal']) : []),
   },
@@ -275,15 +266,18 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     },
   },
   wb_clear_over_dark: {
+    cleared: (view) => view.coats.some(isClear),
     severity: 'minor', basis: 'practice',
     find: (view) => clears(view, 'water').filter(() => !view.pale),
   },
   oil_over_pale: {
+    cleared: (view) => view.coats.some(isClear),
     severity: 'minor', basis: 'practice',
     find: (view) => clears(view, 'solvent').filter(() => view.pale),
   },
-  no_denib: { severity: 'minor', basis: 'practice', find: (view) => omitted(view, ['denib']) },
+  no_denib: { omits: ['denib'], cleared: (view) => doneOf(view, ['denib']).length > 0, severity: 'minor', basis: 'practice', find: (view) => omitted(view, ['denib']) },
   too_thick: {
+    cleared: (view) => view.coats.length > 0 && view.coats.every(({ entry }) => entry.ml !== undefined),
     severity: 'minor', unit: 'ml/m²', basis: 'practice',
     find: (view) => view.coats.flatMap((coat) => {
       const step = view.steps.find(({ op, class: code }) => op === coat.entry.op && code === coat.entry.class);
@@ -311,6 +305,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     find: ({ dossier, zone }) => (dossier.overrides ?? []).some((own) => own.zone === zone.id) ? [{}] : [],
   },
   used_before_cured: {
+    cleared: (view) => doneOf(view, ['handover']).length > 0,
     severity: 'major', unit: 'd', waited: true, basis: 'practice',
     find: (view) => beforeTime(view, ['handover'], (coat) => listFilmTimes(coat.code, coat.tin).cureH),
   },
@@ -334,6 +329,11 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     },
   },
 };
+
+/** The air of every coat is known. */
+function isAirKnown({ coats, air }: ZoneView): boolean {
+  return coats.length > 0 && coats.every((coat) => airOfCoat(coat, air) !== null);
+}
 
 /** Scratches finer than the plan asks for, with none as coarse beside them. */
 function tooFine(view: ZoneView): Found[] {

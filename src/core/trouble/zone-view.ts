@@ -42,39 +42,49 @@ export interface ZoneView {
 /** Readings of the air count for a coat within so long, ms. */
 const NEAR_MS = 2 * 3_600_000;
 
+/** What was done to the zones of a piece; those are left out that are left as they are, or that nothing was done to or planned. */
 export function viewZones(dossier: Dossier, air: readonly Air[], only?: readonly string[]): ZoneView[] {
-  const taken = new Map(listTakenSteps(dossier).map(({ id, steps }) => [id, steps]));
-  const tins = dossier.shelf ?? [];
-  const tasks = dossier.chosen ? listTasks(dossier, tins, LABEL_CLIMATE) : [];
+  const view = makeViewer(dossier, air);
   return (dossier.zones ?? []).flatMap((zone): ZoneView[] => {
     if (isLeft(dossier, zone) || (only && !only.includes(zone.id))) return [];
-    const entries = listEntries(dossier, zone.id);
-    if (entries.length === 0 && !taken.has(zone.id)) return [];
-    const belief = computeBelief(dossier, zone);
-    return [
-      {
-        dossier,
-        zone,
-        entries,
-        coats: listCoats(entries, tins),
-        steps: taken.get(zone.id) ?? [],
-        tasks: tasks.filter(({ zones }) => zones.includes(zone.id)),
-        belief,
-        slick: STATES.reduce(
-          (sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? belief.joint[i]! : 0),
-          0,
-        ),
-        pale: isPale(dossier),
-        air,
-      },
-    ];
+    const own = view(zone);
+    return own.entries.length === 0 && own.steps.length === 0 ? [] : [own];
   });
 }
 
-function listEntries({ log = [] }: Dossier, zoneId: string): Logged[] {
+export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) => ZoneView {
+  const taken = new Map(listTakenSteps(dossier).map(({ id, steps }) => [id, steps]));
+  const tins = dossier.shelf ?? [];
+  const tasks = dossier.chosen ? listTasks(dossier, tins, LABEL_CLIMATE) : [];
+  return (zone) => {
+    const entries = listEntries(dossier, zone.id);
+    const belief = computeBelief(dossier, zone);
+    return {
+      dossier,
+      zone,
+      entries,
+      coats: listCoats(entries, tins),
+      steps: taken.get(zone.id) ?? [],
+      tasks: tasks.filter(({ zones }) => zones.includes(zone.id)),
+      belief,
+      slick: STATES.reduce(
+        (sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? belief.joint[i]! : 0),
+        0,
+      ),
+      pale: isPale(dossier),
+      air,
+    };
+  };
+}
+
+function listEntries({ log = [], chosen }: Dossier, zoneId: string): Logged[] {
+  // Where the work took up again after something failed, what was done before is another story.
+  const since = chosen?.zones.find(({ id }) => id === zoneId)?.recovery?.at;
+  const sinceMs = since === undefined ? -Infinity : Date.parse(since);
   const dated = log.flatMap((entry, index): Logged[] => {
     if (entry.zone !== zoneId || entry.at === undefined) return [];
     const endMs = Date.parse(entry.at);
+    if (endMs < sinceMs) return [];
     const startMs = entry.started_at === undefined ? endMs : Math.min(endMs, Date.parse(entry.started_at));
     return [{ entry, index, endMs, startMs }];
   });

@@ -1,4 +1,4 @@
-import type { Dossier, LogEntry } from '../dossier';
+import { isOfNow, type Dossier, type LogEntry } from '../dossier';
 import type { TakenStep } from '../systems';
 import type { Gate } from '../proof';
 import { latestOf } from '../shared';
@@ -30,8 +30,14 @@ interface Mark {
 }
 
 /** Which of a zone's tasks the log says are over. An entry that names its task counts for it, others by kind and class. */
-export function matchLog(nodes: readonly Node[], log: readonly LogEntry[], zone: string): Map<string, Mark> {
-  const own = log.filter((entry) => entry.zone === zone && entry.at !== undefined);
+export function matchLog(
+  nodes: readonly Node[],
+  dossier: Pick<Dossier, 'log' | 'chosen'>,
+  zone: string,
+): Map<string, Mark> {
+  const own = (dossier.log ?? []).filter(
+    (entry) => entry.zone === zone && entry.at !== undefined && isOfNow(dossier, entry),
+  );
   const entries = [...own].sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!));
   const stripped = entries.findLastIndex(({ op, skipped }) => op === 'strip' && !skipped);
   const marks = new Map<string, Mark>();
@@ -81,6 +87,8 @@ export function findMark(
     return { ...(at === undefined ? {} : { at }), skipped: false };
   }
   if (node.reading) return undefined;
-  const patch = dossier.panels?.find((panel) => panel.zone === node.zone && panel.coated_at !== undefined);
+  const patch = dossier.panels?.find(
+    ({ zone, coated_at: at }) => zone === node.zone && at !== undefined && isOfNow(dossier, { zone, at }),
+  );
   return marks.get(node.key) ?? (patch ? { at: patch.coated_at!, skipped: false } : undefined);
 }

@@ -64,7 +64,7 @@ export const isReadingTask = ({ key }: Pick<Task, 'key'>): boolean => key.includ
 export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate: Climate): Task[] {
   const chains = listTakenSteps(dossier).map(({ id, steps }) => ({ zone: id, nodes: expand(id, steps) }));
   const gates = judgeGates(dossier);
-  const done = new Map(chains.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier.log ?? [], zone)]));
+  const done = new Map(chains.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier, zone)]));
   const tin = (id: string | undefined): ShelfItem | undefined => tins.find((own) => own.id === id);
   const tasks: Task[] = [];
   for (const { key, nodes } of mergeChains(chains)) {

@@ -20,6 +20,7 @@ const STATUS: Record<ProblemCode, number> = {
   bad_pattern: 422,
   duplicate_id: 422,
   unknown_zone: 422,
+  unknown_clue: 422,
   wrong_reading: 422,
   not_after: 422,
   unknown_time_zone: 422,

@@ -78,6 +78,11 @@ const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => s
     `Test panel ${before?.panels?.some(({ id }) => id === panel.id) ? 'changed' : 'made'}`,
   panel_removed: () => 'Test panel removed',
   outcome_recorded: () => 'Outcome recorded',
+  trouble_set: ({ trouble }, before) =>
+    before?.troubles?.some(({ id }) => id === trouble.id)
+      ? `What is wrong with the ${zone(before, trouble.zone)} changed`
+      : `Something wrong with the ${zone(before, trouble.zone)}`,
+  trouble_removed: () => 'What was wrong taken off',
   work_logged: ({ work, entries }, before) => {
     const [first] = entries;
     const label = lowerFirst(first ? OPERATION_FACTS[first.op].label : 'work');

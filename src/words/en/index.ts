@@ -1,3 +1,4 @@
+export * from './causes';
 export { sayChanges } from './changes';
 export { explainProblem } from './problems';
 export * from './others';

@@ -6,6 +6,7 @@ import {
   labelProduct,
   PREP_FACTS,
   PRIMER_FACTS,
+  STRIPPING_FACTS,
   type PrepCode,
   type PrimerCode,
   type ProductClass,
@@ -27,7 +28,7 @@ import type {
 } from '@/core/systems';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
-import { sayRuledOut } from './rules';
+import { sayRuledOut, sayStripRule } from './rules';
 import { sayHazard, sayHold, sayNeed } from './surface';
 
 type ReasonOf<C extends StepReason['code']> = Extract<StepReason, { code: C }>;
@@ -45,6 +46,13 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   spray_mist: 'Spray mist builds up where wood slides: drawers dry shut.',
   dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
   deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
+  strips_by: ({ method, ruledOut }) =>
+    [`${STRIPPING_FACTS[method].label}. ${STRIPPING_FACTS[method].waste}`, ...ruledOut.map(sayStripRule)].join(' '),
+  hangs_on_what_lets_go: 'What comes after holds no better than what is under it: all of it comes off.',
+  let_it_out: 'What comes through goes on coming for two days: nothing over it until it has.',
+  let_it_harden: 'What is soft underneath lifts again: it hardens first.',
+  hardens_till: ({ hours }) => `It is as hard as it gets only ${hours} h from now: wait once, then test again.`,
+  runners_bare: 'Paint on paint sticks: running faces are sanded bare and waxed, and nothing else is.',
   stripping_raises_grain: 'Stripping raises the grain.',
   stain_wants_bare: 'Stain takes on bare wood only.',
   shine_must_go: 'Everything shiny must go dull, or the primer has nothing to bite.',

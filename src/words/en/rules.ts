@@ -1,6 +1,13 @@
-import { labelProduct, PRIMER_FACTS, type ProductClass } from '@/core/knowledge';
-import { describeChance } from '@/core/shared';
-import { blocksStain, type HardFinding, type PrimerCoats, type SoftFinding, type Warning } from '@/core/systems';
+import { labelProduct, PRIMER_FACTS, STRIPPING_FACTS, type ProductClass, type StrippingCode } from '@/core/knowledge';
+import { describeChance, lowerFirst } from '@/core/shared';
+import {
+  blocksStain,
+  type HardFinding,
+  type PrimerCoats,
+  type SoftFinding,
+  type StripRuleCode,
+  type Warning,
+} from '@/core/systems';
 import { lookUp, type Words } from './look-up';
 import { sayTest } from './proof';
 import { nameHazard, sayHazard } from './surface';
@@ -41,6 +48,7 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   nothing_to_strip: 'A factory film is the face itself: stripping would ruin the board.',
   strip_only_when_needed:
     'The old coat is sound enough to paint over. Stripping it would cost an evening and gain nothing.',
+  no_way_to_strip: 'There is no way here to get the old coat off without harm to the face, or to you.',
   too_thin_to_sand_bare: 'The face may be a thin skin: sanding to bare would go through it.',
   soft_pad_on_foil: 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
   fine_grit_on_veneer: 'Veneer is thin: a light pass with 220 dulls it without going through.',
@@ -60,6 +68,8 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   aerosol_is_for_spots: 'An aerosol lies unevenly over an area, and the thin places bleed.',
   film_needs_grip: ({ product, p }) =>
     `${nameProduct(product)} on an unscuffed slick face: ${describeChance(p)} that this is one, and a thumbnail would take it off.`,
+  failed_here: ({ product }) => `${nameProduct(product)} failed on this very face: something else this time.`,
+  barrier_wanted: 'Over what lifted, crawled or came through goes a barrier first, one that does not bite into it.',
   failed_own_test: ({ zoneName, test }) => `It failed your own test on ${zoneName}: ${sayTest(test)}`,
   no_stain_block_on_bleed: ({ primers, p }) =>
     `${primers.length === 0 ? 'Without primer nothing holds the stain back' : sayNoBlock(primers)}. Colour would come through pale paint here ${describeChance(p)} times, mostly after the last coat.`,
@@ -126,6 +136,24 @@ const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
   two_part_needs_mask:
     'Two-part products can sensitise: only with the protection on the label. Mix exactly, mind the pot life.',
 };
+
+const STRIP_RULES: Record<StripRuleCode, string> = {
+  lead_no_dust_no_heat: 'dust and heat of what may hold lead harm you',
+  heat_lifts_foil: 'heat lifts foil, film and their glue',
+  heat_opens_glue: 'heat opens the glue under veneer',
+  heat_burns_shellac: 'shellac catches fire',
+  heat_for_thick_on_wood: 'it is for thick paint',
+  gel_eats_film: 'it softens foil and film themselves',
+  gel_wants_air: 'it wants moving air',
+  water_swells_board: 'water swells board for good',
+  water_for_open_chalk: 'only unsealed chalk-type paint washes off',
+  sanding_wears_through: 'it goes through a thin face',
+  scraper_for_small_flats: 'it is for small flat faces',
+};
+
+/** Why an old coat is not got off like this. */
+export const sayStripRule = ({ method, rule }: { method: StrippingCode; rule: StripRuleCode }): string =>
+  `Not ${lowerFirst(STRIPPING_FACTS[method].label)}: ${STRIP_RULES[rule]}.`;
 
 /** Why a rule forbids a way. */
 export const sayRuledOut = (finding: HardFinding): string => lookUp(HARD, finding.rule, finding);

@@ -1,6 +1,6 @@
-import { findProduct, OPERATION_FACTS } from '@/core/knowledge';
+import { findProduct, OPERATION_FACTS, type FindingCode } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
-import type { Finding, FindingCode } from '@/core/trouble';
+import type { Finding } from '@/core/trouble';
 
 const number = (value: number | undefined): string => String(value ?? '');
 const coat = ({ class: code }: Finding): string =>

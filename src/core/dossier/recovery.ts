@@ -1,0 +1,14 @@
+import type { Dossier, Recovery } from './schema';
+
+/** Where the work on a zone took up again after something failed, in the system that is taken now. */
+export const recoveryOf = (dossier: Pick<Dossier, 'chosen'>, zoneId: string): Recovery | undefined =>
+  dossier.chosen?.zones.find(({ id }) => id === zoneId)?.recovery;
+
+/** Whether a record of a zone is of the coats on it now: what was done and proved before the work took up again is of others. */
+export function isOfNow(
+  dossier: Pick<Dossier, 'chosen'>,
+  { zone, at }: { zone: string; at?: string | undefined },
+): boolean {
+  const since = recoveryOf(dossier, zone)?.at;
+  return since === undefined || (at !== undefined && Date.parse(at) >= Date.parse(since));
+}
