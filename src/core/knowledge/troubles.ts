@@ -78,7 +78,18 @@ export const REMEDY_RATES: Record<RemedyCode, RemedyRate> = {
 
 /** What the survey believes of the ground that speaks for or against a cause. */
 export type GroundFact =
-  'knots' | 'tannin' | 'bleed' | 'slick' | 'wax' | 'silicone' | 'grease' | 'failing' | 'open_grain' | 'odour' | 'dark';
+  | 'knots'
+  | 'tannin'
+  | 'bleed'
+  | 'slick'
+  | 'wax'
+  | 'silicone'
+  | 'grease'
+  | 'failing'
+  | 'open_grain'
+  | 'odour'
+  | 'dark'
+  | 'thin_face';
 
 /** What new layers have to do about what failed, beyond going on. */
 export const RECOVERY_ASKS = ['block', 'barrier', 'other_primer', 'dewax', 'desilicone', 'strip_old'] as const;
@@ -103,12 +114,13 @@ export interface CauseFact {
 
 const GRIP = { strip: 0.95 } as const;
 const BLED = { seal_over: 0.92, strip: 0.93 } as const;
-const SURFACE = { recoat: 0.95, strip: 0.97 } as const;
+/** What sealing over does, coating again does, too, where nothing has to be held back. */
+const SURFACE = { recoat: 0.95, seal_over: 0.95, strip: 0.97 } as const;
 
 // prettier-ignore
 export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
-  no_stain_block: { findings: { no_stain_block: '+++', no_primer: '++' }, ground: 'bleed', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  thin_blocker: { findings: { one_coat_of_blocker: '+++', thinned: '+', no_stain_block: '---', no_primer: '---' }, ground: 'bleed', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
+  no_stain_block: { findings: { no_stain_block: '+++', no_primer: '++' }, ground: 'bleed', cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
+  thin_blocker: { findings: { one_coat_of_blocker: '+++', thinned: '+', no_stain_block: '---', no_primer: '---' }, ground: 'bleed', cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
   knots: { findings: { spots_not_sealed: '++' }, ground: 'knots', cures: { ...BLED, touch_up: 0.8 }, asks: 'block', mode: 'bleed', basis: 'practice' },
   dye_or_tannin: { ground: 'tannin', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
   filler_pulled_tannin: { findings: { filler_unsealed: '+++', waterborne_over_filler: '+' }, cures: { ...BLED, touch_up: 0.8 }, asks: 'block', mode: 'bleed', basis: 'practice' },
@@ -128,7 +140,7 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   window_missed: { findings: { recoat_window_missed: '+++' }, cures: { recoat: 0.85, seal_over: 0.93, strip: 0.97 }, asks: 'barrier', basis: 'practice' },
   coat_over_undried: { findings: { recoat_too_soon: '+++', clear_too_soon: '+++', too_cold: '+', too_damp: '+' }, cures: { recoat: 0.9, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
   too_thick: { findings: { too_thick: '+++' }, cures: SURFACE, basis: 'practice' },
-  hard_over_soft: { cures: { seal_over: 0.85, strip: 0.95 }, asks: 'barrier', basis: 'practice' },
+  hard_over_soft: { cures: { recoat: 0.85, seal_over: 0.88, strip: 0.95 }, basis: 'practice' },
   silicone: { ground: 'silicone', cures: { seal_over: 0.9, strip: 0.93 }, asks: 'desilicone', mode: 'adhesion', basis: 'practice' },
   grease: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: { seal_over: 0.93, strip: 0.95 }, asks: 'barrier', mode: 'adhesion', basis: 'practice' },
   wb_clear_over_dark: { findings: { wb_clear_over_dark: '+++' }, ground: 'dark', cures: SURFACE, basis: 'practice' },
@@ -149,12 +161,12 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   bits_in_paint: { cures: SURFACE, basis: 'practice' },
   shaken: { cures: SURFACE, basis: 'practice' },
   loaded_foam: { findings: { too_thick: '+' }, cures: SURFACE, basis: 'practice' },
-  face_lifting: { cures: { touch_up: 0.8, strip: 0.9 }, basis: 'practice' },
-  moisture: { findings: { too_damp: '++', below_dew_margin: '++' }, cures: { recoat: 0.85, strip: 0.95 }, basis: 'practice' },
+  face_lifting: { ground: 'thin_face', cures: { touch_up: 0.85, strip: 0.9 }, basis: 'practice' },
+  moisture: { findings: { too_damp: '++', below_dew_margin: '++' }, cures: { recoat: 0.85, seal_over: 0.85, strip: 0.95 }, basis: 'practice' },
   uneven_absorption: { findings: { filler_unsealed: '++', no_primer: '++' }, cures: SURFACE, basis: 'practice' },
   touched_up: { cures: SURFACE, basis: 'practice' },
   uneven_film: { findings: { no_denib: '+', too_thick: '+' }, cures: SURFACE, basis: 'practice' },
-  taped_too_soon: { findings: { recoat_too_soon: '+' }, cures: { touch_up: 0.93, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
+  taped_too_soon: { findings: { recoat_too_soon: '+' }, cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
   tape_left_long: { cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
   not_scored: { cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
   not_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '+++', too_cold: '+', too_damp: '+' }, cures: { wait: 0.9, ease: 0.85, recoat: 0.9, strip: 0.95 }, basis: 'practice' },
@@ -211,11 +223,11 @@ export const CLUE_FACTS = {
     no: {},
   } },
   lets_go: { basis: 'practice', answers: {
-    paint_from_paint: { tested_too_early: '+', not_dulled: '--', dirty: '--', wrong_primer: '---', thinned_primer: '---', wax_or_silicone: '--', old_coat_failing: '---' },
+    paint_from_paint: { shaken: '++', loaded_foam: '++', face_lifting: '--', tested_too_early: '+', not_dulled: '--', dirty: '--', wrong_primer: '---', thinned_primer: '---', wax_or_silicone: '--', old_coat_failing: '---' },
     paint_from_primer: { tested_too_early: '++', not_dulled: '--', dirty: '-', wrong_primer: '--', thinned_primer: '--', wax_or_silicone: '--', old_coat_failing: '---' },
     primer_from_substrate: { not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
     old_coat_from_substrate: { old_coat_failing: '+++', not_dulled: '---', dirty: '--', wrong_primer: '---', thinned_primer: '---', tested_too_early: '---', wax_or_silicone: '--' },
-    substrate_itself: { old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---', face_lifting: '++' },
+    substrate_itself: { face_lifting: '+++', shaken: '---', loaded_foam: '---', moisture: '-', old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---' },
   } },
   flake_back: { basis: 'practice', answers: {
     clean: { not_dulled: '+++', wrong_primer: '++', wax_or_silicone: '--', dirty: '--', old_coat_failing: '---' },
@@ -294,7 +306,7 @@ export const SYMPTOM_FACTS = {
   dry_spray: { causes: { too_far_or_much_air: 0.8, too_thick_paint: 0.15 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
   runs: { causes: { heavy_coat: 0.6, pooled_in_corner: 0.45 }, clues: ['where', 'pattern'], leaves: 'runs', worsens: 0, priceLoss: 0.1, inSpots: true, basis: 'practice' },
   grit: { causes: { dust_left: 0.65, bits_in_paint: 0.35 }, clues: ['pattern', 'where'], worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  bubbles: { causes: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 }, clues: ['damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  bubbles: { causes: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 }, clues: ['lets_go', 'damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
   patchy_sheen: { causes: { uneven_absorption: 0.4, touched_up: 0.3, uneven_film: 0.35 }, clues: ['pattern', 'where', 'when'], worsens: 0, priceLoss: 0.12, basis: 'practice' },
   tape_tore_paint: { causes: { taped_too_soon: 0.45, tape_left_long: 0.3, not_scored: 0.3 }, clues: ['when', 'where', 'film_age_h'], leaves: 'bare_patches', worsens: 0.1, priceLoss: 0.1, inSpots: true, basis: 'practice' },
   sticky_drawers: { causes: { not_cured: 0.45, coats_on_running_faces: 0.4, soft_paint: 0.25 }, clues: ['face', 'film_age_h', 'feel', 'used_after_d', 'damp'], worsens: 0.3, priceLoss: 0.1, basis: 'practice' },

@@ -40,6 +40,18 @@ export interface Belief {
  * another is believed with that zone's readings.
  */
 export function computeBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Belief {
+  const { piece, zones } = dossier;
+  const known = KNOWN.get(zone);
+  if (known?.piece === piece && known.zones === zones) return known.belief;
+  const belief = workOutBelief(dossier, zone);
+  KNOWN.set(zone, { piece, zones, belief });
+  return belief;
+}
+
+/** A zone is asked about many times as long as nothing of what is known of it changes. */
+const KNOWN = new WeakMap<Zone, Pick<Dossier, 'piece' | 'zones'> & { belief: Belief }>();
+
+function workOutBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Belief {
   const history = dossier.piece.history ?? {};
   const prior = computePrior({ kind: dossier.piece.kind, role: zone.role, history });
   const logState = prior.logState.slice();

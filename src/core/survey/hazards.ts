@@ -1,6 +1,6 @@
 import { detailOf, FAULT_ANSWERS, isLeadPossible, type DefectCode, type LeadKit } from '../knowledge';
 import type { Dossier, Zone } from '../dossier';
-import type { Belief } from './belief';
+import { computeBelief, type Belief } from './belief';
 import { STATES, type State } from './states';
 
 interface HazardParams {
@@ -24,6 +24,10 @@ export type Hazard = {
       hold?: DefectCode;
     };
 }[keyof HazardParams];
+
+/** As `deriveHazards`, of a zone as it is believed to be. */
+export const listHazards = (dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Hazard[] =>
+  deriveHazards(computeBelief(dossier, zone), dossier, zone);
 
 /** What must be settled before dry abrasion or heat, and what to be warned of. Never says that a surface is safe. */
 export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard[] {

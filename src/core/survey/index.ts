@@ -5,7 +5,7 @@ export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
 export { mayBeHere, rankDefects } from './fits';
-export type { Hazard } from './hazards';
+export { listHazards, type Hazard } from './hazards';
 export { isAnswered, findServed, listAnswers, type Need } from './needs';
 export { byInformation, byWorth, inFixedOrder, measurePractice } from './practice';
 export { FACETS, STATES, type State } from './states';

@@ -1,9 +1,8 @@
 import { LABEL_CLIMATE } from '../climate';
 import { listAskedKinds, WORK_RATES } from '../knowledge';
 import type { Dossier, Recovery, Zone } from '../dossier';
-import type { Hazard } from '../survey';
+import { listHazards, type Hazard } from '../survey';
 import { step, type Step } from './choice';
-import { readMetGround } from './ground';
 import { priceAlone, type Aim } from './prices';
 import { listProducts } from './product';
 import { listRejections, type Rejection } from './rejections';
@@ -100,6 +99,6 @@ function keepLayers(dossier: Dossier, zone: Zone, steps: Step[]): RecoveryPlan {
     materialsCost: 0,
     fumes: 'low',
     risk: 0,
-    hazards: readMetGround(dossier, zone).hazards,
+    hazards: listHazards(dossier, zone),
   };
 }

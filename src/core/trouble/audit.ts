@@ -2,7 +2,7 @@ import type { Air } from '../workshop';
 import type { Dossier, LogEntry } from '../dossier';
 import { FINDING_CODES, type FindingCode } from '../knowledge';
 import { AUDIT_RULES, type AuditRule, type Found, type Severity } from './rules';
-import { viewZones } from './zone-view';
+import { viewZones, type ZoneView } from './zone-view';
 
 /** Something in the log that speaks against a piece of work. */
 export interface Finding extends Omit<Found, 'severity'> {
@@ -21,18 +21,25 @@ const GRAVITY: readonly Severity[] = ['major', 'minor', 'unknown'];
  * Nothing is found in what was not written down but that it was not.
  */
 export function auditPiece(dossier: Dossier, air: readonly Air[] = [], only?: readonly string[]): Finding[] {
-  const found = viewZones(dossier, air, only).flatMap((view) =>
-    FINDING_CODES.flatMap((code) => {
-      const { severity, unit, find } = AUDIT_RULES[code];
-      return find(view).map((own): Finding => ({
-        code,
-        zone: view.zone.id,
-        severity,
-        ...own,
-        ...(own.was === undefined || unit === undefined ? {} : { unit }),
-      }));
-    }),
-  );
+  return byGravity(viewZones(dossier, air, only).flatMap(auditView));
+}
+
+/** As `auditPiece`, of one zone as it is viewed. */
+export const auditZone = (view: ZoneView): Finding[] => byGravity(auditView(view));
+
+const auditView = (view: ZoneView): Finding[] =>
+  FINDING_CODES.flatMap((code) => {
+    const { severity, unit, find } = AUDIT_RULES[code];
+    return find(view).map((own): Finding => ({
+      code,
+      zone: view.zone.id,
+      severity,
+      ...own,
+      ...(own.was === undefined || unit === undefined ? {} : { unit }),
+    }));
+  });
+
+function byGravity(found: Finding[]): Finding[] {
   const rank = ({ severity, entry = Infinity }: Finding): [number, number] => [GRAVITY.indexOf(severity), entry];
   return found.sort((a, b) => {
     const [[ga, ea], [gb, eb]] = [rank(a), rank(b)];

@@ -11,10 +11,11 @@ import {
   type GroundFact,
   type RemedyCode,
   type Strength,
+  type SubstrateCode,
 } from '../knowledge';
 import type { Choice, Dossier, Trouble } from '../dossier';
 import type { Air } from '../workshop';
-import { auditPiece, type Finding } from './audit';
+import { auditZone, type Finding } from './audit';
 import { AUDIT_RULES } from './rules';
 import { makeViewer, type ZoneView } from './zone-view';
 
@@ -59,9 +60,9 @@ const OTHER = 0.03;
 const HALF = 0.5;
 /** What was seen to be in order speaks so much against, as a share of what the finding would have said for (estimate). */
 const CLEARED = 0.7;
-/** Ground as likely as this says nothing (estimate); at most ten to one either way. */
+/** Ground as likely as this says nothing (estimate); at most four to one either way. */
 const GROUND_REFERENCE = 0.3;
-const MOST_GROUND = 10;
+const MOST_GROUND = 4;
 
 /**
  * What made what is seen on a zone: each cause its own yes or no, the symptom needing at least one (noisy-or). Findings of
@@ -72,7 +73,7 @@ export function judgeCauses(dossier: Dossier, trouble: Trouble, air: readonly Ai
   const then = asOfTrouble(dossier, trouble);
   const zone = then.zones!.find(({ id }) => id === trouble.zone)!;
   const view = makeViewer(then, air)(zone);
-  const findings = auditPiece(then, air, [zone.id]);
+  const findings = auditZone(view);
   const clues = readClues(trouble, view);
   const rows = Object.entries(findSymptom(trouble.symptom).causes) as [CauseCode, number][];
   const known = rows.map(([code, prior]) => {
@@ -238,7 +239,10 @@ const GROUND: Record<GroundFact, (view: ZoneView) => number> = {
   open_grain: ({ belief }) => of(belief.grain, 'open'),
   odour: ({ belief }) => belief.present.odour,
   dark: ({ pale }) => (pale ? 0.05 : 0.9),
+  thin_face: ({ belief }) => THIN_FACES.reduce((sum, code) => sum + of(belief.substrate, code), 0),
 };
+/** Faces that lie on a board and may lift from it. */
+const THIN_FACES: readonly SubstrateCode[] = ['wood_veneer', 'paper_foil', 'thermofoil'];
 const believeGround = (fact: GroundFact, view: ZoneView): number => GROUND[fact](view);
 const of = (ranked: readonly { code: string; p: number }[], code: string): number =>
   ranked.find((own) => own.code === code)?.p ?? 0;

@@ -10,7 +10,7 @@ import {
   type RemedyCode,
 } from '../knowledge';
 import type { Choice, Dossier, PlannedStep, Recovery, Trouble } from '../dossier';
-import type { Hazard } from '../survey';
+import { listHazards, type Hazard } from '../survey';
 import {
   carryStep,
   findCoatOn,
@@ -68,7 +68,7 @@ export interface LeavingWay {
 
 /** What is no way out here, and why. */
 export type RuledOut = { remedy: RemedyCode } & (
-  | { rule: 'does_not_clear_up' | 'hope_has_ended' | 'tried_before' | 'all_over' | 'no_way_through' }
+  | { rule: 'does_not_clear_up' | 'hope_has_ended' | 'tried_before' | 'all_over' | 'no_way_through' | 'lead_found' }
   | { rule: 'leaves_cause'; causes: CauseCode[] }
 );
 
@@ -101,7 +101,10 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
   const worked = serving.some((remedy) => remedy !== 'wait')
     ? serving
     : possible.filter((remedy) => remedy === 'wait' || most(remedy) === Math.max(...possible.map(most)));
-  const planned = worked.map((remedy) => {
+  // Lead that was found is for whoever is certified to work on it: nothing but waiting is done here.
+  const stops = listHazards(dossier, zone).some(({ gate }) => gate === 'certified_practice');
+  const mayWork = worked.filter((remedy) => remedy === 'wait' || !stops);
+  const planned = mayWork.map((remedy) => {
     const recovery = startRecovery(dossier, belief, remedy, now);
     return { remedy, recovery, ...planRemedy(dossier, belief, remedy, recovery) };
   });
@@ -123,7 +126,7 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
           figures: { holds, hands_on_min: handsOnMin, elapsed_h: elapsedH, materials_cost: materialsCost },
         },
         expectedCost: 0,
-        blocked: REMEDY_RATES[remedy].layers ? plan.hazards.filter(({ gate }) => gate !== undefined) : [],
+        blocked: remedy === 'wait' ? [] : plan.hazards.filter(({ gate }) => gate !== undefined),
       },
     ];
   });
@@ -136,7 +139,13 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
     belief,
     ways,
     leaving: listLeaving(dossier, trouble),
-    ruledOut: [...listRuledOut(belief, worked), ...dead],
+    ruledOut: [
+      ...listRuledOut(belief, worked),
+      ...worked
+        .filter((remedy) => !mayWork.includes(remedy))
+        .map((remedy): RuledOut => ({ remedy, rule: 'lead_found' })),
+      ...dead,
+    ],
     rejected:
       planned.find(({ remedy }) => remedy === (ways[0]?.remedy === 'wait' ? ways[1] : ways[0])?.remedy)?.rejected ?? [],
   };

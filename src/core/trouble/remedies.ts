@@ -86,6 +86,40 @@ export function priceRemedy(remedy: RemedyCode, areaM2 = DEFAULT_AREA_M2): numbe
   return priceWork({ handsOnMin: once + perM2 * areaM2, elapsedH: waitH, materialsCost: 0 });
 }
 
+/** What is weighed between ways out: which may be tried, and the chance of every set of causes. */
+interface Weighed {
+  remedies: readonly RemedyCode[];
+  worlds: Worlds;
+  areaM2: number | undefined;
+}
+
+const weighedIn = (belief: CausesBelief): Weighed => ({
+  remedies: listRemedies(belief),
+  worlds: belief.worlds,
+  areaM2: belief.view.zone.area_m2,
+});
+
+/** The way out that promises most of those that serve every credible cause, in round figures, and what it is expected to cost. */
+function lean({ remedies, worlds, areaM2 }: Weighed): { remedy: RemedyCode; cost: number } | null {
+  const credible = worlds.codes.filter((_, i) => sumWorlds(worlds, (world) => (world >> i) & 1) >= CREDIBLE);
+  const serving = remedies.filter(
+    (remedy) => remedy === 'wait' || credible.every((code) => (CAUSE_FACTS[code].cures[remedy] ?? 0) >= SERVES),
+  );
+  const redo = priceRemedy('strip', areaM2);
+  const costs = (serving.some((remedy) => remedy !== 'wait') ? serving : remedies).map((remedy) => {
+    // Waiting is tried with a test behind it: where it does not help, nothing but the days is lost.
+    const lost = redo + (remedy === 'wait' ? 0 : LOST_WEEK_PRICE);
+    return {
+      remedy,
+      cost: priceRemedy(remedy, areaM2) + lost * (1 - sumWorlds(worlds, (world) => cureIn(worlds, remedy, world))),
+    };
+  });
+  return costs.sort((a, b) => a.cost - b.cost)[0] ?? null;
+}
+
+/** The way out that promises most in round figures, before any is planned; none where nothing may be tried. */
+export const leanTo = (belief: CausesBelief): RemedyCode | null => lean(weighedIn(belief))?.remedy ?? null;
+
 /** The next look worth having, with what it is expected to save, in money. */
 export interface NextClue {
   clue: ClueCode;
@@ -100,30 +134,24 @@ export interface NextClue {
  */
 export function findNextClue(belief: CausesBelief): NextClue | null {
   const { trouble, view, worlds } = belief;
-  const area = view.zone.area_m2;
-  const remedies = listRemedies(belief);
-  if (remedies.length < 2) return null;
-  const strip = priceRemedy('strip', area) + LOST_WEEK_PRICE;
-  const costs = remedies.map((remedy) => {
-    const price = priceRemedy(remedy, area);
-    // Waiting is tried with a test behind it: where it does not help, nothing but the days is lost.
-    const lost = remedy === 'wait' ? priceRemedy('strip', area) : strip;
-    return { remedy, of: (world: number) => price + (1 - cureIn(worlds, remedy, world)) * lost };
-  });
-  const best = (weigh: (world: number) => number): { remedy: RemedyCode; cost: number } =>
-    costs
-      .map(({ remedy, of }) => ({ remedy, cost: sumWorlds(worlds, (world) => weigh(world) * of(world)) }))
-      .reduce((least, own) => (own.cost < least.cost ? own : least));
-  const now = best(() => 1);
+  const weighed = weighedIn(belief);
+  const now = lean(weighed);
+  if (!now || weighed.remedies.length < 2) return null;
   const known = new Set(readClues(trouble, view).map(({ clue }) => clue));
   const looks = findSymptom(trouble.symptom)
     .clues.filter((clue) => !known.has(clue))
     .map((clue): NextClue => {
-      const answers = Object.keys(findClue(clue).answers);
-      const turns = answers.map((answer) => best(chanceSeen(clue, answer, worlds.codes)));
-      const after = turns.reduce((sum, { cost }) => sum + cost, 0);
-      const turnsTo = [...new Set(turns.map(({ remedy }) => remedy))].filter((remedy) => remedy !== now.remedy);
-      return { clue, worth: now.cost - after - LOOK_PRICE, turnsTo };
+      const turnsTo = new Set<RemedyCode>();
+      let after = 0;
+      for (const answer of Object.keys(findClue(clue).answers)) {
+        const seen = chanceSeen(clue, answer, worlds.codes);
+        const p = sumWorlds(worlds, seen);
+        const chances = worlds.chances.map((chance, world) => (world === 0 ? 0 : (chance * seen(world)) / p));
+        const then = lean({ ...weighed, worlds: { codes: worlds.codes, chances } })!;
+        after += p * then.cost;
+        if (then.remedy !== now.remedy) turnsTo.add(then.remedy);
+      }
+      return { clue, worth: now.cost - after - LOOK_PRICE, turnsTo: [...turnsTo] };
     });
   const first = looks.sort((a, b) => b.worth - a.worth)[0];
   return first && first.worth > 0 ? first : null;

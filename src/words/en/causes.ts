@@ -202,6 +202,7 @@ const GROUND: Record<GroundFact, string> = {
   open_grain: 'Open grain here',
   odour: 'A smell here',
   dark: 'A dark colour here',
+  thin_face: 'Veneer or foil here',
 };
 
 /** What the log shows to be in order, by what it would have found. */
@@ -312,6 +313,8 @@ export function sayRuledOutRemedy(out: RuledOut): string {
       return 'It was waited for once, and failed again.';
     case 'all_over':
       return 'It is all over the face, not in places.';
+    case 'lead_found':
+      return 'Lead was found here: work on it is for certified practice.';
     case 'no_way_through':
       return 'The rules leave no layers for it here.';
     case 'leaves_cause':
