@@ -29,6 +29,13 @@ const FILES: Record<string, string> = {
       at,
     })),
   }),
+  'bled.json': JSON.stringify({
+    format: 'bricolage.dossier/1',
+    piece: { kind: 'chest', history: { era: 'since_2000' } },
+    zones: [{ id: 'top', role: 'top', stated: { substrate: 'tannin_rich_wood', finish: 'varnish_oil' } }],
+    log: [{ zone: 'top', op: 'paint', class: 'wb_alkyd_enamel', at: '2026-04-20T09:00:00Z' }],
+    troubles: [{ id: 'x1', zone: 'top', symptom: 'bleed', seen_at: '2026-05-01', clues: { colour: 'pink' } }],
+  }),
 };
 
 function call(...args: string[]) {
@@ -89,6 +96,42 @@ describe('the command line', () => {
     expect(call('audit', 'hasty.json', '--text').out[0]).toContain('major top (entry 1): Only 1.5 h');
     expect(call('audit', 'good.json', '--text').out).toEqual(['nothing speaks against the log']);
     expect(call('audit', 'bad.json')).toMatchObject({ code: 1, err: expect.stringContaining('piece.kind') });
+  });
+
+  it('tells what made a trouble, what to look at, the ways out and what is none', () => {
+    const { out } = call('audit', 'bled.json');
+    const [trouble] = JSON.parse(out[0]!).troubles;
+    expect(trouble).toMatchObject({ id: 'x1', zone: 'top', symptom: 'bleed' });
+    const ps = trouble.causes.map(({ p }: { p: number }) => p);
+    expect(ps).toEqual([...ps].sort((a, b) => b - a));
+    expect(trouble.recoveries[0]).toMatchObject({
+      labels: expect.arrayContaining(['recommended']),
+      gates: [],
+      blocked: [],
+    });
+    expect(trouble.recoveries[0].steps[0]).toMatchObject({ op: 'wait', wait_h: 48 });
+    expect(trouble.recoveries.map(({ id }: { id: string }) => id)).toEqual(
+      expect.arrayContaining(['live_with', 'as_it_is']),
+    );
+    expect(trouble.rejected).toContainEqual(expect.objectContaining({ rule: 'does_not_clear_up' }));
+    expect(call('audit', 'bled.json', '--text').out[0]).toContain('x1 top: bleed');
+    expect(JSON.parse(call('audit', 'good.json').out[0]!).troubles).toEqual([]);
+  });
+
+  it.each([
+    ['an unknown symptom', { symptom: 'melts' }, 'unknown_code', 'troubles[0].symptom'],
+    ['a clue of another symptom', { clues: { flake_back: 'waxy' } }, 'unknown_clue', 'troubles[0].clues.flake_back'],
+    ['an unknown answer', { clues: { colour: 'green' } }, 'unknown_code', 'troubles[0].clues.colour'],
+    ['an age that is no number', { clues: { film_age_h: 'old' } }, 'wrong_type', 'troubles[0].clues.film_age_h'],
+    ['an age below nothing', { clues: { film_age_h: -1 } }, 'out_of_range', 'troubles[0].clues.film_age_h'],
+    ['a zone that is not there', { zone: 'lid' }, 'unknown_zone', 'troubles[0].zone'],
+    ['a day still to come', { seen_at: '2027-05-03T09:00:00Z' }, 'in_future', 'troubles[0].seen_at'],
+  ])('refuses a trouble with %s', (_what, change, code, path) => {
+    const file = JSON.parse(FILES['bled.json']!);
+    Object.assign(file.troubles[0], change);
+    FILES['changed.json'] = JSON.stringify(file);
+    const { out } = call('audit', 'changed.json', 'good.json');
+    expect(JSON.parse(out[0]!).error).toMatchObject({ code, path });
   });
 
   it('says what is wrong, where, and the cure', () => {

@@ -4,6 +4,7 @@
  */
 export { ChooseScreen } from './features/choose';
 export { MeetScreen, NewPieceScreen } from './features/meet';
+export { MendScreen } from './features/mend';
 export { ProveScreen } from './features/prove';
 export { ReadScreen } from './features/read';
 export { WorkScreen } from './features/work';

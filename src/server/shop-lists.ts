@@ -2,6 +2,7 @@ import type { Dossier, LogEntry } from '@/core/dossier';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
+import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
 import { namePiece } from '@/core/templates';
 import type { PutAway } from '@/contract';
 import type { PieceHead, PieceStore } from './db';
@@ -21,6 +22,8 @@ export interface ShopLists {
   listChanged: (since: string, most: number) => { pieces: { dossier: Dossier; changedAt: string }[]; gone: string[] };
   /** What is out of the lists: archived, or in the bin until a moment. */
   listPutAway: () => PutAway;
+  /** What pieces with the same fault have in common. */
+  listPatterns: () => SymptomPattern[];
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
@@ -34,6 +37,7 @@ const MOST_TIMES = 3000;
 export function makeShopLists(store: PieceStore): ShopLists {
   const summaries = keepByPiece((id) => summarisePiece(store.find(id)!));
   const works = keepByPiece((id) => isInWork(store.find(id)!));
+  const stories = keepByPiece((id) => tellStory(store.find(id)!));
   return {
     listInWork: () => ({
       pieces: store
@@ -54,6 +58,7 @@ export function makeShopLists(store: PieceStore): ShopLists {
         total: meant.length,
       };
     },
+    listPatterns: () => findPatterns(store.listTaken().flatMap(({ id, changedAt }) => stories(id, changedAt) ?? [])),
     listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
     listChanged: (since, most) => ({
       pieces: store.listChangedSince(since, most).map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),

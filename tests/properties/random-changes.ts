@@ -128,6 +128,11 @@ export function drawChange(random: Random): PieceChange {
       outcome: { id: `out${n}`, outcome: 'fine', ...(random() < 0.7 ? { zone: zoneId } : {}) },
     }),
     () => ({
+      type: 'trouble_set',
+      trouble: { id: `x${n}`, zone: zoneId, symptom: 'bleed', clues: { colour: 'pink' } },
+    }),
+    () => ({ type: 'trouble_removed', troubleId: `x${n}` }),
+    () => ({
       type: 'work_logged',
       work: `w${n}`,
       entries: Array.from({ length: 1 + Math.floor(random() * 3) }, entry),

@@ -9,6 +9,7 @@ export {
   useGetExperienceQuery,
   useLazyGetInstrumentsQuery,
   useListSummariesInfiniteQuery,
+  useListPatternsQuery,
   useListReadingsQuery,
   useListTimesQuery,
 } from './pieces-api';

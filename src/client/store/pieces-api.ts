@@ -8,6 +8,7 @@ import {
 import { NOW_HEADER, SHOP_HEADER } from '@/contract';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
+import type { SymptomPattern } from '@/core/trouble';
 import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
@@ -93,6 +94,11 @@ export const piecesApi = createApi({
       transformResponse: (answer: { readings: CountedReading[] }) => answer.readings,
       keepUnusedDataFor: 0,
     }),
+    /** What pieces with the same fault have in common. */
+    listPatterns: build.query<SymptomPattern[], void>({
+      query: () => '/lists/patterns',
+      transformResponse: (answer: { patterns: SymptomPattern[] }) => answer.patterns,
+    }),
     /** Logged work that was timed, over all pieces. */
     listTimes: build.query<{ log: LogEntry[] }[], void>({
       query: () => '/lists/times',
@@ -127,6 +133,7 @@ export const piecesApi = createApi({
 export const {
   useListInWorkQuery,
   useListReadingsQuery,
+  useListPatternsQuery,
   useListTimesQuery,
   useListSummariesInfiniteQuery,
   useGetPieceQuery,

@@ -227,6 +227,17 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
             strokeWidth={0.9}
             strokeDasharray={layer.layer === 'primer' ? '5 3' : undefined}
           />
+          {layer.suspect ? (
+            <Rect
+              x={2}
+              y={y + 1}
+              width={width - 4}
+              height={height - 2}
+              fill={`url(#${hatchId}suspect)`}
+              stroke={tones.stop}
+              strokeWidth={2.4}
+            />
+          ) : null}
         </G>
       );
   }
@@ -282,6 +293,10 @@ function hatches(id: string, tones: Tones) {
     <Pattern key="wet" id={`${id}wet`} width={16} height={7} patternUnits="userSpaceOnUse">
       <Rect width={16} height={7} fill="#8A5000" opacity={0.14} />
       <Path d="M0 4 Q4 0 8 4 T16 4" fill="none" stroke="#8A5000" strokeWidth={1.1} />
+    </Pattern>,
+    // Suspect: struck through from both sides.
+    <Pattern key="suspect" id={`${id}suspect`} width={12} height={12} patternUnits="userSpaceOnUse">
+      <Path d="M2 2 L10 10 M10 2 L2 10" stroke={tones.stop} strokeWidth={1.2} />
     </Pattern>,
     <Pattern key="plain" id={`${id}plain`} width={14} height={14} patternUnits="userSpaceOnUse">
       <Path d="M0 14 L14 0" stroke={ink} strokeWidth={0.5} />

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   acceptsClue,
+  CAUSES,
   CHECK_CODES,
   CLUES,
   DEFECT_DETAILS,
@@ -293,8 +294,25 @@ export const troubleSchema = z
     photo: idSchema.optional(),
     /** What was told of how it looks, by the clues of its symptom. */
     clues: z.looseObject({}).optional(),
+    /**
+     * What was believed of it when a way out was taken or it was left: the causes, and the treatment that failed with the
+     * chance that it is to blame itself, and not how it was done.
+     */
+    found: z
+      .looseObject({
+        causes: z.array(z.looseObject({ code: z.enum(CAUSES), p: share })).max(20),
+        blames: z
+          .looseObject({
+            mode: z.enum(['adhesion', 'bleed']),
+            prep: z.enum(PREPS),
+            primer: z.enum([...PRIMERS, 'none']),
+            p: share,
+          })
+          .optional(),
+      })
+      .optional(),
     /** How it ended, where no recovery was taken, or once one held. */
-    settled: z.looseObject({ how: z.enum(['live_with', 'as_it_is', 'mended']), at: instant.optional() }).optional(),
+    settled: z.looseObject({ how: z.enum(['live_with', 'as_it_is', 'mended', 'came_back']), at: instant.optional() }).optional(),
   })
   .superRefine(({ symptom, clues = {} }, context) => {
     for (const [clue, answer] of Object.entries(clues)) {

@@ -107,7 +107,7 @@ export interface CauseFact {
   cures: Partial<Record<RemedyCode, number>>;
   /** What the new layers have to do about it beyond going on. */
   asks?: RecoveryAsk;
-  /** Which way of failing it is to the shop's own counts of treatments; none where the treatment is not to blame. */
+  /** Which way of failing it is to the shop's own counts, where the treatment itself is to blame and not how it was done, nor the ground. */
   mode?: 'adhesion' | 'bleed';
   basis: Basis;
 }
@@ -119,21 +119,21 @@ const SURFACE = { recoat: 0.95, seal_over: 0.95, strip: 0.97 } as const;
 
 // prettier-ignore
 export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
-  no_stain_block: { findings: { no_stain_block: '+++', no_primer: '++' }, ground: 'bleed', cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
-  thin_blocker: { findings: { one_coat_of_blocker: '+++', thinned: '+', no_stain_block: '---', no_primer: '---' }, ground: 'bleed', cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
+  no_stain_block: { findings: { no_stain_block: '+++', no_primer: '++' }, cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
+  thin_blocker: { findings: { one_coat_of_blocker: '+++', thinned: '+', no_stain_block: '---', no_primer: '---' }, cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
   knots: { findings: { spots_not_sealed: '++' }, ground: 'knots', cures: { ...BLED, touch_up: 0.8 }, asks: 'block', mode: 'bleed', basis: 'practice' },
   dye_or_tannin: { ground: 'tannin', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  filler_pulled_tannin: { findings: { filler_unsealed: '+++', waterborne_over_filler: '+' }, cures: { ...BLED, touch_up: 0.8 }, asks: 'block', mode: 'bleed', basis: 'practice' },
-  self_blocking_wait_skipped: { findings: { recoat_too_soon: '++' }, cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  not_dulled: { findings: { not_dulled: '+++', deglosser_on_film: '+++' }, ground: 'slick', cures: GRIP, mode: 'adhesion', basis: 'practice' },
-  dirty: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: GRIP, mode: 'adhesion', basis: 'practice' },
+  filler_pulled_tannin: { findings: { filler_unsealed: '+++', waterborne_over_filler: '+' }, cures: { ...BLED, touch_up: 0.8 }, asks: 'block', basis: 'practice' },
+  self_blocking_wait_skipped: { findings: { recoat_too_soon: '++' }, cures: BLED, asks: 'block', basis: 'practice' },
+  not_dulled: { findings: { not_dulled: '+++', deglosser_on_film: '+++' }, ground: 'slick', cures: GRIP, basis: 'practice' },
+  dirty: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: GRIP, basis: 'practice' },
   wrong_primer: { findings: { wrong_primer_for_ground: '+++', no_primer: '++' }, ground: 'slick', cures: GRIP, asks: 'other_primer', mode: 'adhesion', basis: 'practice' },
-  thinned_primer: { findings: { thinned: '+++' }, ground: 'slick', cures: GRIP, mode: 'adhesion', basis: 'practice' },
+  thinned_primer: { findings: { thinned: '+++' }, ground: 'slick', cures: GRIP, basis: 'practice' },
   tested_too_early: { cures: { wait: 0.95, strip: 0.97 }, basis: 'practice' },
-  wax_or_silicone: { ground: 'wax', cures: { strip: 0.93 }, asks: 'dewax', mode: 'adhesion', basis: 'practice' },
-  old_coat_failing: { ground: 'failing', cures: { strip: 0.95 }, asks: 'strip_old', mode: 'adhesion', basis: 'practice' },
+  wax_or_silicone: { ground: 'wax', cures: { strip: 0.93 }, asks: 'dewax', basis: 'practice' },
+  old_coat_failing: { ground: 'failing', cures: { strip: 0.95 }, asks: 'strip_old', basis: 'practice' },
   used_before_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '++' }, cures: { touch_up: 0.9, recoat: 0.93, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
-  no_primer: { findings: { no_primer: '+++' }, cures: { strip: 0.95 }, mode: 'adhesion', basis: 'practice' },
+  no_primer: { findings: { no_primer: '+++' }, cures: { strip: 0.95 }, basis: 'practice' },
   knock: { cures: { touch_up: 0.97, recoat: 0.95, seal_over: 0.95, strip: 0.97 }, basis: 'practice' },
   recoat_too_soon: { findings: { recoat_too_soon: '+++', clear_too_soon: '++', too_cold: '+', too_damp: '+' }, cures: { recoat: 0.75, seal_over: 0.93, strip: 0.97 }, asks: 'barrier', basis: 'practice' },
   solvent_over_soft: { cures: { seal_over: 0.92, strip: 0.96 }, asks: 'barrier', basis: 'practice' },
@@ -141,13 +141,13 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   coat_over_undried: { findings: { recoat_too_soon: '+++', clear_too_soon: '+++', too_cold: '+', too_damp: '+' }, cures: { recoat: 0.9, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
   too_thick: { findings: { too_thick: '+++' }, cures: SURFACE, basis: 'practice' },
   hard_over_soft: { cures: { recoat: 0.85, seal_over: 0.88, strip: 0.95 }, basis: 'practice' },
-  silicone: { ground: 'silicone', cures: { seal_over: 0.9, strip: 0.93 }, asks: 'desilicone', mode: 'adhesion', basis: 'practice' },
-  grease: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: { seal_over: 0.93, strip: 0.95 }, asks: 'barrier', mode: 'adhesion', basis: 'practice' },
+  silicone: { ground: 'silicone', cures: { seal_over: 0.9, strip: 0.93 }, asks: 'desilicone', basis: 'practice' },
+  grease: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: { seal_over: 0.93, strip: 0.95 }, asks: 'barrier', basis: 'practice' },
   wb_clear_over_dark: { findings: { wb_clear_over_dark: '+++' }, ground: 'dark', cures: SURFACE, basis: 'practice' },
   damp: { findings: { too_damp: '+++', below_dew_margin: '+++', too_cold: '+' }, cures: { wait: 0.5, ...SURFACE }, basis: 'practice' },
   oil_over_pale: { findings: { oil_over_pale: '+++' }, cures: SURFACE, basis: 'practice' },
   bleed: { findings: { no_stain_block: '++', one_coat_of_blocker: '++', spots_not_sealed: '+' }, ground: 'bleed', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  smoke: { ground: 'odour', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
+  smoke: { ground: 'odour', cures: BLED, asks: 'block', basis: 'practice' },
   not_filled: { ground: 'open_grain', cures: SURFACE, basis: 'practice' },
   filler_sank: { findings: { waterborne_over_filler: '++', filler_unsealed: '+', recoat_too_soon: '+' }, cures: SURFACE, basis: 'practice' },
   sprayed_over_pores: { ground: 'open_grain', cures: SURFACE, basis: 'practice' },
@@ -270,7 +270,12 @@ export const CLUE_FACTS = {
 export type ClueCode = keyof typeof CLUE_FACTS;
 export const CLUES = Object.keys(CLUE_FACTS) as ClueCode[];
 
+/** Where one looks for it: what troubles look like from afar. */
+export const SYMPTOM_GROUPS = ['comes_off', 'comes_through', 'in_the_film', 'soft_or_swollen'] as const;
+export type SymptomGroup = (typeof SYMPTOM_GROUPS)[number];
+
 export interface SymptomFact {
+  group: SymptomGroup;
   /** Chance that each cause is at work where this is seen, before anything else is known; most likely first. */
   causes: Partial<Record<CauseCode, number>>;
   /** What may be told of it; those that usually part the causes first. */
@@ -290,31 +295,31 @@ export interface SymptomFact {
 
 // prettier-ignore
 export const SYMPTOM_FACTS = {
-  bleed: { causes: { no_stain_block: 0.4, thin_blocker: 0.25, knots: 0.2, dye_or_tannin: 0.25, filler_pulled_tannin: 0.1, self_blocking_wait_skipped: 0.08 }, clues: ['where', 'colour', 'when', 'wipes_off', 'pattern', 'film_age_h'], restH: 48, worsens: 0.8, priceLoss: 0.35, inSpots: true, basis: 'practice' },
-  scratches_off: { causes: { not_dulled: 0.35, dirty: 0.2, wrong_primer: 0.3, thinned_primer: 0.15, tested_too_early: 0.25, wax_or_silicone: 0.12, old_coat_failing: 0.1 }, clues: ['film_age_h', 'lets_go', 'feel', 'pattern', 'flake_back', 'used_after_d'], worsens: 0.7, priceLoss: 0.5, basis: 'practice' },
-  peels_in_sheets: { causes: { wax_or_silicone: 0.35, dirty: 0.25, not_dulled: 0.3, old_coat_failing: 0.2, wrong_primer: 0.2 }, clues: ['flake_back', 'lets_go', 'pattern', 'film_age_h', 'feel'], worsens: 0.9, priceLoss: 0.6, basis: 'practice' },
-  chips_within_weeks: { causes: { used_before_cured: 0.4, no_primer: 0.25, not_dulled: 0.25, knock: 0.3 }, clues: ['used_after_d', 'face', 'down_to', 'lets_go', 'film_age_h', 'pattern'], leaves: 'bare_patches', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
-  lifts_or_wrinkles: { causes: { recoat_too_soon: 0.5, solvent_over_soft: 0.3, window_missed: 0.2 }, clues: ['when', 'film_age_h', 'pattern'], restH: 72, worsens: 0.3, priceLoss: 0.35, basis: 'practice' },
-  crackle: { causes: { coat_over_undried: 0.5, too_thick: 0.3, hard_over_soft: 0.25 }, clues: ['when', 'feel', 'pattern', 'film_age_h'], restH: 72, leaves: 'alligatoring', worsens: 0.4, priceLoss: 0.3, basis: 'practice' },
-  fisheyes: { causes: { silicone: 0.65, grease: 0.35 }, clues: ['when', 'pattern'], worsens: 0.1, priceLoss: 0.25, basis: 'practice' },
-  haze: { causes: { wb_clear_over_dark: 0.45, damp: 0.35, too_thick: 0.2 }, clues: ['damp', 'pattern', 'when', 'colour'], worsens: 0.1, priceLoss: 0.2, basis: 'practice' },
-  yellowing: { causes: { oil_over_pale: 0.5, bleed: 0.35, smoke: 0.1 }, clues: ['pattern', 'wipes_off', 'when', 'where', 'colour'], restH: 48, worsens: 0.6, priceLoss: 0.25, basis: 'practice' },
-  grain_shows: { causes: { not_filled: 0.5, filler_sank: 0.3, sprayed_over_pores: 0.2 }, clues: ['pattern', 'when', 'film_age_h'], leaves: 'open_grain', worsens: 0.1, priceLoss: 0.1, basis: 'practice' },
-  brush_marks: { causes: { too_thick_paint: 0.5, overworked: 0.45, loaded_roller: 0.1 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
-  roller_texture: { causes: { loaded_roller: 0.5, too_thick_paint: 0.3, overworked: 0.3 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  orange_peel: { causes: { too_thick_paint: 0.45, too_far_or_much_air: 0.4, loaded_roller: 0.2 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  dry_spray: { causes: { too_far_or_much_air: 0.8, too_thick_paint: 0.15 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
-  runs: { causes: { heavy_coat: 0.6, pooled_in_corner: 0.45 }, clues: ['where', 'pattern'], leaves: 'runs', worsens: 0, priceLoss: 0.1, inSpots: true, basis: 'practice' },
-  grit: { causes: { dust_left: 0.65, bits_in_paint: 0.35 }, clues: ['pattern', 'where'], worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  bubbles: { causes: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 }, clues: ['lets_go', 'damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
-  patchy_sheen: { causes: { uneven_absorption: 0.4, touched_up: 0.3, uneven_film: 0.35 }, clues: ['pattern', 'where', 'when'], worsens: 0, priceLoss: 0.12, basis: 'practice' },
-  tape_tore_paint: { causes: { taped_too_soon: 0.45, tape_left_long: 0.3, not_scored: 0.3 }, clues: ['when', 'where', 'film_age_h'], leaves: 'bare_patches', worsens: 0.1, priceLoss: 0.1, inSpots: true, basis: 'practice' },
-  sticky_drawers: { causes: { not_cured: 0.45, coats_on_running_faces: 0.4, soft_paint: 0.25 }, clues: ['face', 'film_age_h', 'feel', 'used_after_d', 'damp'], worsens: 0.3, priceLoss: 0.1, basis: 'practice' },
-  blocking: { causes: { not_cured: 0.55, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'face', 'used_after_d', 'damp'], worsens: 0.4, priceLoss: 0.15, basis: 'practice' },
-  soft_prints: { causes: { not_cured: 0.6, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'used_after_d', 'face', 'damp'], worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
-  edge_swell: { causes: { water_in_edge: 0.9 }, clues: ['damp', 'face', 'where'], leaves: 'swollen_edge', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
-  odour_returns: { causes: { smell_not_sealed: 0.6, inside_left: 0.4 }, clues: ['when', 'where', 'damp'], leaves: 'smoke_odour', worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
-  rust_spots: { causes: { steel_under_water: 0.9 }, clues: ['where', 'damp', 'colour', 'when'], leaves: 'rust', worsens: 0.7, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  bleed: { group: 'comes_through', causes: { no_stain_block: 0.4, thin_blocker: 0.25, knots: 0.2, dye_or_tannin: 0.25, filler_pulled_tannin: 0.1, self_blocking_wait_skipped: 0.08 }, clues: ['where', 'colour', 'when', 'wipes_off', 'pattern', 'film_age_h'], restH: 48, worsens: 0.8, priceLoss: 0.35, inSpots: true, basis: 'practice' },
+  scratches_off: { group: 'comes_off', causes: { not_dulled: 0.35, dirty: 0.2, wrong_primer: 0.3, thinned_primer: 0.15, tested_too_early: 0.25, wax_or_silicone: 0.12, old_coat_failing: 0.1 }, clues: ['film_age_h', 'lets_go', 'feel', 'pattern', 'flake_back', 'used_after_d'], worsens: 0.7, priceLoss: 0.5, basis: 'practice' },
+  peels_in_sheets: { group: 'comes_off', causes: { wax_or_silicone: 0.35, dirty: 0.25, not_dulled: 0.3, old_coat_failing: 0.2, wrong_primer: 0.2 }, clues: ['flake_back', 'lets_go', 'pattern', 'film_age_h', 'feel'], worsens: 0.9, priceLoss: 0.6, basis: 'practice' },
+  chips_within_weeks: { group: 'comes_off', causes: { used_before_cured: 0.4, no_primer: 0.25, not_dulled: 0.25, knock: 0.3 }, clues: ['used_after_d', 'face', 'down_to', 'lets_go', 'film_age_h', 'pattern'], leaves: 'bare_patches', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
+  lifts_or_wrinkles: { group: 'comes_off', causes: { recoat_too_soon: 0.5, solvent_over_soft: 0.3, window_missed: 0.2 }, clues: ['when', 'film_age_h', 'pattern'], restH: 72, worsens: 0.3, priceLoss: 0.35, basis: 'practice' },
+  crackle: { group: 'comes_off', causes: { coat_over_undried: 0.5, too_thick: 0.3, hard_over_soft: 0.25 }, clues: ['when', 'feel', 'pattern', 'film_age_h'], restH: 72, leaves: 'alligatoring', worsens: 0.4, priceLoss: 0.3, basis: 'practice' },
+  fisheyes: { group: 'in_the_film', causes: { silicone: 0.65, grease: 0.35 }, clues: ['when', 'pattern'], worsens: 0.1, priceLoss: 0.25, basis: 'practice' },
+  haze: { group: 'in_the_film', causes: { wb_clear_over_dark: 0.45, damp: 0.35, too_thick: 0.2 }, clues: ['damp', 'pattern', 'when', 'colour'], worsens: 0.1, priceLoss: 0.2, basis: 'practice' },
+  yellowing: { group: 'comes_through', causes: { oil_over_pale: 0.5, bleed: 0.35, smoke: 0.1 }, clues: ['pattern', 'wipes_off', 'when', 'where', 'colour'], restH: 48, worsens: 0.6, priceLoss: 0.25, basis: 'practice' },
+  grain_shows: { group: 'comes_through', causes: { not_filled: 0.5, filler_sank: 0.3, sprayed_over_pores: 0.2 }, clues: ['pattern', 'when', 'film_age_h'], leaves: 'open_grain', worsens: 0.1, priceLoss: 0.1, basis: 'practice' },
+  brush_marks: { group: 'in_the_film', causes: { too_thick_paint: 0.5, overworked: 0.45, loaded_roller: 0.1 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
+  roller_texture: { group: 'in_the_film', causes: { loaded_roller: 0.5, too_thick_paint: 0.3, overworked: 0.3 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  orange_peel: { group: 'in_the_film', causes: { too_thick_paint: 0.45, too_far_or_much_air: 0.4, loaded_roller: 0.2 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  dry_spray: { group: 'in_the_film', causes: { too_far_or_much_air: 0.8, too_thick_paint: 0.15 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
+  runs: { group: 'in_the_film', causes: { heavy_coat: 0.6, pooled_in_corner: 0.45 }, clues: ['where', 'pattern'], leaves: 'runs', worsens: 0, priceLoss: 0.1, inSpots: true, basis: 'practice' },
+  grit: { group: 'in_the_film', causes: { dust_left: 0.65, bits_in_paint: 0.35 }, clues: ['pattern', 'where'], worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  bubbles: { group: 'in_the_film', causes: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 }, clues: ['lets_go', 'damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  patchy_sheen: { group: 'in_the_film', causes: { uneven_absorption: 0.4, touched_up: 0.3, uneven_film: 0.35 }, clues: ['pattern', 'where', 'when'], worsens: 0, priceLoss: 0.12, basis: 'practice' },
+  tape_tore_paint: { group: 'comes_off', causes: { taped_too_soon: 0.45, tape_left_long: 0.3, not_scored: 0.3 }, clues: ['when', 'where', 'film_age_h'], leaves: 'bare_patches', worsens: 0.1, priceLoss: 0.1, inSpots: true, basis: 'practice' },
+  sticky_drawers: { group: 'soft_or_swollen', causes: { not_cured: 0.45, coats_on_running_faces: 0.4, soft_paint: 0.25 }, clues: ['face', 'film_age_h', 'feel', 'used_after_d', 'damp'], worsens: 0.3, priceLoss: 0.1, basis: 'practice' },
+  blocking: { group: 'soft_or_swollen', causes: { not_cured: 0.55, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'face', 'used_after_d', 'damp'], worsens: 0.4, priceLoss: 0.15, basis: 'practice' },
+  soft_prints: { group: 'soft_or_swollen', causes: { not_cured: 0.6, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'used_after_d', 'face', 'damp'], worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
+  edge_swell: { group: 'soft_or_swollen', causes: { water_in_edge: 0.9 }, clues: ['damp', 'face', 'where'], leaves: 'swollen_edge', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
+  odour_returns: { group: 'comes_through', causes: { smell_not_sealed: 0.6, inside_left: 0.4 }, clues: ['when', 'where', 'damp'], leaves: 'smoke_odour', worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
+  rust_spots: { group: 'comes_through', causes: { steel_under_water: 0.9 }, clues: ['where', 'damp', 'colour', 'when'], leaves: 'rust', worsens: 0.7, priceLoss: 0.15, inSpots: true, basis: 'practice' },
 } as const satisfies Record<string, SymptomFact>;
 export type SymptomCode = keyof typeof SYMPTOM_FACTS;
 export const SYMPTOMS = Object.keys(SYMPTOM_FACTS) as SymptomCode[];

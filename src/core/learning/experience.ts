@@ -17,7 +17,7 @@ interface Patch {
 /**
  * What a piece has taught, in counts by surface and treatment. Readings of one patch are not independent: a patch counts
  * once for grip and once for bleed, and one failure at the right age fails it. What came back from service, or did not,
- * counts as `SERVICE_WEIGHT` patches of the system that was taken.
+ * counts as `SERVICE_WEIGHT` patches of the system that was taken, and so does what failed or mended (`listTroubles`).
  */
 export function collectExperience(dossier: Dossier): Experience[] {
   const surfaces = new Map<string, Surface>();
@@ -35,6 +35,7 @@ export function collectExperience(dossier: Dossier): Experience[] {
       treatment,
       counts: { held: held ? 1 : 0, failed: held ? 0 : 1, tests: tests.length, tests_held: held ? tests.length : 0 },
     })),
+    ...listTroubles(dossier).map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) })),
     ...listService(dossier)
       .map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) }))
       .filter(({ mode, surface }) => mode === 'adhesion' || (surface !== null && mayBleed(surface))),
@@ -125,6 +126,24 @@ function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatmen
         return modes.map((mode) => ({ mode, zone: id, treatment, counts }));
       }),
   );
+}
+
+/**
+ * A treatment that failed in use counts against itself as far as it was to blame, and one that mended a trouble counts for
+ * itself, each as much as what came back from service or did not.
+ */
+function listTroubles(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatment'> & { counts: Counts })[] {
+  return (dossier.troubles ?? []).flatMap(({ id, zone, found, settled }) => {
+    const blames = found?.blames;
+    if (!blames) return [];
+    const { mode, prep, primer, p } = blames;
+    const failed = { held: 0, failed: SERVICE_WEIGHT * p, tests: 1, tests_held: 0 };
+    const own = dossier.chosen?.zones.find(({ recovery }) => recovery?.trouble === id);
+    const held = { held: SERVICE_WEIGHT, failed: 0, tests: 1, tests_held: 1 };
+    const mended =
+      settled?.how === 'mended' && own?.stack ? [{ mode, zone, treatment: own.treatment, counts: held }] : [];
+    return [{ mode, zone, treatment: { prep, primer }, counts: failed }, ...mended];
+  });
 }
 
 /** All that bears on a piece: its own tests and what it was given of the shop's. */

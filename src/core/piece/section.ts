@@ -30,6 +30,8 @@ export type SectionLayer =
       note: string;
       /** How far it has come in the work; left out where a section shows a plan. */
       state?: CoatState;
+      /** What is found in the log points to it. */
+      suspect?: boolean;
     };
 export type CoatState = 'planned' | 'wet' | 'dry' | 'cured';
 
@@ -82,6 +84,7 @@ export interface WorkCoat {
   tint?: PrimerTint;
   note: string;
   state: CoatState;
+  suspect?: boolean;
 }
 
 /** The cut through a zone in work: what is on it, and what is still to come. */
@@ -93,14 +96,22 @@ export function buildWorkSection(
 ): Section {
   const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_FACTS[prep].label, note: '' }];
   const bare = draw(belief, tooth, prep, goal);
-  const layers = coats.flatMap(({ state, ...coat }) =>
-    drawWork({ op: 'coat', coats: 1, ...coat }, goal?.colour ?? DEFAULT_COLOUR).map((layer) => ({ ...layer, state })),
+  const layers = coats.flatMap(({ state, suspect, ...coat }) =>
+    drawWork({ op: 'coat', coats: 1, ...coat }, goal?.colour ?? DEFAULT_COLOUR).map((layer) => ({
+      ...layer,
+      state,
+      ...(suspect ? { suspect } : {}),
+    })),
   );
   const all = [...bare.layers, ...layers];
   return {
     layers: all,
     summary: all
-      .map((layer) => ('state' in layer ? `${layer.label} (${String(layer.state)})` : layer.label))
+      .map((layer) =>
+        'state' in layer
+          ? `${layer.label} (${String(layer.state)}${'suspect' in layer ? ', suspect' : ''})`
+          : layer.label,
+      )
       .join(', '),
   };
 }

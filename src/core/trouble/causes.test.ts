@@ -201,14 +201,17 @@ function countOut(
     for (const { clue, answer } of seen) {
       const answers = findClue(clue).answers as Record<string, Partial<Record<CauseCode, string>>>;
       const RATIO: Record<string, number> = { '+++': 30, '++': 10, '+': 3, '-': 1 / 3, '--': 0.1, '---': 1 / 30 };
-      const speaks = members.map((i) => {
+      // What a clue says nothing of has no say in how it looks; what is not in the list always has.
+      const sayers = members.filter((i) => i === codes.length || Object.values(answers).some((own) => own[codes[i]!]));
+      const speaks = sayers.map((i) => {
         const weights = Object.values(answers).map((own) =>
           i < codes.length ? (RATIO[own[codes[i]!] ?? ''] ?? 1) : 1,
         );
         const own = RATIO[answers[answer]![codes[i]!] ?? ''] ?? 1;
         return 0.95 * (own / weights.reduce((sum, w) => sum + w, 0)) + 0.05 / weights.length;
       });
-      likelihood *= speaks.reduce((sum, p) => sum + p / members.length, 0);
+      const free = 1 / Object.keys(answers).length;
+      likelihood *= speaks.length === 0 ? free : speaks.reduce((sum, p) => sum + p / speaks.length, 0);
     }
     total += prior * likelihood;
     codes.forEach((code, i) => there[i] && mass.set(code, mass.get(code)! + prior * likelihood));

@@ -164,7 +164,8 @@ export function sumWorlds({ chances }: Worlds, value: (world: number) => number)
 const ratio = (strength: Strength | undefined): number => (strength ? LIKELIHOOD_RATIO[strength] : 1);
 
 /**
- * The chance of an answer in each world. A look comes from one of what is at work, any as likely; a circumstance is made
+ * The chance of an answer in each world. A look comes from one of what is at work and has a say in it, any as likely (where
+ * nothing under the paint holds a dye back, the colour is the dye's); a circumstance is made
  * likelier or less by each cause it matters to. Strengths are normalised over the answers and mixed with what is misread.
  * In the empty world (0) all answers are as likely.
  */
@@ -182,10 +183,11 @@ export function chanceSeen(clue: ClueCode, answer: string, codes: readonly Cause
         all.map((_, a) => strengths.reduce((weight, own, i) => ((world >> i) & 1 ? weight * own[a]! : weight), 1)),
       );
   const bySource = [...strengths.map(normalise), 1 / all.length];
+  const speaks = [...codes.map((code) => all.some((own) => answers[own]![code] !== undefined)), true];
   return (world) => {
     let [seen, count] = [0, 0];
     for (let i = 0; i < bySource.length; i += 1)
-      if ((world >> i) & 1) {
+      if (speaks[i] && (world >> i) & 1) {
         seen += bySource[i]!;
         count += 1;
       }

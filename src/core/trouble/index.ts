@@ -2,6 +2,7 @@ export { auditAhead, auditPiece, type Finding } from './audit';
 export { ageOf, judgeCauses, readClues, type CauseBelief, type CausesBelief, type Evidence } from './causes';
 export {
   listRecoveries,
+  noteFound,
   takeRecovery,
   type LeavingWay,
   type Recoveries,
@@ -10,3 +11,13 @@ export {
   type RuledOut,
 } from './recover';
 export { findNextClue, listCredible, type NextClue } from './remedies';
+export {
+  findPatterns,
+  tellStory,
+  type Pattern,
+  type PatternFact,
+  type PieceStory,
+  type SymptomPattern,
+} from './patterns';
+export { drawStory, tellWork, type StoryRow } from './story';
+export { readTroubleState, type TroubleState } from './trouble-state';

@@ -241,14 +241,14 @@ const prepUsed = (dossier: Dossier, { view, findings }: CausesBelief): PrepCode 
 function listRuledOut(belief: CausesBelief, worked: readonly RemedyCode[]): RuledOut[] {
   const credible = listCredible(belief);
   const comesThrough = credible.some(({ code }) => CAUSE_FACTS[code].asks === 'block');
-  const hangs = credible.some(({ code }) => CAUSE_FACTS[code].mode === 'adhesion');
+  const hoped = belief.causes.some(({ code }) => CAUSE_FACTS[code].cures.wait !== undefined);
   const spread = readClues(belief.trouble, belief.view).some(
     ({ clue, answer }) => (clue === 'where' && answer === 'all_over') || (clue === 'pattern' && answer === 'even'),
   );
   return REMEDIES.filter((remedy) => !worked.includes(remedy)).flatMap((remedy): RuledOut[] => {
     if (belief.tried.includes(remedy) && remedy === 'wait') return [{ remedy, rule: 'tried_before' }];
     if (comesThrough && (remedy === 'wait' || remedy === 'recoat')) return [{ remedy, rule: 'does_not_clear_up' }];
-    if (remedy === 'wait' && hangs && !mayStillHarden(belief)) return [{ remedy, rule: 'hope_has_ended' }];
+    if (remedy === 'wait' && hoped && !mayStillHarden(belief)) return [{ remedy, rule: 'hope_has_ended' }];
     if (remedy === 'touch_up' && spread) return [{ remedy, rule: 'all_over' }];
     const causes = credible.filter((cause) => !servesCause(remedy, cause)).map(({ code }) => code);
     return remedy === 'ease' || causes.length === 0 ? [] : [{ remedy, rule: 'leaves_cause', causes }];
@@ -263,6 +263,26 @@ function listLeaving(dossier: Dossier, { symptom }: Trouble): LeavingWay[] {
     { how: 'as_it_is', worsens, priceLoss, loses: price === undefined ? null : Math.round(price * priceLoss) },
   ];
 }
+
+/**
+ * What is kept with a trouble when it is decided: what was believed of it, and how far the treatment is to blame. It feeds
+ * the shop's counts, so that what failed once is trusted less from then on.
+ */
+export function noteFound(dossier: Dossier, belief: CausesBelief): NonNullable<Trouble['found']> {
+  const primer = primerUsed(belief);
+  const modes = belief.causes.flatMap(({ code, p }) => {
+    const { mode } = CAUSE_FACTS[code];
+    return mode ? [{ mode, p }] : [];
+  });
+  const mode = modes.sort((a, b) => b.p - a.p)[0]?.mode;
+  const p = 1 - modes.reduce((none, own) => (own.mode === mode ? none * (1 - own.p) : none), 1);
+  return {
+    causes: belief.causes.slice(0, MOST_KEPT).map(({ code, p: chance }) => ({ code, p: round(chance) })),
+    ...(mode && primer ? { blames: { mode, prep: prepUsed(dossier, belief), primer, p: round(p) } } : {}),
+  };
+}
+const MOST_KEPT = 5;
+const round = (value: number): number => Math.round(value * 1e4) / 1e4;
 
 /** A way out as the plan of its piece: the work on its zone is what it says from now on; the system taken before is kept. */
 export function takeRecovery(

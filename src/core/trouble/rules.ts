@@ -74,7 +74,7 @@ const leftOut = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
 const omitted = (view: ZoneView, ops: readonly OperationCode[]): Found[] =>
   leftOut(view, ops).map(({ index, entry }) => ({ entry: index, op: entry.op }));
 
-const bleeds = ({ belief, pale }: ZoneView): boolean => pale && belief.present.bleed >= CREDIBLE;
+const bleeds = ({ belief, pale, bled }: ZoneView): boolean => pale && (bled || belief.present.bleed >= CREDIBLE);
 const blocks = (code: string | undefined): boolean =>
   code !== undefined && code in PRIMER_FACTS && PRIMER_FACTS[code as PrimerCode].block !== 'none';
 const primers = (view: ZoneView): Coat[] => view.coats.filter(({ entry }) => entry.op === 'prime');

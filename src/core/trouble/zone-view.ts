@@ -36,6 +36,8 @@ export interface ZoneView {
   /** Chance that the face is slick and closed. */
   slick: number;
   pale: boolean;
+  /** Colour was seen to come through here: that it may is no question any more. */
+  bled: boolean;
   air: readonly Air[];
 }
 
@@ -72,6 +74,7 @@ export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) 
         0,
       ),
       pale: isPale(dossier),
+      bled: dossier.troubles?.some((own) => own.zone === zone.id && own.symptom === 'bleed') === true,
       air,
     };
   };

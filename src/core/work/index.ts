@@ -5,7 +5,7 @@ export { measurePour } from './pour';
 export { sayWhere } from './where';
 export { listBlocks, listHeld, type Block, type BlockReason } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
-export { listClocks, type Clock, type DryState } from './clocks';
+export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmCode, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';
 export { findWait, listTaken, listUndone, logTask, type Doing } from './log';

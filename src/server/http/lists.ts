@@ -32,6 +32,9 @@ export function makeListRouter(lists: ShopLists): Router {
     response.json(lists.listSummaries(page.value));
   });
   router.get('/in-work', (_request, response) => void response.json(lists.listInWork()));
+  router.get('/patterns', (_request, response) => {
+    response.json({ patterns: lists.listPatterns() });
+  });
   router.get('/readings', (request, response) => {
     const asked = readWith(readingsSchema, request.query);
     if (!asked.ok) return sendProblem(response, asked.problem);

@@ -6,9 +6,19 @@ import {
   type GroundFact,
   type RemedyCode,
   type SymptomCode,
+  type SymptomGroup,
 } from '@/core/knowledge';
 import { describeChance, lowerFirst } from '@/core/shared';
-import type { CauseBelief, CausesBelief, Evidence, LeavingWay, RecoveryLabel, RuledOut } from '@/core/trouble';
+import type {
+  CauseBelief,
+  CausesBelief,
+  Evidence,
+  LeavingWay,
+  Pattern,
+  PatternFact,
+  RecoveryLabel,
+  RuledOut,
+} from '@/core/trouble';
 import { listWords } from './lists';
 import { sayFinding } from './trouble';
 
@@ -49,6 +59,13 @@ const SYMPTOMS: Record<SymptomCode, Named> = {
 };
 export const nameSymptom = (code: SymptomCode): string => SYMPTOMS[code].name;
 export const saySymptom = (code: SymptomCode): string => SYMPTOMS[code].says;
+
+export const SYMPTOM_GROUP_WORDS: Record<SymptomGroup, string> = {
+  comes_off: 'It comes off',
+  comes_through: 'Something comes through',
+  in_the_film: 'The film did not turn out',
+  soft_or_swollen: 'Soft, stuck or swollen',
+};
 
 const CAUSES: Record<CauseCode, Named> = {
   no_stain_block: { name: 'No stain block', says: 'Nothing under the paint holds the colour back.' },
@@ -333,6 +350,20 @@ export function explainWayOut(remedy: RemedyCode, serves: readonly CauseCode[], 
         : ` It leaves ${names(leaves)}.`;
   return `${sayWayOut(remedy)}${serves.length > 0 ? ` It answers ${names(serves)}.` : ''}${rest}`;
 }
+
+const PATTERN_FACTS: Record<PatternFact, string> = {
+  coated_cold: 'coated under 12 °C',
+  coated_damp: 'coated above 75 % humidity',
+  hurried: 'coated again too soon',
+  thinned: 'primed with thinned primer',
+  not_proved: 'painted before a patch had proved it',
+  not_dulled: 'not dulled as asked',
+  not_cleaned: 'not cleaned',
+};
+
+/** What pieces with the same fault have in common: "4 of 5 that bled were coated under 12 °C; of the others 1 of 14". */
+export const sayPattern = ({ fact, with: own, without, p }: Pattern): string =>
+  `${own.had} of ${own.of} were ${PATTERN_FACTS[fact]}; of the others ${without.had} of ${without.of}. By chance alone ${describeChance(p)} times.`;
 
 /** Why a look is worth having. */
 export const sayNextClue = (turnsTo: readonly RemedyCode[]): string =>

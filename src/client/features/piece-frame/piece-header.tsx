@@ -9,6 +9,7 @@ const STAGES = [
   { code: 'choose', label: 'Choose' },
   { code: 'prove', label: 'Prove' },
   { code: 'work', label: 'Work' },
+  { code: 'mend', label: 'Mend' },
 ] as const;
 
 const Tab = styled(View, {

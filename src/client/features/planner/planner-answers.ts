@@ -1,6 +1,7 @@
 import type { Dossier, ShelfItem, Treatment } from '@/core/dossier';
 import { proposeForZone } from '@/core/piece';
-import type { Workshop } from '@/core/workshop';
+import { listRecoveries, type Recoveries } from '@/core/trouble';
+import type { Air, Workshop } from '@/core/workshop';
 import {
   askByDate,
   learnPace,
@@ -29,6 +30,7 @@ export type PlannerRequest =
   | { kind: 'alternatives'; dossiers: Dossier[] }
   | { kind: 'turning_points'; dossier: Dossier }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
+  | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
   | ({ kind: 'by_date'; date: string } & ShopQuestion);
@@ -61,6 +63,8 @@ interface Answers {
   turning_points: ReturnType<typeof listTurningPoints>;
   proposal: ReturnType<typeof proposeForZone>;
   considered: ReturnType<typeof listConsidered>;
+  /** Ways out of a trouble; none where it was taken off meanwhile. What is believed is worked out where it is shown. */
+  recoveries: Omit<Recoveries, 'belief'> | null;
   shop: ShopAnswer;
   by_date: ByDate;
 }
@@ -81,6 +85,13 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
+    case 'recoveries': {
+      const { dossier, now, air } = request;
+      const trouble = dossier.troubles?.find(({ id }) => id === request.trouble);
+      if (!trouble) return null;
+      const { belief: _belief, ...recoveries } = listRecoveries(dossier, trouble, now, air);
+      return recoveries;
+    }
     case 'by_date': {
       const { pieces, facts } = readShop(request);
       return askByDate(pieces, facts, request.date);

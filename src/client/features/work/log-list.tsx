@@ -67,6 +67,18 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   );
 }
 
+/** One tap put right from elsewhere: what is on the sheet is the same as in the log. */
+export function PutRight({ view, work }: { view: WorkView; work: string }) {
+  const entries = (view.piece.dossier.log ?? []).filter((entry) => entry.work === work);
+  if (entries.length === 0) return null;
+  const [minutes, ml] = [total(entries, (entry) => entry.minutes), total(entries, (entry) => entry.ml)];
+  return (
+    <Sheet label="Put the log right" look="quiet" describes={OPERATION_FACTS[entries[0]!.op].label}>
+      {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
+    </Sheet>
+  );
+}
+
 interface TapFormProps {
   view: WorkView;
   entries: LogEntry[];

@@ -1,0 +1,39 @@
+import { BeliefBar, Body, Column, Disclosure, Heading, Small, Strong } from '@/client/ui';
+import { formatChance } from '@/core/shared';
+import type { CausesBelief } from '@/core/trouble';
+import { explainCause, nameCause, sayCauses } from '@/words';
+
+/** Causes this unlikely are not shown. */
+const LEAST = 0.04;
+
+/** What made it, as far as it can be told: each cause its own chance, since several may be at work at once. */
+export function CauseList({ belief }: { belief: CausesBelief }) {
+  const { causes, other } = belief;
+  const shown = causes.filter(({ p }, i) => i < 2 || p >= LEAST);
+  return (
+    <Column gap="$s" render="section" aria-label="What made it">
+      <Heading>What made it</Heading>
+      <Body role="status">{sayCauses(belief)}</Body>
+      <Column>
+        {shown.map(({ code, p }) => (
+          <BeliefBar key={code} label={nameCause(code)} p={p} />
+        ))}
+        {other >= LEAST ? <BeliefBar label="Something else" p={other} /> : null}
+      </Column>
+      <Small>Each is its own chance: more than one may be at work.</Small>
+      <Disclosure label="What speaks for each, and against it">
+        {() => (
+          <Column role="list" gap="$m">
+            {shown.map((cause) => (
+              <Column key={cause.code} role="listitem">
+                <Strong>{`${nameCause(cause.code)}, ${formatChance(cause.p)}`}</Strong>
+                <Small>{explainCause(cause)}</Small>
+              </Column>
+            ))}
+            <Small>Chances by common practice, moved by what was seen and by the log.</Small>
+          </Column>
+        )}
+      </Disclosure>
+    </Column>
+  );
+}

@@ -1,0 +1,75 @@
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import type { PieceParts } from '@/client/features/piece-frame';
+import { useRouteParam } from '@/client/features/piece-frame';
+import { makeId, timeNow } from '@/client/store';
+import { Choices, Column, Heading, Notice, PieceDrawing, Small, Subheading, useIsWide } from '@/client/ui';
+import { zoneName, type Zone } from '@/core/dossier';
+import { findSymptom, SYMPTOM_GROUPS, SYMPTOMS, type SymptomCode } from '@/core/knowledge';
+import { assignShapes, buildTemplate } from '@/core/templates';
+import { nameSymptom, saySymptom, SYMPTOM_GROUP_WORDS } from '@/words';
+import { SymptomGlyph } from './symptom-glyph';
+
+/** Something is wrong: on which face, and what it looks like. */
+export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: readonly Zone[] }) {
+  const wide = useIsWide();
+  const asked = useRouteParam('zone');
+  const [picked, setPicked] = useState<string | null>(null);
+  const zone = zones.find(({ id }) => id === (picked ?? asked)) ?? zones[0];
+  const shapes = useMemo(
+    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    [dossier],
+  );
+  if (!zone)
+    return (
+      <Notice tone="wait" title="No face that was painted">
+        Every zone is left as it is, or the piece has none. Open Meet to change that.
+      </Notice>
+    );
+  const start = (symptom: SymptomCode): void => {
+    const id = makeId();
+    change({ type: 'trouble_set', trouble: { id, zone: zone.id, symptom, seen_at: timeNow() } });
+    router.setParams({ trouble: id });
+  };
+  return (
+    <Column gap="$l" render="section" aria-label="Something is wrong">
+      <Column gap="$xs">
+        <Heading>Something is wrong</Heading>
+        <Small>On which face, and what does it look like? What the log says is read with it.</Small>
+      </Column>
+      <Column gap="$s" alignItems={wide ? 'flex-start' : 'center'}>
+        <PieceDrawing
+          shapes={shapes}
+          width={330}
+          height={110}
+          current={zone.id}
+          onPick={(id) => zones.some((own) => own.id === id) && setPicked(id)}
+        />
+      </Column>
+      {zones.length > 1 ? (
+        <Choices
+          label="Face"
+          options={zones.map((own) => ({ code: own.id, label: zoneName(own) }))}
+          value={zone.id}
+          onPick={setPicked}
+        />
+      ) : null}
+      {SYMPTOM_GROUPS.map((group) => (
+        <Column key={group} gap="$s">
+          <Subheading>{SYMPTOM_GROUP_WORDS[group]}</Subheading>
+          <Choices
+            label={SYMPTOM_GROUP_WORDS[group]}
+            tileWidth={wide ? 170 : 150}
+            options={SYMPTOMS.filter((code) => findSymptom(code).group === group).map((code) => ({
+              code,
+              label: nameSymptom(code),
+              hint: saySymptom(code),
+              drawing: <SymptomGlyph symptom={code} />,
+            }))}
+            onPick={start}
+          />
+        </Column>
+      ))}
+    </Column>
+  );
+}

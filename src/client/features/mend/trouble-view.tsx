@@ -1,0 +1,152 @@
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { useRouteParam, type PieceParts } from '@/client/features/piece-frame';
+import { PhotoButton, PhotoStrip } from '@/client/features/photos';
+import { makeId, timeNow, useWithShop, useWorkshop } from '@/client/store';
+import { Button, Choices, Column, Heading, Notice, Row, Small, useIsWide } from '@/client/ui';
+import { nameZone, type Trouble } from '@/core/dossier';
+import { lowerFirst } from '@/core/shared';
+import { judgeCauses, noteFound, readTroubleState } from '@/core/trouble';
+import { nameSymptom } from '@/words';
+import { CauseList } from './cause-list';
+import { Clues } from './clues';
+import { SymptomGlyph } from './symptom-glyph';
+import { WaysOut } from './ways-out';
+import { WhatHappened } from './what-happened';
+
+const PARTS = [
+  { code: 'looks', label: 'Looks' },
+  { code: 'happened', label: 'What happened' },
+  { code: 'way_out', label: 'Way out' },
+] as const;
+type Part = (typeof PARTS)[number]['code'];
+
+/** One trouble: what it looks like, what the log says happened, and the ways out. */
+export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble: Trouble }) {
+  const wide = useIsWide();
+  const shop = useWithShop(dossier);
+  const { air } = useWorkshop().workshop;
+  const [now] = useState(timeNow);
+  const asked = useRouteParam('part');
+  const part: Part = PARTS.find(({ code }) => code === asked)?.code ?? 'looks';
+  const belief = useMemo(() => judgeCauses(shop, trouble, air), [shop, trouble, air]);
+  const zone = dossier.zones?.find(({ id }) => id === trouble.zone);
+  const state = readTroubleState(shop, trouble);
+  const set = (facts: Partial<Trouble>): void => change({ type: 'trouble_set', trouble: { ...trouble, ...facts } });
+  const parts = { dossier: shop, change, trouble, belief, now };
+  const settle = (how: NonNullable<Trouble['settled']>['how']): void =>
+    set({ found: trouble.found ?? noteFound(shop, belief), settled: { how, at: timeNow() } });
+  const comesBack = (): void => {
+    const id = makeId();
+    settle('came_back');
+    change({ type: 'trouble_set', trouble: { id, zone: trouble.zone, symptom: trouble.symptom, seen_at: timeNow() } });
+    router.setParams({ trouble: id, part: 'looks' });
+  };
+  const remove = (): void => {
+    change({ type: 'trouble_removed', troubleId: trouble.id });
+    router.setParams({ trouble: '', part: '' });
+  };
+  const looks = (
+    <Column gap="$l" flex={wide ? 1 : undefined} minWidth={0}>
+      <Clues {...parts} onTell={(clues) => set({ clues })} />
+      <CauseList belief={belief} />
+      {zone ? (
+        <Column gap="$s">
+          <PhotoStrip dossier={dossier} zone={zone} change={change} />
+          <Row gap="$s" flexWrap="wrap">
+            <PhotoButton
+              dossier={dossier}
+              zone={zone}
+              label="Picture of what is wrong"
+              onTaken={(photo) => set({ photo })}
+            />
+            <Button onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/prove`)}>
+              Read it from a picture
+            </Button>
+          </Row>
+          <Small>Prove reads a lattice that was pulled, and a strip that bleeds, from a picture.</Small>
+        </Column>
+      ) : null}
+    </Column>
+  );
+  const happened = (
+    <Column flex={wide ? 1 : undefined} minWidth={0}>
+      <WhatHappened belief={belief} dossier={shop} now={now} />
+    </Column>
+  );
+  const ways = <WaysOut {...parts} state={state} onSettle={settle} onFound={(found) => set({ found })} />;
+  return (
+    <Column gap="$l">
+      <Row gap="$m" alignItems="center">
+        <SymptomGlyph symptom={trouble.symptom} />
+        <Column flex={1}>
+          <Heading>{nameSymptom(trouble.symptom)}</Heading>
+          <Small>{`On the ${lowerFirst(nameZone(dossier, trouble.zone))}`}</Small>
+        </Column>
+      </Row>
+      {state === 'recovered' ? (
+        <Notice
+          tone="act"
+          title="The way out is done. Does it hold?"
+          action={
+            <Row gap="$s" flexWrap="wrap">
+              <Button look="main" onPress={() => settle('mended')}>
+                It holds: mended
+              </Button>
+              <Button onPress={comesBack}>It came back</Button>
+            </Row>
+          }
+        >
+          Give it the time that its proof asked for. What you say here counts in the shop’s findings.
+        </Notice>
+      ) : null}
+      {state === 'in_recovery' ? (
+        <Notice
+          tone="act"
+          title="A way out is under way"
+          action={<Button onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/work`)}>Go on in Work</Button>}
+        >
+          The work on this face is what it says from now on. What stood before is kept.
+        </Notice>
+      ) : null}
+      {state === 'mended' ? (
+        <Notice tone="go" title="Mended" action={<Button onPress={comesBack}>It came back</Button>}>
+          It held. What made it, and what mended it, stay with the piece.
+        </Notice>
+      ) : null}
+      {wide ? null : (
+        <Choices
+          label="Part of the story"
+          options={PARTS}
+          value={part}
+          onPick={(code) => router.setParams({ part: code })}
+        />
+      )}
+      {wide ? (
+        <>
+          <Row gap="$xl" alignItems="flex-start">
+            {looks}
+            {happened}
+          </Row>
+          {ways}
+        </>
+      ) : part === 'looks' ? (
+        looks
+      ) : part === 'happened' ? (
+        happened
+      ) : (
+        ways
+      )}
+      <Row gap="$s" flexWrap="wrap">
+        <Button look="quiet" onPress={() => router.setParams({ trouble: '', part: '' })}>
+          All that went wrong
+        </Button>
+        {state === 'open' ? (
+          <Button look="quiet" onPress={remove}>
+            It was nothing: take it off
+          </Button>
+        ) : null}
+      </Row>
+    </Column>
+  );
+}

@@ -1,0 +1,267 @@
+import { View } from '@tamagui/core';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { BrokenSearch, usePlanner } from '@/client/features/planner';
+import { useMeasures, useWorkshop } from '@/client/store';
+import { timeNow } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Figure,
+  Heading,
+  LabelledSection,
+  Notice,
+  Row,
+  Rule,
+  Small,
+  StateMark,
+  Strong,
+  useIsWide,
+} from '@/client/ui';
+import type { Dossier, PieceChange, Trouble } from '@/core/dossier';
+import { REMEDY_RATES } from '@/core/knowledge';
+import { buildSection, type Section } from '@/core/piece';
+import { formatChance } from '@/core/shared';
+import {
+  drawStory,
+  noteFound,
+  takeRecovery,
+  type CausesBelief,
+  type LeavingWay,
+  type RecoveryWay,
+  type RuledOut,
+  type TroubleState,
+} from '@/core/trouble';
+import {
+  explainWayOut,
+  nameHazard,
+  nameLeaving,
+  nameRejected,
+  nameWayOut,
+  PHRASES,
+  RECOVERY_LABELS,
+  sayHazard,
+  sayLeaving,
+  sayRuledOut,
+  sayRuledOutRemedy,
+  sayWhy,
+} from '@/words';
+
+interface WaysProps {
+  dossier: Dossier;
+  change: (change: PieceChange) => void;
+  trouble: Trouble;
+  belief: CausesBelief;
+  now: string;
+  state: TroubleState;
+  onSettle: (how: LeavingWay['how']) => void;
+  onFound: (found: NonNullable<Trouble['found']>) => void;
+}
+
+/** The ways out side by side, what it costs to leave it, and what is no way out and why. */
+export function WaysOut({ dossier, change, trouble, belief, now, state, onSettle, onFound }: WaysProps) {
+  const wide = useIsWide();
+  const { air } = useWorkshop().workshop;
+  const request = useMemo(
+    () => ({ kind: 'recoveries' as const, dossier, trouble: trouble.id, now, air: [...air] }),
+    [dossier, trouble.id, now, air],
+  );
+  const { answer, fresh, failed } = usePlanner(request);
+  const [picked, setPicked] = useState('r1');
+  if (failed) return <BrokenSearch />;
+  if (!answer)
+    return (
+      <Notice tone="wait" live title="Searching">
+        Looking for every way out that holds.
+      </Notice>
+    );
+  const { ways, leaving, ruledOut, rejected } = answer;
+  const current = ways.find(({ id }) => id === picked) ?? ways[0];
+  const take = (way: RecoveryWay): void => {
+    const at = timeNow();
+    onFound(noteFound(dossier, belief));
+    change({ type: 'choice_taken', choice: takeRecovery(dossier, way, at, PHRASES) });
+    router.push(`/piece/${dossier.piece.id ?? ''}/work`);
+  };
+  const shown = wide ? ways.slice(0, SHOWN_WIDE) : current ? [current] : [];
+  const may = state === 'open';
+  return (
+    <Column gap="$l" render="section" aria-label="Way out" aria-busy={!fresh}>
+      <Heading>Way out</Heading>
+      {ways.length === 0 ? (
+        <Notice tone="stop" title="No way out that may be worked here">
+          {ruledOut.some(({ rule }) => rule === 'lead_found')
+            ? 'Lead was found here: work on it is for certified practice.'
+            : 'The rules leave nothing. More ventilation or another look would.'}
+        </Notice>
+      ) : null}
+      {!wide && ways.length > 1 ? (
+        <Choices
+          label="Ways out"
+          options={ways.map((way, i) => ({ code: way.id, label: `${i + 1} ${nameWayOut(way.remedy)}` }))}
+          value={current?.id}
+          onPick={setPicked}
+        />
+      ) : null}
+      <View flexDirection={wide ? 'row' : 'column'} gap="$xl" alignItems="stretch">
+        {shown.map((way) => (
+          <WayCard
+            key={way.id}
+            way={way}
+            dossier={dossier}
+            belief={belief}
+            now={now}
+            may={may}
+            onTake={() => take(way)}
+          />
+        ))}
+      </View>
+      <Rule />
+      <Column gap="$m">
+        <Heading>Or leave it</Heading>
+        <View flexDirection={wide ? 'row' : 'column'} gap="$m">
+          {leaving.map((way) => (
+            <Leave key={way.how} way={way} may={may} onTake={() => onSettle(way.how)} />
+          ))}
+        </View>
+      </Column>
+      <Disclosure label={`Not these: ${ruledOut.length + rejected.length} ruled out, and why`}>
+        {() => (
+          <Column gap="$m">
+            {ruledOut.map((out) => (
+              <Ruled key={out.remedy} out={out} />
+            ))}
+            {rejected.map((rejection) => (
+              <Column key={`${rejection.layer}${rejection.code}`}>
+                <Strong>{nameRejected(rejection)}</Strong>
+                <Small>{sayRuledOut(rejection.finding)}</Small>
+              </Column>
+            ))}
+          </Column>
+        )}
+      </Disclosure>
+      <Small>Labels, safety sheets, local law and licensed practice go before anything said here.</Small>
+    </Column>
+  );
+}
+
+const SHOWN_WIDE = 3;
+
+const Ruled = ({ out }: { out: RuledOut }) => (
+  <Column>
+    <Strong>{nameWayOut(out.remedy)}</Strong>
+    <Small>{sayRuledOutRemedy(out)}</Small>
+  </Column>
+);
+
+const sayHours = (minutes: number): string =>
+  minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 6) / 10} h`;
+const sayDays = (hours: number): string => (hours < 36 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`);
+
+interface WayCardProps {
+  way: RecoveryWay;
+  dossier: Dossier;
+  belief: CausesBelief;
+  now: string;
+  may: boolean;
+  onTake: () => void;
+}
+
+function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
+  const wide = useIsWide();
+  const { sayMoney } = useMeasures();
+  const { remedy, labels, holds, serves, leaves, plan, blocked } = way;
+  const section = useMemo(() => drawAfter(way, dossier, belief, now), [way, dossier, belief, now]);
+  const title = nameWayOut(remedy);
+  return (
+    <View
+      flex={wide ? 1 : undefined}
+      flexBasis={wide ? 0 : undefined}
+      minWidth={0}
+      gap="$m"
+      render="article"
+      aria-label={title}
+    >
+      <Column gap="$xs">
+        <Heading>{title}</Heading>
+        {labels.length > 0 ? <Small>{labels.map((own) => RECOVERY_LABELS[own]).join(' · ')}</Small> : null}
+      </Column>
+      <Row gap="$l" flexWrap="wrap">
+        <Number figure={formatChance(holds)} words="hold" />
+        <Number figure={sayHours(plan.handsOnMin)} words="of your hands" />
+        <Number figure={sayDays(plan.elapsedH)} words="on the calendar" />
+        <Number figure={sayMoney(plan.materialsCost)} words="for materials" />
+      </Row>
+      <Body>{explainWayOut(remedy, serves, leaves)}</Body>
+      {blocked.map((hazard) => (
+        <Notice key={hazard.code} tone="stop" title={nameHazard(hazard)}>
+          {sayHazard(hazard)}
+        </Notice>
+      ))}
+      {may ? (
+        <Button look="main" label={`Take this way out: ${title}`} onPress={onTake}>
+          Take this way out
+        </Button>
+      ) : null}
+      {section ? <LabelledSection section={section} /> : null}
+      <Disclosure label={`${plan.steps.length} steps, and why`}>
+        {() => (
+          <Column role="list" gap="$m">
+            {plan.steps.map((step, i) => (
+              <Column key={i} role="listitem">
+                <Strong>{`${i + 1}. ${step.label}`}</Strong>
+                <Small>
+                  {[`${step.minutes} min`, step.waitH > 0 ? `then ${sayDays(step.waitH)}` : '']
+                    .filter(Boolean)
+                    .join(' · ')}
+                </Small>
+                <Small color="$ink">{sayWhy(step.why)}</Small>
+              </Column>
+            ))}
+          </Column>
+        )}
+      </Disclosure>
+    </View>
+  );
+}
+
+/** The face as the way out leaves it: over what lies there, or from the bare face up; none where the layers stay. */
+function drawAfter({ plan, remedy }: RecoveryWay, dossier: Dossier, belief: CausesBelief, now: string): Section | null {
+  if (!plan.zone) return null;
+  const fresh = buildSection(belief.view.belief, plan.zone, dossier.goal);
+  if (!REMEDY_RATES[remedy].over) return fresh;
+  const below = drawStory(belief, now).layers.map((layer) =>
+    layer.kind === 'coat' ? { ...layer, suspect: false } : layer,
+  );
+  const above = fresh.layers.filter(({ kind }) => kind === 'coat' || kind === 'tooth');
+  const layers = [...below, ...above];
+  return { layers, summary: layers.map(({ label }) => label).join(', ') };
+}
+
+function Leave({ way, may, onTake }: { way: LeavingWay; may: boolean; onTake: () => void }) {
+  return (
+    <Card gap="$s" flex={1}>
+      <Strong>{nameLeaving(way.how)}</Strong>
+      <Body>{sayLeaving(way)}</Body>
+      {way.worsens >= 0.5 ? <StateMark tone="wait">more likely than not it goes on</StateMark> : null}
+      {may ? (
+        <Row>
+          <Button onPress={onTake}>{nameLeaving(way.how)}</Button>
+        </Row>
+      ) : null}
+    </Card>
+  );
+}
+
+function Number({ figure, words }: { figure: string; words: string }) {
+  return (
+    <Column>
+      <Figure>{figure}</Figure>
+      <Small>{words}</Small>
+    </Column>
+  );
+}
