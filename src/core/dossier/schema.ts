@@ -291,7 +291,6 @@ export const troubleSchema = z
     symptom: z.enum(SYMPTOMS as [(typeof SYMPTOMS)[number], ...(typeof SYMPTOMS)[number][]]),
     seen_at: z.union([instant, z.iso.date()]).optional(),
     note: z.string().max(500).optional(),
-    photo: idSchema.optional(),
     /** What was told of how it looks, by the clues of its symptom. */
     clues: z.looseObject({}).optional(),
     /**
@@ -312,7 +311,9 @@ export const troubleSchema = z
       })
       .optional(),
     /** How it ended, where no recovery was taken, or once one held. */
-    settled: z.looseObject({ how: z.enum(['live_with', 'as_it_is', 'mended', 'came_back']), at: instant.optional() }).optional(),
+    settled: z
+      .looseObject({ how: z.enum(['live_with', 'as_it_is', 'mended', 'came_back']), at: instant.optional() })
+      .optional(),
   })
   .superRefine(({ symptom, clues = {} }, context) => {
     for (const [clue, answer] of Object.entries(clues)) {

@@ -1,6 +1,7 @@
 import type { CautionCode } from './cautions';
 import type { OperationCode } from './codes';
 import { findRepairStep } from './repairs';
+import { STRIPPING_FACTS, type StrippingCode } from './strippings';
 
 /** What an operation is to the shop, all on its row (common practice). */
 export interface OperationFact {
@@ -43,7 +44,7 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   reglue: { label: 'Glue down' },
   repair: { label: 'Repair' },
   consolidate: { label: 'Harden' },
-  strip: { label: 'Strip', dust: 'chips', splits: true, cautions: ['heat_and_strippers'], says: ['All of it comes off, or what stays will lift the new coat.', 'Let it dry for a day before sanding.'] },
+  strip: { label: 'Strip', dust: 'chips', splits: true, says: ['All of it comes off, or what stays will lift the new coat.'] },
   fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true, says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
   liquid_degloss: { label: 'Liquid deglosser', dulls: 'ground', cleans: true, says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
   scuff: { label: 'Scuff', dulls: 'ground', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
@@ -74,7 +75,20 @@ export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !
 export const isWholeCoat = (op: OperationCode): boolean => isCoat(op) && OPERATION_FACTS[op].coat !== 'seal';
 
 /** The dust of some work: that of the repair it is, else that of its operation. A repair of a later version is taken to make some. */
-export function findDust({ op, repair }: { op: OperationCode; repair?: string | undefined }): OperationFact['dust'] {
+export function findDust({
+  op,
+  repair,
+  method,
+}: {
+  op: OperationCode;
+  repair?: string | undefined;
+  method?: StrippingCode | undefined;
+}): OperationFact['dust'] {
+  if (method !== undefined) {
+    const { dusts, heats, wears } = STRIPPING_FACTS[method];
+    // Heat drives lead out of a coat as dust does.
+    return wears ? 'sanding' : dusts || heats ? 'chips' : undefined;
+  }
   if (repair === undefined) return OPERATION_FACTS[op].dust;
   const fact = findRepairStep(repair);
   return !fact || fact.dry ? 'sanding' : undefined;

@@ -87,23 +87,29 @@ export interface WorkCoat {
   suspect?: boolean;
 }
 
-/** The cut through a zone in work: what is on it, and what is still to come. */
+/** The cut through a zone in work: what is on it, and what is still to come; `under`: coats that are gone over. */
 export function buildWorkSection(
   belief: Belief,
   prep: PrepCode,
   coats: readonly WorkCoat[],
   goal?: Dossier['goal'],
+  under: readonly WorkCoat[] = [],
 ): Section {
   const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_FACTS[prep].label, note: '' }];
-  const bare = draw(belief, tooth, prep, goal);
-  const layers = coats.flatMap(({ state, suspect, ...coat }) =>
-    drawWork({ op: 'coat', coats: 1, ...coat }, goal?.colour ?? DEFAULT_COLOUR).map((layer) => ({
-      ...layer,
-      state,
-      ...(suspect ? { suspect } : {}),
-    })),
-  );
-  const all = [...bare.layers, ...layers];
+  const colour = goal?.colour ?? DEFAULT_COLOUR;
+  const lay = (list: readonly WorkCoat[]): SectionLayer[] =>
+    list.flatMap(({ state, suspect, ...coat }) =>
+      drawWork({ op: 'coat', coats: 1, ...coat }, colour).map((layer) => ({
+        ...layer,
+        state,
+        ...(suspect ? { suspect } : {}),
+      })),
+    );
+  const ground =
+    under.length === 0
+      ? draw(belief, tooth, prep, goal).layers
+      : [...draw(belief, [], undefined, goal).layers, ...lay(under), ...tooth.flatMap((own) => drawWork(own, colour))];
+  const all = [...ground, ...lay(coats)];
   return {
     layers: all,
     summary: all

@@ -20,4 +20,4 @@ export {
   type SymptomPattern,
 } from './patterns';
 export { drawStory, tellWork, type StoryRow } from './story';
-export { readTroubleState, type TroubleState } from './trouble-state';
+export { findTaken, readTroubleState, type TakenRecovery, type TroubleState } from './trouble-state';

@@ -1,4 +1,4 @@
-import { OPERATION_FACTS } from '../knowledge';
+import { OPERATION_FACTS, type FindingCode } from '../knowledge';
 import type { Climate } from '../climate';
 import type { LogEntry } from '../dossier';
 import { buildWorkSection, type Section, type WorkCoat } from '../piece';
@@ -38,7 +38,7 @@ export function tellWork({ view, findings, causes }: CausesBelief): StoryRow[] {
       air: coat ? airOfCoat(coat, view.air) : null,
       wait: before ? { wasH: (startMs - before.endMs) / HOUR_MS, askedH: askedOf(before, view.air) } : null,
       findings: own,
-      suspect: own.some((finding) => pointing.has(finding)),
+      suspect: own.some(({ code, severity }) => severity !== 'unknown' && pointing.has(code)),
     };
   });
 }
@@ -47,12 +47,12 @@ function askedOf(before: Coat, air: CausesBelief['view']['air']): number {
   return listFilmTimes(before.code, before.tin, airOfCoat(before, air) ?? undefined).recoatH;
 }
 
-const listPointing = (causes: CausesBelief['causes']): ReadonlySet<Finding> =>
+const listPointing = (causes: CausesBelief['causes']): ReadonlySet<FindingCode> =>
   new Set(
     causes
       .filter(({ p }) => p >= LIKELY)
       .flatMap(({ evidence }) =>
-        evidence.flatMap((own) => (own.kind === 'finding' && own.factor > 1 ? [own.finding] : [])),
+        evidence.flatMap((own) => (own.kind === 'finding' && own.factor > 1 ? [own.finding.code] : [])),
       ),
   );
 

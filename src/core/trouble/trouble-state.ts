@@ -1,4 +1,4 @@
-import { recoveryOf, type Dossier, type Trouble } from '../dossier';
+import { recoveryOf, type Dossier, type PlannedStep, type Recovery, type Trouble } from '../dossier';
 import { LABEL_CLIMATE } from '../climate';
 import { listTasks } from '../work';
 
@@ -12,4 +12,16 @@ export function readTroubleState(dossier: Dossier, { id, zone, settled }: Troubl
     ({ openZones, op }) => openZones.includes(zone) && op !== 'cure' && op !== 'handover',
   );
   return open ? 'in_recovery' : 'recovered';
+}
+
+/** The way out that was taken last for a trouble, as it was written down then. */
+export interface TakenRecovery {
+  recovery: Recovery;
+  steps: PlannedStep[];
+}
+
+export function findTaken({ chosen, earlier_choices: earlier = [] }: Dossier, troubleId: string): TakenRecovery | null {
+  const zones = [...earlier, ...(chosen ? [chosen] : [])].flatMap((choice) => choice.zones);
+  const own = zones.findLast(({ recovery }) => recovery?.trouble === troubleId);
+  return own?.recovery ? { recovery: own.recovery, steps: own.steps ?? [] } : null;
 }

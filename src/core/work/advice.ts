@@ -7,6 +7,7 @@ import {
   hasStrongFumes,
   isWholeCoat,
   OPERATION_FACTS,
+  STRIPPING_FACTS,
   CAUTION_FACTS,
   type CautionCode,
   type CautionFact,
@@ -20,14 +21,14 @@ export interface Caution extends CautionFact {
 
 /** The cautions of a task. `oldCoat`: lead is possible by date, though a test was negative. */
 export function listCautions(
-  task: Pick<Task, 'op' | 'class' | 'key' | 'repair' | 'tests'>,
+  task: Pick<Task, 'op' | 'class' | 'key' | 'repair' | 'tests' | 'method'>,
   {
     application,
     oldCoat,
     hazards = [],
   }: { application?: Goal['application']; oldCoat: boolean; hazards?: readonly string[] },
 ): Caution[] {
-  const { op, class: code } = task;
+  const { op, class: code, method } = task;
   const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
   const fact = OPERATION_FACTS[op];
   const product = code === undefined ? undefined : findProduct(code);
@@ -42,7 +43,7 @@ export function listCautions(
   if (isWholeCoat(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
   if (dust === 'sanding') codes.push('dust');
   if (fact.cleans) codes.push('cleaners');
-  codes.push(...(fact.cautions ?? []));
+  codes.push(...(fact.cautions ?? []), ...(method ? STRIPPING_FACTS[method].cautions : []));
   codes.push(...(task.tests ?? []).flatMap((kind) => findTestKind(kind)?.cautions ?? []));
   if (fact.coat === 'paint' || fact.coat === 'clear' || fact.untimed) {
     if (hazards.includes('nursery')) codes.push('child');
@@ -56,7 +57,7 @@ export function listCautions(
  * rate, which follow from unit geometry).
  */
 export function listFacts(
-  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair'>,
+  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair' | 'method'>,
   zones: readonly Pick<Zone, 'role' | 'moulded' | 'orientation'>[],
   application: Goal['application'] = 'brush_roll',
 ): string[] {
@@ -65,6 +66,10 @@ export function listFacts(
   const flat = has(({ orientation, role }) => orientation === 'horizontal' || role === 'top');
   const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
   if (repair) return [...repair.facts];
+  if (task.method) {
+    const { says, waste } = STRIPPING_FACTS[task.method];
+    return [...says, waste];
+  }
   const { says = [] } = OPERATION_FACTS[task.op];
   const product = task.class === undefined ? undefined : findProduct(task.class);
   const facts = [

@@ -24,7 +24,7 @@ export type BlockReason =
   | { kind: 'no_way'; zoneName: string };
 
 /** Dry dust, chips and heat, which lead forbids until it is settled. */
-const isAbrasive = (task: Pick<Task, 'op' | 'repair'>): boolean => findDust(task) !== undefined;
+const isAbrasive = (task: Pick<Task, 'op' | 'repair' | 'method'>): boolean => findDust(task) !== undefined;
 
 /** What holds a piece back: lead above all, a patch that failed, a system no way keeps to any more. */
 export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {

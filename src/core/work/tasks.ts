@@ -1,6 +1,13 @@
 import type { Climate } from '../climate';
 import type { Dossier, ShelfItem } from '../dossier';
-import { isCoat, WORK_RATES, isWholeCoat, type OperationCode, type ProductClass } from '../knowledge';
+import {
+  isCoat,
+  WORK_RATES,
+  isWholeCoat,
+  type OperationCode,
+  type ProductClass,
+  type StrippingCode,
+} from '../knowledge';
 import { judgeGates } from '../piece';
 import { latestOf } from '../shared';
 import { listTakenSteps, nameCoat, type TakenStep } from '../systems';
@@ -31,6 +38,8 @@ export interface Task {
   /** The repair it is, and what it takes where no product class names that. */
   repair?: string;
   material?: string;
+  /** How an old coat is got off. */
+  method?: StrippingCode;
   /** Which coat it is, of how many. */
   coat: number;
   coats: number;
@@ -92,6 +101,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ...(step.grit ? { grit: step.grit } : {}),
       ...(step.repair ? { repair: step.repair } : {}),
       ...(step.material ? { material: step.material } : {}),
+      ...(step.method ? { method: step.method } : {}),
       ...(step.tint ? { tint: step.tint } : {}),
       ...(step.tests ? { tests: step.tests } : {}),
       coat: first.coat,

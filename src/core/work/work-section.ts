@@ -1,4 +1,4 @@
-import type { Dossier, Zone } from '../dossier';
+import { isOfNow, recoveryOf, type Dossier, type Zone } from '../dossier';
 import type { PrimerTint } from '../film';
 import { buildWorkSection, type CoatState, type Section, type WorkCoat } from '../piece';
 import { computeBelief } from '../survey';
@@ -21,7 +21,18 @@ export function drawWork(dossier: Dossier, zone: Zone, tasks: readonly Task[], n
     ];
   });
   const prep = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment.prep ?? 'none';
-  return buildWorkSection(computeBelief(dossier, zone), prep, coats, dossier.goal);
+  return buildWorkSection(computeBelief(dossier, zone), prep, coats, dossier.goal, listUnder(dossier, zone.id));
+}
+
+/** Coats of before that are gone over, where the work took up again on top of what failed. */
+function listUnder(dossier: Dossier, zoneId: string): WorkCoat[] {
+  if (recoveryOf(dossier, zoneId)?.over === undefined) return [];
+  return (dossier.log ?? []).flatMap((entry): WorkCoat[] => {
+    const layer = LAYERS[entry.op];
+    if (entry.zone !== zoneId || entry.skipped || isOfNow(dossier, entry) || !layer || !isFilm(entry.class)) return [];
+    const coat: WorkCoat = { layer, code: entry.class, note: 'of before', state: 'cured' };
+    return Array.from({ length: Math.max(1, Math.round(entry.coats ?? 1)) }, () => coat);
+  });
 }
 
 function judgeState(code: Parameters<typeof listFilmTimes>[0], hours: number): CoatState {

@@ -22,6 +22,7 @@ import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type Prep
 import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
 import { describeShare, lowerFirst } from '@/core/shared';
 import { CellMark } from './cell-mark';
+import { PatternList } from './pattern-list';
 import { namePrimer, sayComparison, sayCounts } from './words';
 import { describeTreatment } from '@/words';
 
@@ -38,7 +39,16 @@ export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
     <Screen title="Findings" header={<ShopHeader title="Findings" />}>
-      {data ? <Findings experience={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
+      {data ? (
+        <Column gap="$l">
+          <Findings experience={data} />
+          <PatternList />
+        </Column>
+      ) : error ? (
+        <Unreachable retry={() => void refetch()} />
+      ) : (
+        <Skeleton />
+      )}
     </Screen>
   );
 }

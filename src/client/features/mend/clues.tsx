@@ -9,11 +9,13 @@ import { askClue, sayAnswer, sayNextClue } from '@/words';
 interface CluesProps {
   trouble: Trouble;
   belief: CausesBelief;
+  /** It is still to be found out. */
+  open: boolean;
   onTell: (clues: NonNullable<Trouble['clues']>) => void;
 }
 
 /** One look at a time, the one that may change the way out most; any other may be told as well. */
-export function Clues({ trouble, belief, onTell }: CluesProps) {
+export function Clues({ trouble, belief, open, onTell }: CluesProps) {
   const [passed, setPassed] = useState<readonly ClueCode[]>([]);
   const next = findNextClue(belief);
   const { clues: asked } = findSymptom(trouble.symptom);
@@ -27,7 +29,9 @@ export function Clues({ trouble, belief, onTell }: CluesProps) {
   };
   return (
     <Column gap="$m" render="section" aria-label="Clues">
-      {current ? (
+      {!open ? (
+        <Heading>What it looked like</Heading>
+      ) : current ? (
         <>
           <Column gap="$xs">
             <Heading>{askClue(current)}</Heading>
@@ -44,8 +48,8 @@ export function Clues({ trouble, belief, onTell }: CluesProps) {
           <Small>What you tell besides makes the causes clearer.</Small>
         </Column>
       )}
-      <Told trouble={trouble} belief={belief} onTakeBack={takeBack} />
-      {left.length > 0 ? (
+      <Told trouble={trouble} belief={belief} {...(open ? { onTakeBack: takeBack } : {})} />
+      {open && left.length > 0 ? (
         <Sheet label="Tell more of how it looks">
           {(close) => (
             <Column gap="$l">
@@ -114,7 +118,7 @@ function NumberAnswer({ clue, unit, onTell }: { clue: ClueCode; unit: 'h' | 'd';
 interface ToldProps {
   trouble: Trouble;
   belief: CausesBelief;
-  onTakeBack: (clue: ClueCode) => void;
+  onTakeBack?: (clue: ClueCode) => void;
 }
 
 /** What was told, and what the log tells by itself. */
@@ -133,7 +137,7 @@ function Told({ trouble, belief, onTakeBack }: ToldProps) {
                 : sayAnswer(clue, answer)}
             </Small>
           </Column>
-          {trouble.clues?.[clue] === undefined ? null : (
+          {trouble.clues?.[clue] === undefined || !onTakeBack ? null : (
             <Button look="quiet" label={`Take back: ${askClue(clue)}`} onPress={() => onTakeBack(clue)}>
               Take back
             </Button>

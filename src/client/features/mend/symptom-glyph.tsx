@@ -8,14 +8,15 @@ import type { SymptomCode } from '@/core/knowledge';
 type Tones = ReturnType<typeof useTones>;
 type Draw = (tones: Tones) => ReactNode;
 
-const face =
-  (more: Draw): Draw =>
-  (tones) => (
-    <>
-      <Rect x={3} y={4} width={66} height={38} fill={tones.card} stroke={tones.ink} strokeWidth={1.6} />
-      {more(tones)}
-    </>
-  );
+const face = (more: Draw): Draw =>
+  function Face(tones) {
+    return (
+      <>
+        <Rect x={3} y={4} width={66} height={38} fill={tones.card} stroke={tones.ink} strokeWidth={1.6} />
+        {more(tones)}
+      </>
+    );
+  };
 const ink = (d: string, width = 1.5): Draw =>
   face((tones) => (
     <Path d={d} fill="none" stroke={tones.ink} strokeWidth={width} strokeLinejoin="round" strokeLinecap="round" />
@@ -35,14 +36,15 @@ const dots = (points: readonly (readonly [number, number, number])[], filled: bo
     )),
   );
 /** Seen from the side: the board, the film on it. */
-const side =
-  (more: Draw): Draw =>
-  (tones) => (
-    <>
-      <Rect x={3} y={30} width={66} height={12} fill={tones.line} stroke={tones.ink} strokeWidth={1.4} />
-      {more(tones)}
-    </>
-  );
+const side = (more: Draw): Draw =>
+  function Side(tones) {
+    return (
+      <>
+        <Rect x={3} y={30} width={66} height={12} fill={tones.line} stroke={tones.ink} strokeWidth={1.4} />
+        {more(tones)}
+      </>
+    );
+  };
 
 const DRAWINGS: Record<SymptomCode, Draw> = {
   bleed: face((tones) => (

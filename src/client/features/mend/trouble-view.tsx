@@ -1,16 +1,17 @@
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useRouteParam, type PieceParts } from '@/client/features/piece-frame';
-import { PhotoButton, PhotoStrip } from '@/client/features/photos';
+import { PhotoStrip } from '@/client/features/photos';
 import { makeId, timeNow, useWithShop, useWorkshop } from '@/client/store';
 import { Button, Choices, Column, Heading, Notice, Row, Small, useIsWide } from '@/client/ui';
 import { nameZone, type Trouble } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
-import { judgeCauses, noteFound, readTroubleState } from '@/core/trouble';
+import { findTaken, judgeCauses, noteFound, readTroubleState } from '@/core/trouble';
 import { nameSymptom } from '@/words';
 import { CauseList } from './cause-list';
 import { Clues } from './clues';
 import { SymptomGlyph } from './symptom-glyph';
+import { TakenWay } from './taken-way';
 import { WaysOut } from './ways-out';
 import { WhatHappened } from './what-happened';
 
@@ -48,19 +49,13 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
   };
   const looks = (
     <Column gap="$l" flex={wide ? 1 : undefined} minWidth={0}>
-      <Clues {...parts} onTell={(clues) => set({ clues })} />
+      <Clues {...parts} open={state === 'open'} onTell={(clues) => set({ clues })} />
       <CauseList belief={belief} />
       {zone ? (
         <Column gap="$s">
           <PhotoStrip dossier={dossier} zone={zone} change={change} />
-          <Row gap="$s" flexWrap="wrap">
-            <PhotoButton
-              dossier={dossier}
-              zone={zone}
-              label="Picture of what is wrong"
-              onTaken={(photo) => set({ photo })}
-            />
-            <Button onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/prove`)}>
+          <Row>
+            <Button look="quiet" onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/prove`)}>
               Read it from a picture
             </Button>
           </Row>
@@ -74,7 +69,13 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
       <WhatHappened belief={belief} dossier={shop} now={now} />
     </Column>
   );
-  const ways = <WaysOut {...parts} state={state} onSettle={settle} onFound={(found) => set({ found })} />;
+  const taken = findTaken(dossier, trouble.id);
+  const ways =
+    taken && state !== 'open' ? (
+      <TakenWay taken={taken} now={now} />
+    ) : (
+      <WaysOut {...parts} may={state === 'open'} onSettle={settle} onFound={(found) => set({ found })} />
+    );
   return (
     <Column gap="$l">
       <Row gap="$m" alignItems="center">

@@ -2,8 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
-import { useMeasures, useWorkshop } from '@/client/store';
-import { timeNow } from '@/client/store';
+import { useMeasures, useWorkshop, timeNow } from '@/client/store';
 import {
   Body,
   Button,
@@ -11,7 +10,6 @@ import {
   Choices,
   Column,
   Disclosure,
-  Figure,
   Heading,
   LabelledSection,
   Notice,
@@ -34,8 +32,8 @@ import {
   type LeavingWay,
   type RecoveryWay,
   type RuledOut,
-  type TroubleState,
 } from '@/core/trouble';
+import { FigureBlock, sayDays, sayHours } from './figures';
 import {
   explainWayOut,
   nameHazard,
@@ -57,13 +55,14 @@ interface WaysProps {
   trouble: Trouble;
   belief: CausesBelief;
   now: string;
-  state: TroubleState;
+  /** It is still to be decided. */
+  may: boolean;
   onSettle: (how: LeavingWay['how']) => void;
   onFound: (found: NonNullable<Trouble['found']>) => void;
 }
 
 /** The ways out side by side, what it costs to leave it, and what is no way out and why. */
-export function WaysOut({ dossier, change, trouble, belief, now, state, onSettle, onFound }: WaysProps) {
+export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, onFound }: WaysProps) {
   const wide = useIsWide();
   const { air } = useWorkshop().workshop;
   const request = useMemo(
@@ -83,12 +82,11 @@ export function WaysOut({ dossier, change, trouble, belief, now, state, onSettle
   const current = ways.find(({ id }) => id === picked) ?? ways[0];
   const take = (way: RecoveryWay): void => {
     const at = timeNow();
-    onFound(noteFound(dossier, belief));
     change({ type: 'choice_taken', choice: takeRecovery(dossier, way, at, PHRASES) });
+    onFound(noteFound(dossier, belief));
     router.push(`/piece/${dossier.piece.id ?? ''}/work`);
   };
   const shown = wide ? ways.slice(0, SHOWN_WIDE) : current ? [current] : [];
-  const may = state === 'open';
   return (
     <Column gap="$l" render="section" aria-label="Way out" aria-busy={!fresh}>
       <Heading>Way out</Heading>
@@ -158,10 +156,6 @@ const Ruled = ({ out }: { out: RuledOut }) => (
   </Column>
 );
 
-const sayHours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 6) / 10} h`;
-const sayDays = (hours: number): string => (hours < 36 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`);
-
 interface WayCardProps {
   way: RecoveryWay;
   dossier: Dossier;
@@ -190,11 +184,11 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
         <Heading>{title}</Heading>
         {labels.length > 0 ? <Small>{labels.map((own) => RECOVERY_LABELS[own]).join(' · ')}</Small> : null}
       </Column>
-      <Row gap="$l" flexWrap="wrap">
-        <Number figure={formatChance(holds)} words="hold" />
-        <Number figure={sayHours(plan.handsOnMin)} words="of your hands" />
-        <Number figure={sayDays(plan.elapsedH)} words="on the calendar" />
-        <Number figure={sayMoney(plan.materialsCost)} words="for materials" />
+      <Row rowGap="$s" columnGap="$l" flexWrap="wrap">
+        <FigureBlock figure={formatChance(holds)} words="hold" />
+        <FigureBlock figure={sayHours(plan.handsOnMin)} words="of your hands" />
+        <FigureBlock figure={sayDays(plan.elapsedH)} words="on the calendar" />
+        <FigureBlock figure={sayMoney(plan.materialsCost)} words="for materials" />
       </Row>
       <Body>{explainWayOut(remedy, serves, leaves)}</Body>
       {blocked.map((hazard) => (
@@ -254,14 +248,5 @@ function Leave({ way, may, onTake }: { way: LeavingWay; may: boolean; onTake: ()
         </Row>
       ) : null}
     </Card>
-  );
-}
-
-function Number({ figure, words }: { figure: string; words: string }) {
-  return (
-    <Column>
-      <Figure>{figure}</Figure>
-      <Small>{words}</Small>
-    </Column>
   );
 }

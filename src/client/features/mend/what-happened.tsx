@@ -29,12 +29,7 @@ export function WhatHappened({ belief, dossier, now }: { belief: CausesBelief; d
       ) : (
         <Column role="list" aria-label="The log of this face">
           {rows.map((row) => (
-            <Entry
-              key={row.index}
-              row={row}
-              when={row.entry.at ? times.moment(row.entry.at, now) : ''}
-              view={view}
-            />
+            <Entry key={row.index} row={row} when={row.entry.at ? times.moment(row.entry.at, now) : ''} view={view} />
           ))}
         </Column>
       )}

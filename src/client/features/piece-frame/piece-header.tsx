@@ -14,7 +14,9 @@ const STAGES = [
 
 const Tab = styled(View, {
   minHeight: '$target',
-  paddingHorizontal: '$s',
+  minWidth: '$target',
+  paddingHorizontal: '$xs',
+  alignItems: 'center',
   justifyContent: 'center',
   borderBottomWidth: 3,
   borderColor: 'transparent',
@@ -34,7 +36,7 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
           </Title>
           <Small>{note}</Small>
         </Row>
-        <Row render="nav" aria-label="Steps of this piece" gap="$m">
+        <Row render="nav" aria-label="Steps of this piece" justifyContent="space-between" maxWidth={460}>
           {STAGES.map((stage) => {
             const href = `/piece/${id}/${stage.code}` as const;
             const current = path === href;

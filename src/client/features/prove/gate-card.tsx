@@ -55,7 +55,15 @@ export function GateCard({
         title={GATE_TITLES[gate.gate][gate.state]}
         action={
           gate.state === 'closed' ? (
-            <Button onPress={() => router.replace(`/piece/${id}/choose`)}>Choose again without it</Button>
+            <Row gap="$s" flexWrap="wrap">
+              <Button onPress={() => router.replace(`/piece/${id}/choose`)}>Choose again without it</Button>
+              <Button
+                look="quiet"
+                onPress={() => router.push(`/piece/${id}/mend?zone=${encodeURIComponent(gate.zone)}`)}
+              >
+                Find out why
+              </Button>
+            </Row>
           ) : undefined
         }
       >

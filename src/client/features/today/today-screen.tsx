@@ -12,6 +12,7 @@ import { DoNow } from './do-now';
 import { Drying } from './drying';
 import { Blocked, Readings } from './due-and-blocked';
 import { Free } from './free';
+import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
 
 const MINUTE_MS = 60_000;
@@ -78,6 +79,7 @@ function Day({ view, answer, times, now }: DayProps) {
       <DoNow answer={answer} times={times} now={now} onOpen={openTask} />
       <Readings answer={answer} times={times} now={now} />
       <Blocked answer={answer} />
+      <InTrouble pieces={view.pieces ?? []} />
     </Column>
   );
   const aside = (
