@@ -25,6 +25,9 @@ const SCREENS = [
   '/findings',
   '/piece/demo-lending-counter/work',
   '/piece/demo-media-cupboard/work',
+  '/piece/demo-magazine-chest/mend',
+  '/piece/demo-magazine-chest/mend?trouble=mx1&part=happened',
+  '/piece/demo-magazine-chest/mend?trouble=mx1&part=way_out',
 ];
 
 /** Folded parts that are opened on a screen; long lists repeat themselves. */

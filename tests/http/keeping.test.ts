@@ -164,7 +164,7 @@ describe('a whole shop in one zip', () => {
     const first = await exportOf(shop.file, 'first.zip');
     await shop.stop();
     const restored = await restore(first, 'back/again.sqlite');
-    expect(restored).toEqual({ ok: true, value: { pieces: 14 } });
+    expect(restored).toEqual({ ok: true, value: { pieces: 17 } });
     const second = await exportOf(at('back/again.sqlite'), 'second.zip', '2026-12-24T08:00:00.000Z');
     const [one, two] = [await readAll(first), await readAll(second)];
     expect(Object.keys(one).filter((name) => name.startsWith('photos/'))).toHaveLength(2);
@@ -206,7 +206,7 @@ describe('a whole shop in one zip', () => {
       return data;
     };
     const pieces = table('pieces');
-    expect(pieces).toHaveLength(14);
+    expect(pieces).toHaveLength(17);
     expect(pieces.find(({ piece }) => piece === 'p-formula')).toMatchObject({
       name: `'=HYPERLINK("x")`,
       asking_price: '12.5',

@@ -237,8 +237,9 @@ function drawAfter({ plan, remedy }: RecoveryWay, dossier: Dossier, belief: Caus
 }
 
 function Leave({ way, may, onTake }: { way: LeavingWay; may: boolean; onTake: () => void }) {
+  const wide = useIsWide();
   return (
-    <Card gap="$s" flex={1}>
+    <Card gap="$s" flex={wide ? 1 : undefined}>
       <Strong>{nameLeaving(way.how)}</Strong>
       <Body>{sayLeaving(way)}</Body>
       {way.worsens >= 0.5 ? <StateMark tone="wait">more likely than not it goes on</StateMark> : null}
