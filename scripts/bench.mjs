@@ -34,9 +34,17 @@ if (full) process.env.BRICOLAGE_FULL = '1';
 const { measureCore, measureReading, measureWholePieces } = loadTypeScript('scripts/bench-core.ts');
 const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
+const { measureTrouble } = loadTypeScript('scripts/bench-trouble.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const figures = [...measureCore(), ...measureShop(), ...measureStore(), ...measureReading(), ...measureWholePieces()];
+const figures = [
+  ...measureCore(),
+  ...measureShop(),
+  ...measureStore(),
+  ...measureTrouble(),
+  ...measureReading(),
+  ...measureWholePieces(),
+];
 const add = (name, value, unit, target, reference) =>
   figures.push({ name, value: round(value), unit, target, reference });
 

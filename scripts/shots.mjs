@@ -16,6 +16,15 @@ const SATURDAY = '2026-11-28T09:12:00.000Z';
 const SHOTS = [
   { name: 'today', path: '/', ...PHONE },
   { name: 'work', path: '/piece/demo-lending-counter/work', ...PHONE },
+  { name: 'mend', path: '/piece/demo-magazine-chest/mend?trouble=mx1', ...PHONE },
+  { name: 'mend-happened', path: '/piece/demo-magazine-chest/mend?trouble=mx1&part=happened', ...PHONE },
+  {
+    name: 'mend-way-out-dark',
+    path: '/piece/demo-magazine-chest/mend?trouble=mx1&part=way_out',
+    ...PHONE,
+    colorScheme: 'dark',
+    show: /^Way out$/,
+  },
   { name: 'ahead-wide', path: '/ahead', ...WIDE },
   { name: 'pieces', path: '/pieces', ...PHONE },
   { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
@@ -29,18 +38,7 @@ const SHOTS = [
   },
   { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
-  {
-    name: 'choose-steps',
-    path: '/piece/demo-issue-desk/choose',
-    ...PHONE,
-    press: [
-      ['button', /steps, and why$/],
-      ['button', /^\d+\. .*primer/],
-    ],
-    show: /steps, and why$/,
-  },
   { name: 'shelf', path: '/shelf', ...PHONE },
-  { name: 'choose-dark', path: '/piece/demo-sewing-cabinet/choose', ...PHONE, colorScheme: 'dark' },
   { name: 'prove', path: '/piece/demo-issue-desk/prove', ...PHONE, show: /^Panel$/ },
   {
     name: 'prove-bleed',
@@ -49,7 +47,6 @@ const SHOTS = [
     press: [['radio', /^Top/]],
     show: /^Bleed, ΔE00/,
   },
-  { name: 'findings', path: '/findings', ...PHONE },
   { name: 'findings-wide', path: '/findings', ...WIDE },
   {
     name: 'phones',

@@ -72,6 +72,33 @@ export const PIECE_TABLES = {
         test.note,
       ]),
   },
+  troubles: {
+    columns: [
+      'piece',
+      'zone',
+      'trouble',
+      'symptom',
+      'seen_at',
+      'likeliest_cause',
+      'p',
+      'settled',
+      'settled_at',
+      'note',
+    ],
+    rows: (dossier) =>
+      (dossier.troubles ?? []).map(({ id, zone, symptom, seen_at, found, settled, note }) => [
+        idOf(dossier),
+        zone,
+        id,
+        symptom,
+        seen_at,
+        found?.causes[0]?.code,
+        found?.causes[0]?.p,
+        settled?.how,
+        settled?.at,
+        note,
+      ]),
+  },
   log: {
     columns: ['piece', 'zone', 'at', 'op', 'class', 'product', 'coats', 'thinned_pct', 'started_at', 'minutes', 'note'],
     rows: (dossier) =>

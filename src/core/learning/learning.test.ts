@@ -150,6 +150,32 @@ describe('what a piece teaches', () => {
     expect(collectExperience(piece([nail(5, { age_h: 0.2 }), { ...nail(5), age_h: undefined }]))).toEqual([]);
   });
 
+  it('count what failed in use as far as the treatment was to blame, and what mended it', () => {
+    const blames = {
+      mode: 'adhesion' as const,
+      prep: 'scuff_150' as const,
+      primer: 'allpurpose_primer_wb' as const,
+      p: 0.75,
+    };
+    const stack = { prep: 'scuff_150' as const, primers: [], paint: null, paint_coats: 0, topcoat: 'none' as const };
+    const treatment = { prep: 'scuff_150' as const, primer: 'shellac_primer' as const, coats: 1 };
+    const recovery = { trouble: 'x', remedy: 'strip' as const, at: '2026-05-01T08:00:00Z' };
+    const zone = piece([]).zones![0]!.id;
+    const taught = (settled?: { how: 'mended' | 'came_back' }) =>
+      collectExperience(
+        piece([], {
+          chosen: { zones: [{ id: zone, treatment, stack, recovery }] },
+          troubles: [
+            { id: 'x', zone, symptom: 'scratches_off', found: { causes: [], blames }, ...(settled ? { settled } : {}) },
+          ],
+        }),
+      ).map(({ primer, held, failed }) => ({ primer, held, failed }));
+    const failed = { primer: 'allpurpose_primer_wb', held: 0, failed: 1.5 };
+    expect(taught()).toEqual([failed]);
+    expect(taught({ how: 'came_back' })).toEqual([failed]);
+    expect(taught({ how: 'mended' })).toEqual([failed, { primer: 'shellac_primer', held: 2, failed: 0 }]);
+  });
+
   it('counts what came back, and what did not, for the system that was taken', () => {
     const chosen = {
       zones: [{ id: 'top', treatment: { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const }],

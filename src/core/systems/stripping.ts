@@ -45,7 +45,7 @@ const isCredibleOn = (face: StripFace, ...codes: Parameters<typeof hasSubstrate>
   sumWhere(face.ground.states, hasSubstrate(...codes)) >= CREDIBLE;
 
 /** Lead may be in what is underneath: no dust and no heat until it is settled. */
-export const mayHoldLead = ({ hazards }: Pick<Ground, 'hazards'>): boolean =>
+const mayHoldLead = ({ hazards }: Pick<Ground, 'hazards'>): boolean =>
   hazards.some(({ lead, gate }) => lead === true && gate !== undefined);
 
 /** A face this small, m², is scraped by hand; a larger one only where the coat lets go by itself (estimate). */

@@ -123,7 +123,7 @@ const listVersions = ({ earlier_choices: earlier = [], chosen }: Dossier): Choic
 ];
 
 /** A piece as it was when something was seen to be wrong: without the recovery that was taken for it, nor what came after. */
-export function asOfTrouble(dossier: Dossier, { id, zone }: Pick<Trouble, 'id' | 'zone'>): Dossier {
+function asOfTrouble(dossier: Dossier, { id, zone }: Pick<Trouble, 'id' | 'zone'>): Dossier {
   const versions = listVersions(dossier);
   const taken = versions.findIndex((choice) =>
     choice.zones.some((own) => own.id === zone && own.recovery?.trouble === id),

@@ -1,5 +1,5 @@
 export { auditAhead, auditPiece, type Finding } from './audit';
-export { ageOf, judgeCauses, readClues, type CauseBelief, type CausesBelief, type Evidence } from './causes';
+export { judgeCauses, readClues, type CauseBelief, type CausesBelief, type Evidence } from './causes';
 export {
   listRecoveries,
   noteFound,

@@ -163,7 +163,7 @@ function writeLog(
 }
 
 /** One job of a seed. The symptom is drawn first; everything else follows from what made it. */
-export function simulateTrouble(seed: number): SimulatedTrouble {
+function simulateTrouble(seed: number): SimulatedTrouble {
   const random = makeRandom(seed);
   const symptom = SYMPTOMS[Math.floor(random() * SYMPTOMS.length)]!;
   const causes = drawCauses(random, symptom);
@@ -200,7 +200,7 @@ export function simulateTrouble(seed: number): SimulatedTrouble {
 }
 
 /** Follows the proposed looks to their end. */
-export function askToTheEnd(
+function askToTheEnd(
   { dossier, trouble, answer }: SimulatedTrouble,
   most = 8,
 ): { belief: CausesBelief; asked: number } {

@@ -167,7 +167,7 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
           return before ? [{ id: before.id, lags: lags.map(toMinutes) }] : [];
         }),
         ...(OPERATION_FACTS[task.op].splits ? { splits: true } : {}),
-        ...describeProduct(task, dossier.goal?.application, climate),
+        ...describeProduct(task, dossier.goal?.application, climate, facts.tins),
         ...(task.stage >= PLACE_STAGE && task.op !== 'refit' && task.op !== 'proof' ? { takesPlace: true } : {}),
         ...(pin ? { pinnedAt: minuteOf(pin.at) } : {}),
       };
@@ -179,14 +179,19 @@ const toMinutes = ({ fromH, untilH }: { fromH: number; untilH?: number }): Job['
   ...(untilH === undefined ? {} : { until: Math.round(untilH * 60) }),
 });
 
-function describeProduct(task: Task, application: string | undefined, climate: Climate): Partial<Job> {
+function describeProduct(
+  task: Task,
+  application: string | undefined,
+  climate: Climate,
+  tins: readonly ShelfItem[],
+): Partial<Job> {
   const { class: code, op } = task;
   if (!isFilm(code) || !isCoat(op)) return OPERATION_FACTS[op].dries ? { air: 'waterborne' } : {};
   const carrier = findCarrier(code);
   const tin = task.product ?? code;
   const gun = application === 'spray' && isWholeCoat(op);
   const aerosol = findProduct(code)?.sprayCan === true;
-  const { potLifeH } = FILM_FACTS[code];
+  const potLifeH = tins.find(({ id }) => id === task.product)?.pot_life_h ?? FILM_FACTS[code].potLifeH;
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);
   return {
     product: tin,

@@ -133,7 +133,7 @@ const CAUSES: Record<CauseCode, Named> = {
   steel_under_water: { name: 'Steel under waterborne paint', says: 'Screws, pins or wire wool rust.' },
 };
 export const nameCause = (code: CauseCode): string => CAUSES[code].name;
-export const sayCause = (code: CauseCode): string => CAUSES[code].says;
+const sayCause = (code: CauseCode): string => CAUSES[code].says;
 
 /** What to look at, as a question, and what may be answered. */
 const CLUES: { [C in ClueCode]: { asks: string; answers: Record<keyof (typeof CLUE_FACTS)[C]['answers'], string> } } = {
@@ -247,7 +247,7 @@ const CLEARED: Partial<Record<FindingCode, string>> = {
 };
 
 /** One thing that speaks for a cause or against it. */
-export function sayEvidence(evidence: Evidence): string {
+function sayEvidence(evidence: Evidence): string {
   switch (evidence.kind) {
     case 'finding':
       return sayFinding(evidence.finding);

@@ -10,6 +10,11 @@ const texts = (more: Partial<TinTexts> = {}): TinTexts => ({
   coverage_m2_l: '',
   solids_pct: '',
   cure_days: '',
+  recoat_until_h: '',
+  window_opens_again_h: '',
+  full_hardness_h: '',
+  max_thinning_pct: '',
+  pot_life_h: '',
   price: '',
   opened_on: '',
   ...more,
@@ -33,6 +38,8 @@ describe('a tin as typed', () => {
     ['volume_ml', '-5', /0 or more/],
     ['solids_pct', '140', /percentage/],
     ['recoat_h', 'soon', /Hours/],
+    ['max_thinning_pct', '120', /percentage/],
+    ['pot_life_h', '0', /above 0/],
     ['opened_on', '23.11.2026', /year-month-day/],
   ] as const)('says what is wrong with %s %s', (field, text, words) => {
     expect(readTin(TIN, texts({ [field]: text })).errors[field]).toMatch(words);

@@ -9,6 +9,11 @@ const NUMBERS = {
   coverage_m2_l: 'What it covers, above 0 and no more than a film can be.',
   solids_pct: 'A percentage, 0 to 100.',
   cure_days: 'Days, 0 to 365.',
+  recoat_until_h: 'Hours, 0 to 10 000.',
+  window_opens_again_h: 'Hours, 0 to 10 000.',
+  full_hardness_h: 'Hours, 0 to 10 000.',
+  max_thinning_pct: 'A percentage, 0 to 100.',
+  pot_life_h: 'Hours, above 0 and to 1000.',
   price: 'A sum of money, 0 or more.',
 } as const;
 type NumberField = keyof typeof NUMBERS;

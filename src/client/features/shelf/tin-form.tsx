@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Button, Choices, Column, Field, MomentField, Row, Strong } from '@/client/ui';
+import { Button, Choices, Column, Disclosure, Field, MomentField, Row, Strong } from '@/client/ui';
 import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
 import { useMeasures, useWorkshop, type Gauge } from '@/client/store';
 import type { Quantity } from '@/core/shared';
@@ -22,6 +22,15 @@ const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string; qua
   { name: 'cure_days', label: 'Hard after', unit: 'days' },
   { name: 'price', label: 'Paid' },
 ];
+/** What few labels say, and the audit and the clocks go by where they do. */
+const MORE_FIELDS: typeof FIELDS = [
+  { name: 'recoat_until_h', label: 'Recoat without dulling until', unit: 'h' },
+  { name: 'window_opens_again_h', label: 'Or again from', unit: 'h' },
+  { name: 'full_hardness_h', label: 'Full hardness after', unit: 'h' },
+  { name: 'max_thinning_pct', label: 'Thin by at most', unit: '%' },
+  { name: 'pot_life_h', label: 'Pot life once mixed', unit: 'h' },
+];
+const ALL_FIELDS = [...FIELDS, ...MORE_FIELDS];
 
 interface TinFormProps {
   tin: ShelfItem;
@@ -35,12 +44,12 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
   const { currency } = useWorkshop().workshop.setup;
   const shown = withLevel(tin);
   const gauges: Partial<Record<keyof TinTexts, Gauge>> = Object.fromEntries(
-    FIELDS.flatMap(({ name, quantity }) => (quantity ? [[name, gauge(quantity)]] : [])),
+    ALL_FIELDS.flatMap(({ name, quantity }) => (quantity ? [[name, gauge(quantity)]] : [])),
   );
   const [texts, setTexts] = useState<TinTexts>(
     () =>
       Object.fromEntries(
-        [...FIELDS.map(({ name }) => name), 'opened_on' as const].map((name) => [
+        [...ALL_FIELDS.map(({ name }) => name), 'opened_on' as const].map((name) => [
           name,
           gauges[name]?.write(shown[name] as number | undefined) ?? String(shown[name] ?? ''),
         ]),
@@ -52,19 +61,21 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
   const next =
     read.volume_ml === shown.volume_ml && tin.volume_ml !== undefined ? { ...read, volume_ml: tin.volume_ml } : read;
   const right = Object.keys(errors).length === 0 && shelfItemSchema.safeParse(next).success;
+  const show = (fields: typeof FIELDS) =>
+    fields.map(({ name, label, unit = gauges[name]?.unit ?? (name === 'price' ? currency : undefined) }) => (
+      <Field
+        key={name}
+        label={label}
+        {...(unit ? { unit } : {})}
+        numeric={name !== 'name'}
+        value={texts[name]}
+        onChange={(text) => setTexts({ ...texts, [name]: text })}
+        error={errors[name]}
+      />
+    ));
   return (
     <Column gap="$m">
-      {FIELDS.map(({ name, label, unit = gauges[name]?.unit ?? (name === 'price' ? currency : undefined) }) => (
-        <Field
-          key={name}
-          label={label}
-          {...(unit ? { unit } : {})}
-          numeric={name !== 'name'}
-          value={texts[name]}
-          onChange={(text) => setTexts({ ...texts, [name]: text })}
-          error={errors[name]}
-        />
-      ))}
+      {show(FIELDS)}
       <MomentField
         label="Opened on"
         value={texts.opened_on}
@@ -73,6 +84,7 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
       />
       <Strong>Thinned with</Strong>
       <Choices label="Thinned with" options={THINNERS} value={thinner} onPick={setThinner} />
+      <Disclosure label="More from the label">{() => <Column gap="$m">{show(MORE_FIELDS)}</Column>}</Disclosure>
       <Row gap="$s" flexWrap="wrap">
         <Button look="main" disabled={!right} onPress={() => onSave(next)}>
           Keep it so
