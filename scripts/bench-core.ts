@@ -19,14 +19,7 @@ import { listProducts } from '@/core/systems/product';
 import { searchZone } from '@/core/systems/search';
 import { combineChances } from '@/core/systems/shared-causes';
 import { walkAll } from '@/core/systems/walk-all';
-
-interface Figure {
-  name: string;
-  value: number;
-  unit: string;
-  target: string;
-  reference: string;
-}
+import type { Figure } from './figure';
 
 /** Five thousand readings of made-up shops, one by one. */
 function drawReadings(): Experience[] {

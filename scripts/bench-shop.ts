@@ -3,14 +3,7 @@ import { endOf, makeSchedule, startOf, type Job, type Problem } from '@/core/sch
 import { makeRandom } from '@/core/shared';
 import { EMPTY_WORKSHOP } from '@/core/workshop';
 import { isInWork, learnPace, planShop, readPieceWork, readToday, type ShopFacts } from '@/core/work';
-
-interface Figure {
-  name: string;
-  value: number;
-  unit: string;
-  target: string;
-  reference: string;
-}
+import type { Figure } from './figure';
 
 const NOW = '2026-11-28T09:00:00.000Z';
 const FACTS: ShopFacts = {

@@ -3,14 +3,7 @@ import { freezeSystem, planPiece } from '@/core/systems';
 import { auditPiece, findNextClue, judgeCauses, listRecoveries } from '@/core/trouble';
 import { measureTroubles } from '@/core/trouble/simulate';
 import { PHRASES } from '@/words';
-
-interface Figure {
-  name: string;
-  value: number;
-  unit: string;
-  target: string;
-  reference: string;
-}
+import type { Figure } from './figure';
 
 const START = Date.parse('2026-03-02T08:00:00Z');
 const NOW = '2026-11-28T09:00:00.000Z';

@@ -122,7 +122,17 @@ describe('random sequences of changes', () => {
         ((value as object[] | undefined) ?? [])
           .map((one) => JSON.stringify(Object.fromEntries(Object.entries(one).sort())))
           .sort();
-      for (const list of ['zones', 'tests', 'log', 'panels', 'outcomes', 'overrides', 'troubles', 'parts', 'hardware'] as const)
+      for (const list of [
+        'zones',
+        'tests',
+        'log',
+        'panels',
+        'outcomes',
+        'overrides',
+        'troubles',
+        'parts',
+        'hardware',
+      ] as const)
         expect({ seed, list, records: sorted(back[list]) }).toEqual({ seed, list, records: sorted(piece[list]) });
       checked += 1;
     }

@@ -6,6 +6,7 @@ import { listCredible, listRecoveries, takeRecovery } from '@/core/trouble';
 import { listTasks } from '@/core/work';
 import { PHRASES } from '@/words';
 import { anyWishes, SEED } from './random-dossiers';
+import { BLOCKS, STRONG } from './rule-walker';
 import { share } from './share';
 
 const at = (hours: number): string => new Date(Date.parse('2026-03-02T08:00:00Z') + hours * 3_600_000).toISOString();
@@ -14,21 +15,6 @@ const NOW = at(24 * 90);
 /* The rules of recovery, walked by someone who knows nothing of how one is found. Common practice, written out again. */
 const DRY_DUST = ['scuff', 'sand', 'denib', 'fill', 'grain_fill'];
 const DRY_STRIPPING = ['scrape', 'sand', 'heat'];
-const STRONG = [
-  'shellac_primer',
-  'shellac_clear',
-  'stainblock_primer_oil',
-  'bonding_primer_oil',
-  'bonding_primer_2k',
-  'aerosol_stainblock',
-  'metal_primer',
-  'oil_enamel',
-  'aerosol_enamel',
-  'cabinet_paint_2k',
-  'oil_polyurethane',
-  'wipe_on_oil',
-];
-const BLOCKERS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb'];
 
 /** A piece whose plan was followed with slips, and something wrong with it. */
 const anyTrouble = fc
@@ -106,7 +92,7 @@ describe('ways out of a thousand troubles', () => {
           const primers = steps.filter(({ op }) => op === 'prime').map((step) => step.class!);
           const pale = dossier.goal?.colour === '#F3EFE6';
           if (pale && (way.recovery.bleeds ?? 0) >= 0.15 && dossier.goal?.schools?.stain_block !== 'spots_only')
-            expect(primers.some((code) => BLOCKERS.includes(code))).toBe(true);
+            expect(primers.some((code) => BLOCKS.includes(code))).toBe(true);
           // What failed is not put on again where it failed.
           if (way.remedy === 'strip')
             for (const { primer } of way.recovery.failed ?? [])

@@ -44,7 +44,7 @@ const GRIPS = [
   'bonding_primer_2k',
   'metal_primer',
 ];
-const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb'];
+export const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil', 'stainblock_primer_wb'];
 /** Coats without which a class blocks nothing, and the hours between them. */
 const BLOCKING_COATS: Record<string, number> = { stainblock_primer_wb: 2 };
 const BLOCKING_NIGHT_H: Record<string, number> = { stainblock_primer_wb: 12 };
@@ -56,7 +56,7 @@ const HOLDS_SMELL = [
   'bonding_primer_oil',
   'aerosol_stainblock',
 ];
-const STRONG = [
+export const STRONG = [
   'shellac_primer',
   'shellac_clear',
   'stainblock_primer_oil',
