@@ -123,6 +123,16 @@ test('a cabinet that bleeds: from the complaint over what happened to a way out 
     'suspect',
   );
   await expectNoSideways(page);
+  // The log is put right from here, and what it said before stays with it.
+  await story
+    .getByRole('button', { name: /^Put the log right/ })
+    .first()
+    .click();
+  await page.getByLabel('Note').fill('One thin coat');
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect
+    .poll(async () => (await find(shop.url, 'cabinet')).log!.find(({ work }) => work === 'p-front')?.earlier?.length)
+    .toBe(1);
 
   // Waiting and more paint are no way out; the one that is recommended is taken.
   await page.getByRole('radio', { name: 'Way out' }).click();

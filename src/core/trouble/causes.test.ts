@@ -119,6 +119,36 @@ describe('the chances of causes', () => {
     expect(kept).toBeLessThan(0.4);
   });
 
+  // Common practice: a knob put on too soon took paint with it.
+  it('lay a chip to a knob that was put on before the paint could be handled', () => {
+    const refitted = (hours: number) =>
+      chances(
+        makePiece(KNOTTY, [
+          { op: 'paint', class: 'wb_alkyd_enamel', at: at(0) },
+          { op: 'refit', at: at(hours) },
+        ]),
+        trouble('chips_within_weeks', { face: 'edges' }),
+      ).get('used_before_cured')!;
+    expect(refitted(12)).toBeGreaterThan(0.75);
+    expect(refitted(24 * 40)).toBeLessThan(0.55);
+  });
+
+  // Common practice: bleed under clear grew over two days and did not stop.
+  it('lay pink under the clear coat of mahogany to dye with nothing that holds it', () => {
+    const log = [
+      { op: 'prime' as const, class: 'bonding_primer_wb' },
+      { op: 'paint' as const, class: 'wb_alkyd_enamel' },
+      { op: 'topcoat' as const, class: 'wb_clear' },
+    ];
+    const p = chances(
+      makePiece({ substrate: 'tannin_rich_wood', finish: 'varnish_oil' }, log),
+      trouble('bleed', { colour: 'pink', when: 'after_clear' }),
+    );
+    expect(p.get('no_stain_block')).toBeGreaterThan(0.9);
+    expect(p.get('dye_or_tannin')).toBeGreaterThan(0.8);
+    expect(p.get('thin_blocker')).toBeLessThan(0.1);
+  });
+
   it('are raised less by what is not written down than by what was said to be left out', () => {
     const steps = [
       { op: 'scuff' as const, label: 'Scuff', grit: 150, minutes: 5, wait_h: 0, why: '', stage: 1 },

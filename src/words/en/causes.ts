@@ -5,20 +5,10 @@ import {
   type FindingCode,
   type GroundFact,
   type RemedyCode,
-  type SymptomCode,
   type SymptomGroup,
 } from '@/core/knowledge';
 import { describeChance, lowerFirst } from '@/core/shared';
-import type {
-  CauseBelief,
-  CausesBelief,
-  Evidence,
-  LeavingWay,
-  Pattern,
-  PatternFact,
-  RecoveryLabel,
-  RuledOut,
-} from '@/core/trouble';
+import type { CauseBelief, CausesBelief, Evidence, LeavingWay, RecoveryLabel, RuledOut } from '@/core/trouble';
 import { listWords } from './lists';
 import { sayFinding } from './trouble';
 
@@ -28,37 +18,6 @@ interface Named {
   name: string;
   says: string;
 }
-
-/** What is seen, in the words of whoever sees it. */
-const SYMPTOMS: Record<SymptomCode, Named> = {
-  bleed: { name: 'Colour comes through', says: 'Yellow, brown, orange or pink in the paint' },
-  scratches_off: { name: 'Scratches off', says: 'A thumbnail takes it down' },
-  peels_in_sheets: { name: 'Peels in sheets', says: 'It lifts and pulls off in pieces' },
-  chips_within_weeks: { name: 'Chips', says: 'Small bits gone where it is knocked' },
-  lifts_or_wrinkles: { name: 'Lifted or wrinkled', says: 'The coat under it rose and creased' },
-  crackle: { name: 'Cracks like mud', says: 'A net of fine cracks' },
-  fisheyes: { name: 'Craters', says: 'Wet paint drew back into round holes' },
-  haze: { name: 'Milky haze', says: 'A cloud in the clear coat' },
-  yellowing: { name: 'Turned yellow', says: 'It was whiter than this' },
-  grain_shows: { name: 'Grain shows', says: 'Pores and lines of the wood in the film' },
-  brush_marks: { name: 'Brush marks', says: 'Ridges that did not lie down' },
-  roller_texture: { name: 'Roller texture', says: 'Small bumps all over' },
-  orange_peel: { name: 'Orange peel', says: 'Sprayed, and dimpled like a rind' },
-  dry_spray: { name: 'Rough dry spray', says: 'Sandy to the hand, dull' },
-  runs: { name: 'Runs and sags', says: 'Drops and curtains on edges' },
-  grit: { name: 'Grit in the film', says: 'Dust or bits dried in' },
-  bubbles: { name: 'Bubbles', says: 'Small domes or pinholes' },
-  patchy_sheen: { name: 'Patchy sheen', says: 'Dull and shiny places' },
-  tape_tore_paint: { name: 'Tape tore paint', says: 'The edge came off with the tape' },
-  sticky_drawers: { name: 'Drawers stick', says: 'Running faces drag or hold' },
-  blocking: { name: 'Faces stick together', says: 'Door to frame, thing to shelf' },
-  soft_prints: { name: 'Soft, takes prints', says: 'A finger or a vase marks it' },
-  edge_swell: { name: 'Edge swelled', says: 'Board grew thick and rough' },
-  odour_returns: { name: 'Smell is back', says: 'Smoke, pet or must again' },
-  rust_spots: { name: 'Rust spots', says: 'Brown points over screws or pins' },
-};
-export const nameSymptom = (code: SymptomCode): string => SYMPTOMS[code].name;
-export const saySymptom = (code: SymptomCode): string => SYMPTOMS[code].says;
 
 export const SYMPTOM_GROUP_WORDS: Record<SymptomGroup, string> = {
   comes_off: 'It comes off',
@@ -350,20 +309,6 @@ export function explainWayOut(remedy: RemedyCode, serves: readonly CauseCode[], 
         : ` It leaves ${names(leaves)}.`;
   return `${sayWayOut(remedy)}${serves.length > 0 ? ` It answers ${names(serves)}.` : ''}${rest}`;
 }
-
-const PATTERN_FACTS: Record<PatternFact, string> = {
-  coated_cold: 'coated under 12 °C',
-  coated_damp: 'coated above 75 % humidity',
-  hurried: 'coated again too soon',
-  thinned: 'primed with thinned primer',
-  not_proved: 'painted before a patch had proved it',
-  not_dulled: 'not dulled as asked',
-  not_cleaned: 'not cleaned',
-};
-
-/** What pieces with the same fault have in common: "4 of 5 that bled were coated under 12 °C; of the others 1 of 14". */
-export const sayPattern = ({ fact, with: own, without, p }: Pattern): string =>
-  `${own.had} of ${own.of} were ${PATTERN_FACTS[fact]}; of the others ${without.had} of ${without.of}. By chance alone ${describeChance(p)} times.`;
 
 /** Why a look is worth having. */
 export const sayNextClue = (turnsTo: readonly RemedyCode[]): string =>
