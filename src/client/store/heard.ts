@@ -1,3 +1,4 @@
+import { QueryStatus } from '@reduxjs/toolkit/query';
 import type { LiveChange } from '@/contract';
 import { countHeard } from './heard-count';
 import { overlay, overlayShelf, overlayWorkshop } from './overlay';
@@ -16,15 +17,22 @@ export const heardOf =
     if (changes === 'all') return void dispatch(piecesApi.internalActions.onOnline());
     const { getPiece, listInWork, listTins, getWorkshop } = piecesApi.endpoints;
     const anew = { subscribe: false, forceRefetch: true } as const;
+    const isAsked = ({ status }: { status: QueryStatus }): boolean => status === QueryStatus.pending;
     const pieces = new Set(changes.flatMap(({ piece }) => piece ?? []));
     const state = getState();
     await Promise.all([
       ...[...pieces]
         .filter((id) => getPiece.select(id)(state).data !== undefined)
-        .map((id) => dispatch(getPiece.initiate(id, anew))),
-      ...(pieces.size > 0 && listInWork.select()(state).data ? [dispatch(listInWork.initiate(undefined, anew))] : []),
-      ...(changes.some(({ shelf }) => shelf) ? [dispatch(listTins.initiate(undefined, anew))] : []),
-      ...(changes.some(({ workshop }) => workshop) ? [dispatch(getWorkshop.initiate(undefined, anew))] : []),
+        .map((id) => askAnew(() => dispatch(getPiece.initiate(id, anew)), isAsked(getPiece.select(id)(state)))),
+      ...(pieces.size > 0 && listInWork.select()(state).data
+        ? [askAnew(() => dispatch(listInWork.initiate(undefined, anew)), isAsked(listInWork.select()(state)))]
+        : []),
+      ...(changes.some(({ shelf }) => shelf)
+        ? [askAnew(() => dispatch(listTins.initiate(undefined, anew)), isAsked(listTins.select()(state)))]
+        : []),
+      ...(changes.some(({ workshop }) => workshop)
+        ? [askAnew(() => dispatch(getWorkshop.initiate(undefined, anew)), isAsked(getWorkshop.select()(state)))]
+        : []),
     ]);
     if (pieces.size > 0) dispatch(piecesApi.util.invalidateTags(['Summaries']));
     const now = getState();
@@ -35,6 +43,15 @@ export const heardOf =
     });
     if (replaced.length > 0) dispatch(replacedHeard(replaced));
   };
+
+/**
+ * Asks for what is there now. A question that is on its way already is not asked a second time by the cache, and its answer
+ * may be of before what was heard: it is waited for, and then asked anew.
+ */
+export async function askAnew(ask: () => PromiseLike<unknown>, isOnItsWay: boolean): Promise<void> {
+  if (isOnItsWay) await ask();
+  await ask();
+}
 
 const mapped = <T, R>(value: T | undefined, of: (known: T) => R): R | undefined =>
   value === undefined ? undefined : of(value);

@@ -1,6 +1,8 @@
 import {
   CAUSE_FACTS,
   findSymptom,
+  OPERATION_FACTS,
+  PAINTS,
   REMEDIES,
   REMEDY_RATES,
   type CauseCode,
@@ -191,10 +193,13 @@ const planRemedy = (
 /** Waiting less than a night shows nothing new. */
 const LEAST_WAIT_H = 12;
 
-/** The paint of the rest of the piece, so that it matches again; free where the paint itself is to blame. */
+/** The paint that is on it, so that it matches the rest of the piece again; free where the paint itself is to blame. */
 function paintOn(dossier: Dossier, belief: CausesBelief): NonNullable<Dossier['goal']>['paint'] {
+  const { view, trouble } = belief;
   if (listCredible(belief).some(({ code }) => code === 'soft_paint')) return dossier.goal?.paint;
-  return dossier.chosen?.zones.find(({ id }) => id === belief.trouble.zone)?.stack?.paint ?? dossier.goal?.paint;
+  const logged = view.coats.findLast(({ entry }) => OPERATION_FACTS[entry.op].coat === 'paint')?.code;
+  const taken = dossier.chosen?.zones.find(({ id }) => id === trouble.zone)?.stack?.paint ?? dossier.goal?.paint;
+  return PAINTS.find((code) => code === logged) ?? taken;
 }
 
 /** Where the work takes up again by a way out: what the search is told of what lies on the zone now. */
