@@ -12,6 +12,7 @@ const modern = [
   'nanoid',
   '@tamagui/.*',
   'immer',
+  'dinero.js',
   '@reduxjs/toolkit',
   'react-redux',
   'redux',
@@ -30,11 +31,11 @@ module.exports = {
         '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
       ],
       moduleNameMapper: alias,
-      // The ml packages ship modules only.
+      // These ship modules only.
       transform: {
-        '(\\.tsx?|/node_modules/(ml-.+|is-any-array)/.+\\.js)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+        '(\\.tsx?|/node_modules/(ml-.+|is-any-array|dinero\\.js)/.+\\.js)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
       },
-      transformIgnorePatterns: ['/node_modules/(?!ml-|is-any-array)'],
+      transformIgnorePatterns: ['/node_modules/(?!ml-|is-any-array|dinero\\.js)'],
     },
     {
       displayName: 'client',

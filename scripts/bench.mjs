@@ -34,6 +34,7 @@ if (full) process.env.BRICOLAGE_FULL = '1';
 const { measureCore, measureReading, measureWholePieces } = loadTypeScript('scripts/bench-core.ts');
 const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
+const { measurePrice } = loadTypeScript('scripts/bench-price.ts');
 const { measureTrouble } = loadTypeScript('scripts/bench-trouble.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
@@ -41,6 +42,7 @@ const figures = [
   ...measureCore(),
   ...measureShop(),
   ...measureStore(),
+  ...measurePrice(),
   ...measureTrouble(),
   ...measureReading(),
   ...measureWholePieces(),

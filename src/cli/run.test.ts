@@ -29,6 +29,27 @@ const FILES: Record<string, string> = {
       at,
     })),
   }),
+  'sold.json': JSON.stringify({
+    format: 'bricolage.dossier/1',
+    piece: { kind: 'desk', history: { era: 'since_2000' } },
+    zones: [
+      { id: 'top', role: 'top', area_m2: 0.6, stated: { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' } },
+    ],
+    money: {
+      currency: 'EUR',
+      hour_rate: 15,
+      target: { profit: 20 },
+      sale: { low: 250, likely: 320, high: 360 },
+      bought: { amount: 40, at: '2026-03-01' },
+      extras: [{ what: 'fetching', amount: 10 }],
+      consumables: 6,
+      hardware: 24,
+      fees_pct: 6,
+      fees_fixed: 0.3,
+      sold: { amount: 320, at: '2026-04-11', transport: 15 },
+      corrections: { materials: 38.5, hours: 9.5 },
+    },
+  }),
   'bled.json': JSON.stringify({
     format: 'bricolage.dossier/1',
     piece: { kind: 'chest', history: { era: 'since_2000' } },
@@ -131,6 +152,55 @@ describe('the command line', () => {
     Object.assign(file.troubles[0], change);
     FILES['changed.json'] = JSON.stringify(file);
     const { out } = call('audit', 'changed.json', 'good.json');
+    expect(JSON.parse(out[0]!).error).toMatchObject({ code, path });
+  });
+
+  it('tells what a piece may cost at the door, and what it earned, the same for the same seed', () => {
+    const { out } = call('price', 'sold.json', '--seed', '5');
+    const report = JSON.parse(out[0]!);
+    expect(report).toMatchObject({
+      format: 'bricolage.price/1',
+      currency: 'EUR',
+      earned: { before_own_time: 167, per_hour: 17.58, after_own_time: 24.5, days: 41 },
+    });
+    expect(
+      report.earned.lines.reduce((sum: number, { amount }: { amount: number }) => sum + Math.round(amount * 100), 0),
+    ).toBe(16700);
+    expect(report.door).toMatchObject({ seed: 5, draws: 2000 });
+    expect(call('price', 'sold.json', '--seed', '5').out).toEqual(out);
+    expect(call('price', 'sold.json', '--text').out[0]).toContain('earned 167 EUR');
+    expect(call('price', 'good.json')).toMatchObject({ code: 1, err: expect.stringContaining('money') });
+    expect(call('price', 'sold.json', '--seed', 'soon')).toMatchObject({ code: 2 });
+  });
+
+  it.each([
+    ['a negative amount', { hardware: -1 }, 'out_of_range', 'money.hardware'],
+    ['finer than the currency has it', { currency: 'JPY', hardware: 1.5 }, 'too_fine', 'money.hardware'],
+    ['a currency there is not', { currency: 'ZZZ' }, 'unknown_code', 'money.currency'],
+    [
+      'a likely price outside its range',
+      { sale: { low: 10, likely: 5, high: 20 } },
+      'out_of_range',
+      'money.sale.likely',
+    ],
+    [
+      'sold before it was bought',
+      { bought: { amount: 1, at: '2026-05-01' }, sold: { amount: 9, at: '2026-04-01' } },
+      'before',
+      'money.sold.at',
+    ],
+  ])('refuses money with %s', (_what, change, code, path) => {
+    const file = JSON.parse(FILES['sold.json']!);
+    file.money = {
+      ...file.money,
+      consumables: undefined,
+      fees_fixed: undefined,
+      extras: undefined,
+      corrections: undefined,
+      ...change,
+    };
+    FILES['changed.json'] = JSON.stringify(file);
+    const { out } = call('price', 'changed.json', 'good.json');
     expect(JSON.parse(out[0]!).error).toMatchObject({ code, path });
   });
 

@@ -1,14 +1,15 @@
 import { parseArgs } from 'node:util';
 import { parseDossier, type Dossier } from '@/core/dossier';
-import { fail, type Result } from '@/core/shared';
+import { fail, type Problem, type Result } from '@/core/shared';
 import type { Circumstance } from '@/core/survey';
 import { explainProblem } from '@/words';
 import { PHOTO_USAGE } from './photos';
 import { reportAudit } from './reports/audit';
 import { reportDiagnosis } from './reports/diagnosis';
 import { reportPlan } from './reports/plan';
+import { reportPrice } from './reports/price';
 import { reportProof } from './reports/proof';
-import { describeAudit, describeDiagnosis, describePlan, describeProof } from './text';
+import { describeAudit, describeDiagnosis, describePlan, describePrice, describeProof } from './text';
 import { KEEPING_USAGE } from './usage';
 
 export interface Io {
@@ -19,25 +20,39 @@ export interface Io {
   now: () => string;
 }
 
+/** What is said on the line beside the command and its files. */
+interface Asked {
+  at: Circumstance;
+  /** Of draws: the same seed gives the same figures. */
+  seed: number;
+}
+
 interface Command {
-  report: (dossier: Dossier, now: string, at: Circumstance) => unknown;
-  text: (dossier: Dossier, now: string, at: Circumstance) => string;
+  report: (dossier: Dossier, now: string, asked: Asked) => unknown;
+  text: (dossier: Dossier, now: string, asked: Asked) => string;
+  /** Why it can say nothing of a dossier that is right in itself. */
+  refuses?: (dossier: Dossier) => Problem | null;
 }
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   diagnose: {
-    report: (dossier, _now, at) => reportDiagnosis(dossier, at),
-    text: (dossier, _now, at) => describeDiagnosis(reportDiagnosis(dossier, at)),
+    report: (dossier, _now, { at }) => reportDiagnosis(dossier, at),
+    text: (dossier, _now, { at }) => describeDiagnosis(reportDiagnosis(dossier, at)),
   },
   plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
   proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
   audit: { report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now)) },
+  price: {
+    report: (dossier, _now, { seed }) => reportPrice(dossier, seed),
+    text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed)),
+    refuses: ({ money }) => (money ? null : fail('missing_field', 'money', { expected: 'object' }).problem),
+  },
   validate: { report: () => ({ valid: true }), text: () => 'valid' },
 };
 
-const USAGE = `usage: bricolage diagnose|plan|proof|audit|validate FILE… [--text] [--at bench|kerb]
+const USAGE = `usage: bricolage diagnose|plan|proof|audit|price|validate FILE… [--text] [--at bench|kerb] [--seed n]
 Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
-are proposed.
+are proposed. A price is drawn from a seed (1): the same seed gives the same figures.
 ${PHOTO_USAGE}
 ${KEEPING_USAGE}`;
 
@@ -49,15 +64,15 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
     io.err(USAGE);
     return 2;
   }
-  const { command, files, asText, at } = parsed;
+  const { command, files, asText, asked } = parsed;
   const several = files.length > 1;
   let code: 0 | 1 = 0;
   for (const file of files) {
-    const dossier = readFile(file, io);
+    const dossier = readFor(command, file, io);
     if (dossier.ok) {
       const report = asText
-        ? command.text(dossier.value, io.now(), at)
-        : JSON.stringify(command.report(dossier.value, io.now(), at), null, several ? 0 : 2);
+        ? command.text(dossier.value, io.now(), asked)
+        : JSON.stringify(command.report(dossier.value, io.now(), asked), null, several ? 0 : 2);
       io.out(report);
       continue;
     }
@@ -73,11 +88,15 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
 
 function readArguments(
   args: readonly string[],
-): { command: Command; files: string[]; asText: boolean; at: Circumstance } | string {
+): { command: Command; files: string[]; asText: boolean; asked: Asked } | string {
   try {
     const { values, positionals } = parseArgs({
       args: [...args],
-      options: { text: { type: 'boolean', default: false }, at: { type: 'string', default: 'bench' } },
+      options: {
+        text: { type: 'boolean', default: false },
+        at: { type: 'string', default: 'bench' },
+        seed: { type: 'string', default: '1' },
+      },
       allowPositionals: true,
     });
     const [name, ...files] = positionals;
@@ -86,10 +105,21 @@ function readArguments(
     if (files.length === 0) return 'a file is missing';
     const { at } = values;
     if (at !== 'bench' && at !== 'kerb') return `--at is bench or kerb, not ${at}`;
-    return { command, files, asText: values.text, at };
+    const seed = Number(values.seed);
+    if (!Number.isInteger(seed) || seed < 0 || seed > MOST_SEED)
+      return `--seed is a whole number from 0 to ${MOST_SEED}, not ${values.seed}`;
+    return { command, files, asText: values.text, asked: { at, seed } };
   } catch (error) {
     return error instanceof Error ? error.message : 'wrong arguments';
   }
+}
+
+const MOST_SEED = 4_294_967_295;
+
+function readFor(command: Command, file: string, io: Io): Result<Dossier> {
+  const read = readFile(file, io);
+  const problem = read.ok ? command.refuses?.(read.value) : null;
+  return problem ? { ok: false, problem } : read;
 }
 
 function readFile(file: string, io: Io): Result<Dossier> {

@@ -3,6 +3,7 @@ import { labelState } from '@/core/survey';
 import type { reportAudit } from './reports/audit';
 import type { reportDiagnosis } from './reports/diagnosis';
 import type { reportPlan } from './reports/plan';
+import type { reportPrice } from './reports/price';
 import type { reportProof } from './reports/proof';
 
 /** The reports in words, for a person at a terminal. */
@@ -74,4 +75,21 @@ export function describeAudit({ findings, troubles }: ReturnType<typeof reportAu
     ...rejected.map(({ what, text }) => `  not: ${what}. ${text}`),
   ]);
   return [...(found.length === 0 ? ['nothing speaks against the log'] : found), ...told].join('\n');
+}
+
+export function describePrice({ currency, door, earned }: ReturnType<typeof reportPrice>): string {
+  const at = door
+    ? [
+        `at most ${door.walk_away} ${currency}: ${door.why}`,
+        `  at ${door.at_price}: ${door.profit.low} to ${door.profit.high} left, most likely ${door.profit.median}; ${door.hours.low} to ${door.hours.high} h of hands`,
+        ...door.moves_most.map(({ why }) => `  ${why}`),
+      ]
+    : [];
+  const came = earned
+    ? [
+        `earned ${earned.before_own_time} ${currency} before own time, ${earned.per_hour ?? 'nothing'} an hour over ${earned.hours} h, ${earned.after_own_time} after it`,
+        ...earned.lines.map(({ what, amount }) => `  ${what} ${amount}`),
+      ]
+    : [];
+  return [...at, ...came].join('\n') || 'neither a sale to come nor one that was made';
 }

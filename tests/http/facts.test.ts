@@ -34,6 +34,12 @@ describe('facts of a piece', () => {
     expect((await find()).goal.zones).toBeUndefined();
   });
 
+  it('are those of money, too, one by one', async () => {
+    await set([{ path: ['money', 'sale'], value: { low: 100, likely: 150, high: 180 } }]);
+    await set([{ path: ['money', 'bought', 'amount'], value: 40 }]);
+    expect((await find()).money).toEqual({ sale: { low: 100, likely: 150, high: 180 }, bought: { amount: 40 } });
+  });
+
   it.each([
     ['a value that no file may have', [{ path: ['goal', 'colour'], value: 'blue' }], 422, 'bad_pattern', 'goal.colour'],
     ['a needed field taken away', [{ path: ['zones', 'top', 'role'] }], 422, 'missing_field', 'zones.top.role'],
@@ -44,6 +50,13 @@ describe('facts of a piece', () => {
       422,
       'fact_unknown',
       'zones.top.observations',
+    ],
+    [
+      'money finer than its currency',
+      [{ path: ['money', 'hardware'], value: 1.005 }],
+      422,
+      'too_fine',
+      'money.hardware',
     ],
     ['a whole zone', [{ path: ['zones', 'top'] }], 422, 'fact_unknown', 'zones.top'],
     ['tests', [{ path: ['tests', 't1'], value: {} }], 422, 'fact_unknown', 'tests.t1'],

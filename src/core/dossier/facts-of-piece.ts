@@ -16,6 +16,7 @@ import { readWith } from './read';
 import {
   goalSchema,
   hardwareSchema,
+  moneySchema,
   partSchema,
   pieceFactsSchema,
   zoneSchema,
@@ -29,6 +30,7 @@ import {
 const SETTABLE = {
   piece: pieceFactsSchema,
   goal: goalSchema.optional(),
+  money: moneySchema.optional(),
   parts: z.array(partSchema).max(LIMITS.parts).optional(),
   hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
 } as const;

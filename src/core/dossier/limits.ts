@@ -17,6 +17,8 @@ export const LIMITS = {
   mixes: 200,
   overrides: 200,
   troubles: 100,
+  /** Of the account of a piece: extras and refunds, each. */
+  extras: 200,
   photos: 500,
   earlier_choices: 100,
   removed_zones: 60,

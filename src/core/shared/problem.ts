@@ -13,6 +13,8 @@ export const PROBLEM_CODES = [
   'duplicate_id',
   'unknown_zone',
   'unknown_clue',
+  'too_fine',
+  'before',
   'wrong_reading',
   'not_after',
   'unknown_time_zone',

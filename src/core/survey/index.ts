@@ -9,3 +9,4 @@ export { listHazards, type Hazard } from './hazards';
 export { isAnswered, findServed, listAnswers, type Need } from './needs';
 export { byInformation, byWorth, inFixedOrder, measurePractice } from './practice';
 export { FACETS, STATES, type State } from './states';
+export { foreseeAnswer } from './foresee';

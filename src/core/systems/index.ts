@@ -22,3 +22,4 @@ export { planEasing, planRecovery, planWaiting, type RecoveryPlan } from './reco
 export { findCoatOn } from './take-up';
 export { carryStep } from './freeze';
 export type { StripRuleCode } from './stripping';
+export { priceSurface, type SurfaceCost } from './surface-price';

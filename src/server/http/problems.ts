@@ -21,6 +21,8 @@ const STATUS: Record<ProblemCode, number> = {
   duplicate_id: 422,
   unknown_zone: 422,
   unknown_clue: 422,
+  too_fine: 422,
+  before: 422,
   wrong_reading: 422,
   not_after: 422,
   unknown_time_zone: 422,

@@ -34,6 +34,7 @@ const checkTitle = (code: string): string =>
 /** What a fact of a piece is about. */
 function sayFact({ path: [root, id, list, item], value }: Fact, before: Before): string {
   if (root === 'goal') return 'Wishes changed';
+  if (root === 'money') return 'Money changed';
   if (root === 'parts') return 'Parts changed';
   if (root === 'hardware') return 'Handles changed';
   if (root === 'piece' && id === 'archived') return value ? 'Archived' : 'Taken out of the archive';

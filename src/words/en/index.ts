@@ -5,6 +5,7 @@ export * from './others';
 export * from './patterns';
 export * from './pictures';
 export * from './plan';
+export * from './price';
 export * from './progress';
 export * from './proof';
 export * from './rules';

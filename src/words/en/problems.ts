@@ -26,6 +26,9 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   duplicate_id: ({ id }) => `“${String(id)}” is used twice. Give each its own id.`,
   unknown_zone: ({ zone, allowed }) => `There is no zone “${String(zone)}”. Zones here: ${list(allowed) || 'none'}.`,
   unknown_clue: ({ clue, allowed }) => `“${String(clue ?? '')}” says nothing of this. Use one of: ${list(allowed)}.`,
+  too_fine: ({ currency, decimals }) =>
+    `${String(currency ?? 'This currency')} has ${String(decimals ?? 'fewer')} decimals. Round the amount to that.`,
+  before: ({ before }) => `Lies before ${String(before ?? 'what comes first')}. Put one of the two dates right.`,
   wrong_reading: ({ kind, allowed }) => `Does not fit a ${String(kind)} test. Use: ${list(allowed)}.`,
   not_after: () => 'Ends before it starts. Give a later time, 24:00 at most.',
   unknown_time_zone: ({ zone }) => `“${String(zone)}” is not a time zone. Use a name such as Europe/Lisbon.`,

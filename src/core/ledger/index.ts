@@ -1,0 +1,9 @@
+export {
+  closeAccount,
+  CONSUMABLES_PER_M2,
+  listAmounts,
+  pricePerMl,
+  type Earned,
+  type Line,
+  type LineOf,
+} from './ledger';

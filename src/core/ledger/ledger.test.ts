@@ -1,0 +1,77 @@
+import { DOSSIER_FORMAT, type Dossier } from '../dossier';
+import { fromMinor, toMajor, toMinor } from '../money';
+import { closeAccount, countMaterials, listAmounts } from './ledger';
+
+type Money = NonNullable<Dossier['money']>;
+const piece = (money: Money, more: Partial<Dossier> = {}): Dossier => ({
+  format: DOSSIER_FORMAT,
+  piece: { kind: 'desk' },
+  money,
+  ...more,
+});
+const sum = (dossier: Dossier): number =>
+  closeAccount(dossier)!.lines.reduce((all, { amount }) => all + toMinor(amount), 0);
+
+describe('the account of a piece that was sold', () => {
+  // A worked example by hand (common practice): 320 − 19.50 − 15 − 40 − 10 − 38.50 − 6 − 24 = 167.00.
+  const sold: Money = {
+    currency: 'EUR',
+    hour_rate: 15,
+    bought: { amount: 40, at: '2026-03-01' },
+    extras: [{ what: 'fetching', amount: 10 }],
+    consumables: 6,
+    hardware: 24,
+    fees_pct: 6,
+    fees_fixed: 0.3,
+    sold: { amount: 320, at: '2026-04-11', transport: 15 },
+    corrections: { materials: 38.5, hours: 9.5 },
+  };
+  it('adds up to what is earned, by the hour and after own time', () => {
+    const earned = closeAccount(piece(sold))!;
+    expect(toMajor(earned.beforeOwnTime)).toBe(167);
+    expect(toMajor(earned.perHour!)).toBe(17.58);
+    expect(toMajor(earned.afterOwnTime)).toBe(24.5);
+    expect(earned.days).toBe(41);
+    expect(listAmounts(earned)).toContainEqual({ what: 'fees', amount: -19.5 });
+    expect(listAmounts(earned)).toContainEqual({ what: 'fetching', amount: -10 });
+    expect(earned.lines.find(({ what }) => what === 'materials')!.from).toBe('corrected');
+    expect(sum(piece(sold))).toBe(16700);
+  });
+
+  it('takes paint from the log at what the tin cost for each millilitre, else at its class', () => {
+    const shelf = [
+      { id: 'whole', class: 'wb_alkyd_enamel', price: 30, size_ml: 750 },
+      { id: 'unknown', class: 'wb_alkyd_enamel', price: 30 },
+    ];
+    const log = [
+      { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'whole', ml: 100 },
+      { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'unknown', ml: 100 },
+      { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'whole', ml: 100, skipped: true },
+    ];
+    expect(countMaterials({ ...piece({}), shelf, log })).toBeCloseTo(4 + 3.4, 6);
+  });
+
+  it('counts hours of the log, and says none an hour where there are none', () => {
+    const log = [{ zone: 'top', op: 'paint' as const, minutes: 90 }];
+    expect(closeAccount(piece({ sold: { amount: 90 } }, { log }))!).toMatchObject({
+      hours: 1.5,
+      hoursFrom: 'worked_out',
+    });
+    expect(closeAccount(piece({ sold: { amount: 90 } }))!.perHour).toBeNull();
+  });
+
+  it('takes refunds off, and is none before the piece is sold', () => {
+    expect(toMajor(closeAccount(piece({ sold: { amount: 100 }, refunds: [{ amount: 30 }] }))!.beforeOwnTime)).toBe(70);
+    expect(closeAccount(piece({ bought: { amount: 10 } }))).toBeNull();
+  });
+
+  it.each([
+    ['JPY', 320, 40, 280],
+    ['EUR', 320.1, 40.07, 280.03],
+    ['KWD', 320.123, 40.001, 280.122],
+  ])('adds up exactly in %s', (currency, price, bought, left) => {
+    const earned = closeAccount(piece({ currency, sold: { amount: price }, bought: { amount: bought } }))!;
+    expect(toMajor(earned.beforeOwnTime)).toBe(left);
+    expect(fromMinor(toMinor(earned.beforeOwnTime), currency)).toBeDefined();
+  });
+});

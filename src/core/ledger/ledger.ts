@@ -1,0 +1,139 @@
+import { FILM_FACTS } from '../knowledge';
+import type { Dossier, ShelfItem } from '../dossier';
+import { addAll, DEFAULT_CURRENCY, fromMinor, less, toMajor, toMinor, toMoney, type Money } from '../money';
+
+/** What a line of the account is about. */
+export type LineOf =
+  'sold' | 'fees' | 'delivery' | 'bought' | 'extra' | 'materials' | 'consumables' | 'hardware' | 'refund';
+
+/** One line of the account of a piece; what came in is positive, what went out negative. */
+export interface Line {
+  what: LineOf;
+  /** What an extra was for. */
+  name?: string;
+  amount: Money;
+  at?: string;
+  /** Worked out from the log, the shelf or the class table; given by the owner; or given in its place. */
+  from: 'given' | 'worked_out' | 'corrected';
+}
+
+/** What a piece earned, once it was sold. */
+export interface Earned {
+  currency: string;
+  lines: Line[];
+  /** Sum of the lines. */
+  beforeOwnTime: Money;
+  /** That by the hour; none where no hour is on record. */
+  perHour: Money | null;
+  /** That less the hours at the owner's rate. */
+  afterOwnTime: Money;
+  hours: number;
+  hoursFrom: Line['from'];
+  /** From bought to sold; none where one is not dated. */
+  days: number | null;
+}
+
+/** Paper, rollers, tape and rags for each m² that is worked on, in the major unit (estimate; the owner's own figure replaces it). */
+export const CONSUMABLES_PER_M2 = 2;
+const DAY_MS = 86_400_000;
+
+/**
+ * The account of a piece that was sold, in minor units, so that its lines add up exactly; null where it was not. Nothing
+ * is asked twice: paint comes from the log at what its tin cost, hours from logged minutes; what the owner puts right
+ * replaces it and says so.
+ */
+export function closeAccount(dossier: Dossier): Earned | null {
+  const { money } = dossier;
+  if (!money?.sold) return null;
+  const currency = money.currency ?? DEFAULT_CURRENCY;
+  const of = (amount: number): Money => toMoney(amount, currency);
+  const given = (what: LineOf, amount: number | undefined, more: Partial<Line> = {}): Line[] =>
+    amount === undefined || amount === 0 ? [] : [{ what, amount: less(of(amount)), from: 'given', ...more }];
+  const { sold, bought, corrections = {} } = money;
+  const lines: Line[] = [
+    { what: 'sold', amount: of(sold.amount), from: 'given', ...(sold.at ? { at: sold.at } : {}) },
+    {
+      what: 'fees',
+      amount: less(sold.fees === undefined ? feesOn(sold.amount, money) : of(sold.fees)),
+      from: sold.fees === undefined ? 'worked_out' : 'given',
+    },
+    ...given('delivery', sold.transport ?? money.transport),
+    ...given('bought', bought?.amount, bought?.at ? { at: bought.at } : {}),
+    ...(money.extras ?? []).flatMap(({ what: name, amount, at }) =>
+      given('extra', amount, { name, ...(at ? { at } : {}) }),
+    ),
+    {
+      what: 'materials',
+      amount: less(of(corrections.materials ?? countMaterials(dossier))),
+      from: corrections.materials === undefined ? 'worked_out' : 'corrected',
+    },
+    {
+      what: 'consumables',
+      amount: less(of(corrections.consumables ?? money.consumables ?? CONSUMABLES_PER_M2 * areaOf(dossier))),
+      from:
+        corrections.consumables !== undefined ? 'corrected' : money.consumables === undefined ? 'worked_out' : 'given',
+    },
+    ...given('hardware', money.hardware),
+    ...(money.refunds ?? []).flatMap(({ amount, at }) => given('refund', amount, at ? { at } : {})),
+  ];
+  const kept = lines.filter(({ amount }) => toMinor(amount) !== 0);
+  const beforeOwnTime = addAll(
+    kept.map(({ amount }) => amount),
+    currency,
+  );
+  const hours = corrections.hours ?? countHours(dossier);
+  const perHour = hours > 0 ? fromMinor(Math.round(toMinor(beforeOwnTime) / hours), currency) : null;
+  const ownTime = of(hours * (money.hour_rate ?? 0));
+  return {
+    currency,
+    lines: kept,
+    beforeOwnTime,
+    perHour,
+    afterOwnTime: addAll([beforeOwnTime, less(ownTime)], currency),
+    hours,
+    hoursFrom: corrections.hours === undefined ? 'worked_out' : 'corrected',
+    days: countDays(bought?.at, sold.at),
+  };
+}
+
+type MoneyFacts = NonNullable<Dossier['money']>;
+
+/** What selling costs: a share of the price and a fixed part. */
+const feesOn = (price: number, { currency = DEFAULT_CURRENCY, fees_pct = 0, fees_fixed = 0 }: MoneyFacts): Money =>
+  toMoney((price * fees_pct) / 100 + fees_fixed, currency);
+
+/** Paint that was logged, at what its tin cost for each millilitre; a tin of unknown content, or none, at its class's price. In the major unit. */
+export function countMaterials({ log = [], shelf = [] }: Dossier): number {
+  return log.reduce((sum, { ml = 0, product, class: code, skipped }) => {
+    if (skipped || ml <= 0) return sum;
+    return (
+      sum +
+      ml *
+        pricePerMl(
+          shelf.find(({ id }) => id === product),
+          code,
+        )
+    );
+  }, 0);
+}
+
+export function pricePerMl(tin: ShelfItem | undefined, code: string | undefined): number {
+  if (tin?.price !== undefined && tin.size_ml) return tin.price / tin.size_ml;
+  const kind = tin?.class ?? code;
+  return kind !== undefined && kind in FILM_FACTS
+    ? FILM_FACTS[kind as keyof typeof FILM_FACTS].pricePerLitre / 1000
+    : 0;
+}
+
+/** Hands-on hours by the log. */
+const countHours = ({ log = [] }: Dossier): number =>
+  Math.round((log.reduce((sum, { minutes = 0, skipped }) => sum + (skipped ? 0 : minutes), 0) / 60) * 100) / 100;
+
+const areaOf = ({ zones = [] }: Dossier): number => zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
+
+const countDays = (from: string | undefined, to: string | undefined): number | null =>
+  from === undefined || to === undefined ? null : Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+
+/** Lines in the major unit, for files: signed, and adding up to what is before own time. */
+export const listAmounts = ({ lines }: Earned): { what: string; amount: number }[] =>
+  lines.map(({ what, name, amount }) => ({ what: name ?? what, amount: toMajor(amount) }));

@@ -1,0 +1,1 @@
+export { judgeDoor, type Door, type LookWorth, type Verdict } from './door';
