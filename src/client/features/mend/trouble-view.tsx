@@ -3,13 +3,14 @@ import { useMemo, useState } from 'react';
 import { useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import { PhotoStrip } from '@/client/features/photos';
 import { makeId, timeNow, useWithShop, useWorkshop } from '@/client/store';
-import { Button, Choices, Column, Heading, Notice, Row, Small, useIsWide } from '@/client/ui';
+import { Button, Choices, Column, Heading, Row, Small, useIsWide } from '@/client/ui';
 import { nameZone, type Trouble } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
 import { findTaken, judgeCauses, noteFound, readTroubleState } from '@/core/trouble';
 import { nameSymptom } from '@/words';
 import { CauseList } from './cause-list';
 import { Clues } from './clues';
+import { Standing } from './standing';
 import { SymptomGlyph } from './symptom-glyph';
 import { TakenWay } from './taken-way';
 import { WaysOut } from './ways-out';
@@ -85,36 +86,7 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
           <Small>{`On the ${lowerFirst(nameZone(dossier, trouble.zone))}`}</Small>
         </Column>
       </Row>
-      {state === 'recovered' ? (
-        <Notice
-          tone="act"
-          title="The way out is done. Does it hold?"
-          action={
-            <Row gap="$s" flexWrap="wrap">
-              <Button look="main" onPress={() => settle('mended')}>
-                It holds: mended
-              </Button>
-              <Button onPress={comesBack}>It came back</Button>
-            </Row>
-          }
-        >
-          Give it the time that its proof asked for. What you say here counts in the shop’s findings.
-        </Notice>
-      ) : null}
-      {state === 'in_recovery' ? (
-        <Notice
-          tone="act"
-          title="A way out is under way"
-          action={<Button onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/work`)}>Go on in Work</Button>}
-        >
-          The work on this face is what it says from now on. What stood before is kept.
-        </Notice>
-      ) : null}
-      {state === 'mended' ? (
-        <Notice tone="go" title="Mended" action={<Button onPress={comesBack}>It came back</Button>}>
-          It held. What made it, and what mended it, stay with the piece.
-        </Notice>
-      ) : null}
+      <Standing state={state} pieceId={dossier.piece.id ?? ''} onHolds={() => settle('mended')} onBack={comesBack} />
       {wide ? null : (
         <Choices
           label="Part of the story"
