@@ -47,7 +47,7 @@ const anyTrouble = fc
     const clues = Object.fromEntries(
       findSymptom(symptom).clues.flatMap((clue, i) => {
         const { answers, number } = findClue(clue);
-        const codes = Object.keys(answers);
+        const codes = answers;
         const pick = picks[i % picks.length]!;
         if (pick > 10) return [];
         return [[clue, number ? pick * 40 : codes[pick % codes.length]!]];

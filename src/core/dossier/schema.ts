@@ -332,8 +332,8 @@ export const troubleSchema = z
           context.addIssue({ code: 'invalid_type', expected: 'number', path, input: answer });
         else if (!(answer >= 0 && answer <= number.max))
           context.addIssue({ code: 'custom', path, params: { problem: 'out_of_range', min: 0, max: number.max } });
-      } else if (typeof answer !== 'string' || !Object.hasOwn(answers, answer))
-        context.addIssue({ code: 'invalid_value', values: Object.keys(answers), path, input: answer });
+      } else if (typeof answer !== 'string' || !answers.includes(answer))
+        context.addIssue({ code: 'invalid_value', values: [...answers], path, input: answer });
     }
   });
 

@@ -146,6 +146,10 @@ export const TEST_KINDS = [
 ] as const;
 export type TestKind = (typeof TEST_KINDS)[number];
 
+/** Ways to get an old coat off; their facts are in `STRIPPING_FACTS`. */
+export const STRIPPINGS = ['scrape', 'sand', 'heat', 'gel', 'wash_off'] as const;
+export type StrippingCode = (typeof STRIPPINGS)[number];
+
 export const INTERFACES = [
   'paint_from_paint',
   'paint_from_primer',

@@ -1,7 +1,5 @@
 import type { CautionCode } from './cautions';
 import type { OperationCode } from './codes';
-import { findRepairStep } from './repairs';
-import { STRIPPING_FACTS, type StrippingCode } from './strippings';
 
 /** What an operation is to the shop, all on its row (common practice). */
 export interface OperationFact {
@@ -73,23 +71,3 @@ export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !
 
 /** A coat over the whole face, which may be sprayed. */
 export const isWholeCoat = (op: OperationCode): boolean => isCoat(op) && OPERATION_FACTS[op].coat !== 'seal';
-
-/** The dust of some work: that of the repair it is, else that of its operation. A repair of a later version is taken to make some. */
-export function findDust({
-  op,
-  repair,
-  method,
-}: {
-  op: OperationCode;
-  repair?: string | undefined;
-  method?: StrippingCode | undefined;
-}): OperationFact['dust'] {
-  if (method !== undefined) {
-    const { dusts, heats, wears } = STRIPPING_FACTS[method];
-    // Heat drives lead out of a coat as dust does.
-    return wears ? 'sanding' : dusts || heats ? 'chips' : undefined;
-  }
-  if (repair === undefined) return OPERATION_FACTS[op].dust;
-  const fact = findRepairStep(repair);
-  return !fact || fact.dry ? 'sanding' : undefined;
-}

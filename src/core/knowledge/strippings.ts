@@ -1,8 +1,5 @@
-import type { Basis } from './codes';
+import type { Basis, StrippingCode } from './codes';
 import type { CautionCode } from './cautions';
-
-export const STRIPPINGS = ['scrape', 'sand', 'heat', 'gel', 'wash_off'] as const;
-export type StrippingCode = (typeof STRIPPINGS)[number];
 
 /** A way to get an old coat off, all on its row (common practice). */
 export interface StrippingFact {

@@ -55,132 +55,13 @@ export type CauseCode = (typeof CAUSES)[number];
 export const REMEDIES = ['wait', 'ease', 'touch_up', 'recoat', 'seal_over', 'strip'] as const;
 export type RemedyCode = (typeof REMEDIES)[number];
 
-interface RemedyRate {
-  once: number;
-  perM2: number;
-  waitH: number;
-  /** New layers go on, over what is there or on the bare face; the others leave the layers as they are. */
-  layers?: true;
-  /** What is there stays and is gone over. */
-  over?: true;
-  basis: Basis;
-}
-
-/** What a way out takes in round figures, before it is planned: what decides which look is worth having. */
-export const REMEDY_RATES: Record<RemedyCode, RemedyRate> = {
-  wait: { once: 10, perM2: 0, waitH: 120, basis: 'estimate' },
-  ease: { once: 20, perM2: 0, waitH: 24, basis: 'estimate' },
-  touch_up: { once: 35, perM2: 12, waitH: 72, layers: true, over: true, basis: 'estimate' },
-  recoat: { once: 25, perM2: 45, waitH: 60, layers: true, over: true, basis: 'estimate' },
-  seal_over: { once: 35, perM2: 70, waitH: 120, layers: true, over: true, basis: 'estimate' },
-  strip: { once: 70, perM2: 160, waitH: 150, layers: true, basis: 'estimate' },
-};
-
-/** What the survey believes of the ground that speaks for or against a cause. */
-export type GroundFact =
-  | 'knots'
-  | 'tannin'
-  | 'bleed'
-  | 'slick'
-  | 'wax'
-  | 'silicone'
-  | 'grease'
-  | 'failing'
-  | 'open_grain'
-  | 'odour'
-  | 'dark'
-  | 'thin_face';
-
 /** What new layers have to do about what failed, beyond going on. */
 export const RECOVERY_ASKS = ['block', 'barrier', 'other_primer', 'dewax', 'desilicone', 'strip_old'] as const;
 export type RecoveryAsk = (typeof RECOVERY_ASKS)[number];
 
-export interface CauseFact {
-  /**
-   * What is found in the log and speaks for it or against it, and how strongly where it is found in earnest. The first is
-   * the finding of this very cause: where the log shows that there was none of it, that speaks against the cause.
-   */
-  findings?: Partial<Record<FindingCode, Strength>>;
-  /** The ground it needs or is helped by. */
-  ground?: GroundFact;
-  /** Chance that each way out rids the face of it; a way that is not named does not. */
-  cures: Partial<Record<RemedyCode, number>>;
-  /** What the new layers have to do about it beyond going on. */
-  asks?: RecoveryAsk;
-  /** Which way of failing it is to the shop's own counts, where the treatment itself is to blame and not how it was done, nor the ground. */
-  mode?: 'adhesion' | 'bleed';
-  basis: Basis;
-}
-
-const GRIP = { strip: 0.95 } as const;
-const BLED = { seal_over: 0.92, strip: 0.93 } as const;
-/** What sealing over does, coating again does, too, where nothing has to be held back. */
-const SURFACE = { recoat: 0.95, seal_over: 0.95, strip: 0.97 } as const;
-
-// prettier-ignore
-export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
-  no_stain_block: { findings: { no_stain_block: '+++', no_primer: '++' }, cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
-  thin_blocker: { findings: { one_coat_of_blocker: '+++', thinned: '+', no_stain_block: '---', no_primer: '---' }, cures: { ...BLED, touch_up: 0.6 }, asks: 'block', mode: 'bleed', basis: 'practice' },
-  knots: { findings: { spots_not_sealed: '++' }, ground: 'knots', cures: { ...BLED, touch_up: 0.8 }, asks: 'block', mode: 'bleed', basis: 'practice' },
-  dye_or_tannin: { ground: 'tannin', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  filler_pulled_tannin: { findings: { filler_unsealed: '+++', waterborne_over_filler: '+' }, cures: { ...BLED, touch_up: 0.8 }, asks: 'block', basis: 'practice' },
-  self_blocking_wait_skipped: { findings: { recoat_too_soon: '++' }, cures: BLED, asks: 'block', basis: 'practice' },
-  not_dulled: { findings: { not_dulled: '+++', deglosser_on_film: '+++' }, ground: 'slick', cures: GRIP, basis: 'practice' },
-  dirty: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: GRIP, basis: 'practice' },
-  wrong_primer: { findings: { wrong_primer_for_ground: '+++', no_primer: '++' }, ground: 'slick', cures: GRIP, asks: 'other_primer', mode: 'adhesion', basis: 'practice' },
-  thinned_primer: { findings: { thinned: '+++' }, ground: 'slick', cures: GRIP, basis: 'practice' },
-  tested_too_early: { cures: { wait: 0.95, strip: 0.97 }, basis: 'practice' },
-  wax_or_silicone: { ground: 'wax', cures: { strip: 0.93 }, asks: 'dewax', basis: 'practice' },
-  old_coat_failing: { ground: 'failing', cures: { strip: 0.95 }, asks: 'strip_old', basis: 'practice' },
-  used_before_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '++' }, cures: { touch_up: 0.9, recoat: 0.93, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
-  no_primer: { findings: { no_primer: '+++' }, cures: { strip: 0.95 }, basis: 'practice' },
-  knock: { cures: { touch_up: 0.97, recoat: 0.95, seal_over: 0.95, strip: 0.97 }, basis: 'practice' },
-  recoat_too_soon: { findings: { recoat_too_soon: '+++', clear_too_soon: '++', too_cold: '+', too_damp: '+' }, cures: { recoat: 0.75, seal_over: 0.93, strip: 0.97 }, asks: 'barrier', basis: 'practice' },
-  solvent_over_soft: { cures: { seal_over: 0.92, strip: 0.96 }, asks: 'barrier', basis: 'practice' },
-  window_missed: { findings: { recoat_window_missed: '+++' }, cures: { recoat: 0.85, seal_over: 0.93, strip: 0.97 }, asks: 'barrier', basis: 'practice' },
-  coat_over_undried: { findings: { recoat_too_soon: '+++', clear_too_soon: '+++', too_cold: '+', too_damp: '+' }, cures: { recoat: 0.9, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
-  too_thick: { findings: { too_thick: '+++' }, cures: SURFACE, basis: 'practice' },
-  hard_over_soft: { cures: { recoat: 0.85, seal_over: 0.88, strip: 0.95 }, basis: 'practice' },
-  silicone: { ground: 'silicone', cures: { seal_over: 0.9, strip: 0.93 }, asks: 'desilicone', basis: 'practice' },
-  grease: { findings: { not_cleaned: '+++' }, ground: 'grease', cures: { seal_over: 0.93, strip: 0.95 }, asks: 'barrier', basis: 'practice' },
-  wb_clear_over_dark: { findings: { wb_clear_over_dark: '+++' }, ground: 'dark', cures: SURFACE, basis: 'practice' },
-  damp: { findings: { too_damp: '+++', below_dew_margin: '+++', too_cold: '+' }, cures: { wait: 0.5, ...SURFACE }, basis: 'practice' },
-  oil_over_pale: { findings: { oil_over_pale: '+++' }, cures: SURFACE, basis: 'practice' },
-  bleed: { findings: { no_stain_block: '++', one_coat_of_blocker: '++', spots_not_sealed: '+' }, ground: 'bleed', cures: BLED, asks: 'block', mode: 'bleed', basis: 'practice' },
-  smoke: { ground: 'odour', cures: BLED, asks: 'block', basis: 'practice' },
-  not_filled: { ground: 'open_grain', cures: SURFACE, basis: 'practice' },
-  filler_sank: { findings: { waterborne_over_filler: '++', filler_unsealed: '+', recoat_too_soon: '+' }, cures: SURFACE, basis: 'practice' },
-  sprayed_over_pores: { ground: 'open_grain', cures: SURFACE, basis: 'practice' },
-  too_thick_paint: { findings: { too_thick: '+++' }, cures: SURFACE, basis: 'practice' },
-  overworked: { findings: { no_denib: '+' }, cures: SURFACE, basis: 'practice' },
-  loaded_roller: { findings: { too_thick: '++' }, cures: SURFACE, basis: 'practice' },
-  too_far_or_much_air: { cures: SURFACE, basis: 'practice' },
-  heavy_coat: { findings: { too_thick: '+++', too_cold: '+' }, cures: SURFACE, basis: 'practice' },
-  pooled_in_corner: { cures: { ...SURFACE, touch_up: 0.9 }, basis: 'practice' },
-  dust_left: { findings: { no_denib: '++' }, cures: SURFACE, basis: 'practice' },
-  bits_in_paint: { cures: SURFACE, basis: 'practice' },
-  shaken: { cures: SURFACE, basis: 'practice' },
-  loaded_foam: { findings: { too_thick: '+' }, cures: SURFACE, basis: 'practice' },
-  face_lifting: { ground: 'thin_face', cures: { touch_up: 0.85, strip: 0.9 }, basis: 'practice' },
-  moisture: { findings: { too_damp: '++', below_dew_margin: '++' }, cures: { recoat: 0.85, seal_over: 0.85, strip: 0.95 }, basis: 'practice' },
-  uneven_absorption: { findings: { filler_unsealed: '++', no_primer: '++' }, cures: SURFACE, basis: 'practice' },
-  touched_up: { cures: SURFACE, basis: 'practice' },
-  uneven_film: { findings: { no_denib: '+', too_thick: '+' }, cures: SURFACE, basis: 'practice' },
-  taped_too_soon: { findings: { recoat_too_soon: '+' }, cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
-  tape_left_long: { cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
-  not_scored: { cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
-  not_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '+++', too_cold: '+', too_damp: '+' }, cures: { wait: 0.9, ease: 0.85, recoat: 0.9, strip: 0.95 }, basis: 'practice' },
-  soft_paint: { cures: { ease: 0.3, recoat: 0.85, strip: 0.95 }, basis: 'practice' },
-  coats_on_running_faces: { cures: { ease: 0.95 }, basis: 'practice' },
-  water_in_edge: { cures: { touch_up: 0.8, strip: 0.85 }, basis: 'practice' },
-  smell_not_sealed: { ground: 'odour', cures: { seal_over: 0.9, strip: 0.9 }, asks: 'block', basis: 'practice' },
-  inside_left: { ground: 'odour', cures: { seal_over: 0.85, strip: 0.85 }, asks: 'block', basis: 'practice' },
-  steel_under_water: { cures: { touch_up: 0.9, strip: 0.95 }, basis: 'practice' },
-};
-
 export interface ClueFact {
-  /** What may be answered, each with the causes it speaks for or against. A number is answered by the band it falls in. */
-  answers: Record<string, Partial<Record<CauseCode, Strength>>>;
+  /** What may be answered; what each says of causes is in `CLUE_SPEAKS`. A number is answered by the band it falls in. */
+  answers: readonly string[];
   /** Not a look that one of the causes makes, but something that lets a cause be at work or not. */
   circumstance?: true;
   /** It is told as a number: of hours or days, at most so many. */
@@ -193,79 +74,19 @@ export type Band = 'before' | 'after';
 
 // prettier-ignore
 export const CLUE_FACTS = {
-  colour: { basis: 'practice', answers: {
-    yellow: { knots: '++', smoke: '++', oil_over_pale: '+', filler_pulled_tannin: '+', dye_or_tannin: '--' },
-    brown: { dye_or_tannin: '++', smoke: '+', filler_pulled_tannin: '++', knots: '-' },
-    orange: { knots: '+', dye_or_tannin: '++' },
-    pink: { dye_or_tannin: '+++', knots: '---', filler_pulled_tannin: '-' },
-    blue: { dye_or_tannin: '-', knots: '---', filler_pulled_tannin: '--' },
-  } },
-  where: { basis: 'practice', answers: {
-    knots: { knots: '+++', dye_or_tannin: '---', filler_pulled_tannin: '---' },
-    rings: { thin_blocker: '+', no_stain_block: '+', knots: '--', dye_or_tannin: '--', filler_pulled_tannin: '--' },
-    joints_or_fills: { filler_pulled_tannin: '+++', pooled_in_corner: '++', knots: '--', dye_or_tannin: '--' },
-    all_over: { no_stain_block: '+', dye_or_tannin: '++', self_blocking_wait_skipped: '+', knots: '---', filler_pulled_tannin: '---', heavy_coat: '+' },
-    thin_places: { thin_blocker: '+++', knots: '-', filler_pulled_tannin: '-', no_stain_block: '--', self_blocking_wait_skipped: '-' },
-    edges: { thin_blocker: '++', pooled_in_corner: '++', filler_pulled_tannin: '-', knots: '-' },
-    patches: { dye_or_tannin: '-', filler_pulled_tannin: '+' },
-  } },
-  when: { basis: 'practice', answers: {
-    at_once: { solvent_over_soft: '+++', silicone: '+', grease: '+', coat_over_undried: '-', window_missed: '--', self_blocking_wait_skipped: '+' },
-    minutes: { recoat_too_soon: '++', solvent_over_soft: '+', coat_over_undried: '+', window_missed: '-' },
-    next_coat: { no_stain_block: '+', self_blocking_wait_skipped: '+++', thin_blocker: '+' },
-    next_day: { window_missed: '++', hard_over_soft: '+', coat_over_undried: '+', solvent_over_soft: '--' },
-    after_clear: { dye_or_tannin: '++', thin_blocker: '+', no_stain_block: '+', knots: '-' },
-    days: { thin_blocker: '+', tape_left_long: '+' },
-    months: { knots: '+++', self_blocking_wait_skipped: '---', dye_or_tannin: '--', hard_over_soft: '++', recoat_too_soon: '---', solvent_over_soft: '---' },
-  } },
-  wipes_off: { basis: 'practice', answers: {
-    yes: { smoke: '++', no_stain_block: '-', thin_blocker: '-', knots: '--', dye_or_tannin: '-' },
-    no: {},
-  } },
-  lets_go: { basis: 'practice', answers: {
-    paint_from_paint: { shaken: '++', loaded_foam: '++', face_lifting: '--', tested_too_early: '+', not_dulled: '--', dirty: '--', wrong_primer: '---', thinned_primer: '---', wax_or_silicone: '--', old_coat_failing: '---' },
-    paint_from_primer: { tested_too_early: '++', not_dulled: '--', dirty: '-', wrong_primer: '--', thinned_primer: '--', wax_or_silicone: '--', old_coat_failing: '---' },
-    primer_from_substrate: { not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
-    old_coat_from_substrate: { old_coat_failing: '+++', not_dulled: '---', dirty: '--', wrong_primer: '---', thinned_primer: '---', tested_too_early: '---', wax_or_silicone: '--' },
-    substrate_itself: { face_lifting: '+++', shaken: '---', loaded_foam: '---', moisture: '-', old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---' },
-  } },
-  flake_back: { basis: 'practice', answers: {
-    clean: { not_dulled: '+++', wrong_primer: '++', wax_or_silicone: '--', dirty: '--', old_coat_failing: '---' },
-    old_paint: { old_coat_failing: '+++', not_dulled: '---', wrong_primer: '---', dirty: '--', wax_or_silicone: '--' },
-    greasy: { dirty: '+++', wax_or_silicone: '+', not_dulled: '-', wrong_primer: '-', old_coat_failing: '---' },
-    waxy: { wax_or_silicone: '+++', dirty: '-', not_dulled: '--', wrong_primer: '--', old_coat_failing: '---' },
-  } },
-  film_age_h: { basis: 'practice', circumstance: true, number: { unit: 'h', max: 100_000 }, answers: {
-    before: { tested_too_early: '+++', not_cured: '++' },
-    after: { tested_too_early: '---', not_cured: '---', soft_paint: '++' },
-  } },
-  used_after_d: { basis: 'practice', circumstance: true, number: { unit: 'd', max: 10_000 }, answers: {
-    before: { used_before_cured: '+++', knock: '-' },
-    after: { used_before_cured: '---', knock: '+' },
-  } },
-  pattern: { basis: 'practice', answers: {
-    even: { not_dulled: '+', wrong_primer: '++', thinned_primer: '++', tested_too_early: '+', wax_or_silicone: '--', dirty: '--', oil_over_pale: '+++', bleed: '---', smoke: '+', touched_up: '---', wb_clear_over_dark: '+', damp: '-', not_filled: '+', filler_sank: '-' },
-    patches: { dirty: '++', wax_or_silicone: '++', not_dulled: '+', wrong_primer: '-', thinned_primer: '-', old_coat_failing: '+', oil_over_pale: '---', bleed: '+++', touched_up: '++', uneven_absorption: '++', damp: '+' },
-  } },
-  feel: { basis: 'practice', answers: {
-    soft: { tested_too_early: '+++', thinned_primer: '-', wrong_primer: '-', soft_paint: '++', not_cured: '++', old_coat_failing: '--' },
-    brittle: { thinned_primer: '+', old_coat_failing: '+', not_dulled: '+', tested_too_early: '---', soft_paint: '---', hard_over_soft: '++' },
-  } },
-  face: { basis: 'practice', answers: {
-    edges: { knock: '++', used_before_cured: '+', no_primer: '-', not_dulled: '-' },
-    faces: { not_dulled: '++', no_primer: '++', knock: '--', soft_paint: '+' },
-    running_faces: { coats_on_running_faces: '+++', not_cured: '+', soft_paint: '-' },
-  } },
-  damp: { basis: 'practice', circumstance: true, answers: {
-    yes: { damp: '+++', moisture: '++', wb_clear_over_dark: '-' },
-    no: { damp: '---', moisture: '--' },
-  } },
-  down_to: { basis: 'practice', answers: {
-    wood: { no_primer: '+++', not_dulled: '-', used_before_cured: '-', old_coat_failing: '+' },
-    board: { no_primer: '++', not_dulled: '++', water_in_edge: '+' },
-    primer: { used_before_cured: '++', no_primer: '---', not_dulled: '--', knock: '+' },
-    old_coat: { not_dulled: '+++', dirty: '++', no_primer: '+' },
-  } },
+  colour: { basis: 'practice', answers: ['yellow', 'brown', 'orange', 'pink', 'blue'] },
+  where: { basis: 'practice', answers: ['knots', 'rings', 'joints_or_fills', 'all_over', 'thin_places', 'edges', 'patches'] },
+  when: { basis: 'practice', answers: ['at_once', 'minutes', 'next_coat', 'next_day', 'after_clear', 'days', 'months'] },
+  wipes_off: { basis: 'practice', answers: ['yes', 'no'] },
+  lets_go: { basis: 'practice', answers: ['paint_from_paint', 'paint_from_primer', 'primer_from_substrate', 'old_coat_from_substrate', 'substrate_itself'] },
+  flake_back: { basis: 'practice', answers: ['clean', 'old_paint', 'greasy', 'waxy'] },
+  film_age_h: { basis: 'practice', circumstance: true, number: { unit: 'h', max: 100_000 }, answers: ['before', 'after'] },
+  used_after_d: { basis: 'practice', circumstance: true, number: { unit: 'd', max: 10_000 }, answers: ['before', 'after'] },
+  pattern: { basis: 'practice', answers: ['even', 'patches'] },
+  feel: { basis: 'practice', answers: ['soft', 'brittle'] },
+  face: { basis: 'practice', answers: ['edges', 'faces', 'running_faces'] },
+  damp: { basis: 'practice', circumstance: true, answers: ['yes', 'no'] },
+  down_to: { basis: 'practice', answers: ['wood', 'board', 'primer', 'old_coat'] },
 } as const satisfies Record<string, ClueFact>;
 export type ClueCode = keyof typeof CLUE_FACTS;
 export const CLUES = Object.keys(CLUE_FACTS) as ClueCode[];

@@ -1,6 +1,7 @@
 import {
   CAUSES,
   CAUSE_FACTS,
+  CLUE_SPEAKS,
   CLUES,
   findClue,
   findSymptom,
@@ -48,7 +49,7 @@ describe('the chances of causes', () => {
       const codes = CAUSES.slice(net % 20, (net % 20) + n);
       const priors = codes.map(() => 0.05 + 0.8 * random());
       const seen = CLUES.slice(0, 3).map((clue): { clue: ClueCode; answer: string } => {
-        const answers = Object.keys(findClue(clue).answers);
+        const answers = findClue(clue).answers;
         return { clue, answer: answers[Math.floor(random() * answers.length)]! };
       });
       const worlds = {
@@ -70,7 +71,7 @@ describe('the chances of causes', () => {
       const codes = Object.keys(findSymptom(symptom).causes) as CauseCode[];
       for (const clue of findSymptom(symptom).clues)
         for (let world = 0; world < 1 << (codes.length + 1); world += 7) {
-          const all = Object.keys(findClue(clue).answers).map((answer) => chanceSeen(clue, answer, codes)(world));
+          const all = findClue(clue).answers.map((answer) => chanceSeen(clue, answer, codes)(world));
           expect(all.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 10);
         }
     }
@@ -229,7 +230,7 @@ function countOut(
     const members = all.flatMap((_, i) => (there[i] ? [i] : []));
     let likelihood = 1;
     for (const { clue, answer } of seen) {
-      const answers = findClue(clue).answers as Record<string, Partial<Record<CauseCode, string>>>;
+      const answers = CLUE_SPEAKS[clue] as Record<string, Partial<Record<CauseCode, string>>>;
       const RATIO: Record<string, number> = { '+++': 30, '++': 10, '+': 3, '-': 1 / 3, '--': 0.1, '---': 1 / 30 };
       // What a clue says nothing of has no say in how it looks; what is not in the list always has.
       const sayers = members.filter((i) => i === codes.length || Object.values(answers).some((own) => own[codes[i]!]));

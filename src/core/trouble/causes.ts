@@ -1,6 +1,7 @@
 import {
   CAUSE_FACTS,
   findClue,
+  findStrength,
   findSymptom,
   FILM_FACTS,
   LIKELIHOOD_RATIO,
@@ -170,10 +171,9 @@ const ratio = (strength: Strength | undefined): number => (strength ? LIKELIHOOD
  * In the empty world (0) all answers are as likely.
  */
 export function chanceSeen(clue: ClueCode, answer: string, codes: readonly CauseCode[]): (world: number) => number {
-  const { answers, circumstance } = findClue(clue);
-  const all = Object.keys(answers);
+  const { answers: all, circumstance } = findClue(clue);
   const at = all.indexOf(answer);
-  const strengths = codes.map((code) => all.map((own) => ratio(answers[own]![code])));
+  const strengths = codes.map((code) => all.map((own) => ratio(findStrength(clue, own, code))));
   const normalise = (weights: readonly number[]): number =>
     (1 - MISREADING_RATE) * (weights[at]! / weights.reduce((sum, weight) => sum + weight, 0)) +
     MISREADING_RATE / all.length;
@@ -183,7 +183,7 @@ export function chanceSeen(clue: ClueCode, answer: string, codes: readonly Cause
         all.map((_, a) => strengths.reduce((weight, own, i) => ((world >> i) & 1 ? weight * own[a]! : weight), 1)),
       );
   const bySource = [...strengths.map(normalise), 1 / all.length];
-  const speaks = [...codes.map((code) => all.some((own) => answers[own]![code] !== undefined)), true];
+  const speaks = [...codes.map((code) => all.some((own) => findStrength(clue, own, code) !== undefined)), true];
   return (world) => {
     let [seen, count] = [0, 0];
     for (let i = 0; i < bySource.length; i += 1)

@@ -143,7 +143,7 @@ export function findNextClue(belief: CausesBelief): NextClue | null {
     .map((clue): NextClue => {
       const turnsTo = new Set<RemedyCode>();
       let after = 0;
-      for (const answer of Object.keys(findClue(clue).answers)) {
+      for (const answer of findClue(clue).answers) {
         const seen = chanceSeen(clue, answer, worlds.codes);
         const p = sumWorlds(worlds, seen);
         const chances = worlds.chances.map((chance, world) => (world === 0 ? 0 : (chance * seen(world)) / p));

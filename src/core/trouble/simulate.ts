@@ -183,7 +183,7 @@ function simulateTrouble(seed: number): SimulatedTrouble {
   const world = codes.reduce((bits, code, i) => (causes.includes(code) ? bits | (1 << i) : bits), 0);
   const answers = makeRandom(seed ^ 0x5bd1e995);
   const answer = (clue: ClueCode): string | number => {
-    const all = Object.keys(findClue(clue).answers);
+    const all = findClue(clue).answers;
     const said =
       all[
         drawIndex(

@@ -5,6 +5,7 @@ import {
   type FindingCode,
   type GroundFact,
   type RemedyCode,
+  type SymptomCode,
   type SymptomGroup,
 } from '@/core/knowledge';
 import { describeChance, lowerFirst } from '@/core/shared';
@@ -18,6 +19,36 @@ interface Named {
   name: string;
   says: string;
 }
+
+/** What it looks like, beside its name. */
+const LOOKS: Record<SymptomCode, string> = {
+  bleed: 'Yellow, brown, orange or pink in the paint',
+  scratches_off: 'A thumbnail takes it down',
+  peels_in_sheets: 'It lifts and pulls off in pieces',
+  chips_within_weeks: 'Small bits gone where it is knocked',
+  lifts_or_wrinkles: 'The coat under it rose and creased',
+  crackle: 'A net of fine cracks',
+  fisheyes: 'Wet paint drew back into round holes',
+  haze: 'A cloud in the clear coat',
+  yellowing: 'It was whiter than this',
+  grain_shows: 'Pores and lines of the wood in the film',
+  brush_marks: 'Ridges that did not lie down',
+  roller_texture: 'Small bumps all over',
+  orange_peel: 'Sprayed, and dimpled like a rind',
+  dry_spray: 'Sandy to the hand, dull',
+  runs: 'Drops and curtains on edges',
+  grit: 'Dust or bits dried in',
+  bubbles: 'Small domes or pinholes',
+  patchy_sheen: 'Dull and shiny places',
+  tape_tore_paint: 'The edge came off with the tape',
+  sticky_drawers: 'Running faces drag or hold',
+  blocking: 'Door to frame, thing to shelf',
+  soft_prints: 'A finger or a vase marks it',
+  edge_swell: 'Board grew thick and rough',
+  odour_returns: 'Smoke, pet or must again',
+  rust_spots: 'Brown points over screws or pins',
+};
+export const saySymptom = (code: SymptomCode): string => LOOKS[code];
 
 export const SYMPTOM_GROUP_WORDS: Record<SymptomGroup, string> = {
   comes_off: 'It comes off',
@@ -95,73 +126,74 @@ export const nameCause = (code: CauseCode): string => CAUSES[code].name;
 const sayCause = (code: CauseCode): string => CAUSES[code].says;
 
 /** What to look at, as a question, and what may be answered. */
-const CLUES: { [C in ClueCode]: { asks: string; answers: Record<keyof (typeof CLUE_FACTS)[C]['answers'], string> } } = {
-  colour: {
-    asks: 'What colour is it?',
-    answers: { yellow: 'Yellow', brown: 'Brown', orange: 'Orange', pink: 'Pink or red', blue: 'Blue or grey' },
-  },
-  where: {
-    asks: 'Where is it?',
-    answers: {
-      knots: 'Over knots',
-      rings: 'In rings',
-      joints_or_fills: 'Over joints or fills',
-      all_over: 'All over',
-      thin_places: 'Where it lies thin',
-      edges: 'On edges',
-      patches: 'In patches',
+const CLUES: { [C in ClueCode]: { asks: string; answers: Record<(typeof CLUE_FACTS)[C]['answers'][number], string> } } =
+  {
+    colour: {
+      asks: 'What colour is it?',
+      answers: { yellow: 'Yellow', brown: 'Brown', orange: 'Orange', pink: 'Pink or red', blue: 'Blue or grey' },
     },
-  },
-  when: {
-    asks: 'When did it show?',
-    answers: {
-      at_once: 'At once',
-      minutes: 'Within minutes',
-      next_coat: 'With the next coat',
-      next_day: 'The next day',
-      after_clear: 'After the clear coat',
-      days: 'Within days',
-      months: 'After months',
+    where: {
+      asks: 'Where is it?',
+      answers: {
+        knots: 'Over knots',
+        rings: 'In rings',
+        joints_or_fills: 'Over joints or fills',
+        all_over: 'All over',
+        thin_places: 'Where it lies thin',
+        edges: 'On edges',
+        patches: 'In patches',
+      },
     },
-  },
-  wipes_off: { asks: 'Does it wipe off with a damp cloth?', answers: { yes: 'Yes', no: 'No' } },
-  lets_go: {
-    asks: 'Where does it let go?',
-    answers: {
-      paint_from_paint: 'Paint from paint',
-      paint_from_primer: 'Paint from primer',
-      primer_from_substrate: 'Primer from the face',
-      old_coat_from_substrate: 'Old coat from the wood',
-      substrate_itself: 'The face itself tears',
+    when: {
+      asks: 'When did it show?',
+      answers: {
+        at_once: 'At once',
+        minutes: 'Within minutes',
+        next_coat: 'With the next coat',
+        next_day: 'The next day',
+        after_clear: 'After the clear coat',
+        days: 'Within days',
+        months: 'After months',
+      },
     },
-  },
-  flake_back: {
-    asks: 'What is on the back of a flake?',
-    answers: { clean: 'Nothing, clean', old_paint: 'Old paint', greasy: 'Greasy', waxy: 'Waxy' },
-  },
-  film_age_h: {
-    asks: 'How old is the coat that shows it?',
-    answers: { before: 'Younger than its full hardness', after: 'As hard as it gets' },
-  },
-  used_after_d: {
-    asks: 'How many days after the last coat was it used?',
-    answers: { before: 'Before it was cured', after: 'Once it was cured' },
-  },
-  pattern: { asks: 'Even, or in patches?', answers: { even: 'Even, everywhere', patches: 'In patches' } },
-  feel: {
-    asks: 'How does the film feel to a nail?',
-    answers: { soft: 'Soft, it dents', brittle: 'Brittle, it chips' },
-  },
-  face: {
-    asks: 'On which faces?',
-    answers: { edges: 'Edges and corners', faces: 'Flat faces', running_faces: 'Where it slides' },
-  },
-  damp: { asks: 'Was it damp when it dried?', answers: { yes: 'Damp or cold', no: 'Dry and warm' } },
-  down_to: {
-    asks: 'Down to what?',
-    answers: { wood: 'Wood', board: 'Board', primer: 'Primer', old_coat: 'The old coat' },
-  },
-};
+    wipes_off: { asks: 'Does it wipe off with a damp cloth?', answers: { yes: 'Yes', no: 'No' } },
+    lets_go: {
+      asks: 'Where does it let go?',
+      answers: {
+        paint_from_paint: 'Paint from paint',
+        paint_from_primer: 'Paint from primer',
+        primer_from_substrate: 'Primer from the face',
+        old_coat_from_substrate: 'Old coat from the wood',
+        substrate_itself: 'The face itself tears',
+      },
+    },
+    flake_back: {
+      asks: 'What is on the back of a flake?',
+      answers: { clean: 'Nothing, clean', old_paint: 'Old paint', greasy: 'Greasy', waxy: 'Waxy' },
+    },
+    film_age_h: {
+      asks: 'How old is the coat that shows it?',
+      answers: { before: 'Younger than its full hardness', after: 'As hard as it gets' },
+    },
+    used_after_d: {
+      asks: 'How many days after the last coat was it used?',
+      answers: { before: 'Before it was cured', after: 'Once it was cured' },
+    },
+    pattern: { asks: 'Even, or in patches?', answers: { even: 'Even, everywhere', patches: 'In patches' } },
+    feel: {
+      asks: 'How does the film feel to a nail?',
+      answers: { soft: 'Soft, it dents', brittle: 'Brittle, it chips' },
+    },
+    face: {
+      asks: 'On which faces?',
+      answers: { edges: 'Edges and corners', faces: 'Flat faces', running_faces: 'Where it slides' },
+    },
+    damp: { asks: 'Was it damp when it dried?', answers: { yes: 'Damp or cold', no: 'Dry and warm' } },
+    down_to: {
+      asks: 'Down to what?',
+      answers: { wood: 'Wood', board: 'Board', primer: 'Primer', old_coat: 'The old coat' },
+    },
+  };
 export const askClue = (code: ClueCode): string => CLUES[code].asks;
 export const sayAnswer = (clue: ClueCode, answer: string): string =>
   (CLUES[clue].answers as Record<string, string>)[answer] ?? answer;

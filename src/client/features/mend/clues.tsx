@@ -80,7 +80,7 @@ function Answer({ clue, onTell }: { clue: ClueCode; onTell: (answer: string | nu
     <Choices
       label={askClue(clue)}
       tileWidth={140}
-      options={Object.keys(answers).map((code) => ({ code, label: sayAnswer(clue, code) }))}
+      options={answers.map((code) => ({ code, label: sayAnswer(clue, code) }))}
       onPick={onTell}
     />
   );
