@@ -183,6 +183,8 @@ test('a cabinet that bleeds: from the complaint over what happened to a way out 
         ],
       });
   await page.getByText('Ledger cabinet: colour comes through').click();
+  await expect(page.getByRole('heading', { name: 'What it looked like' })).toBeVisible();
+  await page.reload();
   await expect(page.getByText('The way out is done. Does it hold?')).toBeVisible();
   await page.getByRole('button', { name: 'It holds: mended' }).click();
   await expect(page.getByText('Mended', { exact: true })).toBeVisible();

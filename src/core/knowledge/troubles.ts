@@ -1,4 +1,4 @@
-import type { Basis, DefectCode, Strength } from './codes';
+import type { Basis, DefectCode } from './codes';
 
 /*
  * What may go wrong with a painted face, what makes it, what it looks like then, and what becomes of it. Common practice
