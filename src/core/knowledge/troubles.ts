@@ -69,9 +69,6 @@ export interface ClueFact {
   basis: Basis;
 }
 
-/** Answers of a number: within the time that the film in question asks for, or past it. */
-export type Band = 'before' | 'after';
-
 // prettier-ignore
 export const CLUE_FACTS = {
   colour: { basis: 'practice', answers: ['yellow', 'brown', 'orange', 'pink', 'blue'] },

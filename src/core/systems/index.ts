@@ -9,7 +9,7 @@ export type { Rejection } from './rejections';
 export { blocksStain, type FailureMode, type Risk } from './risk';
 export { listConsidered, type Considered, type Difference, type Layer } from './considered';
 export { freezeSystem, stackOf, type Phrases, type TakenStep } from './freeze';
-export { measureCleanUp } from './prices';
+export { HOUR_PRICE, LOST_WEEK_PRICE, measureCleanUp } from './prices';
 export { DULLING_STAGE } from './search';
 export { mergeJobs, type Job } from './jobs';
 export { listTurningPoints, type TurningPoint } from './turning-points';

@@ -17,7 +17,7 @@ interface Weights {
 }
 
 /** Money for an hour of hands and of waiting, and for one more product with strong vapour: used only to rank (estimates). */
-const HOUR_PRICE = 15;
+export const HOUR_PRICE = 15;
 const BALANCE: Weights = { materials: 1, elapsedHour: 0.1, redo: 1, fumes: 6 };
 const WEIGHTS: Record<Aim, Weights> = {
   balance: BALANCE,
@@ -29,7 +29,7 @@ const WEIGHTS: Record<Aim, Weights> = {
 export const AIMS = Object.keys(WEIGHTS) as Aim[];
 
 /** A failure also loses the week and the margin of the piece (estimate). */
-const LOST_WEEK_PRICE = 150;
+export const LOST_WEEK_PRICE = 150;
 /** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
 const CONSUMABLES_PRICE = 0.4;
 const SPLASH_PRICE = 0.8;

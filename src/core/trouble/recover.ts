@@ -16,6 +16,7 @@ import { listHazards, type Hazard } from '../survey';
 import {
   carryStep,
   findCoatOn,
+  LOST_WEEK_PRICE,
   planEasing,
   planRecovery,
   planWaiting,
@@ -26,16 +27,16 @@ import {
   type Step,
 } from '../systems';
 import type { Air } from '../workshop';
-import { ageOf, cureOf, hardnessOf, judgeCauses, readClues, type CausesBelief } from './causes';
+import { ageOf, cureOf, hardnessOf, judgeCauses, type CausesBelief } from './causes';
 import {
   chanceCured,
+  isSpread,
   listCredible,
   listRemedies,
   mayStillHarden,
   priceRemedy,
   priceWork,
   servesCause,
-  LOST_WEEK_PRICE,
 } from './remedies';
 
 export type RecoveryLabel = 'recommended' | 'surest' | 'soonest' | 'cheapest';
@@ -247,9 +248,7 @@ function listRuledOut(belief: CausesBelief, worked: readonly RemedyCode[]): Rule
   const credible = listCredible(belief);
   const comesThrough = credible.some(({ code }) => CAUSE_FACTS[code].asks === 'block');
   const hoped = belief.causes.some(({ code }) => CAUSE_FACTS[code].cures.wait !== undefined);
-  const spread = readClues(belief.trouble, belief.view).some(
-    ({ clue, answer }) => (clue === 'where' && answer === 'all_over') || (clue === 'pattern' && answer === 'even'),
-  );
+  const spread = isSpread(belief);
   return REMEDIES.filter((remedy) => !worked.includes(remedy)).flatMap((remedy): RuledOut[] => {
     if (belief.tried.includes(remedy) && remedy === 'wait') return [{ remedy, rule: 'tried_before' }];
     if (comesThrough && (remedy === 'wait' || remedy === 'recoat')) return [{ remedy, rule: 'does_not_clear_up' }];

@@ -8,6 +8,7 @@ import {
   type RemedyCode,
 } from '../knowledge';
 import { CREDIBLE, DEFAULT_AREA_M2 } from '../survey';
+import { HOUR_PRICE, LOST_WEEK_PRICE } from '../systems';
 import { ageOf, chanceSeen, hardnessOf, readClues, sumWorlds, type CausesBelief, type Worlds } from './causes';
 
 /** What something not in the list takes: the more is given up, the likelier it is gone with it (estimates). */
@@ -56,7 +57,7 @@ export function listRemedies(belief: CausesBelief): RemedyCode[] {
 }
 
 /** What was told says that it is all over the face: a spot is no way out then. */
-function isSpread({ trouble, view }: CausesBelief): boolean {
+export function isSpread({ trouble, view }: CausesBelief): boolean {
   const answers = readClues(trouble, view);
   return answers.some(
     ({ clue, answer }) => (clue === 'where' && answer === 'all_over') || (clue === 'pattern' && answer === 'even'),
@@ -69,10 +70,8 @@ export function mayStillHarden({ trouble, view }: Pick<CausesBelief, 'trouble' |
   return age === null || age < hardnessOf(view);
 }
 
-/** An hour of hands, one of waiting, and the week that is lost where a way out does not hold, in money (estimates, as the planner has them). */
-const HOUR_PRICE = 15;
+/** An hour of waiting, in money (estimate, as the planner has it on balance). */
 const WAIT_PRICE = 0.1;
-export const LOST_WEEK_PRICE = 150;
 /** A look takes a minute of hands. */
 const LOOK_PRICE = HOUR_PRICE / 60;
 
