@@ -13,10 +13,11 @@ import {
 } from '../shared';
 import { LIMITS } from './limits';
 import { readWith } from './read';
+import { moneySchema } from './money-schema';
 import {
   goalSchema,
+  handoverSchema,
   hardwareSchema,
-  moneySchema,
   partSchema,
   pieceFactsSchema,
   zoneSchema,
@@ -31,6 +32,7 @@ const SETTABLE = {
   piece: pieceFactsSchema,
   goal: goalSchema.optional(),
   money: moneySchema.optional(),
+  handover: handoverSchema.optional(),
   parts: z.array(partSchema).max(LIMITS.parts).optional(),
   hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
 } as const;

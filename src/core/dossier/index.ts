@@ -8,6 +8,7 @@ export { LIMITS, tooMany } from './limits';
 export { isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './read';
 export { ASTM_A_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLook, type Look } from './look';
+export { idSchema } from './primitives';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';

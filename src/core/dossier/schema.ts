@@ -11,6 +11,7 @@ import {
   findCheck,
   findClue,
   GATES,
+  HANDOVER_CHECKS,
   INTERFACES,
   LEAD_KITS,
   NUMBER_CHECKS,
@@ -31,9 +32,10 @@ import {
   TOPCOATS,
   type ClueCode,
 } from '../knowledge';
-import { CURRENCIES, decimalsOf, DEFAULT_CURRENCY, hasItsDecimals } from '../money';
 import { findSharedId } from './ids';
 import { LIMITS } from './limits';
+import { moneySchema } from './money-schema';
+import { idSchema, instant, percent, positive, share, text } from './primitives';
 import { readingProblem } from './reading';
 
 /*
@@ -41,12 +43,6 @@ import { readingProblem } from './reading';
  * a later version or another program survive a round trip.
  */
 
-const text = (max: number) => z.string().trim().min(1).max(max);
-export const idSchema = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
-const instant = z.iso.datetime({ offset: true });
-const percent = z.number().min(0).max(100);
-const share = z.number().min(0).max(1);
-const positive = (max: number) => z.number().positive().max(max);
 const yesNoUnknown = z.enum(['yes', 'no', 'unknown']);
 
 export const historySchema = z.looseObject({
@@ -57,6 +53,7 @@ export const historySchema = z.looseObject({
   flatpack_marks: yesNoUnknown.optional(),
 });
 
+const count = z.number().int().min(0).max(40).optional();
 const pieceSchema = z.looseObject({
   id: idSchema.optional(),
   name: text(80).optional(),
@@ -64,6 +61,8 @@ const pieceSchema = z.looseObject({
   history: historySchema.optional(),
   region: z.string().max(40).optional(),
   size_mm: z.looseObject({ width: positive(10_000), depth: positive(10_000), height: positive(10_000) }).optional(),
+  /** How many of these it has; what is not counted is as usual for its kind. */
+  counts: z.looseObject({ drawers: count, doors: count, shelves: count, panels: count }).optional(),
   asking_price: z.number().min(0).max(1_000_000).optional(),
   /** Done with: out of the lists, with all it taught. */
   archived: z.boolean().optional(),
@@ -497,6 +496,15 @@ export const overrideSchema = z.looseObject({
   at: instant.optional(),
 });
 
+/** What is seen to before a piece leaves, each with when; and what is said of it to whoever takes it. */
+export const handoverSchema = z.looseObject({
+  ready: z.partialRecord(z.enum(HANDOVER_CHECKS), instant).optional(),
+  /** What the jar for touching up is called on its label. */
+  touch_up: text(120).optional(),
+  /** Flaws that stay, told honestly. */
+  flaws: text(500).optional(),
+});
+
 /** The layers of a system on one zone, from the prepared ground up. */
 export const stackSchema = z.looseObject({
   prep: z.enum(PREPS),
@@ -574,71 +582,6 @@ export const choiceSchema = z.looseObject({
   assumes: z.array(z.string().max(500)).max(100).optional(),
 });
 
-const amount = z.number().min(0).max(10_000_000);
-const day = z.union([instant, z.iso.date()]);
-/** What a piece costs and brings, in the major unit of one currency, with at most its own decimals. */
-export const moneySchema = z
-  .looseObject({
-    currency: z.enum(CURRENCIES as [string, ...string[]]).optional(),
-    hour_rate: amount.optional(),
-    target: z.looseObject({ profit: amount.optional(), per_hour: amount.optional() }).optional(),
-    bought: z.looseObject({ amount, at: day.optional() }).optional(),
-    asking: amount.optional(),
-    sale: z.looseObject({ low: amount, likely: amount, high: amount }).optional(),
-    sold: z
-      .looseObject({ amount, at: day.optional(), fees: amount.optional(), transport: amount.optional() })
-      .optional(),
-    fees_pct: percent.optional(),
-    fees_fixed: amount.optional(),
-    transport: amount.optional(),
-    consumables: amount.optional(),
-    hardware: amount.optional(),
-    extras: z
-      .array(z.looseObject({ what: text(80), amount, at: day.optional() }))
-      .max(LIMITS.extras)
-      .optional(),
-    refunds: z
-      .array(z.looseObject({ amount, at: day.optional() }))
-      .max(LIMITS.extras)
-      .optional(),
-    spread: z
-      .looseObject({ hours_pct: z.number().min(0).max(200).optional(), sale: z.literal('exact').optional() })
-      .optional(),
-    corrections: z
-      .looseObject({
-        materials: amount.optional(),
-        hours: z.number().min(0).max(10_000).optional(),
-        consumables: amount.optional(),
-      })
-      .optional(),
-  })
-  .superRefine((money, context) => {
-    const { currency = DEFAULT_CURRENCY, sale, bought, sold } = money;
-    for (const { path, value } of listSums(money))
-      if (!hasItsDecimals(value, currency)) {
-        const params = { problem: 'too_fine', currency, decimals: decimalsOf(currency) };
-        context.addIssue({ code: 'custom', path, params });
-      }
-    if (sale && !(sale.low <= sale.likely && sale.likely <= sale.high))
-      context.addIssue({
-        code: 'custom',
-        path: ['sale', 'likely'],
-        params: { problem: 'out_of_range', min: sale.low, max: sale.high },
-      });
-    if (bought?.at && sold?.at && Date.parse(sold.at) < Date.parse(bought.at))
-      context.addIssue({ code: 'custom', path: ['sold', 'at'], params: { problem: 'before', before: bought.at } });
-  });
-
-/** Sums with their places: whatever is a number there and no rate, percentage or hour. */
-function listSums(value: unknown, path: (string | number)[] = []): { path: (string | number)[]; value: number }[] {
-  if (typeof value === 'number') return NO_SUMS.has(String(path.at(-1))) ? [] : [{ path, value }];
-  if (typeof value !== 'object' || value === null) return [];
-  return Object.entries(value).flatMap(([key, own]) =>
-    listSums(own, [...path, Array.isArray(value) ? Number(key) : key]),
-  );
-}
-const NO_SUMS: ReadonlySet<string> = new Set(['fees_pct', 'hours_pct', 'hours']);
-
 export const climateSchema = z.looseObject({ temperature_c: z.number().min(-40).max(60), humidity_pct: percent });
 
 /** A zone that was taken away, with everything it had, so that it can come back. */
@@ -680,6 +623,7 @@ export const dossierSchema = z
     log: z.array(logEntrySchema).max(LIMITS.log).optional(),
     parts: z.array(partSchema).max(LIMITS.parts).optional(),
     hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),
+    handover: handoverSchema.optional(),
     mixes: z.array(mixSchema).max(LIMITS.mixes).optional(),
     overrides: z.array(overrideSchema).max(LIMITS.overrides).optional(),
     photos: z.array(photoSchema).max(LIMITS.photos).optional(),

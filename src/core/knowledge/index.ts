@@ -4,6 +4,7 @@ export * from './checks';
 export * from './codes';
 export * from './defects';
 export * from './dust';
+export * from './handover';
 export * from './lead';
 export * from './materials';
 export * from './operations';

@@ -20,6 +20,8 @@ export interface OperationFact {
   splits?: true;
   /** Goes on by itself or when the piece is fetched: no work for a sitting of the owner's. */
   untimed?: true;
+  /** Belongs to letting a piece go, once all that goes on it has gone on. */
+  leaves?: true;
   /** May go on while woodworm or wet mould holds the piece back. */
   whileAlive?: true;
   /** Dangers of its own, whatever it is done with. */
@@ -61,9 +63,9 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   topcoat: { label: 'Clear coat', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', dries: true, cautions: ['oily_rags'] },
   mask: { label: 'Mask', says: ['Press the tape’s edge down with a nail; cut it with a blade before you pull.', 'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.'] },
-  refit: { label: 'Refit', cautions: ['tipping'], says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
-  cure: { label: 'Cure', untimed: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
-  handover: { label: 'Hand over', untimed: true, cautions: ['tipping'], says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
+  refit: { label: 'Refit', leaves: true, cautions: ['tipping'], says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
+  cure: { label: 'Cure', untimed: true, leaves: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
+  handover: { label: 'Hand over', untimed: true, leaves: true, cautions: ['tipping'], says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
 };
 
 /** A film goes on: primer, paint, clear or a seal. Its clocks run from then. */

@@ -62,3 +62,6 @@ export const MOULDED_FACTOR = 2;
 
 /** Minutes of hands for a face of so many m², once. Example: scuffing 0.5 m² → 4. */
 export const minutesFor = ({ once = 0, perM2 = 0 }: WorkRate, areaM2: number): number => once + perM2 * areaM2;
+
+/** Minutes of stripping what failed on a face, before it is done again (estimate). `areaM2`: m². Example: 180 for 0.6 m². */
+export const redoMinutes = (areaM2: number): number => 60 + 200 * areaM2;

@@ -1,5 +1,6 @@
 export {
   closeAccount,
+  countMaterials,
   CONSUMABLES_PER_M2,
   listAmounts,
   pricePerMl,

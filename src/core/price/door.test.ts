@@ -1,6 +1,7 @@
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
-import { makeRandom } from '../shared';
-import { judgeDoor, quantile, roundDown, triangular } from './door';
+import { makeRandom, quantile } from '../shared';
+import { judgeDoor, roundDown } from './door';
+import { triangular } from './draws';
 import { listSurfaces } from './surfaces';
 
 type Money = NonNullable<Dossier['money']>;

@@ -1,1 +1,2 @@
 export { judgeDoor, type Door, type LookWorth, type Verdict } from './door';
+export type { DoorReason } from './reasons';

@@ -4,6 +4,7 @@ export { lowerFirst, upperFirst } from './letters';
 export { latestOf } from './moments';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';
+export { median, quantile } from './quantile';
 export { readNumber } from './read-number';
 export { convertToKept, convertToShown, formatQuantity, unitOf, type Quantity } from './quantities';
 export { formatArea, formatVolume, type Units } from './units';

@@ -5,6 +5,7 @@ import {
   detailOf,
   FAULT_ANSWERS,
   FINISH_FACTS,
+  redoMinutes,
   type DefectCode,
   type Extent,
   type FaultNeed,
@@ -33,7 +34,6 @@ export interface SurfaceNeed {
 }
 
 /** Stripping a wrongly primed face and starting again: a whole day for a chest of drawers (common practice). */
-const redo = (areaM2: number): number => 60 + 200 * areaM2;
 /** Blocking what came through, and painting it all again (common practice: it shows after the clear coat). */
 const bledThrough = (areaM2: number): number => 150 + 120 * areaM2;
 const slick = (state: State): boolean => FINISH_FACTS[state.finish].slickness === 2;
@@ -44,7 +44,7 @@ export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
   {
     code: 'bonding_primer', label: 'Grip primer', facet: null,
     probability: (state) => (slick(state) ? (state.finish === 'catalysed_lacquer' ? 0.9 : 0.99) : state.finish === 'alkyd_paint' ? 0.04 : 0.01),
-    provideMinutes: (area) => 8 + 4 * area, missedMinutes: redo,
+    provideMinutes: (area) => 8 + 4 * area, missedMinutes: redoMinutes,
     because: 'Nothing soaks into a slick, closed face: the primer has to hold by itself.',
   },
   {
@@ -56,7 +56,7 @@ export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
   {
     code: 'scuff', label: 'Visible scuff', facet: null,
     probability: (state) => (state.finish === 'bare' || state.finish === 'chalk_paint' ? 0.05 : 0.99),
-    provideMinutes: (area) => 8 * area, missedMinutes: redo,
+    provideMinutes: (area) => 8 * area, missedMinutes: redoMinutes,
     because: 'Everything shiny must go dull, or the primer has nothing to bite.',
   },
   {
@@ -68,13 +68,13 @@ export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
   {
     code: 'strip', label: 'Strip the old coat', facet: 'soundness',
     probability: (_state, value) => (value.soundness === 'failing' ? 0.99 : value.soundness === 'marginal' ? 0.05 : 0.005),
-    provideMinutes: (area) => 20 + 60 * area, missedMinutes: (area) => redo(area) * 1.5,
+    provideMinutes: (area) => 20 + 60 * area, missedMinutes: (area) => redoMinutes(area) * 1.5,
     because: 'New paint holds no better than the coat under it.',
   },
   {
     code: 'dewax', label: 'Take off the wax', facet: 'polish',
     probability: (state, value) => (state.finish === 'wax' || value.wax_polish ? 0.99 : 0.005),
-    provideMinutes: (area) => 5 + 6 * area, missedMinutes: redo,
+    provideMinutes: (area) => 5 + 6 * area, missedMinutes: redoMinutes,
     because: 'Nothing sticks to wax.',
   },
   {

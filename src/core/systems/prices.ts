@@ -1,4 +1,4 @@
-import { FILM_FACTS, hasStrongFumes, WORK_RATES } from '../knowledge';
+import { FILM_FACTS, hasStrongFumes, redoMinutes, WORK_RATES } from '../knowledge';
 import type { Dossier } from '../dossier';
 import type { Ground } from './ground';
 import type { JointCandidate } from './joint';
@@ -41,7 +41,7 @@ export const priceSmallThings = ({ splashes }: Label): number => CONSUMABLES_PRI
 
 /** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
 export function priceRedo(label: Label, ground: Ground): number {
-  const hours = (60 + 200 * ground.area + label.minutes) / 60;
+  const hours = (redoMinutes(ground.area) + label.minutes) / 60;
   const coats = label.uses.reduce(
     (sum, { product, ml }) => sum + (ml / 1000) * FILM_FACTS[product.class].pricePerLitre,
     0,

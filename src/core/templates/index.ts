@@ -1,4 +1,15 @@
 export type { Point, Shape } from './geometry';
-export { buildTemplate, KIND_TEMPLATES, namePiece, type Size, type Template } from './templates';
+export {
+  buildTemplate,
+  countsOf,
+  KIND_TEMPLATES,
+  namePiece,
+  templateOf,
+  usualSize,
+  type Counted,
+  type Counts,
+  type Size,
+  type Template,
+} from './templates';
 export { assignShapes, listParts } from './assign';
-export { joinInto, restore, splitOff } from './rezone';
+export { joinInto, remeasure, restore, splitOff } from './rezone';

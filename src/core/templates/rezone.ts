@@ -1,6 +1,15 @@
-import { foundLead, isTrueElsewhere, toZoneFacts, type Observation, type PieceChange, type Zone } from '../dossier';
+import {
+  foundLead,
+  isTrueElsewhere,
+  toZoneFacts,
+  type Dossier,
+  type Observation,
+  type PieceChange,
+  type Zone,
+} from '../dossier';
 import { bringBack, mergeZones, splitZone } from './assign';
 import type { Shape } from './geometry';
+import { templateOf, usualSize, type Counts, type Size } from './templates';
 
 const setZone = (zone: Zone): PieceChange => ({ type: 'zone_set', zoneId: zone.id, facts: toZoneFacts(zone) });
 const copyReadings = (readings: readonly Observation[], zoneId: string, makeId: () => string): PieceChange[] =>
@@ -46,3 +55,51 @@ export function joinInto(
 /** The changes that bring a removed zone back with its faces, taken from those that have them now. */
 export const restore = (shapes: readonly Shape[], zones: readonly Zone[], removed: Zone): PieceChange[] =>
   bringBack(shapes, zones, removed).map(setZone);
+
+/**
+ * The changes that make a piece of another size, or with another number of doors, drawers, shelves or panels. Areas that
+ * were worked out follow; what was measured, split or joined by its owner stays. A zone that came with the template and was
+ * never read goes when the template has it no more; one that is new comes.
+ */
+export function remeasure(dossier: Dossier, { size_mm, counts }: { size_mm?: Size; counts?: Counts }): PieceChange[] {
+  const { id: _id, ...facts } = dossier.piece;
+  const nextCounts = { ...facts.counts, ...counts };
+  const before = templateOf(dossier.piece);
+  const next = { ...facts, ...(Object.keys(nextCounts).length > 0 ? { counts: nextCounts } : {}) };
+  const size = size_mm ?? resize(dossier.piece, nextCounts);
+  if (size) next.size_mm = { ...size };
+  const after = templateOf(next);
+  const changes: PieceChange[] = [{ type: 'piece_facts_set', piece: next }];
+  const own = dossier.zones ?? [];
+  for (const zone of after.zones) {
+    const here = own.find(({ id }) => id === zone.id);
+    const old = before.zones.find(({ id }) => id === zone.id);
+    if (!here) {
+      if (!old) changes.push(setZone(zone));
+      continue;
+    }
+    const parts = here.parts && [...here.parts, ...newParts(before.shapes, after.shapes, zone.id)];
+    const area = here.area_m2 === old?.area_m2 ? zone.area_m2 : here.area_m2;
+    if (area === here.area_m2 && (!parts || parts.length === here.parts!.length)) continue;
+    changes.push(setZone({ ...here, ...(area === undefined ? {} : { area_m2: area }), ...(parts ? { parts } : {}) }));
+  }
+  const gone = before.zones.filter(({ id }) => !after.zones.some((zone) => zone.id === id));
+  for (const { id } of gone) {
+    const here = own.find((zone) => zone.id === id);
+    if (here && !here.observations?.length) changes.push({ type: 'zone_removed', zoneId: id });
+  }
+  return changes;
+}
+
+/** A piece of its kind's usual size has the usual one of its new counts; one that was measured stays as it is. */
+function resize({ kind, size_mm, counts }: Dossier['piece'], next: Counts): Size | undefined {
+  const [old, usual] = [usualSize(kind, counts), usualSize(kind, next)];
+  const sides = ['width', 'depth', 'height'] as const;
+  const measured = size_mm !== undefined && sides.some((side) => size_mm[side] !== old[side]);
+  return measured || sides.every((side) => old[side] === usual[side]) ? undefined : usual;
+}
+
+const newParts = (before: readonly Shape[], after: readonly Shape[], zoneId: string): string[] => {
+  const known = new Set(before.map(({ part }) => part));
+  return [...new Set(after.flatMap(({ zone, part }) => (zone === zoneId && !known.has(part) ? [part] : [])))];
+};

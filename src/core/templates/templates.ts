@@ -13,7 +13,18 @@ export interface Template {
   shapes: Shape[];
 }
 
-type Build = (size: Size) => Template;
+/** What there is several of on a piece, and how many. */
+export type Counted = 'drawers' | 'doors' | 'shelves' | 'panels';
+export type Counts = Partial<Record<Counted, number>>;
+
+/** How many a kind has unless its owner says otherwise, and how few and many it may have. */
+export interface CountRange {
+  least: number;
+  usual: (size: Size) => number;
+  most: number;
+}
+
+type Build = (size: Size, counts: Required<Counts>) => Template;
 
 const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
@@ -44,56 +55,67 @@ const handle = (id: string, x: number, y: number, z: number, w: number): Shape =
   drawFront(id, x + w / 2 - 40, y, z, 80, 10, true);
 
 /** A carcass with rows of drawers: dresser, bedside cabinet, bureau. */
-const drawers =
-  (rows: number): Build =>
-  ({ width, depth, height }) => {
-    const foot = Math.min(100, height * 0.1);
-    const shell = height - foot - 30;
-    const row = shell / rows;
-    const fronts = Array.from({ length: rows }, (_, i) =>
-      drawFront('drawer_fronts', 30, 0, foot + i * row + 8, width - 60, row - 16),
-    );
-    const pulls = Array.from({ length: rows }, (_, i) =>
-      handle('drawer_fronts', 30, 0, foot + (i + 0.5) * row, width - 60),
-    );
-    return {
-      zones: [
-        top(width, depth),
-        zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 60) * shell)),
-        zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
-        zone('frame', 'Frame and feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
-        hidden.drawerSides(m2(rows * 2 * depth * row)),
-        hidden.inside(m2(2 * depth * shell, width * depth)),
-        hidden.back(m2(width * height)),
-      ],
-      shapes: [
-        ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
-        drawFront('frame', 0, 0, 0, width, height - 30),
-        ...fronts,
-        ...pulls,
-        ...drawBox(
-          { x: -10, y: -10, z: height - 30, w: width + 20, d: depth + 10, h: 30 },
-          { top: 'top', front: 'top', side: 'top' },
-        ),
-      ],
-    };
+const drawers: Build = ({ width, depth, height }, { drawers: rows }) => {
+  const foot = Math.min(100, height * 0.1);
+  const shell = height - foot - 30;
+  const row = shell / rows;
+  const fronts = Array.from({ length: rows }, (_, i) =>
+    drawFront('drawer_fronts', 30, 0, foot + i * row + 8, width - 60, row - 16),
+  );
+  const pulls = Array.from({ length: rows }, (_, i) =>
+    handle('drawer_fronts', 30, 0, foot + (i + 0.5) * row, width - 60),
+  );
+  return {
+    zones: [
+      top(width, depth),
+      zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 60) * shell)),
+      zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
+      zone('frame', 'Frame and feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
+      hidden.drawerSides(m2(rows * 2 * depth * row)),
+      hidden.inside(m2(2 * depth * shell, width * depth)),
+      hidden.back(m2(width * height)),
+    ],
+    shapes: [
+      ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
+      drawFront('frame', 0, 0, 0, width, height - 30),
+      ...fronts,
+      ...pulls,
+      ...drawBox(
+        { x: -10, y: -10, z: height - 30, w: width + 20, d: depth + 10, h: 30 },
+        { top: 'top', front: 'top', side: 'top' },
+      ),
+    ],
   };
+};
 
-/** A carcass with doors: sideboard, wardrobe, media cupboard, vanity, kitchen run. */
+/** A carcass with doors, and a row of drawers over them where it has any: sideboard, wardrobe, vanity. */
 const doors =
-  (count: number, cornice = false): Build =>
-  ({ width, depth, height }) => {
+  (cornice = false): Build =>
+  ({ width, depth, height }, { doors: count, drawers: across }) => {
     const leaf = (width - 40) / count;
+    const row = across > 0 ? Math.min(180, height * 0.22) : 0;
+    const tall = height - 130 - row;
     const fronts = Array.from({ length: count }, (_, i) =>
-      drawFront('doors', 20 + i * leaf + 5, 0, 80, leaf - 10, height - 130),
+      drawFront('doors', 20 + i * leaf + 5, 0, 80, leaf - 10, tall),
     );
     const pulls = Array.from({ length: count }, (_, i) =>
-      drawFront('doors', 20 + i * leaf + (i % 2 === 0 ? leaf - 45 : 30), 0, height * 0.5, 12, 90, true),
+      drawFront('doors', 20 + i * leaf + (i % 2 === 0 ? leaf - 45 : 30), 0, (height - row) * 0.5, 12, 90, true),
     );
+    const box = (width - 40) / Math.max(1, across);
+    const boxes = Array.from({ length: across }, (_, i) => [
+      drawFront('drawer_fronts', 20 + i * box + 5, 0, 90 + tall, box - 10, row - 10),
+      handle('drawer_fronts', 20 + i * box + 5, 0, 90 + tall + row / 2 - 10, box - 10),
+    ]).flat();
     return {
       zones: [
         top(width, depth),
-        zone('doors', 'Doors', 'door', m2(2 * (width - 40) * (height - 130))),
+        zone('doors', 'Doors', 'door', m2(2 * (width - 40) * tall)),
+        ...(across > 0
+          ? [
+              zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 40) * row)),
+              hidden.drawerSides(m2(across * 2 * depth * row)),
+            ]
+          : []),
         zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
         zone('frame', 'Frame and plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
         zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
@@ -106,6 +128,7 @@ const doors =
         drawFront('frame', 0, 0, 0, width, height - 30),
         ...fronts,
         ...pulls,
+        ...boxes,
         drawFront('edges', 0, 0, height - 44, width, 14),
         ...drawBox(
           { x: -5, y: -5, z: height - 30, w: width + 10, d: depth + 5, h: 30 },
@@ -116,33 +139,35 @@ const doors =
     };
   };
 
-/** A run of base units: a drawer over each door, end panels, the carcass behind. */
-const kitchen =
-  (units: number): Build =>
-  ({ width, depth, height }) => {
-    const leaf = width / units;
-    const drawer = Math.min(160, height * 0.2);
-    const doorTop = height - drawer - 20;
-    const each = (draw: (x: number) => Shape): Shape[] => Array.from({ length: units }, (_, i) => draw(i * leaf + 4));
-    return {
-      zones: [
-        zone('doors', 'Doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
-        zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' }),
-        zone('end_panels', 'End panels', 'side', m2(2 * depth * height)),
-        zone('frame', 'Carcass front and plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
-        zone('edges', 'Edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
-        hidden.inside(m2(2 * width * depth, 2 * units * depth * height)),
-      ],
-      shapes: [
-        ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { side: 'end_panels', top: 'frame' }),
-        drawFront('frame', 0, 0, 0, width, height),
-        ...each((x) => drawFront('doors', x, 0, 100, leaf - 8, doorTop - 100)),
-        ...each((x) => drawFront('drawer_fronts', x, 0, doorTop + 8, leaf - 8, drawer)),
-        ...each((x) => handle('drawer_fronts', x, 0, doorTop + drawer / 2, leaf - 8)),
-        ...each((x) => drawFront('edges', x, 0, doorTop, leaf - 8, 6)),
-      ],
-    };
+/** A run of base units: a row of drawers over the doors, end panels, the carcass behind. */
+const kitchen: Build = ({ width, depth, height }, { doors: units, drawers: boxes }) => {
+  const leaf = width / units;
+  const box = width / Math.max(1, boxes);
+  const drawer = boxes > 0 ? Math.min(160, height * 0.2) : 0;
+  const doorTop = height - drawer - 20;
+  const along = (count: number, step: number, draw: (x: number) => Shape): Shape[] =>
+    Array.from({ length: count }, (_, i) => draw(i * step + 4));
+  return {
+    zones: [
+      zone('doors', 'Doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
+      ...(boxes > 0
+        ? [zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' })]
+        : []),
+      zone('end_panels', 'End panels', 'side', m2(2 * depth * height)),
+      zone('frame', 'Carcass front and plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
+      zone('edges', 'Edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
+      hidden.inside(m2(2 * width * depth, 2 * units * depth * height)),
+    ],
+    shapes: [
+      ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { side: 'end_panels', top: 'frame' }),
+      drawFront('frame', 0, 0, 0, width, height),
+      ...along(units, leaf, (x) => drawFront('doors', x, 0, 100, leaf - 8, doorTop - 100)),
+      ...along(boxes, box, (x) => drawFront('drawer_fronts', x, 0, doorTop + 8, box - 8, drawer)),
+      ...along(boxes, box, (x) => handle('drawer_fronts', x, 0, doorTop + drawer / 2, box - 8)),
+      ...along(units, leaf, (x) => drawFront('edges', x, 0, doorTop, leaf - 8, 6)),
+    ],
   };
+};
 
 const table: Build = ({ width, depth, height }) => {
   const leg = Math.max(50, width * 0.06);
@@ -171,11 +196,12 @@ const table: Build = ({ width, depth, height }) => {
   };
 };
 
-const desk: Build = ({ width, depth, height }) => {
+const desk: Build = ({ width, depth, height }, { drawers: boxes }) => {
   const box = width * 0.34;
   const under = height - 30;
   const foot = 40;
-  const row = (under - foot) / 3;
+  const row = (under - foot) / boxes;
+  const rows = Array.from({ length: boxes }, (_, i) => i);
   return {
     zones: [
       top(width, depth),
@@ -183,7 +209,7 @@ const desk: Build = ({ width, depth, height }) => {
       zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(box * (under - foot))),
       zone('legs', 'Legs and rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
       zone('edges', 'Edge of the top', 'edge', m2(2 * (width + depth) * 30)),
-      hidden.drawerSides(m2(3 * 2 * depth * row)),
+      hidden.drawerSides(m2(boxes * 2 * depth * row)),
       hidden.back(m2(box * under)),
     ],
     shapes: [
@@ -194,15 +220,15 @@ const desk: Build = ({ width, depth, height }) => {
       ),
       ...drawBox({ x: width - 80, y: 10, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
       ...drawBox({ x: 20, y: 10, z: 0, w: box, d: depth - 20, h: under }, { front: 'pedestal', side: 'pedestal' }),
-      ...[0, 1, 2].map((i) => drawFront('drawer_fronts', 32, 10, foot + i * row + 6, box - 24, row - 12)),
-      ...[0, 1, 2].map((i) => handle('drawer_fronts', 32, 10, foot + (i + 0.5) * row, box - 24)),
+      ...rows.map((i) => drawFront('drawer_fronts', 32, 10, foot + i * row + 6, box - 24, row - 12)),
+      ...rows.map((i) => handle('drawer_fronts', 32, 10, foot + (i + 0.5) * row, box - 24)),
       ...drawBox({ x: 0, y: 0, z: under, w: width, d: depth, h: 30 }, { top: 'top', front: 'edges', side: 'edges' }),
     ],
   };
 };
 
-const bookcase: Build = ({ width, depth, height }) => {
-  const shelves = Math.max(3, Math.round(height / 350));
+const bookcase: Build = ({ width, depth, height }, { shelves: boards }) => {
+  const shelves = boards + 1;
   const gap = (height - 60) / shelves;
   return {
     zones: [
@@ -222,25 +248,41 @@ const bookcase: Build = ({ width, depth, height }) => {
   };
 };
 
-const door: Build = ({ width, height }) => {
-  const panel = (x: number, z: number, w: number, h: number): Shape[] => [
-    drawFront('mouldings', x, 0, z, w, h),
-    drawFront('panels', x + 25, 0, z + 25, w - 50, h - 50),
-  ];
+/** A framed door, its panels in rows of two (an odd one fills its row); a flush one where it has none. */
+const door: Build = ({ width, height }, { panels: count }) => {
+  const rows = Math.ceil(count / 2);
+  const tall = (0.74 * height - (rows - 2) * 120) / Math.max(1, rows);
+  // Two rows are as doors of four panels are made: the upper ones longer.
+  const heights = rows === 2 ? [0.32 * height, 0.42 * height] : Array.from({ length: rows }, () => tall);
   const half = (width - 360) / 2;
+  const fields = heights.flatMap((h, row) => {
+    const z = 220 + heights.slice(0, row).reduce((sum, own) => sum + own + 120, 0);
+    const alone = row === rows - 1 && count % 2 === 1;
+    return alone
+      ? [{ x: 120, z, w: width - 240, h }]
+      : [
+          { x: 120, z, w: half, h },
+          { x: 240 + half, z, w: half, h },
+        ];
+  });
+  const around = fields.reduce((sum, { w, h }) => sum + 2 * (w + h), 0);
   return {
     zones: [
-      zone('frame', 'Stiles and rails', 'frame', m2(2 * 0.6 * width * height)),
-      zone('panels', 'Panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
-      zone('mouldings', 'Panel mouldings', 'moulding', m2(2 * 4 * 2 * (half + height * 0.37) * 25), { moulded: true }),
+      zone('frame', count > 0 ? 'Stiles and rails' : 'Face', 'frame', m2(2 * (count > 0 ? 0.6 : 1) * width * height)),
+      ...(count > 0
+        ? [
+            zone('panels', 'Panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
+            zone('mouldings', 'Panel mouldings', 'moulding', m2(2 * around * 25), { moulded: true }),
+          ]
+        : []),
       zone('edges', 'Edges', 'edge', m2(2 * (width + height) * 40)),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 90, h: height }, { front: 'frame', side: 'edges', top: 'edges' }),
-      ...panel(120, 220, half, height * 0.32),
-      ...panel(240 + half, 220, half, height * 0.32),
-      ...panel(120, 340 + height * 0.32, half, height * 0.42),
-      ...panel(240 + half, 340 + height * 0.32, half, height * 0.42),
+      ...fields.flatMap(({ x, z, w, h }) => [
+        drawFront('mouldings', x, 0, z, w, h),
+        drawFront('panels', x + 25, 0, z + 25, w - 50, h - 50),
+      ]),
     ],
   };
 };
@@ -313,42 +355,75 @@ interface Kind {
   label: string;
   size: Size;
   build: Build;
+  counted: Partial<Record<Counted, CountRange>>;
+  /** How much wider it is with each one more; the carcass stays where it is left out. */
+  wider?: { by: Counted; mm: number };
+  /** It hangs, lies or is built in, and has no feet of its own on a floor. */
+  footless?: true;
 }
-const kind = (label: string, width: number, depth: number, height: number, build: Build): Kind => ({
-  label,
-  size: { width, depth, height },
-  build,
-});
+const count = (least: number, usual: number, most: number): CountRange => ({ least, usual: () => usual, most });
+const kind = (
+  label: string,
+  [width, depth, height]: readonly [number, number, number],
+  build: Build,
+  counted: Kind['counted'] = {},
+  more: Pick<Kind, 'wider' | 'footless'> = {},
+): Kind => ({ label, size: { width, depth, height }, build, counted, ...more });
+const boards: CountRange = { least: 1, usual: ({ height }) => Math.max(2, Math.round(height / 350) - 1), most: 14 };
 
-/** Usual sizes and the shape each kind is built from. Any area can be measured again by the owner. */
+/** Usual sizes (width, depth, height in mm), the shape each kind is built from, and what is counted on it. Any area can be measured again by the owner. */
 // prettier-ignore
 export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
-  dresser: kind('Chest of drawers', 900, 450, 850, drawers(4)),
-  bedside_cabinet: kind('Bedside cabinet', 450, 380, 600, drawers(2)),
-  sideboard: kind('Sideboard', 1500, 450, 800, doors(3)),
-  wardrobe: kind('Wardrobe', 1100, 580, 1900, doors(2, true)),
-  table: kind('Table', 1400, 800, 740, table),
-  chair: kind('Chair or bench', 450, 450, 900, seat),
-  desk: kind('Desk', 1300, 650, 750, desk),
-  bureau: kind('Bureau', 800, 450, 1050, drawers(4)),
-  bookcase: kind('Bookcase', 900, 300, 1800, bookcase),
-  hall_stand: kind('Hall bench or stand', 1100, 420, 1000, seat),
-  chest: kind('Chest', 900, 450, 480, chest),
-  vanity_unit: kind('Vanity unit', 800, 460, 820, doors(2)),
-  mirror_frame: kind('Mirror frame', 700, 40, 1000, frame),
-  kitchen_run: kind('Kitchen run', 3000, 580, 850, kitchen(6)),
-  interior_door: kind('Interior door', 760, 40, 2000, door),
-  bench_top: kind('Bench top', 2000, 600, 40, slab),
-  window_sill: kind('Window sill', 1400, 250, 30, slab),
-  other: kind('Something else', 800, 400, 700, chest),
+  dresser: kind('Chest of drawers', [900, 450, 850], drawers, { drawers: count(1, 4, 10) }),
+  bedside_cabinet: kind('Bedside cabinet', [450, 380, 600], drawers, { drawers: count(1, 2, 5) }),
+  sideboard: kind('Sideboard', [1500, 450, 800], doors(), { doors: count(1, 3, 8), drawers: count(0, 0, 6) }),
+  wardrobe: kind('Wardrobe', [1100, 580, 1900], doors(true), { doors: count(1, 2, 6) }),
+  table: kind('Table', [1400, 800, 740], table),
+  chair: kind('Chair or bench', [450, 450, 900], seat),
+  desk: kind('Desk', [1300, 650, 750], desk, { drawers: count(1, 3, 6) }),
+  bureau: kind('Bureau', [800, 450, 1050], drawers, { drawers: count(1, 4, 8) }),
+  bookcase: kind('Bookcase', [900, 300, 1800], bookcase, { shelves: boards }),
+  hall_stand: kind('Hall bench or stand', [1100, 420, 1000], seat),
+  chest: kind('Chest', [900, 450, 480], chest),
+  vanity_unit: kind('Vanity unit', [800, 460, 820], doors(), { doors: count(1, 2, 4), drawers: count(0, 0, 4) }),
+  mirror_frame: kind('Mirror frame', [700, 40, 1000], frame, {}, { footless: true }),
+  kitchen_run: kind('Kitchen run', [3000, 580, 850], kitchen, { doors: count(1, 6, 24), drawers: count(0, 6, 24) }, { wider: { by: 'doors', mm: 500 }, footless: true }),
+  interior_door: kind('Interior door', [760, 40, 2000], door, { panels: count(0, 4, 8) }, { footless: true }),
+  bench_top: kind('Bench top', [2000, 600, 40], slab, {}, { footless: true }),
+  window_sill: kind('Window sill', [1400, 250, 30], slab, {}, { footless: true }),
+  other: kind('Something else', [800, 400, 700], chest),
 };
 
-/** Zones with areas and the drawing of a piece; the size (mm) is the kind's usual one when left out. */
-export function buildTemplate(kindCode: PieceKind, size?: Size): Template {
+/** The usual size of a kind with so many doors, drawers, shelves or panels. */
+export function usualSize(kindCode: PieceKind, counts: Counts = {}): Size {
+  const { size, counted, wider } = KIND_TEMPLATES[kindCode];
+  if (!wider) return size;
+  const usual = counted[wider.by]!.usual(size);
+  return { ...size, width: size.width + ((counts[wider.by] ?? usual) - usual) * wider.mm };
+}
+
+/** How many drawers, doors, shelves and panels a piece has: as its owner counted, within what its kind may have. */
+export function countsOf(kindCode: PieceKind, size?: Size, counts: Counts = {}): Counts {
+  const { counted, size: usual } = KIND_TEMPLATES[kindCode];
+  return Object.fromEntries(
+    Object.entries(counted).map(([what, { least, usual: guess, most }]) => {
+      const own = counts[what as Counted] ?? guess(size ?? usual);
+      return [what, Math.min(most, Math.max(least, Math.round(own)))];
+    }),
+  );
+}
+
+/** Zones with areas and the drawing of a piece; size (mm) and counts are the kind's usual ones when left out. */
+export function buildTemplate(kindCode: PieceKind, size?: Size, counts?: Counts): Template {
   const { build, size: usual } = KIND_TEMPLATES[kindCode];
-  const { zones, shapes } = build(size ?? usual);
+  const none = { drawers: 0, doors: 0, shelves: 0, panels: 0 };
+  const { zones, shapes } = build(size ?? usual, { ...none, ...countsOf(kindCode, size, counts) });
   return { zones, shapes: nameParts(shapes) };
 }
+
+/** The template a piece is drawn and measured by. */
+export const templateOf = ({ kind: code, size_mm, counts }: Dossier['piece']): Template =>
+  buildTemplate(code, size_mm, counts);
 
 /** What a piece is called: by its owner, or else what kind it is. */
 export const namePiece = ({ name, kind }: Pick<Dossier['piece'], 'name' | 'kind'>): string =>

@@ -19,6 +19,7 @@ export {
   planShop,
   poseProblem,
   readPieceWork,
+  sizeOf,
   type Item,
   type PieceWork,
   type ShopFacts,

@@ -1,5 +1,5 @@
 import { zoneName, type Dossier, type Part } from '../dossier';
-import { assignShapes, buildTemplate, type Shape } from '../templates';
+import { assignShapes, templateOf, type Shape } from '../templates';
 import { escapeXml } from '../shared';
 
 const COMES_OFF = ['door', 'drawer_front', 'shelf'] as const;
@@ -13,7 +13,7 @@ type Loose = (typeof COMES_OFF)[number];
  */
 export function listParts(dossier: Pick<Dossier, 'piece' | 'zones' | 'parts'>): Part[] {
   const { piece, zones = [] } = dossier;
-  const shapes = assignShapes(buildTemplate(piece.kind, piece.size_mm).shapes, zones);
+  const shapes = assignShapes(templateOf(piece).shapes, zones);
   const known = dossier.parts ?? [];
   return zones.flatMap((zone): Part[] => {
     if (!(COMES_OFF as readonly string[]).includes(zone.role)) return [];

@@ -223,7 +223,7 @@ function describeGroup({ id, dossier, tasks }: PieceWork, timeZone: string, due:
 }
 
 /** As large as a dresser, or small (common practice: what one can carry alone). */
-function sizeOf({ piece, zones = [] }: Dossier): PlaceSize {
+export function sizeOf({ piece, zones = [] }: Dossier): PlaceSize {
   const { width = 0, height = 0 } = piece.size_mm ?? {};
   if (piece.size_mm) return width > 800 || height > 1000 ? 'large' : 'small';
   return zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0) > 1.5 ? 'large' : 'small';

@@ -3,7 +3,7 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { makeId, useMeasures } from '@/client/store';
 import { Button, Card, Column, Heading, PieceDrawing, Row, Small, Strong, Toggle } from '@/client/ui';
 import { isLeft, leaveZone, takeUpZone, zoneName, type Zone } from '@/core/dossier';
-import { assignShapes, buildTemplate, restore } from '@/core/templates';
+import { assignShapes, templateOf, restore } from '@/core/templates';
 import { AddZone, ROLE_LABELS } from './add-zone';
 import { RemovedZones } from './removed-zones';
 import { ZoneForm, type ZoneCardProps } from './zone-form';
@@ -13,7 +13,7 @@ export function ZoneEditor({ dossier, change }: PieceParts) {
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const { piece, zones = [], goal = {} } = dossier;
-  const shapes = buildTemplate(piece.kind, piece.size_mm).shapes;
+  const shapes = templateOf(piece).shapes;
   const assigned = assignShapes(shapes, zones);
   const show = (id: string | null): void => {
     setOpen(id);

@@ -6,7 +6,7 @@ import { makeId, timeNow } from '@/client/store';
 import { Choices, Column, Heading, Notice, PieceDrawing, Small, Subheading, useIsWide } from '@/client/ui';
 import { zoneName, type Zone } from '@/core/dossier';
 import { findSymptom, SYMPTOM_GROUPS, SYMPTOMS, type SymptomCode } from '@/core/knowledge';
-import { assignShapes, buildTemplate } from '@/core/templates';
+import { assignShapes, templateOf } from '@/core/templates';
 import { nameSymptom, saySymptom, SYMPTOM_GROUP_WORDS } from '@/words';
 import { SymptomGlyph } from './symptom-glyph';
 
@@ -17,7 +17,7 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
   const [picked, setPicked] = useState<string | null>(null);
   const zone = zones.find(({ id }) => id === (picked ?? asked)) ?? zones[0];
   const shapes = useMemo(
-    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    () => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []),
     [dossier],
   );
   if (!zone)

@@ -20,7 +20,7 @@ import {
 } from '@/client/ui';
 import { listTreated, zoneName, type Dossier, type Zone } from '@/core/dossier';
 import { judgeReadingState, type ReadingState } from '@/core/piece';
-import { assignShapes, buildTemplate } from '@/core/templates';
+import { assignShapes, templateOf } from '@/core/templates';
 import { AlikeZones } from './alike-zones';
 import { DefectList } from './defect-list';
 import { Question } from './question';
@@ -63,7 +63,7 @@ function Reading({ dossier, change }: PieceParts) {
   const place = useSelector((state: RootState) => state.settings.place);
   const diagnoses = diagnosesOf(dossier, place);
   const shapes = useMemo(
-    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    () => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []),
     [dossier],
   );
   const states = new Map(diagnoses.map((diagnosis) => [diagnosis.id, judgeReadingState(diagnosis)]));

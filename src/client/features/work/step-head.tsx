@@ -4,7 +4,7 @@ import { saySpan } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Column, Figure, PieceDrawing, RepairGlyph, Row, Small, Strong, Title, useIsWide } from '@/client/ui';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
-import { assignShapes, buildTemplate } from '@/core/templates';
+import { assignShapes, templateOf } from '@/core/templates';
 import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
 import type { WorkView } from './use-work';
 
@@ -66,7 +66,7 @@ function Where({ view, zones }: { view: WorkView; zones: readonly string[] }) {
   const { dossier } = view.piece;
   const wide = useIsWide();
   const shapes = useMemo(
-    () => assignShapes(buildTemplate(dossier.piece.kind, dossier.piece.size_mm).shapes, dossier.zones ?? []),
+    () => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []),
     [dossier.piece, dossier.zones],
   );
   const lit = new Set(shapes.filter(({ zone }) => zones.includes(zone)).map(({ part }) => part));

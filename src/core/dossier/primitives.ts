@@ -1,0 +1,12 @@
+import { z } from 'zod';
+
+/* What the parts of the open format are made of. */
+
+export const text = (max: number) => z.string().trim().min(1).max(max);
+export const idSchema = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/);
+export const instant = z.iso.datetime({ offset: true });
+export const percent = z.number().min(0).max(100);
+export const share = z.number().min(0).max(1);
+export const positive = (max: number) => z.number().positive().max(max);
+/** A moment, or a day alone. */
+export const day = z.union([instant, z.iso.date()]);

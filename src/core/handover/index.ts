@@ -1,0 +1,3 @@
+export { CURE_MOMENTS, judgeTransport, momentsOf, readCure, type Cure, type CureMoment, type Transport } from './cure';
+export { handedOverAt, judgeLeaving, listWorked, type Leaving } from './leaving';
+export { listReady, type ReadyItem } from './ready';
