@@ -20,4 +20,5 @@ export {
 } from './access';
 export { CHANGE_HEADER, MADE_HEADER, NOW_HEADER, PAGE_HEADER, SHOP_HEADER } from './headers';
 export { takeInSchema, type Arrival, type BackupList, type Clashes, type Counted, type PutAway } from './keeping';
+export type { Kerb, KindCount } from './kerb';
 export type { LiveChange } from './live';

@@ -97,8 +97,8 @@ export function makeApp(parts: AppParts): Express {
   });
   app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
   app.use('/api/keeping', makeKeepingRouter(keeping, log));
-  app.use('/api/lists', makeListRouter(makeShopLists(store)));
-  app.use('/api/pieces', makePieceRouter(store, shelf, experience, now));
+  app.use('/api/lists', makeListRouter(makeShopLists(store, shelf, workshop), now));
+  app.use('/api/pieces', makePieceRouter(store, shelf, experience, photos, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));

@@ -1,11 +1,13 @@
-import type { Dossier, LogEntry } from '@/core/dossier';
+import { withShelf, type Dossier, type LogEntry } from '@/core/dossier';
+import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
+import { DEFAULT_CURRENCY } from '@/core/money';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
 import { namePiece } from '@/core/templates';
-import type { PutAway } from '@/contract';
-import type { PieceHead, PieceStore } from './db';
+import type { KindCount, PutAway } from '@/contract';
+import type { PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /**
  * Lists over all pieces, each no longer than what is looked at. What is worked out of a piece is kept until the piece
@@ -24,6 +26,13 @@ export interface ShopLists {
   listPutAway: () => PutAway;
   /** What pieces with the same fault have in common. */
   listPatterns: () => SymptomPattern[];
+  /** What pieces cost and earned: an account each, and that of the whole shop. */
+  listAccounts: () => PieceAccount[];
+  readEarned: (now: string) => ShopAccount;
+  /** How many pieces of each kind the shop met, most first. */
+  countKinds: () => KindCount[];
+  /** What pieces were sold for, in the shop's currency. */
+  listSales: () => Sale[];
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
@@ -34,10 +43,24 @@ const nameHead = ({ kind, name }: Pick<PieceHead, 'kind' | 'name'>): string =>
 /** An owner's pace has long settled by then. */
 const MOST_TIMES = 3000;
 
-export function makeShopLists(store: PieceStore): ShopLists {
+export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: WorkshopStore): ShopLists {
   const summaries = keepByPiece((id) => summarisePiece(store.find(id)!));
   const works = keepByPiece((id) => isInWork(store.find(id)!));
   const stories = keepByPiece((id) => tellStory(store.find(id)!));
+  let tins = shelf.list();
+  let priced = JSON.stringify(tins);
+  let accounts = keepByPiece((id) => tellAccount(withShelf(store.find(id)!, tins)));
+  const listAccounts = (): PieceAccount[] => {
+    const now = shelf.list();
+    // What paint cost is told by its tin: with another shelf every account is another.
+    if (JSON.stringify(now) !== priced) {
+      tins = now;
+      priced = JSON.stringify(now);
+      accounts = keepByPiece((id) => tellAccount(withShelf(store.find(id)!, tins)));
+    }
+    return store.listDates().flatMap(({ id, changed_at }) => accounts(id, changed_at) ?? []);
+  };
+  const currencyOfShop = (): string => workshop.find().setup.currency ?? DEFAULT_CURRENCY;
   return {
     listInWork: () => ({
       pieces: store
@@ -70,6 +93,13 @@ export function makeShopLists(store: PieceStore): ShopLists {
         .listRemoved()
         .map(({ removedAt, ...head }) => ({ id: head.id, name: nameHead(head), goneAt: goneAt(removedAt) })),
     }),
+    listAccounts,
+    readEarned: (now) => readShopAccount(listAccounts(), currencyOfShop(), now),
+    countKinds: () => store.countKinds(),
+    listSales: () => {
+      const currency = currencyOfShop();
+      return listAccounts().flatMap((account) => (account.currency === currency ? (tellSale(account) ?? []) : []));
+    },
     listTimes: () => store.listTimes(MOST_TIMES),
   };
 }

@@ -6,14 +6,16 @@ export { draftDone, draftTyped } from './drafts';
 export { changeMade, changeThrownAway, changeTriedAgain } from './outbox';
 export {
   piecesApi,
+  useGetEarnedQuery,
   useGetExperienceQuery,
+  useGetKerbQuery,
   useLazyGetInstrumentsQuery,
   useListSummariesInfiniteQuery,
   useListPatternsQuery,
   useListReadingsQuery,
   useListTimesQuery,
 } from './pieces-api';
-export { colourUsed, placePicked, schemePicked, unitsPicked, type Scheme } from './settings';
+export { colourUsed, placePicked, regionPicked, schemePicked, unitsPicked, type Scheme } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
 export { findNewest, forgetPieces, keepPieces } from './kept-shop';

@@ -5,7 +5,8 @@ import {
   type FetchArgs,
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
-import { NOW_HEADER, SHOP_HEADER } from '@/contract';
+import { NOW_HEADER, SHOP_HEADER, type Kerb } from '@/contract';
+import type { ShopAccount } from '@/core/earned';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { SymptomPattern } from '@/core/trouble';
@@ -114,6 +115,10 @@ export const piecesApi = createApi({
       },
       providesTags: ['Summaries'],
     }),
+    /** What pieces earned, and what stands in the garage. */
+    getEarned: build.query<ShopAccount, void>({ query: () => '/lists/earned' }),
+    /** What a new piece starts from. */
+    getKerb: build.query<Kerb, void>({ query: () => '/lists/kerb' }),
     listTins: build.query<ShelfItem[], void>({
       query: () => '/shelf',
       transformResponse: (answer: { tins: ShelfItem[] }) => answer.tins,
@@ -137,6 +142,8 @@ export const {
   useListTimesQuery,
   useListSummariesInfiniteQuery,
   useGetPieceQuery,
+  useGetEarnedQuery,
+  useGetKerbQuery,
   useListTinsQuery,
   useGetWorkshopQuery,
   useGetExperienceQuery,

@@ -12,9 +12,11 @@ export interface Settings {
   place: Circumstance;
   /** Colours of the owner's own that were used last, the latest first. */
   recentColours: string[];
+  /** Where the last piece was met: the next one starts there. */
+  region: string | null;
 }
 
-const DEFAULTS: Settings = { scheme: 'system', units: 'metric', place: 'bench', recentColours: [] };
+const DEFAULTS: Settings = { scheme: 'system', units: 'metric', place: 'bench', recentColours: [], region: null };
 const MOST_RECENT = 6;
 
 export const settingsSlice = createSlice({
@@ -30,9 +32,12 @@ export const settingsSlice = createSlice({
     colourUsed: (state, { payload }: PayloadAction<string>) => {
       state.recentColours = [payload, ...state.recentColours.filter((own) => own !== payload)].slice(0, MOST_RECENT);
     },
+    regionPicked: (state, { payload }: PayloadAction<string>) => {
+      state.region = payload;
+    },
     placePicked: (state, { payload }: PayloadAction<Circumstance>) => {
       state.place = payload;
     },
   },
 });
-export const { schemePicked, unitsPicked, colourUsed, placePicked } = settingsSlice.actions;
+export const { schemePicked, unitsPicked, colourUsed, placePicked, regionPicked } = settingsSlice.actions;

@@ -30,7 +30,10 @@ export interface Gauge {
 export interface Measures {
   sayVolume: (ml: number) => string;
   sayArea: (m2: number) => string;
+  /** To the whole unit, for what is an estimate. */
   sayMoney: (sum: number) => string;
+  /** With the currency's own decimals, for what is on record. */
+  saySum: (sum: number) => string;
   gauge: (quantity: Quantity) => Gauge;
 }
 
@@ -40,10 +43,15 @@ export function makeMeasures(units: Units, currency: string | undefined, locale:
     maximumFractionDigits: 0,
     ...(currency ? { style: 'currency', currency } : {}),
   });
+  const exact = new Intl.NumberFormat(
+    locale,
+    currency ? { style: 'currency', currency } : { minimumFractionDigits: 2 },
+  );
   return {
     sayVolume: (ml) => formatVolume(ml, units),
     sayArea: (m2) => formatArea(m2, units),
     sayMoney: (sum) => money.format(sum),
+    saySum: (sum) => exact.format(sum),
     gauge: keep((quantity: Quantity): Gauge => {
       const write = (kept: number | undefined): string =>
         kept === undefined ? '' : String(convertToShown(quantity, kept, units));

@@ -3,11 +3,13 @@ import { byAttempt, factsSchema, putById } from '../shared';
 import { findStranger, invertPieceFacts, tryFacts } from './facts-of-piece';
 import { removeZone, setZone, withExistingZone } from './bin';
 import { LIMITS } from './limits';
+import { moneySchema } from './money-schema';
 import type { ChangeOfPiece, RecordsOf } from './piece-change';
 import {
   climateSchema,
   defectSchema,
   goalSchema,
+  handoverSchema,
   observationSchema,
   pieceFactsSchema,
   zoneFactsSchema,
@@ -30,6 +32,8 @@ export const CHANGES_OF_PIECE: RecordsOf<
   | 'facts_changed'
   | 'piece_facts_set'
   | 'goal_set'
+  | 'money_set'
+  | 'handover_set'
   | 'climate_set'
   | 'photo_withdrawn'
   | 'zone_set'
@@ -59,6 +63,20 @@ export const CHANGES_OF_PIECE: RecordsOf<
     carries: { field: 'goal', schema: goalSchema },
     apply: (dossier, { goal }) => ({ ...dossier, goal }),
     invert: ({ goal = {} }) => [{ type: 'goal_set', goal }],
+  },
+  money_set: {
+    byFacts: true,
+    route: ['put', '/money'],
+    carries: { field: 'money', schema: moneySchema },
+    apply: (dossier, { money }) => ({ ...dossier, money }),
+    invert: ({ money = {} }) => [{ type: 'money_set', money }],
+  },
+  handover_set: {
+    byFacts: true,
+    route: ['put', '/handover'],
+    carries: { field: 'handover', schema: handoverSchema },
+    apply: (dossier, { handover }) => ({ ...dossier, handover }),
+    invert: ({ handover = {} }) => [{ type: 'handover_set', handover }],
   },
   climate_set: {
     route: ['put', '/climate'],

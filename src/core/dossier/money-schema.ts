@@ -3,13 +3,14 @@ import { CURRENCIES, decimalsOf, DEFAULT_CURRENCY, hasItsDecimals } from '../mon
 import { LIMITS } from './limits';
 import { day, percent, text } from './primitives';
 
-const amount = z.number().min(0).max(10_000_000);
+export const amount = z.number().min(0).max(10_000_000);
+export const targetSchema = z.looseObject({ profit: amount.optional(), per_hour: amount.optional() });
 /** What a piece costs and brings, in the major unit of one currency, with at most its own decimals. */
 export const moneySchema = z
   .looseObject({
     currency: z.enum(CURRENCIES as [string, ...string[]]).optional(),
     hour_rate: amount.optional(),
-    target: z.looseObject({ profit: amount.optional(), per_hour: amount.optional() }).optional(),
+    target: targetSchema.optional(),
     /** `from`: the kind of place it was bought at, such as "house clearance". */
     bought: z.looseObject({ amount, at: day.optional(), from: text(60).optional() }).optional(),
     asking: amount.optional(),
@@ -53,6 +54,12 @@ export const moneySchema = z
         code: 'custom',
         path: ['sale', 'likely'],
         params: { problem: 'out_of_range', min: sale.low, max: sale.high },
+      });
+    if (sold?.fees !== undefined && sold.fees > sold.amount)
+      context.addIssue({
+        code: 'custom',
+        path: ['sold', 'fees'],
+        params: { problem: 'out_of_range', min: 0, max: sold.amount },
       });
     if (bought?.at && sold?.at && Date.parse(sold.at) < Date.parse(bought.at))
       context.addIssue({ code: 'custom', path: ['sold', 'at'], params: { problem: 'before', before: bought.at } });

@@ -5,9 +5,11 @@ import type {
   Defect,
   Dossier,
   Goal,
+  Handover,
   Hardware,
   LogEntry,
   Mix,
+  MoneyFacts,
   Observation,
   Outcome,
   Override,
@@ -44,6 +46,8 @@ export type ChangeOfPiece =
   | { type: 'skips_set'; zoneId: string; checks: string[] }
   | { type: 'defects_set'; zoneId: string; defects: Defect[] }
   | { type: 'goal_set'; goal: Goal }
+  | { type: 'money_set'; money: MoneyFacts }
+  | { type: 'handover_set'; handover: Handover }
   | { type: 'climate_set'; climate: Climate }
   | { type: 'photo_withdrawn'; photoId: string }
   | { type: 'choice_taken'; choice: Choice }

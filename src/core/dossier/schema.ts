@@ -11,7 +11,6 @@ import {
   findCheck,
   findClue,
   GATES,
-  HANDOVER_CHECKS,
   INTERFACES,
   LEAD_KITS,
   NUMBER_CHECKS,
@@ -498,7 +497,7 @@ export const overrideSchema = z.looseObject({
 
 /** What is seen to before a piece leaves, each with when; and what is said of it to whoever takes it. */
 export const handoverSchema = z.looseObject({
-  ready: z.partialRecord(z.enum(HANDOVER_CHECKS), instant).optional(),
+  ready: z.record(z.string().max(40), instant).optional(),
   /** What the jar for touching up is called on its label. */
   touch_up: text(120).optional(),
   /** Flaws that stay, told honestly. */
@@ -674,6 +673,8 @@ export type Mix = z.infer<typeof mixSchema>;
 export type PlannedStep = z.infer<typeof stepSchema>;
 export type Override = z.infer<typeof overrideSchema>;
 export type Climate = z.infer<typeof climateSchema>;
+export type MoneyFacts = NonNullable<Dossier['money']>;
+export type Handover = NonNullable<Dossier['handover']>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Choice = z.infer<typeof choiceSchema>;
 export type Stack = z.infer<typeof stackSchema>;

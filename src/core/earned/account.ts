@@ -7,6 +7,7 @@ import { computeBelief } from '../survey';
 import { namePiece } from '../templates';
 import { sizeOf } from '../work';
 import { handedOverAt } from '../handover';
+import type { Sale, SaleTraits } from './foresee-sale';
 
 /** Whole minor units of the account's currency (cents, pence, none). */
 export type Minor = number;
@@ -103,6 +104,11 @@ export function tellAccount(dossier: Dossier): PieceAccount | null {
   };
 }
 
+/** What a piece was sold for, as far as the sale of another goes by it; null where it was not sold. */
+export function tellSale({ kind, size, ground, finish, currency, sold }: PieceAccount): Sale | null {
+  return sold && { kind, size, ground, finish, price: toShown(sold.sale, currency) };
+}
+
 /** The zone with most paint on it: the largest that is not left as it is. */
 function findMainZone(dossier: Dossier): Zone | undefined {
   const treated = (dossier.zones ?? []).filter((zone) => lookOf(dossier, zone) !== 'leave');
@@ -110,6 +116,12 @@ function findMainZone(dossier: Dossier): Zone | undefined {
     (most, zone) => (!most || (zone.area_m2 ?? 0) > (most.area_m2 ?? 0) ? zone : most),
     undefined,
   );
+}
+
+/** What its sale goes by, of a piece that is not sold yet. */
+export function tellTraits(dossier: Dossier): SaleTraits {
+  const { ground, finish } = readMain(dossier, findMainZone(dossier));
+  return { kind: dossier.piece.kind, size: sizeOf(dossier), ground, finish };
 }
 
 function readMain(dossier: Dossier, main: Zone | undefined): Pick<PieceAccount, 'ground' | 'finish' | 'system'> {

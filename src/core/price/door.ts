@@ -127,3 +127,10 @@ const rangeOf = (values: readonly number[]): Range => ({
 /** Whole units below fifty, fives above, in any currency; never below nothing. */
 export const roundDown = (amount: number): number =>
   amount <= 0 ? 0 : amount < 50 ? Math.floor(amount + 1e-9) : Math.floor(amount / 5 + 1e-9) * 5;
+
+/** What a typed price stands for: three quarters of it to a third more (estimate), in whole units. Example: 200 → 150, 200, 260. */
+export const rangeAbout = (likely: number): { low: number; likely: number; high: number } => ({
+  low: Math.floor(likely * 0.75),
+  likely,
+  high: Math.ceil(likely * 1.3),
+});

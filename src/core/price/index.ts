@@ -1,2 +1,2 @@
-export { judgeDoor, type Door, type LookWorth, type Verdict } from './door';
+export { judgeDoor, rangeAbout, type Door, type LookWorth, type Verdict } from './door';
 export type { DoorReason } from './reasons';

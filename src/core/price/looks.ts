@@ -40,4 +40,5 @@ const LEAST_WORTH = 1;
 const isOpen = (check: Check, { zone, surfaces }: ZoneSurfaces): boolean =>
   surfaces.length > 1 &&
   (!check.roles || check.roles.includes(zone.role)) &&
+  !zone.skipped_checks?.includes(check.code) &&
   !zone.observations?.some((own) => own.check === check.code);

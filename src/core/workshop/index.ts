@@ -1,3 +1,4 @@
 export { forecastAir, judgeAir, readAirNow, type AirVerdict } from './air';
 export * from './change';
 export * from './schema';
+export { startMoney } from './start-money';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { climateSchema } from '../dossier';
+import { amount, climateSchema, percent, targetSchema } from '../dossier';
 
 /*
  * What belongs to the shop and not to a piece: when its owner has time, what there is room for, the air it works in, and
@@ -39,6 +39,16 @@ export const setupSchema = z.looseObject({
   currency: z
     .string()
     .regex(/^[A-Z]{3}$/)
+    .optional(),
+  /** What the shop's pieces start with, in the major unit of its currency. */
+  money: z
+    .looseObject({
+      hour_rate: amount.optional(),
+      target: targetSchema.optional(),
+      fees_pct: percent.optional(),
+      fees_fixed: amount.optional(),
+      transport: amount.optional(),
+    })
     .optional(),
   hours: z.array(hoursSchema).max(42).optional(),
   exceptions: z

@@ -39,6 +39,9 @@ export function prepareStatements(db: Db) {
       'SELECT id, changed_at AS changedAt FROM live_piece WHERE changed_at > ? ORDER BY changed_at DESC, id LIMIT ?',
     ),
     count: db.prepare('SELECT count(*) AS total FROM live_piece').pluck(),
+    countKinds: db.prepare(
+      'SELECT kind, count(*) AS count FROM live_piece GROUP BY kind ORDER BY count DESC, max(changed_at) DESC',
+    ),
     countShown: db.prepare('SELECT count(*) AS total FROM live_piece WHERE archived = 0').pluck(),
     taken: db.prepare(
       'SELECT id, changed_at AS changedAt FROM live_piece WHERE chosen IS NOT NULL ORDER BY changed_at DESC, id',

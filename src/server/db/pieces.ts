@@ -17,6 +17,7 @@ import {
   type Zone,
 } from '@/core/dossier';
 import { bodyOf, fail, succeed, type Result } from '@/core/shared';
+import type { KindCount } from '@/contract';
 import type { Db } from './connection';
 import { makeLogRows } from './log-rows';
 import { prepareStatements, type BodyRow, type PieceRow, type Statements, type ZoneRow } from './piece-statements';
@@ -50,6 +51,8 @@ export interface PieceStore {
   /** All of them, and those that are not archived. */
   count: () => number;
   countShown: () => number;
+  /** How many pieces of each kind, most first. */
+  countKinds: () => KindCount[];
   /** Puts a piece in the bin as it is; false where there is none. */
   remove: (id: string, now: string) => boolean;
   /** Takes it out again; false where it is not in the bin. */
@@ -195,6 +198,7 @@ export function makePieceStore(db: Db): PieceStore {
     listHeads: (of) => sql.heads.all(of === 'archived' ? 1 : 0) as PieceHead[],
     listPage: (page) => sql.page.all(page) as { id: string; changedAt: string }[],
     count: () => sql.count.get() as number,
+    countKinds: () => sql.countKinds.all() as KindCount[],
     countShown: () => sql.countShown.get() as number,
     remove: (id, now) => sql.remove.run(now, id).changes > 0,
     putBack: (id, now) => sql.putBack.run(now, id).changes > 0,

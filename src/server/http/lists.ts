@@ -2,6 +2,8 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { readWith } from '@/core/dossier';
 import { FINISHES, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
+import { ACCOUNT_TABLE } from '@/core/earned';
+import { toCsv } from '../to-csv';
 import type { ShopLists } from '../shop-lists';
 import { sendProblem } from './problems';
 
@@ -24,7 +26,7 @@ const readingsSchema = z.object({
 });
 
 /** Lists over all pieces of the shop, each no longer than what is looked at. */
-export function makeListRouter(lists: ShopLists): Router {
+export function makeListRouter(lists: ShopLists, now: () => string): Router {
   const router = Router();
   router.get('/summaries', (request, response) => {
     const page = readWith(pageSchema, request.query);
@@ -34,6 +36,17 @@ export function makeListRouter(lists: ShopLists): Router {
   router.get('/in-work', (_request, response) => void response.json(lists.listInWork()));
   router.get('/patterns', (_request, response) => {
     response.json({ patterns: lists.listPatterns() });
+  });
+  router.get('/earned', (_request, response) => void response.json(lists.readEarned(now())));
+  router.get('/earned.csv', (_request, response) => {
+    const rows = lists.listAccounts().flatMap(ACCOUNT_TABLE.rows);
+    response
+      .attachment('accounts.csv')
+      .type('text/csv')
+      .send(toCsv([ACCOUNT_TABLE.columns, ...rows]));
+  });
+  router.get('/kerb', (_request, response) => {
+    response.json({ kinds: lists.countKinds(), sales: lists.listSales() });
   });
   router.get('/readings', (request, response) => {
     const asked = readWith(readingsSchema, request.query);

@@ -1,8 +1,19 @@
 import { Router } from 'express';
-import { idSchema, LIMITS, PIECE_CHANGES, readDossier, readWith, withShelf, type ChangeOfPiece } from '@/core/dossier';
+import {
+  idSchema,
+  LIMITS,
+  PIECE_CHANGES,
+  readDossier,
+  readWith,
+  withShelf,
+  type ChangeOfPiece,
+  type Photo,
+} from '@/core/dossier';
 import { withExperience } from '@/core/learning';
 import { fail } from '@/core/shared';
 import type { PieceStore, ShelfStore } from '../db';
+import type { PhotoFiles } from '../photo-files';
+import { drawSideBySide } from '../side-by-side';
 import type { ShopExperience } from '../experience';
 import { answer, mountChanges } from './changes';
 import { sendProblem } from './problems';
@@ -12,6 +23,7 @@ export function makePieceRouter(
   store: PieceStore,
   shelf: ShelfStore,
   experience: ShopExperience,
+  photos: Pick<PhotoFiles, 'pathOf'>,
   now: () => string,
 ): Router {
   const router = Router();
@@ -35,6 +47,21 @@ export function makePieceRouter(
       .send(
         `${JSON.stringify(withExperience(withShelf(dossier, shelf.list()), experience.list(request.params.id).slice(0, LIMITS.experience)), null, 2)}\n`,
       );
+  });
+
+  /** Two pictures of a piece beside each other: its first and its last, or those that are named. */
+  router.get('/:id/side-by-side', async (request, response) => {
+    const dossier = store.find(request.params.id);
+    if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
+    const taken = (dossier.photos ?? []).toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''));
+    const pick = (id: unknown, otherwise: Photo | undefined): Photo | undefined =>
+      id === undefined ? otherwise : taken.find((photo) => photo.id === id);
+    const before = pick(request.query.before, taken[0]);
+    const after = pick(request.query.after, taken.at(-1));
+    const drawn =
+      before && after ? await drawSideBySide(photos.pathOf(before.sha256), photos.pathOf(after.sha256)) : null;
+    if (!drawn) return sendProblem(response, fail('photo_not_found').problem);
+    response.attachment(`${request.params.id}-before-after.png`).type('png').send(drawn);
   });
 
   router.put('/:id', (request, response) => {

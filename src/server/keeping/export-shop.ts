@@ -2,15 +2,13 @@ import { createHash } from 'node:crypto';
 import { createReadStream, existsSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import Papa from 'papaparse';
 import { ZipFile } from 'yazl';
-import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, type Cell, type ShopFile } from '@/core/keeping';
+import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, type ShopFile } from '@/core/keeping';
 import { makePieceStore, makeShelfStore, makeShopStore, makeWorkshopStore, type Db } from '../db';
+import { ACCOUNT_TABLE, tellAccount } from '@/core/earned';
+import { withShelf } from '@/core/dossier';
 import type { PhotoFiles } from '../photo-files';
-
-/** Text that a spreadsheet would take for a formula is set in quotes of its own (CWE-1236). */
-const toCsv = (rows: readonly (readonly Cell[])[]): string =>
-  rows.length === 0 ? '' : `${Papa.unparse(rows as Cell[][], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+import { toCsv } from '../to-csv';
 
 const toJson = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
@@ -61,6 +59,13 @@ export async function exportShop(
       yield toCsv([columns]);
       for (const piece of dates) yield toCsv(rows(store.find(piece.id)!));
     });
+  add('csv/accounts.csv', function* () {
+    yield toCsv([ACCOUNT_TABLE.columns]);
+    for (const piece of dates) {
+      const account = tellAccount(withShelf(store.find(piece.id)!, tins));
+      if (account) yield toCsv(ACCOUNT_TABLE.rows(account));
+    }
+  });
   for (const [name, { columns, rows }] of Object.entries(SHELF_TABLES))
     add(`csv/${name}.csv`, () => [toCsv([columns]), toCsv(rows(tins))]);
   // Pictures that a record speaks of; one whose file is lost is left out, and missed by nothing but the eye.

@@ -35,6 +35,7 @@ const checkTitle = (code: string): string =>
 function sayFact({ path: [root, id, list, item], value }: Fact, before: Before): string {
   if (root === 'goal') return 'Wishes changed';
   if (root === 'money') return 'Money changed';
+  if (root === 'handover') return 'Handing over changed';
   if (root === 'parts') return 'Parts changed';
   if (root === 'hardware') return 'Handles changed';
   if (root === 'piece' && id === 'archived') return value ? 'Archived' : 'Taken out of the archive';
@@ -52,6 +53,8 @@ const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => s
   facts_changed: ({ facts: [first] }, before) => sayFact(first!, before),
   piece_facts_set: () => 'Piece changed',
   goal_set: () => 'Wishes changed',
+  money_set: () => 'Money changed',
+  handover_set: () => 'Handing over changed',
   climate_set: () => 'Air changed',
   picture_taken: ({ zoneId }, before) => `Picture taken of the ${zone(before, zoneId)}`,
   photo_withdrawn: () => 'Picture taken off',

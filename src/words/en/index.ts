@@ -1,5 +1,7 @@
 export * from './causes';
 export { sayChanges } from './changes';
+export * from './earned';
+export * from './letting-go';
 export { explainProblem } from './problems';
 export * from './others';
 export * from './patterns';

@@ -27,14 +27,29 @@ const ROOMS: readonly ChoiceOption<NonNullable<History['room']>>[] = [
   { code: 'outdoors', label: 'Outdoors' },
 ];
 
+type Fact = keyof Pick<History, 'era' | 'room' | 'painted_before' | 'bled_before' | 'flatpack_marks'>;
+/** The three that say most of a piece before it is touched; the others can wait until it is home. */
+export const FIRST_FACTS: readonly Fact[] = ['era', 'painted_before', 'flatpack_marks'];
+export const OTHER_FACTS: readonly Fact[] = ['room', 'bled_before'];
+
+interface HistoryFieldsProps {
+  only: readonly string[];
+  value: History;
+  onChange: (history: History) => void;
+}
+
 /** Questions about the past that change what is to be expected. Each tap is an answer; none is required. */
-export function HistoryFields({ value, onChange }: { value: History; onChange: (history: History) => void }) {
+export function HistoryFields({ only, value, onChange }: HistoryFieldsProps) {
   const set = (part: Partial<History>): void => onChange({ ...value, ...part });
   return (
     <Column gap="$l">
-      <Question label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
-      <Question label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
-      {YES_NO_QUESTIONS.map(([fact, label]) => (
+      {only.includes('era') ? (
+        <Question label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
+      ) : null}
+      {only.includes('room') ? (
+        <Question label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
+      ) : null}
+      {YES_NO_QUESTIONS.filter(([fact]) => only.includes(fact)).map(([fact, label]) => (
         <Question
           key={fact}
           label={label}

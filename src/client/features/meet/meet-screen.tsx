@@ -1,53 +1,88 @@
+import { View } from '@tamagui/core';
 import { router } from 'expo-router';
+import { useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { useMoney } from '@/client/features/money';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { PhotoStrip } from '@/client/features/photos';
 import { PutAwayCard } from '@/client/features/put-away';
-import { Body, Button, Choices, Column, Heading, Strong, useIsWide } from '@/client/ui';
-import { KIND_TEMPLATES } from '@/core/templates';
-import { HistoryFields } from './history-fields';
+import { regionPicked, timeNow, type AppDispatch } from '@/client/store';
+import { Body, Button, Choices, Column, Disclosure, Field, PieceDrawing, Row, Strong, useIsWide } from '@/client/ui';
+import { listTreated } from '@/core/dossier';
+import { assignShapes, KIND_TEMPLATES, templateOf } from '@/core/templates';
+import { Counts } from './counts';
+import { FIRST_FACTS, HistoryFields, OTHER_FACTS } from './history-fields';
+import { Kerb } from './kerb';
 import { REGIONS } from './regions';
+import { SizeFields } from './size-fields';
 import { ZoneEditor } from './zone-editor';
 
-/** Meet, for a piece that is there: its zones and areas, and what is known of it. Every tap is stored. */
+/** Meet: at the kerb, what it is and what it may cost; at home its zones and areas, and what is known of it. Every tap is stored. */
 export function MeetScreen() {
   return (
     <PieceScreen
       stage="Meet"
       note={(dossier) => KIND_TEMPLATES[dossier.piece.kind].label}
-      action={({ dossier }) => (
-        <Button look="main" grow onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/read`)}>
-          Read its surfaces
-        </Button>
-      )}
+      action={(parts) => <MeetAction {...parts} />}
     >
-      {(parts) => <Facts {...parts} />}
+      {(parts) => <Meet {...parts} />}
     </PieceScreen>
   );
 }
 
-function Facts({ dossier, change }: PieceParts) {
+/** Bought, left, or on to reading it. */
+function MeetAction({ dossier, change }: PieceParts) {
+  const { money, set } = useMoney(dossier, change);
+  const asking = money.asking ?? dossier.piece.asking_price;
+  const read = (): void => router.replace(`/piece/${dossier.piece.id ?? ''}/read`);
+  const open = money.bought === undefined && dossier.chosen === undefined && asking !== undefined;
+  return (
+    <>
+      {open ? (
+        <Button grow onPress={() => set({ bought: { amount: asking, at: timeNow() } })}>
+          I bought it
+        </Button>
+      ) : null}
+      <Button look="main" grow onPress={read}>
+        Read its surfaces
+      </Button>
+    </>
+  );
+}
+
+function Meet(parts: PieceParts) {
   const wide = useIsWide();
+  const { dossier, change } = parts;
   const { piece } = dossier;
   const { id: _id, ...facts } = piece;
+  const history = (only: readonly string[]) => (
+    <HistoryFields
+      only={only}
+      value={piece.history ?? {}}
+      onChange={(own) => change({ type: 'piece_facts_set', piece: { ...facts, history: own } })}
+    />
+  );
+  const first = dossier.money?.bought === undefined && dossier.chosen === undefined;
+  const kerb = <Kerb {...parts} />;
   return (
-    <Column gap="$xl" flexDirection={wide ? 'row' : 'column'} alignItems="stretch">
-      <Column flex={wide ? 1 : undefined} gap="$m">
-        <ZoneEditor dossier={dossier} change={change} />
+    <View flexDirection={wide ? 'row' : 'column'} gap="$xl" alignItems="stretch">
+      <Column flex={wide ? 1 : undefined} gap="$l">
+        <Drawn {...parts} />
+        {first ? kerb : null}
+        {history(FIRST_FACTS)}
+        {first ? null : <Disclosure label="What it may cost">{() => kerb}</Disclosure>}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
-        <Heading>What is known of it</Heading>
-        <HistoryFields
-          value={piece.history ?? {}}
-          onChange={(history) => change({ type: 'piece_facts_set', piece: { ...facts, history } })}
-        />
-        <Column gap="$s">
-          <Strong>Region</Strong>
-          <Choices
-            label="Region"
-            options={REGIONS}
-            value={REGIONS.find(({ code }) => code === piece.region)?.code}
-            onPick={(region) => change({ type: 'piece_facts_set', piece: { ...facts, region } })}
-          />
-        </Column>
+        <Pictures {...parts} />
+        <Disclosure label="More that is known of it">{() => <More {...parts}>{history(OTHER_FACTS)}</More>}</Disclosure>
+        <Disclosure label="Zones, areas and size">
+          {() => (
+            <Column gap="$m">
+              <SizeFields {...parts} />
+              <ZoneEditor dossier={dossier} change={change} />
+            </Column>
+          )}
+        </Disclosure>
         <Body>
           <a
             href={`/api/pieces/${piece.id ?? ''}/dossier`}
@@ -57,6 +92,63 @@ function Facts({ dossier, change }: PieceParts) {
           </a>
         </Body>
         <PutAwayCard dossier={dossier} change={change} />
+      </Column>
+    </View>
+  );
+}
+
+/** The piece as it is drawn, with what can be counted on it. */
+function Drawn(parts: PieceParts) {
+  const { piece, zones = [] } = parts.dossier;
+  const counted = Object.keys(KIND_TEMPLATES[piece.kind].counted).length > 0;
+  return (
+    <Row gap="$m" alignItems="center" flexWrap="wrap">
+      <View flexGrow={1} alignItems="center">
+        <PieceDrawing shapes={assignShapes(templateOf(piece).shapes, zones)} width={counted ? 150 : 240} height={112} />
+      </View>
+      {counted ? (
+        <View flexBasis={170} flexGrow={1}>
+          <Counts {...parts} />
+        </View>
+      ) : null}
+    </Row>
+  );
+}
+
+function Pictures(parts: PieceParts) {
+  const [zone] = listTreated(parts.dossier);
+  return zone ? <PhotoStrip dossier={parts.dossier} zone={zone} change={parts.change} /> : null;
+}
+
+function More({ dossier, change, children }: PieceParts & { children: React.ReactNode }) {
+  const dispatch = useDispatch<AppDispatch>();
+  const { id: _id, ...facts } = dossier.piece;
+  const [name, setName] = useState(facts.name ?? '');
+  const keepName = (): void => {
+    if (name.trim() !== '' && name.trim() !== facts.name)
+      change({ type: 'piece_facts_set', piece: { ...facts, name: name.trim() } });
+  };
+  return (
+    <Column gap="$l">
+      <Field
+        label="Name"
+        value={name}
+        onChange={(text) => setName(text.slice(0, 80))}
+        onBlur={keepName}
+        error={name.trim() === '' ? 'Give it a name you will know it by.' : undefined}
+      />
+      {children}
+      <Column gap="$s">
+        <Strong>Where in the world? It sets the date rule for lead.</Strong>
+        <Choices
+          label="Region"
+          options={REGIONS}
+          value={REGIONS.find(({ code }) => code === facts.region)?.code}
+          onPick={(region) => {
+            dispatch(regionPicked(region));
+            change({ type: 'piece_facts_set', piece: { ...facts, region } });
+          }}
+        />
       </Column>
     </Column>
   );

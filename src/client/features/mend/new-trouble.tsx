@@ -16,10 +16,7 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
   const asked = useRouteParam('zone');
   const [picked, setPicked] = useState<string | null>(null);
   const zone = zones.find(({ id }) => id === (picked ?? asked)) ?? zones[0];
-  const shapes = useMemo(
-    () => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []),
-    [dossier],
-  );
+  const shapes = useMemo(() => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []), [dossier]);
   if (!zone)
     return (
       <Notice tone="wait" title="No face that was painted">

@@ -1,6 +1,7 @@
 import type { Dossier, ShelfItem, Treatment } from '@/core/dossier';
 import { proposeForZone } from '@/core/piece';
 import { listRecoveries, type Recoveries } from '@/core/trouble';
+import { judgeDoor, type Door } from '@/core/price';
 import type { Air, Workshop } from '@/core/workshop';
 import {
   askByDate,
@@ -31,6 +32,7 @@ export type PlannerRequest =
   | { kind: 'turning_points'; dossier: Dossier }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
+  | { kind: 'door'; dossier: Dossier }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
   | ({ kind: 'by_date'; date: string } & ShopQuestion);
@@ -62,6 +64,8 @@ interface Answers {
   alternatives: (CoatingSystem | null)[];
   turning_points: ReturnType<typeof listTurningPoints>;
   proposal: ReturnType<typeof proposeForZone>;
+  /** What it may cost at the door, `rough` with fewer draws. */
+  door: Door;
   considered: ReturnType<typeof listConsidered>;
   /** Ways out of a trouble; none where it was taken off meanwhile. What is believed is worked out where it is shown. */
   recoveries: Omit<Recoveries, 'belief'> | null;
@@ -69,6 +73,9 @@ interface Answers {
   by_date: ByDate;
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
+
+/** Enough for a first figure, which the full draws then settle. */
+const ROUGH_DRAWS = 300;
 
 /** Answers a request; `rough`: in haste, where that makes a difference. */
 export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[keyof Answers] {
@@ -83,6 +90,8 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
       return listTurningPoints(request.dossier);
     case 'proposal':
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
+    case 'door':
+      return judgeDoor(request.dossier, rough ? { draws: ROUGH_DRAWS } : {});
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
     case 'recoveries': {

@@ -16,8 +16,8 @@ function lineOf({ kind }: PlannerRequest): Line<PlannerApi> {
   return line;
 }
 
-/** A plan of the shop takes long: it is told in haste first. */
-const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop';
+/** A plan of the shop and a price at the door take long: they are told in haste first. */
+const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop' || kind === 'door';
 
 let askers = 0;
 

@@ -62,10 +62,7 @@ function Reading({ dossier, change }: PieceParts) {
   const dispatch = useDispatch<AppDispatch>();
   const place = useSelector((state: RootState) => state.settings.place);
   const diagnoses = diagnosesOf(dossier, place);
-  const shapes = useMemo(
-    () => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []),
-    [dossier],
-  );
+  const shapes = useMemo(() => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []), [dossier]);
   const states = new Map(diagnoses.map((diagnosis) => [diagnosis.id, judgeReadingState(diagnosis)]));
   const unsettled = diagnoses.find(({ id, settled }) => !settled && zones.some((zone) => zone.id === id));
   const zone = zones.find(({ id }) => id === asked) ?? zones.find(({ id }) => id === unsettled?.id) ?? zones[0];

@@ -1,0 +1,174 @@
+import { View } from '@tamagui/core';
+import { useMemo } from 'react';
+import { AmountField, useMoney, type MoneyView } from '@/client/features/money';
+import type { PieceParts } from '@/client/features/piece-frame';
+import { BrokenSearch, usePlanner } from '@/client/features/planner';
+import { useGetKerbQuery, useMeasures, useWithShop } from '@/client/store';
+import { Body, Card, Column, Disclosure, Figure, Heading, Row, Small, Strong, useIsWide, type Tone } from '@/client/ui';
+import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
+import { rangeAbout, type Door, type Verdict } from '@/core/price';
+import { sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
+import { KerbLook } from './kerb-look';
+import { PriceBar } from './price-bar';
+
+/** At the door: the most it may cost, what moves that, and the one look worth making before paying. */
+export function Kerb({ dossier, change }: PieceParts) {
+  const whole = useWithShop(dossier);
+  const view = useMoney(dossier, change);
+  const { data } = useGetKerbQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { money } = view;
+  const sale = useMemo(
+    () => foreseeSale(data?.sales ?? [], tellTraits(dossier), money.sale),
+    [data, dossier, money.sale],
+  );
+  const request = useMemo(
+    () =>
+      sale && {
+        kind: 'door' as const,
+        dossier: { ...whole, money: { ...money, sale: { low: sale.low, likely: sale.likely, high: sale.high } } },
+      },
+    [whole, money, sale],
+  );
+  const { answer: door, fresh, failed } = usePlanner(request);
+  return (
+    <Card gap="$m" render="section" aria-label="At the door" aria-busy={request !== null && !fresh}>
+      {failed ? <BrokenSearch /> : null}
+      {door && sale ? <Judged door={door} dossier={dossier} change={change} view={view} /> : null}
+      {request && !door && !failed ? <Small role="status">Working out what it may cost…</Small> : null}
+      <Prices view={view} sale={sale} />
+    </Card>
+  );
+}
+
+const TONES: Record<Verdict, Tone> = { take: 'go', take_below: 'act', look_first: 'wait', leave: 'stop' };
+
+function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view: MoneyView }) {
+  const { sayMoney } = useMeasures();
+  const wide = useIsWide();
+  const asked = view.money.asking ?? dossier.piece.asking_price;
+  const look = door.movesMost[0];
+  const { verdict, walkAway, hours, profit } = door;
+  return (
+    <Column gap="$m">
+      <Column gap="$xs" role="status">
+        <Row alignItems="flex-end" gap="$s" flexWrap="wrap">
+          {verdict === 'leave' ? null : (
+            <>
+              <Heading>at most</Heading>
+              <Figure fontSize={52} lineHeight={54}>
+                {sayMoney(walkAway)}
+              </Figure>
+            </>
+          )}
+          <Heading color={`$${TONES[verdict]}`}>{VERDICT_HEADS[verdict]}</Heading>
+        </Row>
+        <Small>{`${VERDICTS[verdict]} ${asked === undefined ? '' : sayAsked(door, sayMoney, asked)}`.trim()}</Small>
+      </Column>
+      <PriceBar door={door} asked={asked} width={wide ? 480 : 318} say={sayMoney} />
+      <Column gap="$xs" role="list">
+        {door.reasons.map((reason, i) => (
+          <Body key={i} role="listitem">
+            {sayDoorReason(reason, dossier, sayMoney)}
+          </Body>
+        ))}
+      </Column>
+      {look && verdict !== 'leave' ? (
+        <KerbLook look={look} dossier={dossier} change={change} sayMoney={sayMoney} />
+      ) : null}
+      <Disclosure label="How that is reckoned">
+        {() => (
+          <Column gap="$xs">
+            <Small>
+              {`Left to you at ${sayMoney(door.atPrice)}, after your own time: ${sayMoney(profit.median)} in the middle case, ${sayMoney(profit.low)} in a bad one, ${sayMoney(profit.high)} in a good one. ${Math.round(hours.low)} to ${Math.round(hours.high)} h of work. Met in four of five of ${door.draws} draws of what it may be.`}
+            </Small>
+            {COSTS.map(([cost, label]) => (
+              <Row key={cost} justifyContent="space-between">
+                <Small>{label}</Small>
+                <Small fontVariant={['tabular-nums']}>{sayMoney(door.cost[cost])}</Small>
+              </Row>
+            ))}
+          </Column>
+        )}
+      </Disclosure>
+    </Column>
+  );
+}
+
+const COSTS: readonly (readonly [keyof Door['cost'], string])[] = [
+  ['materials', 'Paint and primer'],
+  ['consumables', 'Paper, rollers, tape, rags'],
+  ['hardware', 'Handles and fittings'],
+  ['ownTime', 'Your own time'],
+  ['fees', 'Fees of selling'],
+  ['transport', 'Transport'],
+  ['redo', 'What may fail and be done again'],
+];
+
+/** What they ask, and what such a piece sells for. */
+function Prices({ view, sale }: { view: MoneyView; sale: ForeseenSale | null }) {
+  const { money, currency, set } = view;
+  const { sayMoney } = useMeasures();
+  const typed = money.sale;
+  const likely = (value: number | undefined): void =>
+    set({
+      sale:
+        value === undefined
+          ? undefined
+          : typed && typed.likely > 0
+            ? scale(typed, value / typed.likely, value)
+            : rangeAbout(value),
+    });
+  return (
+    <Column gap="$m">
+      <Row gap="$m">
+        <View flex={1}>
+          <AmountField
+            label="They ask"
+            currency={currency}
+            value={money.asking}
+            onSet={(asking) => set({ asking })}
+            step={5}
+          />
+        </View>
+        <View flex={1}>
+          <AmountField label="Sells for about" currency={currency} value={typed?.likely} onSet={likely} step={10} />
+        </View>
+      </Row>
+      {sale ? (
+        <Small>
+          {`Reckoned with ${sayMoney(sale.low)} to ${sayMoney(sale.high)}, ${sayMoney(sale.likely)} most likely. ${saySaleBasis(sale)}`}
+        </Small>
+      ) : (
+        <Strong>What does one like it sell for here, painted? Then it can be said what this one may cost.</Strong>
+      )}
+      {typed ? (
+        <Disclosure label="The range it sells in">
+          {() => (
+            <Row gap="$m">
+              <AmountField
+                label="At least"
+                currency={currency}
+                value={typed.low}
+                most={typed.likely}
+                onSet={(low) => low !== undefined && set({ sale: { ...typed, low } })}
+              />
+              <AmountField
+                label="At best"
+                currency={currency}
+                value={typed.high}
+                onSet={(high) => high !== undefined && set({ sale: { ...typed, high: Math.max(high, typed.likely) } })}
+              />
+            </Row>
+          )}
+        </Disclosure>
+      ) : null}
+    </Column>
+  );
+}
+
+/** The same range about another price. */
+const scale = (range: { low: number; high: number }, by: number, likely: number) => ({
+  low: Math.floor(range.low * by),
+  likely,
+  high: Math.ceil(range.high * by),
+});

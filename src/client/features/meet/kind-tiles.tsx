@@ -1,0 +1,43 @@
+import { View } from '@tamagui/core';
+import { useMemo, useState } from 'react';
+import { Button, Column, PieceDrawing, Pressed, Strong } from '@/client/ui';
+import { useGetKerbQuery } from '@/client/store';
+import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
+import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
+
+/** As many as fit a phone's first screen, two abreast. */
+const SHOWN_FIRST = 6;
+
+/** Kinds of piece as drawings: those this shop meets most, the rest behind one tap. */
+export function KindTiles({ onPick }: { onPick: (kind: PieceKind) => void }) {
+  const { data } = useGetKerbQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [all, setAll] = useState(false);
+  const kinds = useMemo(() => {
+    const met = (data?.kinds ?? []).map(({ kind }) => kind);
+    return [...met, ...PIECE_KINDS.filter((kind) => !met.includes(kind))];
+  }, [data]);
+  const shown = all ? kinds : kinds.slice(0, SHOWN_FIRST);
+  return (
+    <Column gap="$m">
+      <View flexDirection="row" flexWrap="wrap" gap="$s" role="group" aria-label="Kind of piece">
+        {shown.map((kind) => (
+          <Pressed
+            key={kind}
+            flexGrow={1}
+            flexBasis={150}
+            maxWidth={240}
+            alignItems="center"
+            gap="$xs"
+            padding="$s"
+            onPress={() => onPick(kind)}
+            {...{ type: 'button' }}
+          >
+            <PieceDrawing shapes={buildTemplate(kind).shapes} width={130} height={82} />
+            <Strong textAlign="center">{KIND_TEMPLATES[kind].label}</Strong>
+          </Pressed>
+        ))}
+      </View>
+      {all ? null : <Button onPress={() => setAll(true)}>{`${kinds.length - shown.length} other kinds`}</Button>}
+    </Column>
+  );
+}

@@ -1,0 +1,2 @@
+export { AmountField } from './amount-field';
+export { useMoney, type MoneyView } from './use-money';
