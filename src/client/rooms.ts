@@ -3,6 +3,8 @@
  * together, in one file of their own.
  */
 export { ChooseScreen } from './features/choose';
+export { EarnedScreen } from './features/earned';
+export { LetGoScreen } from './features/let-go';
 export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';
 export { ProveScreen } from './features/prove';

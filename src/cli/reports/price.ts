@@ -2,7 +2,7 @@ import type { Dossier } from '@/core/dossier';
 import { closeAccount, listAmounts } from '@/core/ledger';
 import { DEFAULT_CURRENCY, toMajor, toMoney } from '@/core/money';
 import { judgeDoor, type Door } from '@/core/price';
-import { sayLookWorth, VERDICTS } from '@/words';
+import { sayDoorReason, sayLookWorth, VERDICTS } from '@/words';
 
 /** `bricolage.price/1`: what a piece may cost at the door, and what it earned, as an open format. `seed`: of the draws. */
 export function reportPrice(dossier: Dossier, seed: number) {
@@ -33,7 +33,10 @@ function reportDoor(door: Door, dossier: Dossier, round: (amount: number) => num
   return {
     walk_away: walkAway,
     verdict,
-    why: VERDICTS[verdict],
+    why: [
+      VERDICTS[verdict],
+      ...door.reasons.map((reason) => sayDoorReason(reason, dossier, (sum) => String(Math.round(sum)))),
+    ].join(' '),
     profit: { low: round(profit.low), median: round(profit.median), high: round(profit.high) },
     at_price: atPrice,
     hours: { low: tenth(hours.low), median: tenth(hours.median), high: tenth(hours.high) },

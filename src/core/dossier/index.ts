@@ -15,3 +15,4 @@ export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
 export { nameZone, zoneName } from './names';
 export * from './recovery';
+export { handedOverAt, waitsForPickUp } from './gone';

@@ -1,4 +1,4 @@
-import { isOfNow, lookOf, recoveryOf, type Dossier, type Look, type Zone } from '../dossier';
+import { handedOverAt, isOfNow, lookOf, recoveryOf, type Dossier, type Look, type Zone } from '../dossier';
 import { isWholeCoat, redoMinutes, type CauseCode, type PieceKind, type SubstrateCode } from '../knowledge';
 import { closeAccount, countMaterials } from '../ledger';
 import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
@@ -6,7 +6,6 @@ import { judgeTest } from '../proof';
 import { computeBelief } from '../survey';
 import { namePiece } from '../templates';
 import { sizeOf } from '../work';
-import { handedOverAt } from '../handover';
 import type { Sale, SaleTraits } from './foresee-sale';
 
 /** Whole minor units of the account's currency (cents, pence, none). */

@@ -1,4 +1,4 @@
-import { isLeft, isOfNow, type Dossier } from '../dossier';
+import { handedOverAt, isLeft, type Dossier } from '../dossier';
 import { OPERATION_FACTS } from '../knowledge';
 import type { Task } from '../work';
 import type { Cure } from './cure';
@@ -9,14 +9,6 @@ import type { ReadyItem } from './ready';
  * and waits for pick-up; it is gone.
  */
 export type Leaving = 'at_work' | 'ripening' | 'to_see_to' | 'for_sale' | 'waits' | 'gone';
-
-/** Whether a piece was handed over, and when that is known, since. */
-export function handedOverAt(dossier: Dossier): string | null {
-  const last = (dossier.log ?? []).filter(
-    (entry) => entry.op === 'handover' && !entry.skipped && isOfNow(dossier, entry),
-  );
-  return last.at(-1)?.at ?? null;
-}
 
 export function judgeLeaving(
   dossier: Dossier,

@@ -1,7 +1,7 @@
 import type { Dossier } from '../dossier';
 import { quantile } from '../shared';
 import { listHazards, type Hazard } from '../survey';
-import { drawAll, sumOf, type Draw } from './draws';
+import { drawAll, sumOf, type Draw, type OwnPace } from './draws';
 import { rankLooks } from './looks';
 import { findStops, listReasons, type DoorReason } from './reasons';
 import { listSurfaces } from './surfaces';
@@ -62,16 +62,16 @@ const MET = 0.8;
 /**
  * What a piece may cost at the door, given how little is known of it. Surfaces are drawn from the belief, hours from the
  * spread of the owner's pace, the sale from its range; the same numbers for every question (`seed`), so that comparisons are
- * smooth. `dossier.money.sale` is needed. Source of the check of worth: expected value of sample information (Raiffa and
+ * smooth. `dossier.money.sale` is needed; `pace` is how long whole pieces take the owner, where that is known. Source of the check of worth: expected value of sample information (Raiffa and
  * Schlaifer, Applied Statistical Decision Theory, 1961).
  */
 export function judgeDoor(
   dossier: Dossier,
-  { seed = 1, draws: count = DRAWS }: { seed?: number; draws?: number } = {},
+  { seed = 1, draws: count = DRAWS, pace }: { seed?: number; draws?: number; pace?: OwnPace } = {},
 ): Door {
   const money = dossier.money!;
   const zones = listSurfaces(dossier);
-  const draws = drawAll(dossier, zones, seed, count);
+  const draws = drawAll(dossier, zones, { seed, count, own: pace });
   const exact = quantile(
     draws.map(({ most }) => most),
     1 - MET,

@@ -2,6 +2,7 @@ import type { Dossier } from '../dossier';
 import { redoMinutes, WORK_RATES } from '../knowledge';
 import { CONSUMABLES_PER_M2 } from '../ledger';
 import { makeRandom } from '../shared';
+import type { PiecePace } from '../work';
 import type { Door } from './door';
 import type { ZoneSurfaces } from './surfaces';
 
@@ -19,18 +20,27 @@ export interface Draw {
 /** How far off the class table an owner's hours are, as a factor either way, where nothing says so (estimate). */
 const HOURS_PCT = 25;
 
-export function drawAll(dossier: Dossier, zones: readonly ZoneSurfaces[], seed: number, count: number): Draw[] {
+/** The owner's pace over whole pieces: a multiple of the class table, and the spread of its logarithm. */
+export type OwnPace = Pick<PiecePace, 'factor' | 'spread'>;
+
+export function drawAll(
+  dossier: Dossier,
+  zones: readonly ZoneSurfaces[],
+  { seed, count, own: ownPace }: { seed: number; count: number; own: OwnPace | undefined },
+): Draw[] {
   const money = dossier.money!;
   const { low, likely, high } = money.sale!;
   const random = makeRandom(seed);
   const rate = money.hour_rate ?? 0;
   const area = zones.reduce((sum, own) => sum + own.area, 0);
   const consumables = money.consumables ?? CONSUMABLES_PER_M2 * area;
-  const spread = Math.log(1 + (money.spread?.hours_pct ?? HOURS_PCT) / 100);
+  const stated = money.spread?.hours_pct;
+  const spread = stated === undefined && ownPace ? ownPace.spread : Math.log(1 + (stated ?? HOURS_PCT) / 100);
+  const factor = ownPace?.factor ?? 1;
   const cleanUpMin = 2 * WORK_RATES.clean_up_water.once;
   return Array.from({ length: count }, (): Draw => {
     const sale = money.spread?.sale === 'exact' ? likely : triangular(random(), low, likely, high);
-    const pace = Math.exp(spread * normal(random(), random()));
+    const pace = factor * Math.exp(spread * normal(random(), random()));
     const picks = zones.map(({ surfaces }) => pickBy(surfaces, random()));
     const own = zones.flatMap(({ surfaces, area: m2 }, z) => {
       const surface = surfaces[picks[z]!];

@@ -12,7 +12,7 @@ export { findWait, listTaken, listUndone, logTask, type Doing } from './log';
 export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';
 export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
 export { agreeOn, listMoves, type Agreed, type Move } from './moves';
-export { addUpTimes, groupTaps, learnPace, type Pace, type PaceOf } from './pace';
+export { addUpTimes, groupTaps, learnPace, learnPiecePace, type Pace, type PaceOf, type PiecePace } from './pace';
 export { drawLabels, listParts } from './parts';
 export { listSittings } from './sittings';
 export {

@@ -17,7 +17,7 @@ export function Counts({ dossier, change }: PieceParts) {
         const { least, most } = counted[what]!;
         const count = now[what]!;
         return (
-          <Row key={what} alignItems="center" gap="$s" role="group" aria-label={NAMES[what]}>
+          <Row key={what} alignItems="center" gap="$xs" role="group" aria-label={NAMES[what]}>
             <Small flex={1}>{NAMES[what]}</Small>
             <Step what={what} sign="−" says="Less" off={count <= least} onPress={() => set(what, count - 1)} />
             <Strong minWidth={24} textAlign="center" fontVariant={['tabular-nums']} aria-live="polite">

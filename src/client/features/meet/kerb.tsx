@@ -1,10 +1,26 @@
 import { View } from '@tamagui/core';
+import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { AmountField, useMoney, type MoneyView } from '@/client/features/money';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
-import { useGetKerbQuery, useMeasures, useWithShop } from '@/client/store';
-import { Body, Card, Column, Disclosure, Figure, Heading, Row, Small, Strong, useIsWide, type Tone } from '@/client/ui';
+import { useGetKerbQuery, useListTimesQuery, useMeasures, useWithShop } from '@/client/store';
+import {
+  Body,
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  Figure,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  Strong,
+  useIsWide,
+  type Tone,
+} from '@/client/ui';
+import type { LogEntry } from '@/core/dossier';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
 import { sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
@@ -16,6 +32,7 @@ export function Kerb({ dossier, change }: PieceParts) {
   const whole = useWithShop(dossier);
   const view = useMoney(dossier, change);
   const { data } = useGetKerbQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { data: paced } = useListTimesQuery();
   const { money } = view;
   const sale = useMemo(
     () => foreseeSale(data?.sales ?? [], tellTraits(dossier), money.sale),
@@ -25,9 +42,10 @@ export function Kerb({ dossier, change }: PieceParts) {
     () =>
       sale && {
         kind: 'door' as const,
+        paced: paced ?? NO_TIMES,
         dossier: { ...whole, money: { ...money, sale: { low: sale.low, likely: sale.likely, high: sale.high } } },
       },
-    [whole, money, sale],
+    [whole, money, sale, paced],
   );
   const { answer: door, fresh, failed } = usePlanner(request);
   return (
@@ -40,6 +58,7 @@ export function Kerb({ dossier, change }: PieceParts) {
   );
 }
 
+const NO_TIMES: { log: LogEntry[] }[] = [];
 const TONES: Record<Verdict, Tone> = { take: 'go', take_below: 'act', look_first: 'wait', leave: 'stop' };
 
 function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view: MoneyView }) {
@@ -62,7 +81,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
           )}
           <Heading color={`$${TONES[verdict]}`}>{VERDICT_HEADS[verdict]}</Heading>
         </Row>
-        <Small>{`${VERDICTS[verdict]} ${asked === undefined ? '' : sayAsked(door, sayMoney, asked)}`.trim()}</Small>
+        <Small>{asked === undefined ? VERDICTS[verdict] : sayAsked(door, sayMoney, asked)}</Small>
       </Column>
       <PriceBar door={door} asked={asked} width={wide ? 480 : 318} say={sayMoney} />
       <Column gap="$xs" role="list">
@@ -72,6 +91,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
           </Body>
         ))}
       </Column>
+      {door.cost.ownTime === 0 ? <NoRate /> : null}
       {look && verdict !== 'leave' ? (
         <KerbLook look={look} dossier={dossier} change={change} sayMoney={sayMoney} />
       ) : null}
@@ -91,6 +111,17 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
         )}
       </Disclosure>
     </Column>
+  );
+}
+
+/** Without a price of its own an hour counts for nothing, and everything looks cheap. */
+function NoRate() {
+  return (
+    <Notice
+      tone="wait"
+      title="Your own time counts for nothing yet"
+      action={<Button onPress={() => router.push('/workshop')}>Say what an hour is worth</Button>}
+    />
   );
 }
 

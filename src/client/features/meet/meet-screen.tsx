@@ -9,7 +9,7 @@ import { PutAwayCard } from '@/client/features/put-away';
 import { regionPicked, timeNow, type AppDispatch } from '@/client/store';
 import { Body, Button, Choices, Column, Disclosure, Field, PieceDrawing, Row, Strong, useIsWide } from '@/client/ui';
 import { listTreated } from '@/core/dossier';
-import { assignShapes, KIND_TEMPLATES, templateOf } from '@/core/templates';
+import { assignShapes, KIND_TEMPLATES, namePiece, templateOf } from '@/core/templates';
 import { Counts } from './counts';
 import { FIRST_FACTS, HistoryFields, OTHER_FACTS } from './history-fields';
 import { Kerb } from './kerb';
@@ -22,7 +22,9 @@ export function MeetScreen() {
   return (
     <PieceScreen
       stage="Meet"
-      note={(dossier) => KIND_TEMPLATES[dossier.piece.kind].label}
+      note={({ piece }) =>
+        namePiece(piece) === KIND_TEMPLATES[piece.kind].label ? '' : KIND_TEMPLATES[piece.kind].label
+      }
       action={(parts) => <MeetAction {...parts} />}
     >
       {(parts) => <Meet {...parts} />}
@@ -104,10 +106,10 @@ function Drawn(parts: PieceParts) {
   return (
     <Row gap="$m" alignItems="center" flexWrap="wrap">
       <View flexGrow={1} alignItems="center">
-        <PieceDrawing shapes={assignShapes(templateOf(piece).shapes, zones)} width={counted ? 150 : 240} height={112} />
+        <PieceDrawing shapes={assignShapes(templateOf(piece).shapes, zones)} width={counted ? 132 : 240} height={112} />
       </View>
       {counted ? (
-        <View flexBasis={170} flexGrow={1}>
+        <View flexBasis={200} flexGrow={1}>
           <Counts {...parts} />
         </View>
       ) : null}

@@ -10,12 +10,13 @@ const STAGES = [
   { code: 'prove', label: 'Prove' },
   { code: 'work', label: 'Work' },
   { code: 'mend', label: 'Mend' },
+  { code: 'let-go', label: 'Let go' },
 ] as const;
 
 const Tab = styled(View, {
   minHeight: '$target',
-  minWidth: '$target',
-  paddingHorizontal: '$xs',
+  minWidth: 44,
+  paddingHorizontal: 2,
   alignItems: 'center',
   justifyContent: 'center',
   borderBottomWidth: 3,
@@ -49,7 +50,9 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
                 style={{ textDecorationLine: 'none' }}
               >
                 <Tab current={current}>
-                  <Strong color={current ? '$ink' : '$softInk'}>{stage.label}</Strong>
+                  <Strong fontSize={15} color={current ? '$ink' : '$softInk'}>
+                    {stage.label}
+                  </Strong>
                 </Tab>
               </Link>
             );

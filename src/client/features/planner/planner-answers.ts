@@ -6,6 +6,7 @@ import type { Air, Workshop } from '@/core/workshop';
 import {
   askByDate,
   learnPace,
+  learnPiecePace,
   planShop,
   readPieceWork,
   readToday,
@@ -32,7 +33,7 @@ export type PlannerRequest =
   | { kind: 'turning_points'; dossier: Dossier }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
-  | { kind: 'door'; dossier: Dossier }
+  | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[] }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
   | ({ kind: 'by_date'; date: string } & ShopQuestion);
@@ -91,7 +92,10 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
     case 'proposal':
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
     case 'door':
-      return judgeDoor(request.dossier, rough ? { draws: ROUGH_DRAWS } : {});
+      return judgeDoor(request.dossier, {
+        pace: learnPiecePace(request.paced),
+        ...(rough ? { draws: ROUGH_DRAWS } : {}),
+      });
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
     case 'recoveries': {

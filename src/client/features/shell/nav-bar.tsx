@@ -3,6 +3,7 @@ import { Link, usePathname, type Href } from 'expo-router';
 import Armchair from 'lucide-react-native/icons/armchair';
 import Columns from 'lucide-react-native/icons/chart-no-axes-column';
 import Clock from 'lucide-react-native/icons/clock';
+import Coins from 'lucide-react-native/icons/coins';
 import PaintBucket from 'lucide-react-native/icons/paint-bucket';
 import { Small, useIsWide, useTones } from '@/client/ui';
 
@@ -20,12 +21,13 @@ const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (p
     owns: (path) => path === '/pieces' || path === '/new' || path.startsWith('/piece/'),
   },
   { href: '/findings', label: 'Findings', icon: Columns, owns: (path) => path === '/findings' },
+  { href: '/earned', label: 'Earned', icon: Coins, owns: (path) => path === '/earned' },
   { href: '/shelf', label: 'Shelf', icon: PaintBucket, owns: (path) => path === '/shelf' },
 ];
 
 const Place = styled(View, {
   minHeight: 60,
-  minWidth: 72,
+  minWidth: 60,
   alignItems: 'center',
   justifyContent: 'center',
   gap: 2,
@@ -34,7 +36,7 @@ const Place = styled(View, {
   variants: { current: { true: { borderColor: '$act' } } } as const,
 });
 
-/** The four rooms of the shop: along the bottom on a phone, down the side where there is room. */
+/** The five rooms of the shop: along the bottom on a phone, down the side where there is room. */
 export function NavBar() {
   const path = usePathname();
   const wide = useIsWide();

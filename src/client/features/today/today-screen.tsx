@@ -14,6 +14,7 @@ import { Blocked, Readings } from './due-and-blocked';
 import { Free } from './free';
 import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
+import { Waiting } from './waiting';
 
 const MINUTE_MS = 60_000;
 
@@ -86,6 +87,7 @@ function Day({ view, answer, times, now }: DayProps) {
     <Column flex={wide ? 1 : undefined} gap="$l" minWidth={0}>
       <AirCard today={today} times={times} now={now} />
       <Drying clocks={today.drying} times={times} now={now} />
+      <Waiting pieces={view.pieces ?? []} now={now} />
       <ByDateCard view={view} answer={answer} times={times} now={now} />
       <Row gap="$s" flexWrap="wrap">
         <Way href="/ahead" label="Two weeks ahead" />

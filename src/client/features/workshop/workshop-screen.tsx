@@ -5,6 +5,7 @@ import { useIsWide, Button, Card, Column, Field, Heading, Row, Small, Strong, Mo
 import { useSetup, useToday, useWorkshop, zoneOfShop } from '@/client/store';
 import { DEFAULT_HOURS, DEFAULT_PLACES, type Workshop } from '@/core/workshop';
 import { AirHistory } from './air-history';
+import { MoneyCard } from './money-card';
 import { findHoursFault, writeHours, type Stretch } from './hours';
 import { HoursField } from './hours-field';
 import { sayDate } from '@/client/features/shop-plan';
@@ -28,6 +29,7 @@ export function WorkshopScreen() {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <AirHistory workshop={workshop} />
+        <MoneyCard workshop={workshop} />
         <Places key={JSON.stringify(workshop.setup.places)} workshop={workshop} />
       </Column>
     </>

@@ -1,0 +1,1 @@
+export { EarnedScreen } from './earned-screen';

@@ -1,0 +1,85 @@
+import { View } from '@tamagui/core';
+import Svg, { Circle, Line, Rect } from 'react-native-svg';
+import type { Times } from '@/client/features/shop-plan';
+import { Body, Button, Card, Column, Heading, Row, Small, StateMark, Strong, saveText, useTones } from '@/client/ui';
+import { CURE_MOMENTS, judgeTransport, momentsOf, writeCureCalendar, type Cure } from '@/core/handover';
+import { nameCureMoment, sayUntil, TRANSPORTS } from '@/words';
+
+interface CureCardProps {
+  cure: Cure | null;
+  id: string;
+  name: string;
+  times: Times;
+  now: string;
+}
+
+/** From when what may be done with the piece, and how it may travel today. */
+export function CureCard({ cure, id, name, times, now }: CureCardProps) {
+  if (!cure) return <Small>Nothing is painted yet: the days of its cure are reckoned from its last coats.</Small>;
+  const moments = momentsOf(cure);
+  const save = (): void =>
+    saveText(`${id}-cure.ics`, 'text/calendar', writeCureCalendar(cure, id, name, nameCureMoment, now));
+  return (
+    <Card gap="$m" render="section" aria-label="Cure">
+      <Heading>What may be done with it</Heading>
+      <CureLine cure={cure} now={now} />
+      <Column role="list" gap="$m">
+        {CURE_MOMENTS.map((moment) => {
+          const open = Date.parse(now) >= Date.parse(moments[moment]);
+          return (
+            <Column key={moment} role="listitem" gap={2}>
+              <Row justifyContent="space-between" gap="$s" flexWrap="wrap">
+                <Strong flexShrink={1}>{nameCureMoment(moment)}</Strong>
+                <StateMark tone={open ? 'go' : 'wait'}>
+                  {open ? `since ${times.day(moments[moment])}` : `from ${times.moment(moments[moment], now)}`}
+                </StateMark>
+              </Row>
+              {open ? null : <Small>{sayUntil(moment)}</Small>}
+            </Column>
+          );
+        })}
+      </Column>
+      <Column gap="$xs">
+        <Strong>If it travels today</Strong>
+        <Body>{TRANSPORTS[judgeTransport(cure, now)]}</Body>
+      </Column>
+      <Small>{`Slowest is ${cure.slowest.what} on ${cure.slowest.where}, in this air and by its label. Common practice; what your tin says comes first.`}</Small>
+      <Row>
+        <Button onPress={save}>Save these days for a calendar</Button>
+      </Row>
+    </Card>
+  );
+}
+
+const WIDTH = 318;
+
+/** The cure as a line from the last coat to the end, with how far it has come. */
+function CureLine({ cure, now }: { cure: Cure; now: string }) {
+  const tones = useTones();
+  const [from, to] = [Date.parse(cure.lastAt), Date.parse(cure.curedAt)];
+  const x = (at: string): number => 8 + Math.min(1, Math.max(0, (Date.parse(at) - from) / (to - from))) * (WIDTH - 16);
+  const moments = momentsOf(cure);
+  return (
+    <View aria-hidden>
+      <Svg width={WIDTH} height={24}>
+        <Rect x={8} y={9} width={WIDTH - 16} height={6} fill={tones.line} />
+        <Rect x={8} y={9} width={Math.max(0, x(now) - 8)} height={6} fill={tones.go} />
+        {CURE_MOMENTS.map((moment) => {
+          const open = Date.parse(now) >= Date.parse(moments[moment]);
+          return (
+            <Circle
+              key={moment}
+              cx={x(moments[moment])}
+              cy={12}
+              r={6}
+              fill={open ? tones.go : tones.card}
+              stroke={open ? tones.go : tones.wait}
+              strokeWidth={2}
+            />
+          );
+        })}
+        <Line x1={x(now)} x2={x(now)} y1={1} y2={23} stroke={tones.ink} strokeWidth={2} />
+      </Svg>
+    </View>
+  );
+}

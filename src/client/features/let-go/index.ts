@@ -1,0 +1,1 @@
+export { LetGoScreen } from './let-go-screen';

@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { Card, Column, Field, Heading, Pressed, Row, Small, StateMark, Strong } from '@/client/ui';
+import type { PieceParts } from '@/client/features/piece-frame';
+import { timeNow } from '@/client/store';
+import type { Handover } from '@/core/dossier';
+import { listReady, type ReadyItem } from '@/core/handover';
+
+/** What is seen to before it leaves, one tap each. */
+export function ReadyList({ dossier, change }: PieceParts) {
+  const items = listReady(dossier);
+  const open = items.filter(({ doneAt }) => doneAt === null).length;
+  const { handover = {} } = dossier;
+  const set = (part: Partial<Handover>): void => change({ type: 'handover_set', handover: { ...handover, ...part } });
+  const toggle = ({ code, doneAt }: ReadyItem): void => {
+    const { [code]: _was, ...others } = handover.ready ?? {};
+    set({ ready: doneAt === null ? { ...others, [code]: timeNow() } : others });
+  };
+  return (
+    <Card gap="$s" render="section" aria-label="Before it leaves">
+      <Row justifyContent="space-between" alignItems="center" gap="$s">
+        <Heading>Before it leaves</Heading>
+        <StateMark tone={open === 0 ? 'go' : 'act'}>{open === 0 ? 'All seen to' : `${open} to see to`}</StateMark>
+      </Row>
+      {items.map((item) => (
+        <Item key={item.code} item={item} onPress={() => toggle(item)} />
+      ))}
+      <Note
+        label="On the label of the jar"
+        value={handover.touch_up}
+        most={120}
+        onSet={(touch_up) => set({ touch_up })}
+      />
+      <Note label="Flaws that stay" value={handover.flaws} most={500} onSet={(flaws) => set({ flaws })} />
+    </Card>
+  );
+}
+
+function Item({ item: { label, why, off, doneAt }, onPress }: { item: ReadyItem; onPress: () => void }) {
+  const held = off > 0;
+  return (
+    <Pressed
+      role="checkbox"
+      aria-checked={doneAt !== null}
+      aria-disabled={held}
+      aria-label={label}
+      flexDirection="row"
+      justifyContent="flex-start"
+      alignItems="center"
+      gap="$m"
+      paddingHorizontal="$m"
+      backgroundColor={doneAt === null ? '$card' : '$goTint'}
+      onPress={held ? undefined : onPress}
+      {...{ type: 'button' }}
+    >
+      <Strong width={22} textAlign="center" color={doneAt === null ? '$softInk' : '$go'} aria-hidden>
+        {doneAt === null ? '○' : '✓'}
+      </Strong>
+      <Column flex={1} alignItems="flex-start">
+        <Strong textAlign="left">{label}</Strong>
+        <Small textAlign="left">
+          {held ? `${off} ${off === 1 ? 'part is' : 'parts are'} off still. Put them back in Work first.` : why}
+        </Small>
+      </Column>
+    </Pressed>
+  );
+}
+
+interface NoteProps {
+  label: string;
+  value: string | undefined;
+  most: number;
+  onSet: (text: string | undefined) => void;
+}
+
+/** A line of text that is kept when it is left. */
+function Note({ label, value = '', most, onSet }: NoteProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? value;
+  const keep = (): void => {
+    setTyped(null);
+    if (text.trim() !== value) onSet(text.trim() === '' ? undefined : text.trim());
+  };
+  return (
+    <Field
+      label={label}
+      value={text}
+      onChange={setTyped}
+      onBlur={keep}
+      error={text.length > most ? `At most ${most} characters.` : undefined}
+    />
+  );
+}
