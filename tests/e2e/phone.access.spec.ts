@@ -26,6 +26,10 @@ const SCREENS = [
   '/piece/demo-lending-counter/work',
   '/piece/demo-media-cupboard/work',
   '/piece/demo-magazine-chest/mend',
+  '/piece/demo-landing-press/meet',
+  '/piece/demo-card-cabinet/let-go',
+  '/piece/demo-landing-press/let-go',
+  '/earned',
   '/piece/demo-magazine-chest/mend?trouble=mx1&part=happened',
   '/piece/demo-magazine-chest/mend?trouble=mx1&part=way_out',
 ];

@@ -39,13 +39,13 @@ const ON_ANY: Record<string, RegExp> = {
 
 async function addSideboard(page: Page, url: string): Promise<string> {
   await page.goto(`${url}/new`);
-  await page.getByRole('radio', { name: 'Sideboard' }).click();
+  await page.getByRole('button', { name: 'Sideboard' }).click();
   await page.getByRole('radio', { name: 'Since 2000' }).click();
   await page
     .getByRole('radiogroup', { name: 'Has it been painted before?' })
     .getByRole('radio', { name: 'No', exact: true })
     .click();
-  await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+  await page.getByRole('button', { name: 'Read its surfaces' }).click();
   await expect(page.getByRole('region', { name: 'Check' })).toBeVisible();
   return /piece\/([^/]+)/.exec(page.url())![1]!;
 }

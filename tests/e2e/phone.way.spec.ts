@@ -10,7 +10,9 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   await page.getByRole('button', { name: 'New piece' }).click();
 
   // Meet
-  await page.getByRole('radio', { name: 'Desk', exact: true }).click();
+  await expectBigTargets(page);
+  await page.getByRole('button', { name: 'Desk', exact: true }).click();
+  await page.getByRole('button', { name: 'More that is known of it' }).click();
   await page.getByLabel('Name').fill('Reading desk');
   await page.getByRole('radio', { name: 'Since 2000' }).click();
   await page
@@ -18,7 +20,7 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
     .getByRole('radio', { name: 'No', exact: true })
     .click();
   await expectBigTargets(page);
-  await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+  await page.getByRole('button', { name: 'Read its surfaces' }).click();
 
   // Read
   await expect(page.getByRole('heading', { name: 'Reading desk' })).toBeVisible();
@@ -128,22 +130,28 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   expect(errors).toEqual([]);
 });
 
-test('a draft survives a reload, and wrong numbers are named with their cure', async ({ page, shop }) => {
+test('what a new piece is told survives a reload, and wrong numbers are named with their cure', async ({
+  page,
+  shop,
+}) => {
   await page.goto(`${shop.url}/new`);
-  await page.getByRole('radio', { name: 'Bookcase' }).click();
+  await page.getByRole('button', { name: 'Bookcase' }).click();
+  await page.getByRole('button', { name: 'More that is known of it' }).click();
   await page.getByLabel('Name').fill('Half a name');
   await page.getByRole('radio', { name: 'Kitchen', exact: true }).click();
   await page.reload();
-  await expect(page.getByLabel('Name')).toHaveValue('Half a name');
-  await expect(page.getByRole('radio', { name: 'Bookcase' })).toBeChecked();
+  await expect(page.getByRole('heading', { name: 'Half a name' })).toBeVisible();
+  await page.getByRole('button', { name: 'More that is known of it' }).click();
   await expect(page.getByRole('radio', { name: 'Kitchen', exact: true })).toBeChecked();
+  await page.getByRole('button', { name: 'Zones, areas and size' }).click();
+  const stored = async () => (await page.request.get(`${shop.url}/api/pieces`)).json();
+  const before = await stored();
   await page.getByLabel(/^Width/).fill('-4');
-  await page.getByLabel('Name').fill('  ');
-  await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
-  await expect(page.getByText('More than 0 cm.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('  ');
+  await page.getByLabel(/^Depth/).focus();
+  await expect(page.getByText(/^More than 0, at most/)).toBeVisible();
   await expect(page.getByText('Give it a name you will know it by.')).toBeVisible();
-  const stored = await page.request.get(`${shop.url}/api/pieces`);
-  expect(await stored.json()).toEqual({ pieces: [] });
+  expect(await stored()).toEqual(before);
 });
 
 test.describe('with the demo workshop', () => {
@@ -156,10 +164,12 @@ test.describe('with the demo workshop', () => {
     await page.getByRole('link', { name: 'Pieces', exact: true }).click();
     await expect(page.getByText('Issue desk')).toBeVisible();
     await page.getByRole('button', { name: 'New piece' }).click();
-    await page.getByRole('radio', { name: 'Desk', exact: true }).click();
-    await page.getByLabel('Name').fill('Desk without a server');
+    await expect(page.getByRole('button', { name: 'Desk', exact: true })).toBeVisible();
     await shop.stop();
-    await page.getByRole('button', { name: 'Add it and read its surfaces' }).click();
+    await page.getByRole('button', { name: 'Desk', exact: true }).click();
+    await page.getByRole('button', { name: 'More that is known of it' }).click();
+    await page.getByLabel('Name').fill('Desk without a server');
+    await page.getByRole('radio', { name: 'Kitchen', exact: true }).click();
     await expect(page.getByText(/^Offline: /)).toBeVisible();
     await page.getByRole('link', { name: 'Pieces', exact: true }).click();
     await expect(page.getByRole('link', { name: /^Desk without a server/ })).toContainText('Kept here');

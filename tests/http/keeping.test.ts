@@ -43,6 +43,8 @@ interface Shop {
 }
 
 let count = 0;
+/** The demo, and a piece of its own. */
+const PIECES = readdirSync('demo/dossiers').length + 1;
 async function start(
   file = path.join(folder, `s${(count += 1)}`, 'shop.sqlite'),
   demo?: string,
@@ -164,7 +166,7 @@ describe('a whole shop in one zip', () => {
     const first = await exportOf(shop.file, 'first.zip');
     await shop.stop();
     const restored = await restore(first, 'back/again.sqlite');
-    expect(restored).toEqual({ ok: true, value: { pieces: 17 } });
+    expect(restored).toEqual({ ok: true, value: { pieces: PIECES } });
     const second = await exportOf(at('back/again.sqlite'), 'second.zip', '2026-12-24T08:00:00.000Z');
     const [one, two] = [await readAll(first), await readAll(second)];
     expect(Object.keys(one).filter((name) => name.startsWith('photos/'))).toHaveLength(2);
@@ -206,7 +208,7 @@ describe('a whole shop in one zip', () => {
       return data;
     };
     const pieces = table('pieces');
-    expect(pieces).toHaveLength(17);
+    expect(pieces).toHaveLength(PIECES);
     expect(pieces.find(({ piece }) => piece === 'p-formula')).toMatchObject({
       name: `'=HYPERLINK("x")`,
       asking_price: '12.5',
@@ -382,7 +384,7 @@ describe('pieces from a file', () => {
   };
   const take = (shop: Shop, id: string, clashes: string) =>
     shop.call('POST', `/api/keeping/arrivals/${id}/take`, { clashes });
-  const total = async (shop: Shop) => (await shop.call('GET', '/api/lists/summaries')).body.total;
+  const total = async (shop: Shop) => (await shop.call('GET', '/api/lists/in-work')).body.total;
 
   it('is told first, and is the shop’s only when it was said so; coming again it is the same', async () => {
     const shop = await start();
@@ -487,9 +489,8 @@ describe('a piece that is put away', () => {
     expect((await archive(true)).status).toBe(200);
     expect((await shop.call('GET', '/api/lists/summaries')).body.total).toBe(total - 1);
     expect((await shop.call('GET', '/api/lists/summaries?find=media')).body.total).toBe(0);
-    expect((await shop.call('GET', '/api/lists/put-away')).body.archived).toMatchObject([
-      { id: 'demo-media-cupboard' },
-    ]);
+    const { archived } = (await shop.call('GET', '/api/lists/put-away')).body;
+    expect(archived.map(({ id }: { id: string }) => id)).toContain('demo-media-cupboard');
     const now = (await shop.call('GET', '/api/experience')).body.experience;
     expect(now).toHaveLength(taught.length);
     expect(now).toEqual(expect.arrayContaining(taught));

@@ -11,9 +11,9 @@ const money = fc.record({
   fees_pct: fc.integer({ min: 0, max: 20 }),
   target: fc.record({ profit: fc.integer({ min: 0, max: 80 }) }),
 });
-const DRAWS = { draws: 400 };
+const DRAWS = { draws: 200 };
 
-describe('the most to pay at the door, over a hundred pieces', () => {
+describe('the most to pay at the door, over three hundred pieces', () => {
   it('falls with rate, fees and target, rises with the sale, and no look is worth less than nothing', () => {
     let priced = 0;
     fc.assert(
@@ -32,8 +32,8 @@ describe('the most to pay at the door, over a hundred pieces', () => {
         expect(base.profit.low).toBeLessThanOrEqual(base.profit.median);
         expect(base.profit.median).toBeLessThanOrEqual(base.profit.high);
       }),
-      { seed: SEED, numRuns: share(100), endOnFailure: true },
+      { seed: SEED, numRuns: share(300), endOnFailure: true },
     );
-    expect(priced).toBeGreaterThan(share(10));
+    expect(priced).toBeGreaterThan(share(30));
   });
 });

@@ -147,6 +147,8 @@ export function drawChange(random: Random): PieceChange {
     () => ({ type: 'mix_removed', mixId: `m${n}` }),
     () => ({ type: 'facts_changed', facts: drawFacts(random) }),
     () => ({ type: 'facts_changed', facts: drawFacts(random) }),
+    () => ({ type: 'money_set', money: { asking: 10 + n, fees_pct: 5 } }),
+    () => ({ type: 'handover_set', handover: { flaws: pick(random, ['A dent', 'A ring']) } }),
     () => ({ type: 'goal_set', goal: { zones: { [zoneId]: { look: 'leave' } } } }),
     () => ({ type: 'climate_set', climate: { temperature_c: 15 + n, humidity_pct: 50 } }),
     () => ({

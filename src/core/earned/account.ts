@@ -38,7 +38,7 @@ export interface PieceAccount {
   gone: boolean;
   /** What was paid for it so far: purchase, extras, paint from the log, hardware. */
   spent: Minor;
-  /** What of that was paid with a date, for money tied up over time. */
+  /** What of that has a date, for money tied up over time: the purchase, extras, and paint when it was used. */
   payments: { at: string; amount: Minor }[];
   sold: {
     sale: Minor;
@@ -68,6 +68,10 @@ export function tellAccount(dossier: Dossier): PieceAccount | null {
   const payments = [
     ...(money?.bought?.at ? [{ at: money.bought.at, amount: minor(money.bought.amount) }] : []),
     ...(money?.extras ?? []).flatMap(({ at, amount }) => (at ? [{ at, amount: minor(amount) }] : [])),
+    ...(dossier.log ?? []).flatMap((entry) => {
+      const amount = minor(countMaterials({ ...dossier, log: [entry] }));
+      return entry.at && amount > 0 ? [{ at: entry.at, amount }] : [];
+    }),
   ];
   const earned = closeAccount(dossier);
   return {

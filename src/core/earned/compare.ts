@@ -83,7 +83,7 @@ export function compareEarned(accounts: readonly PieceAccount[], by: CompareBy):
   };
 }
 
-/** The group that stands out most from all the others together. */
+/** The group that stands out from each of the others: the best if it does, else the worst. */
 function adviseOn(groups: readonly Group[], count: number): Advice {
   const told = groups.flatMap(({ key, count: own, expected }) => (expected ? [{ key, count: own, expected }] : []));
   if (told.length < 2) return { code: 'too_few', count };
@@ -93,9 +93,8 @@ function adviseOn(groups: readonly Group[], count: number): Advice {
       ? [{ ...group, others: weigh(others.map(({ expected }) => expected)) }]
       : [];
   });
-  const most = outstanding.sort(
-    (a, b) => Math.abs(b.expected.shrunk - b.others) - Math.abs(a.expected.shrunk - a.others),
-  )[0];
+  // What to buy more of says more than what to leave.
+  const most = outstanding.sort((a, b) => b.expected.shrunk - b.others - (a.expected.shrunk - a.others))[0];
   if (!most) return { code: 'cannot_tell', count };
   const { key, count: own, expected, others } = most;
   const code = expected.shrunk > others ? 'buy_more' : 'buy_fewer';

@@ -2,7 +2,7 @@ import type { Dossier } from '../dossier';
 import { quantile } from '../shared';
 import { listHazards, type Hazard } from '../survey';
 import { drawAll, sumOf, type Draw, type OwnPace } from './draws';
-import { rankLooks } from './looks';
+import { listWorth, weighLooks } from './looks';
 import { findStops, listReasons, type DoorReason } from './reasons';
 import { listSurfaces } from './surfaces';
 
@@ -19,6 +19,8 @@ export interface LookWorth {
   zone: string;
   check: string;
   worth: number;
+  /** How far its answer moves the price, on average, either way. */
+  moves: number;
 }
 
 export type Verdict = 'take' | 'take_below' | 'look_first' | 'leave';
@@ -50,6 +52,8 @@ export interface Door {
     redo: number;
   };
   movesMost: LookWorth[];
+  /** The one look to make next: worth most, or else moving the price most. */
+  nextLook: LookWorth | null;
   hazards: Hazard[];
   draws: number;
   seed: number;
@@ -81,7 +85,8 @@ export function judgeDoor(
   const found = (dossier.zones ?? []).flatMap((zone) =>
     listHazards(dossier, zone).map((hazard) => ({ zone: zone.id, hazard })),
   );
-  const movesMost = rankLooks(zones, draws, atPrice);
+  const looks = weighLooks(zones, draws, atPrice);
+  const movesMost = listWorth(looks);
   const mean = (value: (draw: Draw) => number): number => draws.reduce((sum, draw) => sum + value(draw), 0) / count;
   const stops = findStops(zones, found);
   const asked = money.asking ?? dossier.piece.asking_price;
@@ -106,6 +111,7 @@ export function judgeDoor(
       redo: mean(({ cost }) => cost.redo),
     },
     movesMost,
+    nextLook: looks[0] ?? null,
     hazards: found.map(({ hazard }) => hazard),
     draws: count,
     seed,

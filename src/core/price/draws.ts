@@ -20,6 +20,12 @@ export interface Draw {
 /** How far off the class table an owner's hours are, as a factor either way, where nothing says so (estimate). */
 const HOURS_PCT = 25;
 
+/**
+ * The faces of a piece are mostly of one make: so often a face is drawn by the same chance as the others (estimate). What
+ * is seen on one then speaks for the piece.
+ */
+const ALIKE = 0.75;
+
 /** The owner's pace over whole pieces: a multiple of the class table, and the spread of its logarithm. */
 export type OwnPace = Pick<PiecePace, 'factor' | 'spread'>;
 
@@ -41,7 +47,11 @@ export function drawAll(
   return Array.from({ length: count }, (): Draw => {
     const sale = money.spread?.sale === 'exact' ? likely : triangular(random(), low, likely, high);
     const pace = factor * Math.exp(spread * normal(random(), random()));
-    const picks = zones.map(({ surfaces }) => pickBy(surfaces, random()));
+    const shared = random();
+    const picks = zones.map(({ surfaces }) => {
+      const [alone, u] = [random(), random()];
+      return pickBy(surfaces, alone < ALIKE ? shared : u);
+    });
     const own = zones.flatMap(({ surfaces, area: m2 }, z) => {
       const surface = surfaces[picks[z]!];
       return surface ? [{ ...surface, m2 }] : [];

@@ -8,34 +8,55 @@ const MOST_LOOKS = 3;
 
 /**
  * Gentle looks at the kerb, by how much knowing their answer before buying is expected to be worth: what would be gained by
- * buying only after answers with which it pays, less what is gained without looking. Never below nothing.
+ * buying only after answers with which it pays, less what is gained without looking; never below nothing. Where none is
+ * worth anything the one comes first whose answer would move the price most.
  */
-export function rankLooks(zones: readonly ZoneSurfaces[], draws: readonly Draw[], price: number): LookWorth[] {
+export function weighLooks(zones: readonly ZoneSurfaces[], draws: readonly Draw[], price: number): LookWorth[] {
   const gains = draws.map(({ most }) => most - price);
-  const now = Math.max(0, gains.reduce((sum, gain) => sum + gain, 0) / draws.length);
+  const mean = gains.reduce((sum, gain) => sum + gain, 0) / draws.length;
   const looks = CHECKS.filter((check) => mayCheck(check, { leadOpen: true, at: 'kerb' }));
   return zones
     .flatMap((own, z) =>
       looks
         .filter((check) => isOpen(check, own))
         .map((check): LookWorth => {
-          const after = check.answers.reduce((sum, { code }) => {
-            const by = own.surfaces.map(({ state, bleeds }) =>
-              foreseeAnswer(check.code, code, own.belief, state, bleeds),
-            );
-            const gain = draws.reduce((all, { picks }, d) => all + by[picks[z]!]! * gains[d]!, 0) / draws.length;
-            return sum + Math.max(0, gain);
-          }, 0);
-          return { zone: own.zone.id, check: check.code, worth: Math.max(0, after - now) };
+          const answers = check.answers.map(({ code }) => weighAnswer(own, z, check.code, code, draws, gains));
+          const bought = answers.reduce((sum, { gain }) => sum + Math.max(0, gain), 0);
+          const moves = answers.reduce((sum, { p, gain }) => sum + Math.abs(gain - p * mean), 0);
+          return { zone: own.zone.id, check: check.code, worth: Math.max(0, bought - Math.max(0, mean)), moves };
         }),
     )
-    .filter(({ worth }) => worth >= LEAST_WORTH)
-    .sort((a, b) => b.worth - a.worth)
-    .slice(0, MOST_LOOKS);
+    .filter(({ worth, moves }) => worth >= LEAST_TOLD || moves >= LEAST_TOLD)
+    .sort((a, b) => told(b.worth) - told(a.worth) || b.moves - a.moves);
 }
 
-/** A look that is worth less than one unit of money is not named. */
-const LEAST_WORTH = 1;
+/** The looks that are worth money before buying, best first. */
+export const listWorth = (looks: readonly LookWorth[]): LookWorth[] =>
+  looks.filter(({ worth }) => worth >= LEAST_TOLD).slice(0, MOST_LOOKS);
+
+/** Chance of an answer over the draws, and what is gained in those that give it. */
+function weighAnswer(
+  { surfaces, belief }: ZoneSurfaces,
+  z: number,
+  check: string,
+  answer: string,
+  draws: readonly Draw[],
+  gains: readonly number[],
+): { p: number; gain: number } {
+  const by = surfaces.map(({ state, bleeds }) => foreseeAnswer(check, answer, belief, state, bleeds));
+  let [p, gain] = [0, 0];
+  draws.forEach(({ picks }, d) => {
+    const chance = by[picks[z]!]!;
+    p += chance;
+    gain += chance * gains[d]!;
+  });
+  return { p: p / draws.length, gain: gain / draws.length };
+}
+
+const told = (worth: number): number => (worth >= LEAST_TOLD ? worth : 0);
+
+/** What is less than one unit of money is not named. */
+const LEAST_TOLD = 1;
 
 const isOpen = (check: Check, { zone, surfaces }: ZoneSurfaces): boolean =>
   surfaces.length > 1 &&

@@ -15,7 +15,7 @@ export interface ZoneSurfaces {
   zone: Zone;
   area: number;
   belief: Belief;
-  /** Cheapest hands first, so that one random number draws smoothly. */
+  /** In one order for all zones, so that one chance draws the same surface on each. */
   surfaces: Surface[];
 }
 
@@ -57,7 +57,7 @@ function solveSurfaces(dossier: Dossier): ZoneSurfaces[] {
       const cost = price(zone, STATES[state]!, bleeds);
       return cost ? [{ state, bleeds, p: p / total, ...cost }] : [];
     });
-    surfaces.sort((a, b) => a.minutes - b.minutes);
+    surfaces.sort((a, b) => a.state - b.state || Number(a.bleeds) - Number(b.bleeds));
     return [{ zone, area: zone.area_m2 ?? DEFAULT_AREA_M2, belief, surfaces }];
   });
 }

@@ -25,6 +25,12 @@ export const VERDICT_HEADS: Record<Verdict, string> = {
 export const sayLookWorth = ({ zone, check, worth }: LookWorth, dossier: Pick<Dossier, 'zones'>): string =>
   `${findCheck(check)?.title ?? check}, on the ${lowerFirst(nameZone(dossier, zone))}: worth about ${Math.round(worth)} before you buy.`;
 
+/** What making a look brings: money, or how far it moves the price. */
+export const sayLookGain = ({ worth, moves }: LookWorth, sayMoney: (sum: number) => string): string =>
+  worth >= 1
+    ? `Worth about ${sayMoney(worth)} before you pay.`
+    : `Its answer moves the price by about ${sayMoney(moves)}, up or down.`;
+
 type ReasonOf<C extends DoorReason['code']> = Extract<DoorReason, { code: C }> & {
   where: string;
   money: string;

@@ -31,7 +31,7 @@ export function CureCard({ cure, id, name, times, now }: CureCardProps) {
               <Row justifyContent="space-between" gap="$s" flexWrap="wrap">
                 <Strong flexShrink={1}>{nameCureMoment(moment)}</Strong>
                 <StateMark tone={open ? 'go' : 'wait'}>
-                  {open ? `since ${times.day(moments[moment])}` : `from ${times.moment(moments[moment], now)}`}
+                  {open ? `since ${times.day(moments[moment])}` : `from ${sayFrom(moments[moment], now, times)}`}
                 </StateMark>
               </Row>
               {open ? null : <Small>{sayUntil(moment)}</Small>}
@@ -50,6 +50,11 @@ export function CureCard({ cure, id, name, times, now }: CureCardProps) {
     </Card>
   );
 }
+
+const DAY_MS = 86_400_000;
+/** The hour matters within a day; beyond, the day. */
+const sayFrom = (at: string, now: string, times: Times): string =>
+  Date.parse(at) - Date.parse(now) < DAY_MS ? times.moment(at, now) : times.day(at);
 
 const WIDTH = 318;
 

@@ -5,6 +5,7 @@ import { nameZone } from '@/core/dossier';
 import { findCheck } from '@/core/knowledge';
 import type { LookWorth } from '@/core/price';
 import { lowerFirst } from '@/core/shared';
+import { sayLookGain } from '@/words';
 
 interface KerbLookProps extends PieceParts {
   look: LookWorth;
@@ -28,7 +29,7 @@ export function KerbLook({ look, dossier, change, sayMoney }: KerbLookProps) {
     <Column gap="$s" render="section" aria-label="Look first">
       <Column>
         <Subheading>{`${check.title}, ${lowerFirst(nameZone(dossier, zone.id))}`}</Subheading>
-        <Small>{`${check.where}. Worth about ${sayMoney(look.worth)} before you pay.`}</Small>
+        <Small>{`${check.where}. ${sayLookGain(look, sayMoney)}`}</Small>
       </Column>
       <Choices
         label={check.title}

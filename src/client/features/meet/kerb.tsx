@@ -65,7 +65,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
   const { sayMoney } = useMeasures();
   const wide = useIsWide();
   const asked = view.money.asking ?? dossier.piece.asking_price;
-  const look = door.movesMost[0];
+  const look = door.nextLook;
   const { verdict, walkAway, hours, profit } = door;
   return (
     <Column gap="$m">
