@@ -184,6 +184,7 @@ test.describe('with the demo workshop', () => {
 
   test('a drawer that is different is split off, named, and joined again', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/demo-issue-desk/meet`);
+    await page.getByRole('button', { name: 'Zones, areas and size' }).click();
     await page.getByRole('button', { name: 'Change Drawer fronts' }).click();
     await page.getByRole('switch', { name: 'Face 1', exact: true }).click();
     await page.getByRole('button', { name: 'Make this face a zone of its own' }).click();

@@ -10,6 +10,7 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   await page.getByRole('button', { name: 'New piece' }).click();
 
   // Meet
+  await page.getByRole('button', { name: /other kinds$/ }).click();
   await expectBigTargets(page);
   await page.getByRole('button', { name: 'Desk', exact: true }).click();
   await page.getByRole('button', { name: 'More that is known of it' }).click();
@@ -135,6 +136,7 @@ test('what a new piece is told survives a reload, and wrong numbers are named wi
   shop,
 }) => {
   await page.goto(`${shop.url}/new`);
+  await page.getByRole('button', { name: /other kinds$/ }).click();
   await page.getByRole('button', { name: 'Bookcase' }).click();
   await page.getByRole('button', { name: 'More that is known of it' }).click();
   await page.getByLabel('Name').fill('Half a name');

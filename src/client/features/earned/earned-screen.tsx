@@ -2,7 +2,20 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { makeMeasures, useGetEarnedQuery } from '@/client/store';
-import { Body, Card, Choices, Column, Figure, Heading, Notice, Row, Small, Strong, useIsWide } from '@/client/ui';
+import {
+  Body,
+  Card,
+  Choices,
+  Column,
+  FileLink,
+  Figure,
+  Heading,
+  Notice,
+  Row,
+  Small,
+  Strong,
+  useIsWide,
+} from '@/client/ui';
 import { COMPARED_BY, toShown, type CompareBy, type ShopAccount } from '@/core/earned';
 import { lowerFirst } from '@/core/shared';
 import { COMPARED, nameCause, sayAdvice } from '@/words';
@@ -63,12 +76,7 @@ function Earned({ account }: { account: ShopAccount }) {
           <TiedChart tied={account.tied} say={say} />
           {account.days ? <DaysChart days={account.days} /> : null}
           <Row>
-            <a
-              href="/api/lists/earned.csv"
-              style={{ color: 'inherit', display: 'inline-block', paddingTop: 12, paddingBottom: 12 }}
-            >
-              Save the accounts as a table (CSV)
-            </a>
+            <FileLink href="/api/lists/earned.csv">Save the accounts as a table (CSV)</FileLink>
           </Row>
         </Column>
       </View>

@@ -1,6 +1,18 @@
 import type { Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
-import { Button, Card, Column, Disclosure, Heading, Row, Small, Strong, printText, saveText } from '@/client/ui';
+import {
+  Button,
+  Card,
+  Column,
+  Disclosure,
+  FileLink,
+  Heading,
+  Row,
+  Small,
+  Strong,
+  printText,
+  saveText,
+} from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { tellPiece, type Cure } from '@/core/handover';
 import { namePiece } from '@/core/templates';
@@ -33,12 +45,7 @@ export function Papers({ dossier, cure, times }: PapersProps) {
       <Paper title="Facts for the sale" text={listing} file={`${id}-sale.md`} heading={name} />
       {pictures > 1 ? (
         <Row>
-          <a
-            href={`/api/pieces/${id}/side-by-side`}
-            style={{ color: 'inherit', display: 'inline-block', paddingTop: 12, paddingBottom: 12 }}
-          >
-            Before and after as one picture
-          </a>
+          <FileLink href={`/api/pieces/${id}/side-by-side`}>Before and after as one picture</FileLink>
         </Row>
       ) : (
         <Small>With a first and a last picture of it, they can be saved here side by side.</Small>

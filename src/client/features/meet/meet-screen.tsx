@@ -1,13 +1,25 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useDispatch } from 'react-redux';
 import { useMoney } from '@/client/features/money';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { PhotoStrip } from '@/client/features/photos';
 import { PutAwayCard } from '@/client/features/put-away';
 import { regionPicked, timeNow, type AppDispatch } from '@/client/store';
-import { Body, Button, Choices, Column, Disclosure, Field, PieceDrawing, Row, Strong, useIsWide } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Choices,
+  Column,
+  Disclosure,
+  FileLink,
+  Field,
+  PieceDrawing,
+  Row,
+  Strong,
+  useIsWide,
+} from '@/client/ui';
 import { listTreated } from '@/core/dossier';
 import { assignShapes, KIND_TEMPLATES, namePiece, templateOf } from '@/core/templates';
 import { Counts } from './counts';
@@ -76,27 +88,29 @@ function Meet(parts: PieceParts) {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <Pictures {...parts} />
-        <Disclosure label="More that is known of it">{() => <More {...parts}>{history(OTHER_FACTS)}</More>}</Disclosure>
-        <Disclosure label="Zones, areas and size">
+        <Folded label="More that is known of it" open={wide}>
+          {() => <More {...parts}>{history(OTHER_FACTS)}</More>}
+        </Folded>
+        <Folded label="Zones, areas and size" open={wide}>
           {() => (
             <Column gap="$m">
               <SizeFields {...parts} />
               <ZoneEditor dossier={dossier} change={change} />
             </Column>
           )}
-        </Disclosure>
+        </Folded>
         <Body>
-          <a
-            href={`/api/pieces/${piece.id ?? ''}/dossier`}
-            style={{ color: 'inherit', display: 'inline-block', paddingTop: 12, paddingBottom: 12 }}
-          >
-            Save the dossier of this piece as a file
-          </a>
+          <FileLink href={`/api/pieces/${piece.id ?? ''}/dossier`}>Save the dossier of this piece as a file</FileLink>
         </Body>
         <PutAwayCard dossier={dossier} change={change} />
       </Column>
     </View>
   );
+}
+
+/** Folded up on a phone; where there is room it lies open. */
+function Folded({ label, open, children }: { label: string; open: boolean; children: () => ReactNode }) {
+  return open ? children() : <Disclosure label={label}>{children}</Disclosure>;
 }
 
 /** The piece as it is drawn, with what can be counted on it. */
@@ -122,7 +136,7 @@ function Pictures(parts: PieceParts) {
   return zone ? <PhotoStrip dossier={parts.dossier} zone={zone} change={parts.change} /> : null;
 }
 
-function More({ dossier, change, children }: PieceParts & { children: React.ReactNode }) {
+function More({ dossier, change, children }: PieceParts & { children: ReactNode }) {
   const dispatch = useDispatch<AppDispatch>();
   const { id: _id, ...facts } = dossier.piece;
   const [name, setName] = useState(facts.name ?? '');
