@@ -27,7 +27,9 @@ const SHOTS = [
   },
   { name: 'ahead-wide', path: '/ahead', ...WIDE },
   { name: 'pieces', path: '/pieces', ...PHONE },
-  { name: 'meet', path: '/new', ...PHONE, press: [['radio', 'Desk']] },
+  { name: 'meet', path: '/piece/demo-landing-press/meet', ...PHONE },
+  { name: 'let-go', path: '/piece/demo-card-cabinet/let-go', ...PHONE },
+  { name: 'earned-wide', path: '/earned', ...WIDE },
   { name: 'read', path: '/piece/demo-issue-desk/read?zone=pedestal', ...PHONE },
   {
     name: 'faults',
@@ -40,13 +42,6 @@ const SHOTS = [
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
   { name: 'shelf', path: '/shelf', ...PHONE },
   { name: 'prove', path: '/piece/demo-issue-desk/prove', ...PHONE, show: /^Panel$/ },
-  {
-    name: 'prove-bleed',
-    path: '/piece/demo-reading-table/prove',
-    ...PHONE,
-    press: [['radio', /^Top/]],
-    show: /^Bleed, ΔE00/,
-  },
   { name: 'findings-wide', path: '/findings', ...WIDE },
   {
     name: 'phones',
@@ -57,7 +52,6 @@ const SHOTS = [
       ['button', 'Show a code'],
     ],
   },
-  { name: 'read-wide', path: '/piece/demo-issue-desk/read?zone=top', ...WIDE },
   { name: 'choose-wide', path: '/piece/demo-sewing-cabinet/choose', ...WIDE },
 ];
 

@@ -93,16 +93,33 @@ function readTied(accounts: readonly PieceAccount[], now: string): ShopAccount['
     pieces: open
       .map(({ id, name, spent, boughtAt }) => ({ id, name, spent, boughtAt }))
       .sort((a, b) => b.spent - a.spent),
-    overTime: ends.map((at) => ({ at, amount: tiedAt(accounts, Date.parse(at)) })),
+    overTime: tieUp(accounts, ends),
   };
 }
 
-/** Money in pieces at a moment: what was paid by then for those that were not sold by then. */
-const tiedAt = (accounts: readonly PieceAccount[], at: number): Minor =>
-  accounts.reduce((sum, { payments, soldAt, sold }) => {
-    const gone = sold !== null && (soldAt === null || Date.parse(soldAt) <= at);
-    return gone ? sum : sum + payments.reduce((own, paid) => own + (Date.parse(paid.at) <= at ? paid.amount : 0), 0);
-  }, 0);
+/**
+ * Money in pieces at each of some moments, in order: what was paid by then for those that were not sold by then. All that
+ * came and went is gone through once.
+ */
+function tieUp(accounts: readonly PieceAccount[], moments: readonly string[]): TiedAt[] {
+  const moves = accounts.flatMap(({ payments, soldAt, sold }) => {
+    // Sold on a day that nobody knows: it was never seen to be tied up.
+    if (sold && soldAt === null) return [];
+    const until = sold && soldAt !== null ? Date.parse(soldAt) : Infinity;
+    return payments.flatMap(({ at, amount }) => {
+      const from = Date.parse(at);
+      if (from >= until) return [];
+      return [{ at: from, amount }, ...(until < Infinity ? [{ at: until, amount: -amount }] : [])];
+    });
+  });
+  moves.sort((a, b) => a.at - b.at);
+  let [next, amount] = [0, 0];
+  return moments.map((at) => {
+    const end = Date.parse(at);
+    for (; next < moves.length && moves[next]!.at <= end; next += 1) amount += moves[next]!.amount;
+    return { at, amount };
+  });
+}
 
 /** The ends of the months from the first to the last, and now. */
 function listMonthEnds(first: string, now: string): string[] {

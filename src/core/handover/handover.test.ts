@@ -2,7 +2,9 @@ import { LABEL_CLIMATE } from '../climate';
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { HANDOVER_FACTS } from '../knowledge';
 import { buildTemplate } from '../templates';
-import { judgeLeaving, judgeTransport, listReady, readCure } from './index';
+import ICAL from 'ical.js';
+import { writeCareNote, writeListing } from '@/words';
+import { judgeLeaving, judgeTransport, listReady, readCure, tellPiece, writeCureCalendar } from './index';
 
 const AT = '2026-05-01T10:00:00Z';
 const plus = (days: number): string => new Date(Date.parse(AT) + days * 86_400_000).toISOString();
@@ -107,5 +109,65 @@ describe('how far a piece is from leaving', () => {
     expect(state({ ...seen, money: { sold: { amount: 100 } } }, 60)).toBe('waits');
     const gone = { ...seen, log: [...seen.log!, { zone: 'top', op: 'handover' as const, at: plus(61) }] };
     expect(state(gone, 62)).toBe('gone');
+  });
+});
+
+describe('the days of the cure as a calendar', () => {
+  it('is read by another’s parser, each moment once, on its instant', () => {
+    const cure = readCure(piece('table', { log: [coat('top', AT)] }), [], LABEL_CLIMATE, AT)!;
+    const text = writeCureCalendar(cure, 'p', 'Ferry, table; tall', (moment) => moment, AT);
+    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((own) => new ICAL.Event(own));
+    expect(events.map(({ summary }) => summary)).toEqual(
+      ['handle', 'put_down', 'wash', 'cured'].map((moment) => `Ferry, table; tall: ${moment}`),
+    );
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(4);
+    expect(events[3]!.startDate.toJSDate().getTime()).toBe(Math.floor(Date.parse(cure.curedAt) / 60_000) * 60_000);
+  });
+});
+
+describe('what is told of a piece', () => {
+  const told = (more: Partial<Dossier>) => tellPiece(piece('wardrobe', more), 'Net-loft press');
+
+  it('is what was put on, coat by coat, and not what was stripped off again', () => {
+    const log = [
+      coat('doors', AT, { class: 'chalk_paint' }),
+      { zone: 'doors', op: 'strip' as const, at: plus(1) },
+      { zone: 'doors', op: 'prime' as const, class: 'shellac_primer', at: plus(2) },
+      coat('doors', plus(3)),
+      coat('doors', plus(4)),
+      coat('sides', plus(4), { skipped: 'not needed' }),
+    ];
+    expect(told({ log }).coats).toEqual([
+      { class: 'shellac_primer', coats: 1, zones: ['Doors'] },
+      { class: 'wb_alkyd_enamel', coats: 2, zones: ['Doors'] },
+    ]);
+  });
+
+  it('tells the ground only where it is known well', () => {
+    expect(told({}).grounds).toEqual([]);
+    const zones = [{ id: 'doors', role: 'door' as const, stated: { substrate: 'wood_veneer' as const } }];
+    expect(told({ zones }).grounds).toEqual(['wood_veneer']);
+  });
+
+  it('makes a care note and facts for the sale that promise nothing of safety', () => {
+    const dossier = piece('wardrobe', {
+      log: [coat('doors', AT)],
+      handover: { touch_up: 'Gull grey', flaws: 'A dent low on the left' },
+    });
+    const cure = readCure(dossier, [], LABEL_CLIMATE, AT);
+    const own = tellPiece(dossier, 'Net-loft press');
+    const day = (at: string): string => at.slice(0, 10);
+    const note = writeCareNote(own, cure, day);
+    expect(note).toContain('# Net-loft press: how to look after it');
+    expect(note).toContain('1 coat of cabinet enamel (doors)');
+    expect(note).toContain(`Use it like any other: from ${day(cure!.curedAt)}`);
+    expect(note).toContain('Gull grey');
+    expect(note).toContain('Fix it to the wall');
+    const sale = writeListing(own, cure, () => '110 × 58 × 190 cm', day);
+    expect(sale).toContain('- Flaws: A dent low on the left');
+    for (const text of [note, sale]) {
+      expect(text).not.toMatch(/\b(safe|non-toxic|guarantee)/i);
+      expect(text).not.toMatch(/undefined|NaN|\[object/);
+    }
   });
 });

@@ -60,21 +60,32 @@ export interface Door {
 }
 
 const DRAWS = 2000;
+/** Enough for a first figure. */
+const ROUGH_DRAWS = 300;
 /** With the price the target is to be met in so many of the draws. */
 const MET = 0.8;
+
+export interface DoorOptions {
+  seed?: number;
+  draws?: number;
+  /** How long whole pieces take the owner, where that is known. */
+  pace?: OwnPace;
+  /** In haste: fewer draws, of the likeliest surfaces alone. */
+  rough?: boolean;
+}
 
 /**
  * What a piece may cost at the door, given how little is known of it. Surfaces are drawn from the belief, hours from the
  * spread of the owner's pace, the sale from its range; the same numbers for every question (`seed`), so that comparisons are
- * smooth. `dossier.money.sale` is needed; `pace` is how long whole pieces take the owner, where that is known. Source of the check of worth: expected value of sample information (Raiffa and
+ * smooth. `dossier.money.sale` is needed. Source of the check of worth: expected value of sample information (Raiffa and
  * Schlaifer, Applied Statistical Decision Theory, 1961).
  */
 export function judgeDoor(
   dossier: Dossier,
-  { seed = 1, draws: count = DRAWS, pace }: { seed?: number; draws?: number; pace?: OwnPace } = {},
+  { seed = 1, rough = false, draws: count = rough ? ROUGH_DRAWS : DRAWS, pace }: DoorOptions = {},
 ): Door {
   const money = dossier.money!;
-  const zones = listSurfaces(dossier);
+  const zones = listSurfaces(dossier, rough);
   const draws = drawAll(dossier, zones, { seed, count, own: pace });
   const exact = quantile(
     draws.map(({ most }) => most),

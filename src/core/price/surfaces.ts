@@ -20,30 +20,50 @@ export interface ZoneSurfaces {
 }
 
 /** What is a tenth as likely as the likeliest, or less, is left out of the draws, and so is all beyond so many: fewer where there are many zones. */
-const countMost = (zones: number): number => Math.min(10, Math.max(3, Math.ceil(SOLVED / zones)));
-/** Surfaces solved for a piece, about. */
+const countMost = (zones: number, rough: boolean): number =>
+  rough
+    ? Math.min(4, Math.max(2, Math.ceil(SOLVED_ROUGH / zones)))
+    : Math.min(10, Math.max(3, Math.ceil(SOLVED / zones)));
+/** Surfaces solved for a piece, about; and for a first answer in haste. */
 const SOLVED = 40;
+const SOLVED_ROUGH = 12;
 
 type Told = Pick<Dossier, 'piece' | 'zones' | 'goal' | 'shelf' | 'climate'>;
+interface Known {
+  told: Told;
+  price: ReturnType<typeof priceSurface>;
+  /** In haste, and in full. */
+  zones: Map<boolean, ZoneSurfaces[]>;
+}
 /** What hangs on nothing of the money is worked out once for as long as nothing else changes. */
-const KNOWN = new WeakMap<object, { told: Told; zones: ZoneSurfaces[] }>();
+const KNOWN = new WeakMap<object, Known>();
 
-/** Every zone that is to be treated, with the surfaces it may be and what each would take: each solved once. */
-export function listSurfaces(dossier: Dossier): ZoneSurfaces[] {
+/**
+ * Every zone that is to be treated, with the surfaces it may be and what each would take: each solved once. `rough`: the
+ * likeliest few alone.
+ */
+export function listSurfaces(dossier: Dossier, rough = false): ZoneSurfaces[] {
   const { piece, zones, goal, shelf, climate } = dossier;
   if (!zones) return [];
-  const known = KNOWN.get(zones);
-  const is = (told: Told): boolean =>
+  const before = KNOWN.get(zones);
+  const same = (told: Told): boolean =>
     told.piece === piece && told.goal === goal && told.shelf === shelf && told.climate === climate;
-  if (known && is(known.told)) return known.zones;
-  const solved = solveSurfaces(dossier);
-  KNOWN.set(zones, { told: { piece, zones, goal, shelf, climate }, zones: solved });
+  const known: Known =
+    before && same(before.told)
+      ? before
+      : {
+          told: { piece, zones, goal, shelf, climate },
+          price: priceSurface(dossier, climate ?? LABEL_CLIMATE, (tin, code) => pricePerMl(tin, code)),
+          zones: new Map(),
+        };
+  KNOWN.set(zones, known);
+  const solved = known.zones.get(rough) ?? solveSurfaces(dossier, known.price, rough);
+  known.zones.set(rough, solved);
   return solved;
 }
 
-function solveSurfaces(dossier: Dossier): ZoneSurfaces[] {
-  const price = priceSurface(dossier, dossier.climate ?? LABEL_CLIMATE, (tin, code) => pricePerMl(tin, code));
-  const most = countMost(dossier.zones?.length ?? 1);
+function solveSurfaces(dossier: Dossier, price: Known['price'], rough: boolean): ZoneSurfaces[] {
+  const most = countMost(dossier.zones?.length ?? 1, rough);
   return (dossier.zones ?? []).flatMap((zone): ZoneSurfaces[] => {
     if (isLeft(dossier, zone)) return [];
     const belief = computeBelief(dossier, zone);

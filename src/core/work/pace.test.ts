@@ -1,5 +1,5 @@
 import { makeRandom } from '../shared';
-import { addUpTimes, learnPace } from './index';
+import { addUpTimes, learnPace, learnPiecePace } from './index';
 
 const entry = (minutes: number, foreseen_min: number, more: object = {}) => ({
   zone: 'top',
@@ -52,5 +52,33 @@ describe('the owner’s pace', () => {
     const ten = addUpTimes(Array.from({ length: 10 }, () => ({ minutes: 10, pace })));
     expect(ten.minutes).toBe(100);
     expect(ten.high - ten.low).toBeLessThan((one.high - one.low) / 3);
+  });
+});
+
+describe('the owner’s pace over whole pieces', () => {
+  const piece = (took: number, foreseen: number) => ({
+    log: [
+      { zone: 'top', op: 'scuff' as const, minutes: took / 2, foreseen_min: foreseen / 2 },
+      { zone: 'top', op: 'paint' as const, minutes: took / 2, foreseen_min: foreseen / 2 },
+    ],
+  });
+
+  it('is the table’s where nothing was timed', () => {
+    const { factor, spread, pieces } = learnPiecePace([{ log: [] }, {}]);
+    expect([factor, pieces]).toEqual([1, 0]);
+    expect(spread).toBeCloseTo(Math.log(1.25), 12);
+  });
+
+  it('is drawn to the table: three pieces at twice its times weigh as much as it does', () => {
+    const { factor, pieces } = learnPiecePace([piece(120, 60), piece(200, 100), piece(60, 30)]);
+    expect(pieces).toBe(3);
+    expect(factor).toBeCloseTo(Math.SQRT2, 12);
+  });
+
+  it('knows how far pieces are off each other, and forgets a clock that was left running', () => {
+    const even = learnPiecePace(Array.from({ length: 12 }, () => piece(60, 60)));
+    const uneven = learnPiecePace(Array.from({ length: 12 }, (_, i) => piece(i % 2 ? 120 : 30, 60)));
+    expect(even.spread).toBeLessThan(uneven.spread);
+    expect(learnPiecePace([piece(6000, 60)]).pieces).toBe(0);
   });
 });

@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
-import { Button, Column, Pressed, Row, Small, Strong, useTones } from '@/client/ui';
+import { Button, Column, Pressed, Row, Small, Strong, useIsWide, useTones } from '@/client/ui';
 import type { Comparison, Group } from '@/core/earned';
 import { nameGroup } from '@/words';
 import { sayMonth } from './months';
@@ -67,16 +67,18 @@ const sayGroup = ({ expected, low, high, median, count }: Group, sayHour: (minor
     ? `${sayHour(expected.shrunk)} to be expected, median ${sayHour(median)}`
     : `cannot tell yet from ${count}: ${count === 1 ? sayHour(median) : `${sayHour(low)} to ${sayHour(high)}`}`;
 
-const WIDTH = 300;
+const NARROW = 300;
+const WIDE = 490;
 
 function GroupLine({ group, from, to, whole }: { group: Group; from: number; to: number; whole: number }) {
   const tones = useTones();
-  const x = (value: number): number => 8 + ((value - from) / Math.max(1, to - from)) * (WIDTH - 16);
+  const width = useIsWide() ? WIDE : NARROW;
+  const x = (value: number): number => 8 + ((value - from) / Math.max(1, to - from)) * (width - 16);
   const { expected, pieces } = group;
   return (
     <View aria-hidden>
-      <Svg width="100%" height={24} viewBox={`0 0 ${WIDTH} 24`} preserveAspectRatio="none">
-        <Line x1={8} x2={WIDTH - 8} y1={12} y2={12} stroke={tones.line} />
+      <Svg width={width} height={24}>
+        <Line x1={8} x2={width - 8} y1={12} y2={12} stroke={tones.line} />
         <Line x1={x(whole)} x2={x(whole)} y1={2} y2={22} stroke={tones.softInk} strokeWidth={1.5} />
         {expected ? (
           <Rect

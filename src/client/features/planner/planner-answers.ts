@@ -75,9 +75,6 @@ interface Answers {
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 
-/** Enough for a first figure, which the full draws then settle. */
-const ROUGH_DRAWS = 300;
-
 /** Answers a request; `rough`: in haste, where that makes a difference. */
 export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[keyof Answers] {
   switch (request.kind) {
@@ -94,7 +91,7 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
     case 'door':
       return judgeDoor(request.dossier, {
         pace: learnPiecePace(request.paced),
-        ...(rough ? { draws: ROUGH_DRAWS } : {}),
+        rough,
       });
     case 'considered':
       return listConsidered(request.dossier, request.zone, request.layer);
