@@ -72,7 +72,13 @@ export function measurePrice(): Figure[] {
       target: '< 100',
       reference: '300 draws of the likeliest surfaces, solved anew',
     },
-    { name: 'memory after a price', value: heapMb, unit: 'MB', target: '< 150', reference: 'heap of the whole process' },
+    {
+      name: 'memory after a price',
+      value: heapMb,
+      unit: 'MB',
+      target: '< 150',
+      reference: 'heap of the whole process',
+    },
     {
       name: `account of a shop of ${PIECES} pieces`,
       value: time(() => readShopAccount(accounts, 'EUR', '2026-11-28T09:00:00.000Z')),

@@ -1,4 +1,4 @@
-import { withShelf, type Dossier, type LogEntry } from '@/core/dossier';
+import { withShelf, type Dossier, type LogEntry, type ShelfItem } from '@/core/dossier';
 import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
@@ -47,11 +47,13 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
   const summaries = keepByPiece((id) => summarisePiece(store.find(id)!));
   const works = keepByPiece((id) => isInWork(store.find(id)!));
   const stories = keepByPiece((id) => tellStory(store.find(id)!));
-  let tins = shelf.list();
-  let priced = JSON.stringify(tins);
+  let tins: readonly ShelfItem[] = [];
+  let priced = '';
   let accounts = keepByPiece((id) => tellAccount(withShelf(store.find(id)!, tins)));
+  // A tin that is gone goes on telling what its paint cost.
+  const listTins = () => [...shelf.list(), ...shelf.listRemoved()];
   const listAccounts = (): PieceAccount[] => {
-    const now = shelf.list();
+    const now = listTins();
     // What paint cost is told by its tin: with another shelf every account is another.
     if (JSON.stringify(now) !== priced) {
       tins = now;
@@ -94,7 +96,7 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
         .map(({ removedAt, ...head }) => ({ id: head.id, name: nameHead(head), goneAt: goneAt(removedAt) })),
     }),
     listAccounts,
-    readEarned: (now) => readShopAccount(listAccounts(), currencyOfShop(), now),
+    readEarned: (now) => readShopAccount(listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
     countKinds: () => store.countKinds(),
     listSales: () => {
       const currency = currencyOfShop();

@@ -39,6 +39,18 @@ export const moneySchema = z
         materials: amount.optional(),
         hours: z.number().min(0).max(10_000).optional(),
         consumables: amount.optional(),
+        /** What stood there before, oldest first, each with when it was put right. */
+        earlier: z
+          .array(
+            z.looseObject({
+              at: day,
+              materials: amount.optional(),
+              hours: z.number().min(0).max(10_000).optional(),
+              consumables: amount.optional(),
+            }),
+          )
+          .max(LIMITS.extras)
+          .optional(),
       })
       .optional(),
   })

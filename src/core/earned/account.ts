@@ -5,7 +5,8 @@ import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
 import { judgeTest } from '../proof';
 import { computeBelief } from '../survey';
 import { namePiece } from '../templates';
-import { sizeOf } from '../work';
+import type { NextStep } from '../piece';
+import { sizeOf, summarisePiece } from '../work';
 import type { Sale, SaleTraits } from './foresee-sale';
 
 /** Whole minor units of the account's currency (cents, pence, none). */
@@ -36,6 +37,8 @@ export interface PieceAccount {
   boughtAt: string | null;
   soldAt: string | null;
   gone: boolean;
+  /** What comes next on a piece that is not sold; none where it is. */
+  next: NextStep | null;
   /** What was paid for it so far: purchase, extras, paint from the log, hardware. */
   spent: Minor;
   /** What of that has a date, for money tied up over time: the purchase, extras, and paint when it was used. */
@@ -85,6 +88,7 @@ export function tellAccount(dossier: Dossier): PieceAccount | null {
     boughtAt: money?.bought?.at ?? null,
     soldAt: money?.sold?.at ?? null,
     gone: handedOverAt(dossier) !== null,
+    next: money?.bought && !money.sold ? summarisePiece(dossier).next : null,
     spent: minor(
       (money?.bought?.amount ?? 0) +
         (money?.extras ?? []).reduce((sum, { amount }) => sum + amount, 0) +

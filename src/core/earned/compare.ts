@@ -45,7 +45,7 @@ export type Advice =
   | { code: 'too_few'; count: number };
 
 /** Under so many of a group it cannot be told what it earns. */
-export const LEAST_TOLD = 3;
+const LEAST_TOLD = 3;
 
 /**
  * What each kind, ground, system, source or month earned by the hour. Groups are drawn toward the whole: few pieces make

@@ -1,4 +1,4 @@
-import { DOSSIER_FORMAT, type Dossier } from '../dossier';
+import { DOSSIER_FORMAT, type Dossier, type ShelfItem } from '../dossier';
 import { compareEarned } from './compare';
 import { foreseeSale, readShopAccount, tellAccount, type PieceAccount } from './index';
 
@@ -20,6 +20,7 @@ const account = (more: Partial<PieceAccount> & { perHour?: number; days?: number
     boughtAt: '2026-03-01',
     soldAt: '2026-04-15',
     gone: true,
+    next: null,
     spent: 6000,
     payments: [{ at: '2026-03-01', amount: 4000 }],
     sold: { sale: 20_000, beforeOwnTime: perHour * 10, perHour, afterOwnTime: perHour * 10 - 15_000, hours: 10, days },
@@ -143,6 +144,27 @@ describe('the account of a shop', () => {
     expect([at('2026-04-01'), at('2026-05-01'), at('2026-06-01')]).toEqual([4000, 0, 700]);
     expect(shop.tied.now).toBe(900);
     expect(shop.tied.overTime.at(-1)).toEqual({ at: NOW, amount: 700 });
+  });
+
+  it('counts what was left in tins that went off the shelf, where that is known', () => {
+    const tin = (more: object) => ({ id: 't', class: 'wb_alkyd_enamel', ...more }) as ShelfItem;
+    const { thrownAway } = readShopAccount([], 'EUR', NOW, [
+      tin({ price: 30, size_ml: 750, volume_ml: 250, drawn: [{ work: 'w', ml: 100 }] }),
+      tin({ price: 30, size_ml: 750, volume_ml: 0 }),
+      tin({ price: 30, volume_ml: 500 }),
+    ]);
+    expect(thrownAway).toEqual({ tins: 1, amount: 600 });
+  });
+
+  it('says what an unsold piece waits for', () => {
+    const waiting: Dossier = {
+      format: DOSSIER_FORMAT,
+      piece: { id: 'w', kind: 'table' },
+      zones: [{ id: 'top', role: 'top' }],
+      money: { bought: { amount: 5 } },
+    };
+    const shop = readShopAccount([tellAccount(waiting)!], 'EUR', NOW);
+    expect(shop.tied.pieces[0]).toMatchObject({ id: 'w', spent: 500, next: { code: 'look', zoneName: 'top' } });
   });
 
   it('has the days from bought to sold', () => {

@@ -1,4 +1,7 @@
+import { levelOf, type ShelfItem } from '../dossier';
 import type { CauseCode } from '../knowledge';
+import { pricePerMl } from '../ledger';
+import { toMinor, toMoney } from '../money';
 import { median } from '../shared';
 import type { Minor, PieceAccount } from './account';
 import { COMPARED_BY, compareEarned, type CompareBy, type Comparison } from './compare';
@@ -20,11 +23,7 @@ export interface ShopAccount {
   perHour: Minor | null;
   comparisons: Record<CompareBy, Comparison>;
   /** Money in pieces that are not sold. */
-  tied: {
-    now: Minor;
-    pieces: { id: string; name: string; spent: Minor; boughtAt: string | null }[];
-    overTime: TiedAt[];
-  };
+  tied: { now: Minor; pieces: TiedPiece[]; overTime: TiedAt[] };
   days: {
     median: number;
     low: number;
@@ -34,9 +33,14 @@ export interface ShopAccount {
   redo: { cause: CauseCode | null; count: number; minutes: number; materials: Minor }[];
   refunds: Minor;
   saved: { faces: number; minutes: number };
+  /** Paint that was taken off the shelf unused, at what its tin cost. */
+  thrownAway: { tins: number; amount: Minor };
   /** Accounts in another currency, which are not in the sums. */
   foreign: number;
 }
+
+/** A piece that money is tied up in, with what it waits for. */
+export type TiedPiece = Pick<PieceAccount, 'id' | 'name' | 'spent' | 'boughtAt' | 'next'>;
 
 export interface TiedAt {
   /** The end of a month, or now. ISO. */
@@ -46,9 +50,14 @@ export interface TiedAt {
 
 /**
  * The account of a shop: what was sold, what it earned by the hour, money tied up over time, what failures cost and what
- * proof saved. `now`: ISO instant. An empty shop has sums of nothing.
+ * proof saved. `now`: ISO instant; `removed`: tins that were taken off the shelf, as they were then. An empty shop has sums of nothing.
  */
-export function readShopAccount(all: readonly PieceAccount[], currency: string, now: string): ShopAccount {
+export function readShopAccount(
+  all: readonly PieceAccount[],
+  currency: string,
+  now: string,
+  removed: readonly ShelfItem[] = [],
+): ShopAccount {
   const accounts = all.filter((own) => own.currency === currency || !isAboutMoney(own));
   const sold = accounts.flatMap(({ sold: own }) => own ?? []);
   const add = (of: (own: (typeof sold)[number]) => number): number => sold.reduce((sum, own) => sum + of(own), 0);
@@ -76,6 +85,7 @@ export function readShopAccount(all: readonly PieceAccount[], currency: string, 
       faces: accounts.reduce((sum, { savedFaces }) => sum + savedFaces, 0),
       minutes: accounts.reduce((sum, { savedMinutes }) => sum + savedMinutes, 0),
     },
+    thrownAway: addUpRest(removed, currency),
     foreign: all.length - accounts.length,
   };
 }
@@ -91,7 +101,7 @@ function readTied(accounts: readonly PieceAccount[], now: string): ShopAccount['
   return {
     now: open.reduce((sum, { spent }) => sum + spent, 0),
     pieces: open
-      .map(({ id, name, spent, boughtAt }) => ({ id, name, spent, boughtAt }))
+      .map(({ id, name, spent, boughtAt, next }): TiedPiece => ({ id, name, spent, boughtAt, next }))
       .sort((a, b) => b.spent - a.spent),
     overTime: tieUp(accounts, ends),
   };
@@ -157,4 +167,15 @@ function addUpRedo(accounts: readonly PieceAccount[]): ShopAccount['redo'] {
     });
   }
   return [...causes.values()].sort((a, b) => b.minutes - a.minutes);
+}
+
+/** What was left in tins that are gone: paid for, and on no piece. Of a tin of unknown price or content nothing is told. */
+function addUpRest(removed: readonly ShelfItem[], currency: string): ShopAccount['thrownAway'] {
+  const rests = removed.flatMap((tin) => {
+    const left = levelOf(tin);
+    return tin.price !== undefined && tin.size_ml !== undefined && left !== undefined && left > 0
+      ? [toMinor(toMoney(left * pricePerMl(tin, undefined), currency))]
+      : [];
+  });
+  return { tins: rests.length, amount: rests.reduce((sum, own) => sum + own, 0) };
 }

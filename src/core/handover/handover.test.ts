@@ -4,7 +4,15 @@ import { HANDOVER_FACTS } from '../knowledge';
 import { buildTemplate } from '../templates';
 import ICAL from 'ical.js';
 import { writeCareNote, writeListing } from '@/words';
-import { judgeLeaving, judgeTransport, listReady, readCure, tellPiece, writeCureCalendar } from './index';
+import {
+  judgeLeaving,
+  judgeLeavingGate,
+  judgeTransport,
+  listReady,
+  readCure,
+  tellPiece,
+  writeCureCalendar,
+} from './index';
 
 const AT = '2026-05-01T10:00:00Z';
 const plus = (days: number): string => new Date(Date.parse(AT) + days * 86_400_000).toISOString();
@@ -109,6 +117,18 @@ describe('how far a piece is from leaving', () => {
     expect(state({ ...seen, money: { sold: { amount: 100 } } }, 60)).toBe('waits');
     const gone = { ...seen, log: [...seen.log!, { zone: 'top', op: 'handover' as const, at: plus(61) }] };
     expect(state(gone, 62)).toBe('gone');
+  });
+});
+
+describe('the gate before a piece leaves', () => {
+  it('waits for the zone that cures last, may be passed over, and is open then', () => {
+    const painted = piece('table', { log: [coat('top', AT), coat('legs', plus(5))] });
+    const waiting = judgeLeavingGate(painted, plus(6))!;
+    expect([waiting.state, waiting.zone]).toEqual(['waiting', 'legs']);
+    const passed = { ...painted, overrides: [{ zone: 'legs', gate: 'handover' as const, reason: 'a shed' }] };
+    expect(judgeLeavingGate(passed, plus(6))!.zone).toBe('top');
+    expect(judgeLeavingGate(painted, plus(90))!.state).toBe('open');
+    expect(judgeLeavingGate(piece('table'), AT)).toBeNull();
   });
 });
 

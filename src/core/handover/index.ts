@@ -1,5 +1,5 @@
 export { CURE_MOMENTS, judgeTransport, momentsOf, readCure, type Cure, type CureMoment, type Transport } from './cure';
-export { judgeLeaving, listWorked, type Leaving } from './leaving';
+export { judgeLeaving, judgeLeavingGate, listWorked, type Leaving } from './leaving';
 export { listReady, type ReadyItem } from './ready';
 export { tellPiece, type CoatTold, type PieceTold } from './care';
 export { writeCureCalendar } from './calendar';

@@ -1,5 +1,7 @@
 import { handedOverAt, isLeft, type Dossier } from '../dossier';
 import { OPERATION_FACTS } from '../knowledge';
+import { judgeHandovers } from '../piece';
+import type { Gate } from '../proof';
 import type { Task } from '../work';
 import type { Cure } from './cure';
 import type { ReadyItem } from './ready';
@@ -21,6 +23,17 @@ export function judgeLeaving(
   if (sold) return 'waits';
   if (cure && Date.parse(now) < Date.parse(cure.curedAt)) return 'ripening';
   return ready.some(({ doneAt }) => doneAt === null) ? 'to_see_to' : 'for_sale';
+}
+
+/** The gate before a piece leaves, over all of its zones: the one that is open last. Null where nothing is painted. */
+export function judgeLeavingGate(dossier: Dossier, now: string): Gate | null {
+  const gates = judgeHandovers(dossier, now).filter(
+    ({ because }) => because.code !== 'left' && because.code !== 'no_coat_yet',
+  );
+  const waiting = gates.filter(({ state }) => state === 'waiting');
+  const until = ({ because }: Gate): number => (because.code === 'cures' ? Date.parse(because.until) : 0);
+  const last = waiting.reduce<Gate | null>((most, own) => (!most || until(own) > until(most) ? own : most), null);
+  return last ?? gates.find(({ state }) => state === 'overridden') ?? gates[0] ?? null;
 }
 
 /** Zones that are handed over with the piece: all that were worked on. */

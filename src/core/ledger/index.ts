@@ -1,3 +1,4 @@
+export { correctAccount } from './correct';
 export {
   closeAccount,
   countMaterials,

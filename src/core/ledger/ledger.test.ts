@@ -1,5 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { fromMinor, toMajor, toMinor } from '../money';
+import { correctAccount } from './correct';
 import { closeAccount, countMaterials, listAmounts } from './ledger';
 
 type Money = NonNullable<Dossier['money']>;
@@ -73,5 +74,19 @@ describe('the account of a piece that was sold', () => {
     const earned = closeAccount(piece({ currency, sold: { amount: price }, bought: { amount: bought } }))!;
     expect(toMajor(earned.beforeOwnTime)).toBe(left);
     expect(fromMinor(toMinor(earned.beforeOwnTime), currency)).toBeDefined();
+  });
+});
+
+describe('what was worked out and put right', () => {
+  it('keeps what stood there before, with when', () => {
+    const first = correctAccount(undefined, { hours: 9 }, '2026-03-01T10:00:00Z');
+    const second = correctAccount(first, { hours: undefined, materials: 20 }, '2026-03-02T10:00:00Z');
+    expect(second).toEqual({
+      materials: 20,
+      earlier: [{ at: '2026-03-01T10:00:00Z' }, { hours: 9, at: '2026-03-02T10:00:00Z' }],
+    });
+    const earned = closeAccount(piece({ sold: { amount: 100 }, corrections: second }))!;
+    expect(earned.lines.find(({ what }) => what === 'materials')!.from).toBe('corrected');
+    expect(earned.hoursFrom).toBe('worked_out');
   });
 });

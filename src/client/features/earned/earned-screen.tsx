@@ -116,7 +116,7 @@ function Compared({ account, sayHour }: { account: ShopAccount; sayHour: (minor:
 }
 
 function Failures({ account, say }: { account: ShopAccount; say: (minor: number) => string }) {
-  const { redo, refunds, saved } = account;
+  const { redo, refunds, saved, thrownAway } = account;
   const hours = (minutes: number): string => `${Math.round(minutes / 6) / 10} h`;
   return (
     <Card gap="$m" render="section" aria-label="What failed, and what proof saved">
@@ -133,6 +133,9 @@ function Failures({ account, say }: { account: ShopAccount; say: (minor: number)
         ))}
       </Column>
       {refunds > 0 ? <Body>{`Given back to buyers: ${say(refunds)}.`}</Body> : null}
+      {thrownAway.tins > 0 ? (
+        <Body>{`Left in ${thrownAway.tins} ${thrownAway.tins === 1 ? 'tin' : 'tins'} that went off the shelf: ${say(thrownAway.amount)}.`}</Body>
+      ) : null}
       <Body>
         {saved.faces === 0
           ? 'No patch has failed before a piece was painted yet.'

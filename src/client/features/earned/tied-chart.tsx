@@ -3,6 +3,7 @@ import Svg, { G, Line, Path, Text } from 'react-native-svg';
 import { useNow } from '@/client/store';
 import { Body, Card, Column, Disclosure, FONT, Heading, Pressed, Small, Strong, useTones } from '@/client/ui';
 import type { ShopAccount } from '@/core/earned';
+import { sayNext } from '@/words';
 import { sayShortMonth } from './months';
 
 type Tied = ShopAccount['tied'];
@@ -22,7 +23,7 @@ export function TiedChart({ tied, say }: { tied: Tied; say: (minor: number) => s
         <Disclosure label="In which pieces">
           {() => (
             <Column gap="$s">
-              {pieces.map(({ id, name, spent, boughtAt }) => (
+              {pieces.map(({ id, name, spent, boughtAt, next }) => (
                 <Pressed
                   key={id}
                   flexDirection="row"
@@ -35,9 +36,9 @@ export function TiedChart({ tied, say }: { tied: Tied; say: (minor: number) => s
                 >
                   <Column flex={1} alignItems="flex-start">
                     <Strong textAlign="left">{name}</Strong>
-                    {boughtAt ? (
-                      <Small>{`for ${Math.max(0, Math.round((Date.parse(now) - Date.parse(boughtAt)) / DAY_MS))} days`}</Small>
-                    ) : null}
+                    <Small textAlign="left">
+                      {[next ? sayNext(next) : '', boughtAt ? sayAge(boughtAt, now) : ''].filter(Boolean).join('; ')}
+                    </Small>
                   </Column>
                   <Strong>{say(spent)}</Strong>
                 </Pressed>
@@ -49,6 +50,9 @@ export function TiedChart({ tied, say }: { tied: Tied; say: (minor: number) => s
     </Card>
   );
 }
+
+const sayAge = (boughtAt: string, now: string): string =>
+  `here for ${Math.max(0, Math.round((Date.parse(now) - Date.parse(boughtAt)) / DAY_MS))} days`;
 
 const WIDTH = 320;
 const HEIGHT = 110;

@@ -6,8 +6,8 @@ import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { useWork } from '@/client/features/work';
 import { makeId, timeNow, useWithShop, useWorkshop } from '@/client/store';
 import { Button, Column, Row, Small, StateMark, useIsWide, type Tone } from '@/client/ui';
-import { handedOverAt } from '@/core/dossier';
-import { judgeLeaving, listReady, listWorked, readCure, type Leaving } from '@/core/handover';
+import { handedOverAt, withShelf } from '@/core/dossier';
+import { judgeLeaving, judgeLeavingGate, listReady, listWorked, readCure, type Leaving } from '@/core/handover';
 import { airOf } from '@/core/work';
 import { LEAVINGS } from '@/words';
 import { CureCard } from './cure-card';
@@ -43,6 +43,7 @@ function LettingGo({ dossier, change }: PieceParts) {
     [dossier, tins, workshop, now, timeZone],
   );
   const ready = useMemo(() => listReady(dossier), [dossier]);
+  const gate = useMemo(() => judgeLeavingGate(withShelf(dossier, tins), now), [dossier, tins, now]);
   const leaving = judgeLeaving(dossier, { tasks: view.piece.tasks, cure, ready, now });
   const { id = '', name = '' } = dossier.piece;
   const handOver = (): void => {
@@ -61,7 +62,7 @@ function LettingGo({ dossier, change }: PieceParts) {
           <Papers dossier={dossier} cure={cure} times={times} />
         </Column>
         <Column flex={wide ? 1 : undefined} gap="$l" minWidth={0}>
-          <SaleCard view={money} cure={cure} now={now} goneAt={handedOverAt(dossier)} onHandOver={handOver} />
+          <SaleCard view={money} gate={gate} goneAt={handedOverAt(dossier)} onHandOver={handOver} />
           <AccountPanel dossier={whole} view={money} />
           <Row gap="$s" alignItems="center" flexWrap="wrap">
             <Button onPress={() => router.replace(`/piece/${id}/mend`)}>Something is wrong with it</Button>

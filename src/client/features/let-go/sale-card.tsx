@@ -3,18 +3,17 @@ import { AmountField, type MoneyView } from '@/client/features/money';
 import { timeNow, useMeasures, useToday } from '@/client/store';
 import { Button, Card, Column, Heading, MomentField, Notice, Row, Small, Strong } from '@/client/ui';
 import { sayDate } from '@/client/features/shop-plan';
-import type { Cure } from '@/core/handover';
+import type { Gate } from '@/core/proof';
 
 interface SaleCardProps {
   view: MoneyView;
-  cure: Cure | null;
-  now: string;
+  gate: Gate | null;
   goneAt: string | null;
   onHandOver: () => void;
 }
 
 /** Sold for how much, handed over when. */
-export function SaleCard({ view, cure, now, goneAt, onHandOver }: SaleCardProps) {
+export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
   const { money, currency, set } = view;
   const { saySum } = useMeasures();
   const [amount, setAmount] = useState<number | undefined>(undefined);
@@ -22,7 +21,6 @@ export function SaleCard({ view, cure, now, goneAt, onHandOver }: SaleCardProps)
   const [day, setDay] = useState(today);
   const { sold, bought } = money;
   const early = bought?.at !== undefined && day !== '' && day < bought.at.slice(0, 10);
-  const soft = cure !== null && Date.parse(now) < Date.parse(cure.curedAt);
   if (!sold)
     return (
       <Card gap="$m" render="section" aria-label="Sale">
@@ -68,9 +66,9 @@ export function SaleCard({ view, cure, now, goneAt, onHandOver }: SaleCardProps)
         <Strong>{`Handed over ${sayDate(goneAt, today)}.`}</Strong>
       ) : (
         <Column gap="$s">
-          {soft ? (
+          {gate?.state === 'waiting' ? (
             <Notice tone="wait" title="Not cured yet">
-              {`It is cured right through on ${sayDate(cure.curedAt, today)}. Handed over before, it marks and sticks; say so, and wrap it. It is kept in the record either way.`}
+              {`${sayCure(gate, today)} Handed over before, it marks and sticks; say so, and wrap it. It is kept in the record either way.`}
             </Notice>
           ) : null}
           <Button look="main" onPress={onHandOver}>
@@ -86,6 +84,9 @@ export function SaleCard({ view, cure, now, goneAt, onHandOver }: SaleCardProps)
     </Card>
   );
 }
+
+const sayCure = ({ because }: Gate, today: string): string =>
+  because.code === 'cures' ? `It is cured right through on ${sayDate(because.until, today)}.` : '';
 
 type Sold = NonNullable<MoneyView['money']['sold']>;
 /** Without what was emptied. */

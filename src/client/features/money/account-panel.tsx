@@ -16,7 +16,7 @@ import {
   Strong,
 } from '@/client/ui';
 import type { Dossier, MoneyFacts } from '@/core/dossier';
-import { closeAccount, countMaterials, type Line } from '@/core/ledger';
+import { closeAccount, correctAccount, countMaterials, type Line } from '@/core/ledger';
 import { toMajor } from '@/core/money';
 import { LINES } from '@/words';
 import { AmountField } from './amount-field';
@@ -200,10 +200,8 @@ const MOST_HOURS = 10_000;
 
 function Corrections({ view: { money, currency, set } }: { view: MoneyView }) {
   const { corrections = {} } = money;
-  const keep = (part: { [F in keyof typeof corrections]?: number | undefined }): void => {
-    const next = Object.fromEntries(Object.entries({ ...corrections, ...part }).filter(([, own]) => own !== undefined));
-    set({ corrections: Object.keys(next).length > 0 ? next : undefined });
-  };
+  const keep = (part: { [F in 'hours' | 'materials' | 'consumables']?: number | undefined }): void =>
+    set({ corrections: correctAccount(corrections, part, timeNow()) });
   return (
     <Column gap="$m">
       <Small>What stands here takes the place of what the log and the shelf say; empty it, and they count again.</Small>
@@ -226,6 +224,28 @@ function Corrections({ view: { money, currency, set } }: { view: MoneyView }) {
         value={corrections.consumables}
         onSet={(consumables) => keep({ consumables })}
       />
+      <Earlier corrections={corrections} />
+    </Column>
+  );
+}
+
+/** What stood there before, newest first. */
+function Earlier({ corrections }: { corrections: NonNullable<MoneyFacts['corrections']> }) {
+  const { saySum } = useMeasures();
+  const today = useToday();
+  const say = ({ hours, materials, consumables }: NonNullable<typeof corrections.earlier>[number]): string =>
+    [
+      hours === undefined ? '' : `${hours} h`,
+      materials === undefined ? '' : `${saySum(materials)} of paint`,
+      consumables === undefined ? '' : `${saySum(consumables)} of small things`,
+    ]
+      .filter(Boolean)
+      .join(', ') || 'as it was worked out';
+  return (
+    <Column role="list" aria-label="What stood there before">
+      {corrections.earlier?.toReversed().map((own, i) => (
+        <Small key={i} role="listitem">{`Until ${sayDate(own.at, today)}: ${say(own)}`}</Small>
+      ))}
     </Column>
   );
 }
