@@ -1,8 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, expectBigTargets, expectNoSideways, test } from './server';
 
-const figure = (page: Page) =>
-  page.getByRole('region', { name: 'At the door' }).getByRole('status').first();
+const figure = (page: Page) => page.getByRole('region', { name: 'At the door' }).getByRole('status').first();
 
 test('the kerb takes one thumb: a kind, two prices, a fact, a look, and it is bought', async ({ page, shop }) => {
   await page.request.put(`${shop.url}/api/workshop/setup`, { data: { currency: 'EUR', money: { hour_rate: 15 } } });
