@@ -50,6 +50,16 @@ const FILES: Record<string, string> = {
       corrections: { materials: 38.5, hours: 9.5 },
     },
   }),
+  'mix.json': JSON.stringify({
+    format: 'bricolage.mix-request/1',
+    tins: [
+      { id: 'white', colour: '#F4F1E8', class: 'wb_alkyd_enamel' },
+      { id: 'blue', colour: '#27508A', class: 'oil_enamel' },
+    ],
+    target: '#8FA4C0',
+    volume_ml: 400,
+    measure: 'teaspoon',
+  }),
   'bled.json': JSON.stringify({
     format: 'bricolage.dossier/1',
     piece: { kind: 'chest', history: { era: 'since_2000' } },
@@ -153,6 +163,22 @@ describe('the command line', () => {
     FILES['changed.json'] = JSON.stringify(file);
     const { out } = call('audit', 'changed.json', 'good.json');
     expect(JSON.parse(out[0]!).error).toMatchObject({ code, path });
+  });
+
+  it('finds a mix of tins in measures, with what speaks against it', () => {
+    const { out, code } = call('mix', 'mix.json');
+    const report = JSON.parse(out[0]!);
+    expect([code, report.format]).toEqual([0, 'bricolage.mix/1']);
+    const [best] = report.recipes;
+    expect(best.parts.map(({ tin }: { tin: string }) => tin)).toEqual(['white', 'blue']);
+    expect(best.parts[0].measures).toMatch(/^\d+( ½)? teaspoons$/);
+    expect(best.warnings.map(({ code: own }: { code: string }) => own)).toContain('carriers_differ');
+    expect(call('mix', 'mix.json', '--text').out[0]).toMatch(/teaspoons of white/);
+    expect(call('mix', 'good.json')).toMatchObject({
+      code: 1,
+      err: expect.stringContaining('bricolage.mix-request/1'),
+    });
+    expect(call('diagnose', 'mix.json')).toMatchObject({ code: 1, err: expect.stringContaining('format') });
   });
 
   it('tells what a piece may cost at the door, and what it earned, the same for the same seed', () => {

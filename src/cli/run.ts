@@ -1,15 +1,17 @@
 import { parseArgs } from 'node:util';
 import { parseDossier, type Dossier } from '@/core/dossier';
-import { fail, type Problem, type Result } from '@/core/shared';
+import { parseMixRequest } from '@/core/mix';
+import { fail, succeed, type Problem, type Result } from '@/core/shared';
 import type { Circumstance } from '@/core/survey';
 import { explainProblem } from '@/words';
 import { PHOTO_USAGE } from './photos';
 import { reportAudit } from './reports/audit';
 import { reportDiagnosis } from './reports/diagnosis';
+import { reportMix } from './reports/mix';
 import { reportPlan } from './reports/plan';
 import { reportPrice } from './reports/price';
 import { reportProof } from './reports/proof';
-import { describeAudit, describeDiagnosis, describePlan, describePrice, describeProof } from './text';
+import { describeAudit, describeDiagnosis, describeMix, describePlan, describePrice, describeProof } from './text';
 import { KEEPING_USAGE } from './usage';
 
 export interface Io {
@@ -27,31 +29,50 @@ interface Asked {
   seed: number;
 }
 
-interface Command {
-  report: (dossier: Dossier, now: string, asked: Asked) => unknown;
-  text: (dossier: Dossier, now: string, asked: Asked) => string;
-  /** Why it can say nothing of a dossier that is right in itself. */
-  refuses?: (dossier: Dossier) => Problem | null;
+interface Command<T> {
+  report: (input: T, now: string, asked: Asked) => unknown;
+  text: (input: T, now: string, asked: Asked) => string;
+  /** Why it can say nothing of a file that is right in itself. */
+  refuses?: (input: T) => Problem | null;
 }
 
-const COMMANDS: Readonly<Record<string, Command>> = {
-  diagnose: {
+/** A command on the text of a file: what it says of it, as data or in words, or what is wrong with the file. */
+type OnText = (text: string, now: string, asked: Asked) => Result<{ report: () => unknown; words: () => string }>;
+
+const on =
+  <T>(read: (text: string, now: string) => Result<T>) =>
+  (command: Command<T>): OnText =>
+  (text, now, asked) => {
+    const input = read(text, now);
+    if (!input.ok) return input;
+    const problem = command.refuses?.(input.value) ?? null;
+    if (problem) return { ok: false, problem };
+    return succeed({
+      report: () => command.report(input.value, now, asked),
+      words: () => command.text(input.value, now, asked),
+    });
+  };
+const onDossier = on<Dossier>(parseDossier);
+
+const COMMANDS: Readonly<Record<string, OnText>> = {
+  diagnose: onDossier({
     report: (dossier, _now, { at }) => reportDiagnosis(dossier, at),
     text: (dossier, _now, { at }) => describeDiagnosis(reportDiagnosis(dossier, at)),
-  },
-  plan: { report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) },
-  proof: { report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) },
-  audit: { report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now)) },
-  price: {
+  }),
+  plan: onDossier({ report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) }),
+  proof: onDossier({ report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) }),
+  audit: onDossier({ report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now)) }),
+  price: onDossier({
     report: (dossier, _now, { seed }) => reportPrice(dossier, seed),
     text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed)),
     refuses: ({ money }) => (money ? null : fail('missing_field', 'money', { expected: 'object' }).problem),
-  },
-  validate: { report: () => ({ valid: true }), text: () => 'valid' },
+  }),
+  mix: on(parseMixRequest)({ report: reportMix, text: (request) => describeMix(reportMix(request)) }),
+  validate: onDossier({ report: () => ({ valid: true }), text: () => 'valid' }),
 };
 
-const USAGE = `usage: bricolage diagnose|plan|proof|audit|price|validate FILE… [--text] [--at bench|kerb] [--seed n]
-Reads dossiers (bricolage.dossier/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
+const USAGE = `usage: bricolage diagnose|plan|proof|audit|price|mix|validate FILE… [--text] [--at bench|kerb] [--seed n]
+Reads dossiers (bricolage.dossier/1), mix a request (bricolage.mix-request/1); "-" is standard input. Prints JSON, or words with --text. At the kerb only looks
 are proposed. A price is drawn from a seed (1): the same seed gives the same figures.
 ${PHOTO_USAGE}
 ${KEEPING_USAGE}`;
@@ -68,16 +89,13 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
   const several = files.length > 1;
   let code: 0 | 1 = 0;
   for (const file of files) {
-    const dossier = readFor(command, file, io);
-    if (dossier.ok) {
-      const report = asText
-        ? command.text(dossier.value, io.now(), asked)
-        : JSON.stringify(command.report(dossier.value, io.now(), asked), null, several ? 0 : 2);
-      io.out(report);
+    const said = runOn(command, file, io, asked);
+    if (said.ok) {
+      io.out(asText ? said.value.words() : JSON.stringify(said.value.report(), null, several ? 0 : 2));
       continue;
     }
     code = 1;
-    const { problem } = dossier;
+    const { problem } = said;
     const message = explainProblem(problem);
     if (several && !asText)
       io.out(JSON.stringify({ file, error: { code: problem.code, path: problem.path, message } }));
@@ -88,7 +106,7 @@ export function runCommand(args: readonly string[], io: Io): 0 | 1 | 2 {
 
 function readArguments(
   args: readonly string[],
-): { command: Command; files: string[]; asText: boolean; asked: Asked } | string {
+): { command: OnText; files: string[]; asText: boolean; asked: Asked } | string {
   try {
     const { values, positionals } = parseArgs({
       args: [...args],
@@ -116,16 +134,12 @@ function readArguments(
 
 const MOST_SEED = 4_294_967_295;
 
-function readFor(command: Command, file: string, io: Io): Result<Dossier> {
-  const read = readFile(file, io);
-  const problem = read.ok ? command.refuses?.(read.value) : null;
-  return problem ? { ok: false, problem } : read;
-}
-
-function readFile(file: string, io: Io): Result<Dossier> {
+function runOn(command: OnText, file: string, io: Io, asked: Asked): ReturnType<OnText> {
+  let text: string;
   try {
-    return parseDossier(io.readFile(file), io.now());
+    text = io.readFile(file);
   } catch {
     return fail('not_readable', '', { file });
   }
+  return command(text, io.now(), asked);
 }

@@ -2,6 +2,7 @@ import { formatChance } from '@/core/shared';
 import { labelState } from '@/core/survey';
 import type { reportAudit } from './reports/audit';
 import type { reportDiagnosis } from './reports/diagnosis';
+import type { reportMix } from './reports/mix';
 import type { reportPlan } from './reports/plan';
 import type { reportPrice } from './reports/price';
 import type { reportProof } from './reports/proof';
@@ -92,4 +93,16 @@ export function describePrice({ currency, door, earned }: ReturnType<typeof repo
       ]
     : [];
   return [...at, ...came].join('\n') || 'neither a sale to come nor one that was made';
+}
+
+export function describeMix({ recipes }: ReturnType<typeof reportMix>): string {
+  return recipes
+    .flatMap(({ parts, colour, de, de_if_off_by_tenth, warnings }) => [
+      `${colour}${de === undefined ? '' : `, ΔE ${de} from it`}; a part off by a tenth moves it by ${de_if_off_by_tenth}`,
+      ...parts.map(
+        ({ tin, measures, ml, share }) => `  ${measures} of ${tin} (${ml} ml, ${Math.round(share * 1000) / 10} %)`,
+      ),
+      ...warnings.map(({ text }) => `  ${text}`),
+    ])
+    .join('\n');
 }

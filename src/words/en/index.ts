@@ -3,6 +3,7 @@ export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
 export { explainProblem } from './problems';
+export * from './mix';
 export * from './others';
 export * from './patterns';
 export * from './pictures';

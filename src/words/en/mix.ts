@@ -1,0 +1,25 @@
+import type { Measure, MixWarning } from '@/core/mix';
+
+const WARNINGS: Record<MixWarning, string> = {
+  not_enough: 'The tins do not hold enough: the recipe is for as much as they allow.',
+  out_of_reach: 'These tins do not reach that colour; this is how near they come.',
+  carriers_differ: 'Waterborne and solvent paint do not mix: the one curdles in the other.',
+  chalk_with_enamel: 'Chalk-type paint takes the hardness out of an enamel: try a spoonful and let it dry.',
+  sheen_changes: 'Sheen and film follow the larger share: try it beside the tin and let it dry.',
+};
+export const sayMixWarning = (code: MixWarning): string => WARNINGS[code];
+
+const MEASURES: Record<Measure, readonly [string, string]> = {
+  ml: ['ml', 'ml'],
+  teaspoon: ['teaspoon', 'teaspoons'],
+  tablespoon: ['tablespoon', 'tablespoons'],
+  cap: ['cap', 'caps'],
+};
+
+/** An amount in measures, to the half: "2 ½ teaspoons", "½ cap", "30 ml". */
+export function sayMeasures(count: number, measure: Measure): string {
+  const halves = Math.round(count * 2);
+  const whole = Math.floor(halves / 2);
+  const figure = halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole} ½`;
+  return `${figure} ${MEASURES[measure][halves <= 2 ? 0 : 1]}`;
+}
