@@ -1,11 +1,10 @@
-import { withShelf, type Dossier, type LogEntry, type ShelfItem } from '@/core/dossier';
+import { withShelf, type Dossier, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
 import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
-import { namePiece } from '@/core/templates';
 import type { KindCount, PutAway } from '@/contract';
 import type { PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 

@@ -13,6 +13,6 @@ export { idSchema, percent } from './primitives';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
-export { nameZone, zoneName } from './names';
+export { namePiece, nameZone, zoneName } from './names';
 export * from './recovery';
 export { handedOverAt, waitsForPickUp } from './gone';

@@ -1,10 +1,9 @@
-import { handedOverAt, isOfNow, lookOf, recoveryOf, type Dossier, type Look, type Zone } from '../dossier';
+import { handedOverAt, isOfNow, lookOf, recoveryOf, type Dossier, type Look, type Zone, namePiece } from '../dossier';
 import { isWholeCoat, redoMinutes, type CauseCode, type PieceKind, type SubstrateCode } from '../knowledge';
 import { closeAccount, countMaterials } from '../ledger';
 import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
 import { judgeTest } from '../proof';
 import { computeBelief } from '../survey';
-import { namePiece } from '../templates';
 import type { NextStep } from '../piece';
 import { sizeOf, summarisePiece } from '../work';
 import type { Sale, SaleTraits } from './foresee-sale';

@@ -1,22 +1,18 @@
-import { writeEvents } from '../calendar';
+import type { CalendarEntry } from '../calendar';
 import { CURE_MOMENTS, momentsOf, type Cure, type CureMoment } from './cure';
 
-/** The days of a piece's cure as a calendar file (RFC 5545), in UTC. `says` names a moment; `now`: ISO instant of writing. */
-export const writeCureCalendar = (
+/** The days of a piece's cure as entries of a calendar. `says` names a moment. */
+export const listCureEntries = (
   cure: Cure,
   id: string,
   title: string,
   says: (moment: CureMoment) => string,
-  now: string,
-): string =>
-  writeEvents(
-    CURE_MOMENTS.map((moment) => ({
-      uid: `${id}-cure-${moment}@bricolage`,
-      title: `${title}: ${says(moment)}`,
-      description: says(moment),
-      at: Date.parse(momentsOf(cure)[moment]),
-      minutes: 15,
-      alarm: says(moment),
-    })),
-    now,
-  );
+): CalendarEntry[] =>
+  CURE_MOMENTS.map((moment) => ({
+    uid: `${id}-cure-${moment}@bricolage`,
+    title: `${title}: ${says(moment)}`,
+    description: says(moment),
+    at: Date.parse(momentsOf(cure)[moment]),
+    minutes: 15,
+    alarm: says(moment),
+  }));

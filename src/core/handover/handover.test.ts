@@ -1,3 +1,4 @@
+import { writeEvents } from '../calendar';
 import { LABEL_CLIMATE } from '../climate';
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { HANDOVER_FACTS } from '../knowledge';
@@ -8,10 +9,10 @@ import {
   judgeLeaving,
   judgeLeavingGate,
   judgeTransport,
+  listCureEntries,
   listReady,
   readCure,
   tellPiece,
-  writeCureCalendar,
 } from './index';
 
 const AT = '2026-05-01T10:00:00Z';
@@ -135,7 +136,10 @@ describe('the gate before a piece leaves', () => {
 describe('the days of the cure as a calendar', () => {
   it('is read by another’s parser, each moment once, on its instant', () => {
     const cure = readCure(piece('table', { log: [coat('top', AT)] }), [], LABEL_CLIMATE, AT)!;
-    const text = writeCureCalendar(cure, 'p', 'Ferry, table; tall', (moment) => moment, AT);
+    const text = writeEvents(
+      listCureEntries(cure, 'p', 'Ferry, table; tall', (moment) => moment),
+      AT,
+    );
     const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((own) => new ICAL.Event(own));
     expect(events.map(({ summary }) => summary)).toEqual(
       ['handle', 'put_down', 'wash', 'cured'].map((moment) => `Ferry, table; tall: ${moment}`),

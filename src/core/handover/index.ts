@@ -2,4 +2,4 @@ export { CURE_MOMENTS, judgeTransport, momentsOf, readCure, type Cure, type Cure
 export { judgeLeaving, judgeLeavingGate, listWorked, type Leaving } from './leaving';
 export { listReady, type ReadyItem } from './ready';
 export { tellPiece, type CoatTold, type PieceTold } from './care';
-export { writeCureCalendar } from './calendar';
+export { listCureEntries } from './calendar';

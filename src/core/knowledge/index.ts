@@ -5,6 +5,7 @@ export * from './codes';
 export * from './defects';
 export * from './dust';
 export * from './handover';
+export * from './kinds';
 export * from './lead';
 export * from './materials';
 export * from './operations';

@@ -3,7 +3,6 @@ export {
   buildTemplate,
   countsOf,
   KIND_TEMPLATES,
-  namePiece,
   templateOf,
   usualSize,
   type Counted,

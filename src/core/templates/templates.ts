@@ -352,7 +352,6 @@ const frame: Build = ({ width, height }) => ({
 });
 
 interface Kind {
-  label: string;
   size: Size;
   build: Build;
   counted: Partial<Record<Counted, CountRange>>;
@@ -363,35 +362,34 @@ interface Kind {
 }
 const count = (least: number, usual: number, most: number): CountRange => ({ least, usual: () => usual, most });
 const kind = (
-  label: string,
   [width, depth, height]: readonly [number, number, number],
   build: Build,
   counted: Kind['counted'] = {},
   more: Pick<Kind, 'wider' | 'footless'> = {},
-): Kind => ({ label, size: { width, depth, height }, build, counted, ...more });
+): Kind => ({ size: { width, depth, height }, build, counted, ...more });
 const boards: CountRange = { least: 1, usual: ({ height }) => Math.max(2, Math.round(height / 350) - 1), most: 14 };
 
 /** Usual sizes (width, depth, height in mm), the shape each kind is built from, and what is counted on it. Any area can be measured again by the owner. */
 // prettier-ignore
 export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
-  dresser: kind('Chest of drawers', [900, 450, 850], drawers, { drawers: count(1, 4, 10) }),
-  bedside_cabinet: kind('Bedside cabinet', [450, 380, 600], drawers, { drawers: count(1, 2, 5) }),
-  sideboard: kind('Sideboard', [1500, 450, 800], doors(), { doors: count(1, 3, 8), drawers: count(0, 0, 6) }),
-  wardrobe: kind('Wardrobe', [1100, 580, 1900], doors(true), { doors: count(1, 2, 6) }),
-  table: kind('Table', [1400, 800, 740], table),
-  chair: kind('Chair or bench', [450, 450, 900], seat),
-  desk: kind('Desk', [1300, 650, 750], desk, { drawers: count(1, 3, 6) }),
-  bureau: kind('Bureau', [800, 450, 1050], drawers, { drawers: count(1, 4, 8) }),
-  bookcase: kind('Bookcase', [900, 300, 1800], bookcase, { shelves: boards }),
-  hall_stand: kind('Hall bench or stand', [1100, 420, 1000], seat),
-  chest: kind('Chest', [900, 450, 480], chest),
-  vanity_unit: kind('Vanity unit', [800, 460, 820], doors(), { doors: count(1, 2, 4), drawers: count(0, 0, 4) }),
-  mirror_frame: kind('Mirror frame', [700, 40, 1000], frame, {}, { footless: true }),
-  kitchen_run: kind('Kitchen run', [3000, 580, 850], kitchen, { doors: count(1, 6, 24), drawers: count(0, 6, 24) }, { wider: { by: 'doors', mm: 500 }, footless: true }),
-  interior_door: kind('Interior door', [760, 40, 2000], door, { panels: count(0, 4, 8) }, { footless: true }),
-  bench_top: kind('Bench top', [2000, 600, 40], slab, {}, { footless: true }),
-  window_sill: kind('Window sill', [1400, 250, 30], slab, {}, { footless: true }),
-  other: kind('Something else', [800, 400, 700], chest),
+  dresser: kind([900, 450, 850], drawers, { drawers: count(1, 4, 10) }),
+  bedside_cabinet: kind([450, 380, 600], drawers, { drawers: count(1, 2, 5) }),
+  sideboard: kind([1500, 450, 800], doors(), { doors: count(1, 3, 8), drawers: count(0, 0, 6) }),
+  wardrobe: kind([1100, 580, 1900], doors(true), { doors: count(1, 2, 6) }),
+  table: kind([1400, 800, 740], table),
+  chair: kind([450, 450, 900], seat),
+  desk: kind([1300, 650, 750], desk, { drawers: count(1, 3, 6) }),
+  bureau: kind([800, 450, 1050], drawers, { drawers: count(1, 4, 8) }),
+  bookcase: kind([900, 300, 1800], bookcase, { shelves: boards }),
+  hall_stand: kind([1100, 420, 1000], seat),
+  chest: kind([900, 450, 480], chest),
+  vanity_unit: kind([800, 460, 820], doors(), { doors: count(1, 2, 4), drawers: count(0, 0, 4) }),
+  mirror_frame: kind([700, 40, 1000], frame, {}, { footless: true }),
+  kitchen_run: kind([3000, 580, 850], kitchen, { doors: count(1, 6, 24), drawers: count(0, 6, 24) }, { wider: { by: 'doors', mm: 500 }, footless: true }),
+  interior_door: kind([760, 40, 2000], door, { panels: count(0, 4, 8) }, { footless: true }),
+  bench_top: kind([2000, 600, 40], slab, {}, { footless: true }),
+  window_sill: kind([1400, 250, 30], slab, {}, { footless: true }),
+  other: kind([800, 400, 700], chest),
 };
 
 /** The usual size of a kind with so many doors, drawers, shelves or panels. */
@@ -424,7 +422,3 @@ export function buildTemplate(kindCode: PieceKind, size?: Size, counts?: Counts)
 /** The template a piece is drawn and measured by. */
 export const templateOf = ({ kind: code, size_mm, counts }: Dossier['piece']): Template =>
   buildTemplate(code, size_mm, counts);
-
-/** What a piece is called: by its owner, or else what kind it is. */
-export const namePiece = ({ name, kind }: Pick<Dossier['piece'], 'name' | 'kind'>): string =>
-  name ?? KIND_TEMPLATES[kind].label;

@@ -1,10 +1,10 @@
+import { KIND_LABELS } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
-import type { Dossier } from '../dossier';
+import { namePiece, type Dossier } from '../dossier';
 import { listReadings } from '../panel';
 import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
 import { lowerFirst } from '../shared';
 import { computeBelief } from '../survey';
-import { KIND_TEMPLATES, namePiece } from '../templates';
 import { listBlocks, listHeld } from './blocks';
 import { isInWork } from './in-work';
 import { nextTask } from './next-task';
@@ -40,7 +40,7 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
 
 /** Whether a piece is meant by what was typed: each word is in its name or in what kind it is. */
 export function isMeant(piece: Pick<Dossier['piece'], 'name' | 'kind'>, find: string): boolean {
-  const text = `${piece.name ?? ''} ${KIND_TEMPLATES[piece.kind].label}`.toLocaleLowerCase();
+  const text = `${piece.name ?? ''} ${KIND_LABELS[piece.kind]}`.toLocaleLowerCase();
   return find
     .toLocaleLowerCase()
     .split(/\s+/)

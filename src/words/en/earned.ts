@@ -1,8 +1,14 @@
 import type { Advice, CompareBy } from '@/core/earned';
-import { labelProduct, SUBSTRATE_FACTS, type PieceKind, type ProductClass, type SubstrateCode } from '@/core/knowledge';
+import {
+  labelProduct,
+  SUBSTRATE_FACTS,
+  type PieceKind,
+  type ProductClass,
+  type SubstrateCode,
+  KIND_LABELS,
+} from '@/core/knowledge';
 import type { LineOf } from '@/core/ledger';
 import { lowerFirst } from '@/core/shared';
-import { KIND_TEMPLATES } from '@/core/templates';
 
 /** What pieces are compared by. */
 export const COMPARED: Record<CompareBy, string> = {
@@ -14,7 +20,7 @@ export const COMPARED: Record<CompareBy, string> = {
 };
 
 const KEYS: Record<CompareBy, (key: string, sayMonth: (month: string) => string) => string> = {
-  kind: (key) => KIND_TEMPLATES[key as PieceKind]?.label ?? key,
+  kind: (key) => KIND_LABELS[key as PieceKind] ?? key,
   ground: (key) => SUBSTRATE_FACTS[key as SubstrateCode]?.label ?? key,
   system: (key) => labelProduct(key as ProductClass),
   source: (key) => key.charAt(0).toLocaleUpperCase() + key.slice(1),

@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import type { Times } from '@/client/features/shop-plan';
 import { Body, Button, Card, Column, Heading, Row, Small, StateMark, Strong, saveText, useTones } from '@/client/ui';
-import { CURE_MOMENTS, judgeTransport, momentsOf, writeCureCalendar, type Cure } from '@/core/handover';
+import { CURE_MOMENTS, judgeTransport, listCureEntries, momentsOf, type Cure } from '@/core/handover';
 import { nameCureMoment, sayUntil, TRANSPORTS } from '@/words';
 
 interface CureCardProps {
@@ -17,8 +17,10 @@ interface CureCardProps {
 export function CureCard({ cure, id, name, times, now }: CureCardProps) {
   if (!cure) return <Small>Nothing is painted yet: the days of its cure are reckoned from its last coats.</Small>;
   const moments = momentsOf(cure);
-  const save = (): void =>
-    saveText(`${id}-cure.ics`, 'text/calendar', writeCureCalendar(cure, id, name, nameCureMoment, now));
+  const save = async (): Promise<void> => {
+    const { writeEvents } = await import('@/core/calendar');
+    saveText(`${id}-cure.ics`, 'text/calendar', writeEvents(listCureEntries(cure, id, name, nameCureMoment), now));
+  };
   return (
     <Card gap="$m" render="section" aria-label="Cure">
       <Heading>What may be done with it</Heading>
@@ -45,7 +47,7 @@ export function CureCard({ cure, id, name, times, now }: CureCardProps) {
       </Column>
       <Small>{`Slowest is ${cure.slowest.what} on ${cure.slowest.where}, in this air and by its label. Common practice; what your tin says comes first.`}</Small>
       <Row>
-        <Button onPress={save}>Save these days for a calendar</Button>
+        <Button onPress={() => void save()}>Save these days for a calendar</Button>
       </Row>
     </Card>
   );

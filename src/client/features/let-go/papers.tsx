@@ -13,9 +13,8 @@ import {
   printText,
   saveText,
 } from '@/client/ui';
-import type { Dossier } from '@/core/dossier';
+import { namePiece, type Dossier } from '@/core/dossier';
 import { tellPiece, type Cure } from '@/core/handover';
-import { namePiece } from '@/core/templates';
 import { writeCareNote, writeListing } from '@/words';
 
 interface PapersProps {

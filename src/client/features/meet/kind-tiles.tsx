@@ -2,8 +2,8 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import { Button, Column, PieceDrawing, Pressed, Strong } from '@/client/ui';
 import { useGetKerbQuery } from '@/client/store';
-import { PIECE_KINDS, type PieceKind } from '@/core/knowledge';
-import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
+import { PIECE_KINDS, type PieceKind, KIND_LABELS } from '@/core/knowledge';
+import { buildTemplate } from '@/core/templates';
 
 /** As many as fit a phone's first screen, two abreast. */
 const SHOWN_FIRST = 6;
@@ -33,7 +33,7 @@ export function KindTiles({ onPick }: { onPick: (kind: PieceKind) => void }) {
             {...{ type: 'button' }}
           >
             <PieceDrawing shapes={buildTemplate(kind).shapes} width={130} height={82} />
-            <Strong textAlign="center">{KIND_TEMPLATES[kind].label}</Strong>
+            <Strong textAlign="center">{KIND_LABELS[kind]}</Strong>
           </Pressed>
         ))}
       </View>

@@ -1,3 +1,4 @@
+import { KIND_LABELS } from '@/core/knowledge';
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
@@ -20,8 +21,8 @@ import {
   Strong,
   useIsWide,
 } from '@/client/ui';
-import { listTreated } from '@/core/dossier';
-import { assignShapes, KIND_TEMPLATES, namePiece, templateOf } from '@/core/templates';
+import { listTreated, namePiece } from '@/core/dossier';
+import { assignShapes, KIND_TEMPLATES, templateOf } from '@/core/templates';
 import { Counts } from './counts';
 import { FIRST_FACTS, HistoryFields, OTHER_FACTS } from './history-fields';
 import { Kerb } from './kerb';
@@ -34,9 +35,7 @@ export function MeetScreen() {
   return (
     <PieceScreen
       stage="Meet"
-      note={({ piece }) =>
-        namePiece(piece) === KIND_TEMPLATES[piece.kind].label ? '' : KIND_TEMPLATES[piece.kind].label
-      }
+      note={({ piece }) => (namePiece(piece) === KIND_LABELS[piece.kind] ? '' : KIND_LABELS[piece.kind])}
       action={(parts) => <MeetAction {...parts} />}
     >
       {(parts) => <Meet {...parts} />}

@@ -4,7 +4,7 @@ import { BackLink, Screen } from '@/client/features/piece-frame';
 import { changeMade, makeId, type AppDispatch, type RootState } from '@/client/store';
 import { Body, Column, Heading, Row, Title } from '@/client/ui';
 import { DOSSIER_FORMAT, startWishes, type Dossier } from '@/core/dossier';
-import type { PieceKind } from '@/core/knowledge';
+import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 
 import { KindTiles } from './kind-tiles';
@@ -49,10 +49,10 @@ export function NewPieceScreen() {
 /** The piece as it is met: zones and wishes by its kind and usual size. */
 function meetPiece(id: string, kind: PieceKind, region: string | null): Dossier {
   const { zones } = buildTemplate(kind);
-  const { label, size } = KIND_TEMPLATES[kind];
+  const { size } = KIND_TEMPLATES[kind];
   return {
     format: DOSSIER_FORMAT,
-    piece: { id, kind, name: label, size_mm: { ...size }, ...(region ? { region } : {}) },
+    piece: { id, kind, name: KIND_LABELS[kind], size_mm: { ...size }, ...(region ? { region } : {}) },
     zones,
     goal: startWishes(zones),
   };

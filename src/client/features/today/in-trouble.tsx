@@ -1,8 +1,7 @@
 import { Link, router } from 'expo-router';
 import { Button, Card, Column, Heading, Sheet, Small, StateMark, Strong } from '@/client/ui';
-import { nameZone, type Dossier } from '@/core/dossier';
+import { nameZone, type Dossier, namePiece } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
-import { namePiece } from '@/core/templates';
 import { nameSymptom } from '@/words';
 
 /** What is wrong with pieces and not settled yet, and the way to say that something is. */

@@ -1,8 +1,7 @@
 import { Link } from 'expo-router';
 import { sayDate } from '@/client/features/shop-plan';
 import { Card, Column, Heading, Small, Strong } from '@/client/ui';
-import { waitsForPickUp, type Dossier } from '@/core/dossier';
-import { namePiece } from '@/core/templates';
+import { waitsForPickUp, type Dossier, namePiece } from '@/core/dossier';
 
 /** Pieces that are sold and still here: each leads to what is to be seen to before it leaves. */
 export function Waiting({ pieces, now }: { pieces: readonly Dossier[]; now: string }) {
