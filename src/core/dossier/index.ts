@@ -9,7 +9,7 @@ export { isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './
 export { ASTM_A_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLook, type Look } from './look';
 export { amount, targetSchema } from './money-schema';
-export { idSchema, percent } from './primitives';
+export { hex, idSchema, percent } from './primitives';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';

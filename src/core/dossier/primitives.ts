@@ -8,5 +8,7 @@ export const instant = z.iso.datetime({ offset: true });
 export const percent = z.number().min(0).max(100);
 export const share = z.number().min(0).max(1);
 export const positive = (max: number) => z.number().positive().max(max);
+/** sRGB, as screens and paint shops write it. */
+export const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/);
 /** A moment, or a day alone. */
 export const day = z.union([instant, z.iso.date()]);

@@ -34,7 +34,7 @@ import {
 import { findSharedId } from './ids';
 import { LIMITS } from './limits';
 import { moneySchema } from './money-schema';
-import { idSchema, instant, percent, positive, share, text } from './primitives';
+import { hex, idSchema, instant, percent, positive, share, text } from './primitives';
 import { readingProblem } from './reading';
 
 /*
@@ -161,10 +161,7 @@ export const pieceFactsSchema = pieceSchema.omit({ id: true });
 const look = z.enum(['opaque', 'stain', 'clear', 'leave']);
 export const goalSchema = z.looseObject({
   look: look.optional(),
-  colour: z
-    .string()
-    .regex(/^#[0-9a-fA-F]{6}$/)
-    .optional(),
+  colour: hex.optional(),
   sheen: z.enum(['matt', 'eggshell', 'satin', 'semi_gloss', 'gloss']).optional(),
   grain: z.enum(['hide', 'show']).optional(),
   application: z.enum(['brush_roll', 'spray', 'aerosol']).optional(),
@@ -376,6 +373,9 @@ export const shelfItemSchema = z.looseObject({
   pot_life_h: positive(1000).optional(),
   thinner: z.enum(['water', 'alcohol', 'white_spirit', 'none']).optional(),
   opened_on: z.iso.date().optional(),
+  /** What it dries to, and how strongly it tints others beside white of its kind: 1 where it was never tried. */
+  colour: hex.optional(),
+  strength: positive(100).optional(),
   /** What was drawn off since `volume_ml` was measured, each with the tap of the work it was for. */
   drawn: z.array(drawingSchema).max(LIMITS.drawn).optional(),
 });
@@ -456,10 +456,7 @@ export const mixSchema = z.looseObject({
   pot_life_h: positive(1000).optional(),
   /** What a shop matched it by. */
   match_code: z.string().max(60).optional(),
-  colour: z
-    .string()
-    .regex(/^#[0-9a-fA-F]{6}$/)
-    .optional(),
+  colour: hex.optional(),
   photo: idSchema.optional(),
   note: z.string().max(500).optional(),
 });

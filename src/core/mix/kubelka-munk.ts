@@ -16,12 +16,18 @@ export interface Part {
 export const absorptionOf = (spectrum: Spectrum): Float64Array => spectrum.map(absorption);
 
 /**
- * The reflectance of a mix, with one constant a band: absorptions weighted by volume and tinting strength. Source: Duncan,
+ * The reflectance of a mix (written `into` where it is given), with one constant a band: absorptions weighted by volume and tinting strength. Source: Duncan,
  * The colour of pigment mixtures, Proceedings of the Physical Society 52 (1940). Shares need not add up to one.
  */
-export function mixSpectra(parts: readonly Part[]): Spectrum {
-  const whole = parts.reduce((sum, { share, strength }) => sum + share * strength, 0);
-  return new Float64Array(parts[0]!.absorption.length).map((_, i) =>
-    reflectance(parts.reduce((sum, own) => sum + own.share * own.strength * own.absorption[i]!, 0) / whole),
-  );
+export function mixSpectra(parts: readonly Part[], into = new Float64Array(parts[0]!.absorption.length)): Spectrum {
+  let whole = 0;
+  for (const { share, strength } of parts) whole += share * strength;
+  into.fill(0);
+  for (const { share, strength, absorption: own } of parts) {
+    const weight = (share * strength) / whole;
+    if (weight === 0) continue;
+    for (let i = 0; i < into.length; i += 1) into[i]! += weight * own[i]!;
+  }
+  for (let i = 0; i < into.length; i += 1) into[i] = reflectance(into[i]!);
+  return into;
 }

@@ -1,6 +1,7 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { findProduct, PAINT_FACTS, type PaintCode } from '../knowledge';
 import { absorptionOf, mixSpectra, type Part } from './kubelka-munk';
+import { BANDS } from './observer';
 import type { Measure, MixRequest, MixTin } from './request';
 import { convertHexToSpectrum, convertSpectrumToHex, convertSpectrumToLab } from './spectrum';
 
@@ -46,8 +47,9 @@ const ready = (tin: MixTin): Ready => ({ ...tin, absorption: absorptionOf(conver
 
 const partsOf = (tins: readonly Ready[], shares: readonly number[]): Part[] =>
   tins.map(({ absorption, strength = 1 }, i) => ({ absorption, strength, share: shares[i]! }));
+const scratch = new Float64Array(BANDS);
 const labOf = (tins: readonly Ready[], shares: readonly number[]): Lab =>
-  convertSpectrumToLab(mixSpectra(partsOf(tins, shares)));
+  convertSpectrumToLab(mixSpectra(partsOf(tins, shares), scratch));
 
 /**
  * What a mix comes out as, or the mixes of at most three tins that come nearest to a colour, nearest first and five at most,
@@ -111,30 +113,34 @@ interface Found {
   de: number;
 }
 
-/** So many pairs go on to a third tin. */
+/** So many pairs are looked at closely, and so many of them go on to a third tin. */
+const PAIRS_REFINED = 60;
 const PAIRS_KEPT = 30;
+/** So many of all threes are looked at closely. */
+const THREES_REFINED = 60;
 /** What is weighed out of mixes in the end. */
 const SETS_KEPT = 24;
+const nearest = (list: Found[], count: number): Found[] => list.sort((a, b) => a.de - b.de).slice(0, count);
 
-/** The best shares of one, two and three tins: every pair, then every third tin on the best pairs. */
+/** The best shares of one, two and three tins: every pair, then every third tin on the best pairs, the best of each closely. */
 function findShares(tins: readonly Ready[], target: Lab, most: number): Found[] {
-  const de = (set: readonly Ready[], shares: readonly number[]): number => computeDeltaE00(target, labOf(set, shares));
-  const singles = tins.map((tin): Found => ({ set: [tin], shares: [1], de: de([tin], [1]) }));
-  const found = [...singles];
+  const de: Measured = (set, shares) => computeDeltaE00(target, labOf(set, shares));
+  const found = tins.map((tin): Found => ({ set: [tin], shares: [1], de: de([tin], [1]) }));
   if (most >= 2) {
-    const pairs: Found[] = [];
+    const rough: Found[] = [];
     for (let i = 0; i < tins.length; i += 1)
-      for (let j = i + 1; j < tins.length; j += 1) pairs.push(nearestOnLine([tins[i]!, tins[j]!], [1, 0], [0, 1], de));
-    pairs.sort((a, b) => a.de - b.de);
-    found.push(...pairs.slice(0, SETS_KEPT));
+      for (let j = i + 1; j < tins.length; j += 1)
+        rough.push(nearestOfSteps([tins[i]!, tins[j]!], [1, 0], [0, 1], de, FAR_STEPS));
+    const pairs = nearest(rough, PAIRS_REFINED).map(({ set }) => nearestOnLine(set, [1, 0], [0, 1], de));
+    found.push(...nearest(pairs, SETS_KEPT));
     if (most >= 3) found.push(...addThird(tins, pairs.slice(0, PAIRS_KEPT), de));
   }
-  return found.sort((a, b) => a.de - b.de).slice(0, SETS_KEPT);
+  return nearest(found, SETS_KEPT);
 }
 
 type Measured = (set: readonly Ready[], shares: readonly number[]) => number;
 
-/** Each other tin on each pair: first so much of it as comes nearest, then all three shares moved in turn. */
+/** Each other tin on each pair: roughly first, then the best of all threes with their shares moved in turn. */
 function addThird(tins: readonly Ready[], pairs: readonly Found[], de: Measured): Found[] {
   const best = new Map<string, Found>();
   for (const { set, shares } of pairs)
@@ -145,16 +151,21 @@ function addThird(tins: readonly Ready[], pairs: readonly Found[], de: Measured)
         .map(({ id }) => id)
         .sort()
         .join('\n');
-      let found = nearestOnLine(whole, [...shares, 0], [0, 0, 1], de);
-      for (const turn of [0, 1, 2]) {
-        const corner = [0, 1, 2].map((i) => (i === turn ? 1 : 0));
-        const next = nearestOnLine(whole, found.shares, corner, de, NEAR_STEPS);
-        if (next.de < found.de) found = next;
-      }
+      const found = nearestOfSteps(whole, [...shares, 0], [0, 0, 1], de, THIRD_STEPS);
       const known = best.get(key);
       if (!known || found.de < known.de) best.set(key, found);
     }
-  return [...best.values()].filter(({ shares }) => shares.every((share) => share > LEAST_SHARE));
+  return nearest([...best.values()], THREES_REFINED)
+    .map((rough) => {
+      let found = rough;
+      for (const turn of [2, 0, 1, 2]) {
+        const corner = [0, 1, 2].map((i) => (i === turn ? 1 : 0));
+        const next = nearestOnLine(found.set, found.shares, corner, de, NEAR_STEPS);
+        if (next.de < found.de) found = next;
+      }
+      return found;
+    })
+    .filter(({ shares }) => shares.every((share) => share > LEAST_SHARE));
 }
 const LEAST_SHARE = 0.0005;
 
@@ -162,8 +173,30 @@ const LEAST_SHARE = 0.0005;
 const FAR_STEPS = [
   0, 0.002, 0.006, 0.015, 0.035, 0.07, 0.13, 0.22, 0.35, 0.5, 0.65, 0.78, 0.87, 0.93, 0.965, 0.985, 0.994, 1,
 ];
+const THIRD_STEPS = [0.01, 0.04, 0.12, 0.3];
 const NEAR_STEPS = [0, 0.003, 0.01, 0.03, 0.08, 0.18, 0.4];
 const REFINED = 12;
+
+const onLine = (from: readonly number[], to: readonly number[], t: number): number[] =>
+  from.map((own, i) => (1 - t) * own + t * to[i]!);
+
+/** Of a few places on the line between two mixes the one that comes nearest. */
+function nearestOfSteps(
+  set: Ready[],
+  from: readonly number[],
+  to: readonly number[],
+  de: Measured,
+  steps: readonly number[],
+): Found {
+  return steps.reduce<Found>(
+    (best, t) => {
+      const shares = onLine(from, to, t);
+      const value = de(set, shares);
+      return value < best.de ? { set, shares, de: value } : best;
+    },
+    { set, shares: onLine(from, to, steps[0]!), de: Infinity },
+  );
+}
 
 /** The mix on the line between two that comes nearest: a few places first, then between the neighbours of the best. */
 function nearestOnLine(
@@ -173,7 +206,7 @@ function nearestOnLine(
   de: Measured,
   steps: readonly number[] = FAR_STEPS,
 ): Found {
-  const at = (t: number): number[] => from.map((own, i) => (1 - t) * own + t * to[i]!);
+  const at = (t: number): number[] => onLine(from, to, t);
   const values = steps.map((t) => de(set, at(t)));
   const best = values.indexOf(Math.min(...values));
   let [low, high] = [steps[Math.max(0, best - 1)]!, steps[Math.min(steps.length - 1, best + 1)]!];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, isDeeperThan, MOST_DEEP, readWith } from '../dossier';
+import { hex, idSchema, isDeeperThan, MOST_DEEP, readWith } from '../dossier';
 import { PRODUCT_CLASSES } from '../knowledge';
 import { fail, type Result } from '../shared';
 
@@ -10,7 +10,6 @@ const MIX_REQUEST_FORMAT = 'bricolage.mix-request/1';
 const MOST_TINS = 60;
 const MOST_IN_A_MIX = 3;
 
-const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/);
 const tinSchema = z.looseObject({
   id: idSchema,
   colour: hex,

@@ -4,11 +4,17 @@ import { BANDS, bandNm, RGB_WEIGHTS } from './observer';
 /** Reflectance of each band, above 0 and below 1. */
 export type Spectrum = Float64Array;
 
-/** Linear sRGB of a reflectance under D65. */
+/** Linear sRGB of a reflectance under D65. Plain loops: a search asks this ten thousand times. */
 function convertSpectrumToLinearRgb(spectrum: Spectrum): LinearRgb {
-  return RGB_WEIGHTS.map((weights) =>
-    weights.reduce((sum, own, i) => sum + own * spectrum[i]!, 0),
-  ) as unknown as LinearRgb;
+  const [red, green, blue] = RGB_WEIGHTS as [Float64Array, Float64Array, Float64Array];
+  let [r, g, b] = [0, 0, 0];
+  for (let i = 0; i < BANDS; i += 1) {
+    const own = spectrum[i]!;
+    r += red[i]! * own;
+    g += green[i]! * own;
+    b += blue[i]! * own;
+  }
+  return [r, g, b];
 }
 
 /** No paint is blacker or whiter (common practice: a matt black throws back about 3 %). */
@@ -16,8 +22,11 @@ const DARKEST = 0.004;
 const PALEST = 0.996;
 
 /** The colour on a screen that a reflectance was made of, or is: what is left out between black and white is put back. */
-const convertToScreen = (spectrum: Spectrum): LinearRgb =>
-  convertSpectrumToLinearRgb(spectrum).map((own) => (own - DARKEST) / (PALEST - DARKEST)) as unknown as LinearRgb;
+const convertToScreen = (spectrum: Spectrum): LinearRgb => spread(convertSpectrumToLinearRgb(spectrum));
+const spread = ([r, g, b]: LinearRgb): LinearRgb => {
+  const width = PALEST - DARKEST;
+  return [(r - DARKEST) / width, (g - DARKEST) / width, (b - DARKEST) / width];
+};
 
 export const convertSpectrumToLab = (spectrum: Spectrum): Lab => convertLinearRgbToLab(convertToScreen(spectrum));
 

@@ -23,3 +23,13 @@ export function sayMeasures(count: number, measure: Measure): string {
   const figure = halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole} ½`;
   return `${figure} ${MEASURES[measure][halves <= 2 ? 0 : 1]}`;
 }
+
+/** How near a mix comes, by what an eye tells apart (common practice). `de`: ΔE00. */
+export const sayNearness = (de: number): string =>
+  de < 1
+    ? 'Not to be told apart from it'
+    : de < 2
+      ? 'Hardly to be told apart'
+      : de < 5
+        ? 'Near: seen side by side'
+        : 'Another colour';

@@ -13,7 +13,7 @@ import { isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { DEFAULT_COLOUR } from '@/core/systems';
 import { lowerFirst } from '@/core/shared';
-import { OwnColour } from './own-colour';
+import { OwnColour } from '@/client/features/colour';
 
 const COLOURS = [
   { code: '#F3EFE6', label: 'Lime white' },

@@ -1,6 +1,7 @@
 import type { Dossier, ShelfItem, Treatment } from '@/core/dossier';
 import { proposeForZone } from '@/core/piece';
 import { listRecoveries, type Recoveries } from '@/core/trouble';
+import { listRecipes, type MixRequest, type Recipe } from '@/core/mix';
 import { judgeDoor, type Door } from '@/core/price';
 import type { Air, Workshop } from '@/core/workshop';
 import {
@@ -34,6 +35,7 @@ export type PlannerRequest =
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
   | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[] }
+  | { kind: 'mix'; request: MixRequest }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
   | ({ kind: 'by_date'; date: string } & ShopQuestion);
@@ -65,6 +67,8 @@ interface Answers {
   alternatives: (CoatingSystem | null)[];
   turning_points: ReturnType<typeof listTurningPoints>;
   proposal: ReturnType<typeof proposeForZone>;
+  /** Mixes of tins that come nearest to a colour. */
+  mix: Recipe[];
   /** What it may cost at the door, `rough` with fewer draws. */
   door: Door;
   considered: ReturnType<typeof listConsidered>;
@@ -88,6 +92,8 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
       return listTurningPoints(request.dossier);
     case 'proposal':
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
+    case 'mix':
+      return listRecipes(request.request);
     case 'door':
       return judgeDoor(request.dossier, {
         pace: learnPiecePace(request.paced),

@@ -1,7 +1,20 @@
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
 import { makeId, useMeasures, useShelf, useShelfChange, useToday } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Heading, Row, Small, StateMark, Strong, Sheet } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Heading,
+  Row,
+  Small,
+  StateMark,
+  Strong,
+  Sheet,
+  Swatch,
+} from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
@@ -119,6 +132,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
   return (
     <Card role="listitem">
       <Row gap="$m" alignItems="center">
+        {tin.colour ? <Swatch colour={tin.colour} /> : null}
         <Column flex={1}>
           <Strong>{name}</Strong>
           <Small>{facts.join(' · ')}</Small>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Button, Choices, Column, Disclosure, Field, MomentField, Row, Strong } from '@/client/ui';
+import { Button, Choices, Column, Disclosure, Field, MomentField, Row, Strong, Well } from '@/client/ui';
 import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
 import { useMeasures, useWorkshop, type Gauge } from '@/client/store';
 import type { Quantity } from '@/core/shared';
@@ -56,7 +56,13 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
       ) as TinTexts,
   );
   const [thinner, setThinner] = useState(tin.thinner);
-  const { tin: read, errors } = readTin({ ...shown, ...(thinner ? { thinner } : {}) }, texts, gauges);
+  const [colour, setColour] = useState(tin.colour);
+  const { colour: _colour, ...uncoloured } = shown;
+  const { tin: read, errors } = readTin(
+    { ...uncoloured, ...(thinner ? { thinner } : {}), ...(colour ? { colour } : {}) } as ShelfItem,
+    texts,
+    gauges,
+  );
   // A level that was not typed anew is no measurement: what was drawn since the last one goes on counting.
   const next =
     read.volume_ml === shown.volume_ml && tin.volume_ml !== undefined ? { ...read, volume_ml: tin.volume_ml } : read;
@@ -82,6 +88,11 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
         onChange={(text) => setTexts({ ...texts, opened_on: text })}
         error={errors.opened_on}
       />
+      <Row gap="$s" alignItems="center">
+        <Well label="Its colour" value={colour ?? '#FFFFFF'} onChange={setColour} onPick={setColour} />
+        <Strong flex={1}>{colour ? `Its colour, ${colour}` : 'Its colour, not known'}</Strong>
+        {colour ? <Button onPress={() => setColour(undefined)}>No colour</Button> : null}
+      </Row>
       <Strong>Thinned with</Strong>
       <Choices label="Thinned with" options={THINNERS} value={thinner} onPick={setThinner} />
       <Disclosure label="More from the label">{() => <Column gap="$m">{show(MORE_FIELDS)}</Column>}</Disclosure>

@@ -2,9 +2,25 @@ import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { sayUntil } from '@/client/features/shop-plan';
 import { makeId, useMeasures, timeNow } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Disclosure, Field, Row, Small, StateMark, Strong } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Row,
+  Sheet,
+  Small,
+  StateMark,
+  Strong,
+  Swatch,
+} from '@/client/ui';
 import { mixSchema, type Mix } from '@/core/dossier';
 import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
+import { DEFAULT_COLOUR } from '@/core/systems';
+import { MixFinder } from './mix-finder';
 import type { WorkView } from './use-work';
 import { readNumber } from '@/core/shared';
 
@@ -39,6 +55,19 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
               onRemove={() => change({ type: 'mix_removed', mixId: mix.id })}
             />
           ))}
+          <Sheet label="Mix a colour from tins">
+            {(close) => (
+              <MixFinder
+                tins={view.tins}
+                target={dossier.goal?.colour ?? DEFAULT_COLOUR}
+                wantedMl={mixForJob(toCome)}
+                onKeep={(mix) => {
+                  change({ type: 'mix_set', mix });
+                  close();
+                }}
+              />
+            )}
+          </Sheet>
           <MixForm wantedMl={mixForJob(toCome)} onMade={(mix) => change({ type: 'mix_set', mix })} />
         </Column>
       )}
@@ -65,7 +94,10 @@ function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
     mix.kind === 'thinned' && mix.parts.length === 2 ? readThinning(mix.parts[0]!.parts, mix.parts[1]!.parts) : null;
   return (
     <Card padding="$m" gap="$s">
-      <Strong>{mix.name}</Strong>
+      <Row gap="$s" alignItems="center">
+        {mix.colour ? <Swatch colour={mix.colour} /> : null}
+        <Strong flexShrink={1}>{mix.name}</Strong>
+      </Row>
       {portionMix(mix.parts, volume && volume > 0 ? volume : mix.volume_ml).map(({ name, ml, share }) => (
         <Row key={name} justifyContent="space-between" gap="$s">
           <Body>{name}</Body>

@@ -1,0 +1,1 @@
+export { OwnColour } from './own-colour';
