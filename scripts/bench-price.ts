@@ -1,5 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { readShopAccount, tellAccount, type PieceAccount } from '@/core/earned';
+import { listRecipes } from '@/core/mix';
 import { judgeDoor } from '@/core/price';
 import { makeRandom } from '@/core/shared';
 import type { Figure } from './figure';
@@ -47,6 +48,15 @@ function makeSold(): Dossier[] {
   });
 }
 
+const MIX = {
+  format: 'bricolage.mix-request/1' as const,
+  volume_ml: 650,
+  tins: Array.from({ length: 25 }, (_, i) => ({
+    id: `t${i}`,
+    colour: `#${[0, 1, 2].map((k) => (((i * 97 + k * 53 * (i + 3)) % 200) + 30).toString(16).padStart(2, '0')).join('')}`,
+  })),
+};
+
 /** What a piece may cost at the door: the first answer, which solves the surfaces, and one after a sum was changed. */
 export function measurePrice(): Figure[] {
   const time = (work: () => unknown): number => {
@@ -85,6 +95,13 @@ export function measurePrice(): Figure[] {
       unit: 'ms',
       target: '< 300',
       reference: `${tellMs} ms once for the accounts of all pieces, which are kept`,
+    },
+    {
+      name: 'mix of 25 tins to a colour',
+      value: time(() => listRecipes({ ...MIX, target: '#8FA4C0' })),
+      unit: 'ms',
+      target: '< 150',
+      reference: 'three tins at most, measured out in half millilitres',
     },
     {
       name: 'walk-away price, six zones unread',

@@ -236,3 +236,38 @@ test.describe('with the demo workshop', () => {
     await expectNoSideways(page);
   });
 });
+
+test('a colour is mixed from a tin and a pot, kept with the piece, and made again at another volume', async ({
+  page,
+  shop,
+}) => {
+  await openShop(shop.url);
+  await put(`${shop.url}/api/shelf/white`, { class: 'wb_alkyd_enamel', name: 'White enamel', colour: '#F4F1E8' });
+  await page.goto(`${shop.url}/piece/rack/work`);
+  await page.getByRole('button', { name: /^Mixes/ }).click();
+  await page.getByRole('button', { name: 'Mix a colour from tins' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('The colour to match').fill('#C9C6BF');
+  await sheet.getByLabel('The colour to match').blur();
+  await sheet.getByLabel(/^How much/).fill('500');
+  await sheet.getByRole('button', { name: 'A pot that is not on the shelf' }).click();
+  const best = sheet.getByRole('list', { name: 'Recipes' }).getByRole('listitem').first();
+  await expect(best.getByText('White enamel')).toBeVisible();
+  await expect(best.getByText('Pot 1')).toBeVisible();
+  await expect(best.getByText(/^\d+( ½)? teaspoons/).first()).toBeVisible();
+  await expectBigTargets(page);
+  await best.getByRole('button', { name: 'Keep this recipe' }).click();
+  await expect(page.getByText('Mix for #C9C6BF', { exact: true })).toBeVisible();
+  const mixes = async () => (await (await fetch(`${shop.url}/api/pieces/rack`)).json()).mixes;
+  await expect.poll(mixes).toHaveLength(1);
+  const [mix] = await mixes();
+  expect(mix.parts.map(({ tin }: { tin: string }) => tin)[0]).toBe('white');
+  // Made again, more of it: every part grows alike.
+  const card = page.getByRole('region', { name: 'Mixes' });
+  await card
+    .getByLabel(/^For another volume/)
+    .first()
+    .fill('650');
+  await card.getByRole('button', { name: 'Keep this volume' }).click();
+  await expect.poll(async () => (await mixes())[0].volume_ml).toBe(650);
+});

@@ -7,10 +7,11 @@ import { readHex } from '@/core/colour';
 interface OwnColourProps {
   colour: string;
   onPick: (colour: string) => void;
+  label?: string;
 }
 
 /** Any other colour: from the device's own picker, as the six digits a paint shop gives, or one that was used before. */
-export function OwnColour({ colour, onPick }: OwnColourProps) {
+export function OwnColour({ colour, onPick, label = 'Or another colour' }: OwnColourProps) {
   const dispatch = useDispatch<AppDispatch>();
   const recent = useSelector((state: RootState) => state.settings.recentColours);
   const [text, setText] = useState(colour);
@@ -26,7 +27,7 @@ export function OwnColour({ colour, onPick }: OwnColourProps) {
       <Row gap="$s" alignItems="flex-end">
         <Well label="Pick a colour" value={own ?? colour} onChange={setText} onPick={keep} />
         <Field
-          label="Or another colour"
+          label={label}
           value={text}
           onChange={setText}
           onBlur={() => keep(text)}

@@ -37,7 +37,7 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
   const millilitres = gauge('volume_ml');
   const [target, setTarget] = useState(wished);
   const [volume, setVolume] = useState(() => millilitres.write(Math.max(wantedMl, LEAST_ML)));
-  const [measure, setMeasure] = useState<Measure>('tablespoon');
+  const [measure, setMeasure] = useState<Measure>('teaspoon');
   const [pots, setPots] = useState<Pot[]>([]);
   const coloured = useMemo(
     () => tins.filter((tin) => tin.colour !== undefined && (PAINTS as readonly string[]).includes(tin.class)),
@@ -70,7 +70,7 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
   };
   return (
     <Column gap="$m">
-      <OwnColour key={target} colour={target} onPick={setTarget} />
+      <OwnColour key={target} label="The colour to match" colour={target} onPick={setTarget} />
       <Field
         label="How much"
         unit={millilitres.unit}
