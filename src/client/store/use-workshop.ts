@@ -2,6 +2,7 @@ import { timeNow } from './clock';
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { EMPTY_WORKSHOP, type Setup, type Workshop, type WorkshopChange } from '@/core/workshop';
+import { definedOnly } from '@/core/shared';
 import { changeMade } from './outbox';
 import { overlayWorkshop } from './overlay';
 import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
@@ -34,7 +35,7 @@ export function useSetup(workshop: Workshop): (part: { [K in keyof Setup]?: Setu
   const change = useWorkshopChange();
   return (part) => {
     const whole = { ...workshop.setup, time_zone: zoneOfShop(workshop), ...part };
-    const setup = Object.fromEntries(Object.entries(whole).filter(([, value]) => value !== undefined)) as Setup;
+    const setup = definedOnly(whole) as Setup;
     change({ type: 'setup_set', setup });
   };
 }

@@ -5,6 +5,7 @@ export { Button } from './button';
 export { Choices, Toggle, type ChoiceOption } from './choice';
 export { Disclosure } from './disclosure';
 export { Field } from './field';
+export { FigureBlock } from './figure-block';
 export { FileLink } from './file-link';
 export { MomentField } from './moment-field';
 export { Card, Column, Pressed, Row, Rule } from './layout';

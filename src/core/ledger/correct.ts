@@ -1,3 +1,4 @@
+import { definedOnly } from '../shared';
 import { LIMITS, type MoneyFacts } from '../dossier';
 
 type Corrections = NonNullable<MoneyFacts['corrections']>;
@@ -13,6 +14,5 @@ export function correctAccount(
   at: string,
 ): Corrections {
   const { earlier = [], ...before } = corrections;
-  const next = Object.fromEntries(Object.entries({ ...before, ...part }).filter(([, value]) => value !== undefined));
-  return { ...next, earlier: [...earlier, { ...before, at }].slice(-LIMITS.extras) };
+  return { ...definedOnly({ ...before, ...part }), earlier: [...earlier, { ...before, at }].slice(-LIMITS.extras) };
 }

@@ -1,3 +1,4 @@
+export { definedOnly } from './defined';
 export { escapeXml } from './escape-xml';
 export { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
 export { lowerFirst, upperFirst } from './letters';

@@ -1,9 +1,7 @@
 import { View } from '@tamagui/core';
 import {
   Button,
-  Column,
   Disclosure,
-  Figure,
   Heading,
   LabelledSection,
   Notice,
@@ -12,6 +10,7 @@ import {
   Small,
   StateMark,
   useIsWide,
+  FigureBlock,
 } from '@/client/ui';
 import { zoneName, type Dossier } from '@/core/dossier';
 import { buildSection } from '@/core/piece';
@@ -60,19 +59,19 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
       <Row>
-        <Number
+        <FigureBlock
           figure={formatChanceRange(system.risk.overall, system.patches)}
           words={`go wrong, mostly ${mainFailure(system)}. ${sayBasis(system.patches)}`}
         />
       </Row>
       <Rule />
       <Row gap="$l">
-        <Number figure={sayHours(system.handsOnMin)} words="of your hands" />
-        <Number figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
+        <FigureBlock figure={sayHours(system.handsOnMin)} words="of your hands" />
+        <FigureBlock figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
       </Row>
       <Rule />
       <Row>
-        <Number
+        <FigureBlock
           figure={sayMoney(system.materialsCost)}
           words={`for materials; fumes: ${lowerFirst(FUME_WORDS[system.fumes])}`}
         />
@@ -102,14 +101,5 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
         {taken ? 'Keep this one and prove it' : 'Take this one'}
       </Button>
     </View>
-  );
-}
-
-function Number({ figure, words }: { figure: string; words: string }) {
-  return (
-    <Column flex={1}>
-      <Figure>{figure}</Figure>
-      <Small>{words}</Small>
-    </Column>
   );
 }

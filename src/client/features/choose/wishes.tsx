@@ -12,7 +12,7 @@ import {
 import { isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { DEFAULT_COLOUR } from '@/core/systems';
-import { lowerFirst } from '@/core/shared';
+import { lowerFirst, definedOnly } from '@/core/shared';
 import { OwnColour } from '@/client/features/colour';
 
 const COLOURS = [
@@ -74,8 +74,7 @@ interface WishesProps {
 /** What the owner wants; the systems above follow at once. */
 export function Wishes({ goal, zones, onChange }: WishesProps) {
   /** Sets a wish; `undefined` takes it back. */
-  const set = (part: { [K in keyof Goal]?: Goal[K] | undefined }): void =>
-    onChange(Object.fromEntries(Object.entries({ ...goal, ...part }).filter(([, value]) => value !== undefined)));
+  const set = (part: { [K in keyof Goal]?: Goal[K] | undefined }): void => onChange(definedOnly({ ...goal, ...part }));
   const unless = <C extends string, N extends string>(none: N, code: C | N): Exclude<C, N> | undefined =>
     code === none ? undefined : (code as Exclude<C, N>);
   const colours = COLOURS.map(({ code, label }) => ({

@@ -8,13 +8,13 @@ import {
   Choices,
   Column,
   FileLink,
-  Figure,
   Heading,
   Notice,
   Row,
   Small,
   Strong,
   useIsWide,
+  FigureBlock,
 } from '@/client/ui';
 import { COMPARED_BY, toShown, type CompareBy, type ShopAccount } from '@/core/earned';
 import { lowerFirst } from '@/core/shared';
@@ -60,9 +60,9 @@ function Earned({ account }: { account: ShopAccount }) {
   return (
     <Column gap="$l">
       <Row gap="$xl" flexWrap="wrap">
-        <Sum figure={say(sums.beforeOwnTime)} words={`before own time, ${sums.sold} sold`} />
-        <Sum figure={perHour === null ? '–' : sayHour(perHour)} words={`over ${Math.round(sums.hours)} h`} />
-        <Sum figure={say(sums.afterOwnTime)} words="after own time" />
+        <FigureBlock figure={say(sums.beforeOwnTime)} words={`before own time, ${sums.sold} sold`} />
+        <FigureBlock figure={perHour === null ? '–' : sayHour(perHour)} words={`over ${Math.round(sums.hours)} h`} />
+        <FigureBlock figure={say(sums.afterOwnTime)} words="after own time" />
       </Row>
       {foreign > 0 ? (
         <Small>{`${foreign} ${foreign === 1 ? 'piece is' : 'pieces are'} in another currency and not counted.`}</Small>
@@ -80,15 +80,6 @@ function Earned({ account }: { account: ShopAccount }) {
           </Row>
         </Column>
       </View>
-    </Column>
-  );
-}
-
-function Sum({ figure, words }: { figure: string; words: string }) {
-  return (
-    <Column>
-      <Figure>{figure}</Figure>
-      <Small>{words}</Small>
     </Column>
   );
 }

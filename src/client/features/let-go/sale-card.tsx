@@ -3,6 +3,7 @@ import { AmountField, type MoneyView } from '@/client/features/money';
 import { timeNow, useMeasures, useToday } from '@/client/store';
 import { Button, Card, Column, Heading, MomentField, Notice, Row, Small, Strong } from '@/client/ui';
 import { sayDate } from '@/client/features/shop-plan';
+import { definedOnly } from '@/core/shared';
 import type { Gate } from '@/core/proof';
 
 interface SaleCardProps {
@@ -53,13 +54,13 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
           currency={currency}
           value={sold.fees}
           most={sold.amount}
-          onSet={(fees) => set({ sold: without({ ...sold, fees }) })}
+          onSet={(fees) => set({ sold: definedOnly({ ...sold, fees }) })}
         />
         <AmountField
           label="Delivery"
           currency={currency}
           value={sold.transport}
-          onSet={(transport) => set({ sold: without({ ...sold, transport }) })}
+          onSet={(transport) => set({ sold: definedOnly({ ...sold, transport }) })}
         />
       </Row>
       {goneAt ? (
@@ -87,8 +88,3 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
 
 const sayCure = ({ because }: Gate, today: string): string =>
   because.code === 'cures' ? `It is cured right through on ${sayDate(because.until, today)}.` : '';
-
-type Sold = NonNullable<MoneyView['money']['sold']>;
-/** Without what was emptied. */
-const without = (sold: { [F in keyof Sold]?: Sold[F] | undefined }): Sold =>
-  Object.fromEntries(Object.entries(sold).filter(([, value]) => value !== undefined)) as Sold;

@@ -1,10 +1,10 @@
 import { sayDate } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
-import { Body, Column, Disclosure, Heading, Row, Small, Strong } from '@/client/ui';
+import { Body, Column, Disclosure, Heading, Row, Small, Strong, FigureBlock } from '@/client/ui';
 import { formatChance } from '@/core/shared';
 import type { TakenRecovery } from '@/core/trouble';
 import { nameWayOut, sayWayOut } from '@/words';
-import { FigureBlock, sayDays, sayHours } from './figures';
+import { sayDays, sayHours } from './spans';
 
 /** The way out that was taken, with what it was to cost then. */
 export function TakenWay({ taken: { recovery, steps }, now }: { taken: TakenRecovery; now: string }) {

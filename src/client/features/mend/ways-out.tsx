@@ -19,6 +19,7 @@ import {
   StateMark,
   Strong,
   useIsWide,
+  FigureBlock,
 } from '@/client/ui';
 import type { Dossier, PieceChange, Trouble } from '@/core/dossier';
 import { REMEDY_RATES } from '@/core/knowledge';
@@ -33,7 +34,7 @@ import {
   type RecoveryWay,
   type RuledOut,
 } from '@/core/trouble';
-import { FigureBlock, sayDays, sayHours } from './figures';
+import { sayDays, sayHours } from './spans';
 import {
   explainWayOut,
   nameHazard,

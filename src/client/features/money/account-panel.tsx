@@ -1,3 +1,4 @@
+import { definedOnly } from '@/core/shared';
 import { useState } from 'react';
 import { sayDate } from '@/client/features/shop-plan';
 import { timeNow, useMeasures, useToday } from '@/client/store';
@@ -7,13 +8,13 @@ import {
   Column,
   Disclosure,
   Field,
-  Figure,
   Heading,
   MomentField,
   Row,
   Rule,
   Small,
   Strong,
+  FigureBlock,
 } from '@/client/ui';
 import type { Dossier, MoneyFacts } from '@/core/dossier';
 import { closeAccount, correctAccount, countMaterials, type Line } from '@/core/ledger';
@@ -39,9 +40,12 @@ export function AccountPanel({ dossier, view }: AccountPanelProps) {
       {earned ? (
         <>
           <Row gap="$xl" flexWrap="wrap">
-            <Sum figure={saySum(toMajor(earned.beforeOwnTime))} words="before own time" />
-            <Sum figure={earned.perHour ? saySum(toMajor(earned.perHour)) : '–'} words={`an hour, ${earned.hours} h`} />
-            <Sum figure={saySum(toMajor(earned.afterOwnTime))} words="after own time" />
+            <FigureBlock figure={saySum(toMajor(earned.beforeOwnTime))} words="before own time" />
+            <FigureBlock
+              figure={earned.perHour ? saySum(toMajor(earned.perHour)) : '–'}
+              words={`an hour, ${earned.hours} h`}
+            />
+            <FigureBlock figure={saySum(toMajor(earned.afterOwnTime))} words="after own time" />
           </Row>
           <Lines lines={earned.lines} />
           {earned.days === null ? null : <Small>{`${earned.days} days from bought to sold.`}</Small>}
@@ -56,15 +60,6 @@ export function AccountPanel({ dossier, view }: AccountPanelProps) {
       <Disclosure label="Put right what was worked out">{() => <Corrections view={view} />}</Disclosure>
       <Disclosure label="What is aimed for">{() => <Aims view={view} />}</Disclosure>
     </Card>
-  );
-}
-
-function Sum({ figure, words }: { figure: string; words: string }) {
-  return (
-    <Column>
-      <Figure>{figure}</Figure>
-      <Small>{words}</Small>
-    </Column>
   );
 }
 
@@ -254,7 +249,7 @@ function Aims({ view: { money, currency, set } }: { view: MoneyView }) {
   const { target = {} } = money;
   const keep = (part: { [F in 'profit' | 'per_hour']?: number | undefined }): void =>
     set({
-      target: Object.fromEntries(Object.entries({ ...target, ...part }).filter(([, own]) => own !== undefined)),
+      target: definedOnly({ ...target, ...part }),
     });
   return (
     <Column gap="$m">

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useWorkshop } from '@/client/store';
 import type { Dossier, MoneyFacts, PieceChange } from '@/core/dossier';
 import { DEFAULT_CURRENCY } from '@/core/money';
+import { definedOnly } from '@/core/shared';
 import { startMoney } from '@/core/workshop';
 
 export interface MoneyView {
@@ -20,9 +21,7 @@ export function useMoney({ money }: Pick<Dossier, 'money'>, change: (change: Pie
     money: whole,
     currency: whole.currency ?? DEFAULT_CURRENCY,
     set: (part) => {
-      const next = Object.fromEntries(
-        Object.entries({ ...whole, ...part }).filter(([, value]) => value !== undefined),
-      ) as MoneyFacts;
+      const next = definedOnly({ ...whole, ...part }) as MoneyFacts;
       change({ type: 'money_set', money: next });
     },
   };

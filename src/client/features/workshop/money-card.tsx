@@ -2,6 +2,7 @@ import { AmountField } from '@/client/features/money';
 import { useSetup } from '@/client/store';
 import { Card, Heading, Row, Small } from '@/client/ui';
 import { DEFAULT_CURRENCY } from '@/core/money';
+import { definedOnly } from '@/core/shared';
 import type { Setup, Workshop } from '@/core/workshop';
 
 type ShopMoney = NonNullable<Setup['money']>;
@@ -11,7 +12,7 @@ export function MoneyCard({ workshop }: { workshop: Workshop }) {
   const set = useSetup(workshop);
   const { money = {}, currency = DEFAULT_CURRENCY } = workshop.setup;
   const keep = (part: { [F in keyof ShopMoney]?: ShopMoney[F] | undefined }): void =>
-    set({ money: defined({ ...money, ...part }) as ShopMoney });
+    set({ money: definedOnly({ ...money, ...part }) as ShopMoney });
   const { target = {} } = money;
   return (
     <Card role="region" aria-label="Money" gap="$m">
@@ -30,7 +31,7 @@ export function MoneyCard({ workshop }: { workshop: Workshop }) {
           label="Profit aimed for"
           currency={currency}
           value={target.profit}
-          onSet={(profit) => keep({ target: defined({ ...target, profit }) })}
+          onSet={(profit) => keep({ target: definedOnly({ ...target, profit }) })}
         />
       </Row>
       <Row gap="$m">
@@ -57,8 +58,3 @@ export function MoneyCard({ workshop }: { workshop: Workshop }) {
     </Card>
   );
 }
-
-const defined = <T extends object>(record: T): { [F in keyof T]: NonNullable<T[F]> } =>
-  Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as {
-    [F in keyof T]: NonNullable<T[F]>;
-  };
