@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { createApi, fakeBaseQuery, QueryStatus } from '@reduxjs/toolkit/query';
-import { askAnew } from './heard';
+import { askAnew, isLookedAt } from './heard';
 
 /** A cache as the shop's, over a record that changes while it is being read: each answer is held until it is let go. */
 function makeCache() {
@@ -22,6 +22,7 @@ function makeCache() {
   return {
     ask: () => store.dispatch(api.endpoints.find.initiate(undefined, { subscribe: false, forceRefetch: true })),
     isAsked: () => state().status === QueryStatus.pending,
+    isLookedAt: () => isLookedAt(state()),
     value: () => state().data,
     change: () => (now += 1),
     letGo: async () => {
@@ -44,6 +45,20 @@ describe('what was heard while a question was on its way', () => {
     await cache.letGo();
     await again;
     expect(cache.value()).toBe(2);
+  });
+
+  it('is asked again where the very first answer is still on its way, and not where nobody looks', async () => {
+    const cache = makeCache();
+    expect(cache.isLookedAt()).toBe(false);
+    void cache.ask();
+    await Promise.resolve();
+    cache.change();
+    expect([cache.value(), cache.isLookedAt()]).toEqual([undefined, true]);
+    const again = askAnew(cache.ask, cache.isAsked());
+    await cache.letGo();
+    await cache.letGo();
+    await again;
+    expect([cache.value(), cache.isLookedAt()]).toEqual([2, true]);
   });
 
   it('is asked once where nothing was on its way', async () => {

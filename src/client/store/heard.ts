@@ -17,14 +17,13 @@ export const heardOf =
     if (changes === 'all') return void dispatch(piecesApi.internalActions.onOnline());
     const { getPiece, listInWork, listTins, getWorkshop } = piecesApi.endpoints;
     const anew = { subscribe: false, forceRefetch: true } as const;
-    const isAsked = ({ status }: { status: QueryStatus }): boolean => status === QueryStatus.pending;
     const pieces = new Set(changes.flatMap(({ piece }) => piece ?? []));
     const state = getState();
     await Promise.all([
       ...[...pieces]
-        .filter((id) => getPiece.select(id)(state).data !== undefined)
+        .filter((id) => isLookedAt(getPiece.select(id)(state)))
         .map((id) => askAnew(() => dispatch(getPiece.initiate(id, anew)), isAsked(getPiece.select(id)(state)))),
-      ...(pieces.size > 0 && listInWork.select()(state).data
+      ...(pieces.size > 0 && isLookedAt(listInWork.select()(state))
         ? [askAnew(() => dispatch(listInWork.initiate(undefined, anew)), isAsked(listInWork.select()(state)))]
         : []),
       ...(changes.some(({ shelf }) => shelf)
@@ -43,6 +42,15 @@ export const heardOf =
     });
     if (replaced.length > 0) dispatch(replacedHeard(replaced));
   };
+
+interface Question {
+  status: QueryStatus;
+  data?: unknown;
+}
+const isAsked = ({ status }: Question): boolean => status === QueryStatus.pending;
+
+/** Whether an answer is at hand, or on its way for the first time: that one may be of before what was heard. */
+export const isLookedAt = (question: Question): boolean => question.data !== undefined || isAsked(question);
 
 /**
  * Asks for what is there now. A question that is on its way already is not asked a second time by the cache, and its answer
