@@ -26,18 +26,21 @@ export interface ShopLists {
   /** What pieces with the same fault have in common. */
   listPatterns: () => SymptomPattern[];
   /** What pieces cost and earned: an account each, and that of the whole shop. */
-  listAccounts: () => PieceAccount[];
-  readEarned: (now: string) => ShopAccount;
+  listAccounts: () => Promise<PieceAccount[]>;
+  readEarned: (now: string) => Promise<ShopAccount>;
   /** How many pieces of each kind the shop met, most first. */
   countKinds: () => KindCount[];
   /** What pieces were sold for, in the shop's currency. */
-  listSales: () => Sale[];
+  listSales: () => Promise<Sale[]>;
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
 
 const nameHead = ({ kind, name }: Pick<PieceHead, 'kind' | 'name'>): string =>
   namePiece({ kind, ...(name === null ? {} : { name }) });
+
+/** Pieces that are told without a pause. */
+const AT_A_TIME = 50;
 
 /** An owner's pace has long settled by then. */
 const MOST_TIMES = 3000;
@@ -48,18 +51,30 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
   const stories = keepByPiece((id) => tellStory(store.find(id)!));
   let tins: readonly ShelfItem[] = [];
   let priced = '';
-  let accounts = keepByPiece((id) => tellAccount(withShelf(store.find(id)!, tins)));
+  // It may have been taken away meanwhile.
+  const tell = (id: string): PieceAccount | null => {
+    const piece = store.find(id);
+    return piece ? tellAccount(withShelf(piece, tins)) : null;
+  };
+  let accounts = keepByPiece(tell);
   // A tin that is gone goes on telling what its paint cost.
   const listTins = () => [...shelf.list(), ...shelf.listRemoved()];
-  const listAccounts = (): PieceAccount[] => {
+  const listAccounts = async (): Promise<PieceAccount[]> => {
     const now = listTins();
     // What paint cost is told by its tin: with another shelf every account is another.
     if (JSON.stringify(now) !== priced) {
       tins = now;
       priced = JSON.stringify(now);
-      accounts = keepByPiece((id) => tellAccount(withShelf(store.find(id)!, tins)));
+      accounts = keepByPiece(tell);
     }
-    return store.listDates().flatMap(({ id, changed_at }) => accounts(id, changed_at) ?? []);
+    const told: PieceAccount[] = [];
+    for (const [i, { id, changed_at }] of store.listDates().entries()) {
+      // The first time takes a diagnosis of each piece: others are answered in between.
+      if (i % AT_A_TIME === AT_A_TIME - 1) await new Promise(setImmediate);
+      const account = accounts(id, changed_at);
+      if (account) told.push(account);
+    }
+    return told;
   };
   const currencyOfShop = (): string => workshop.find().setup.currency ?? DEFAULT_CURRENCY;
   return {
@@ -95,11 +110,13 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
         .map(({ removedAt, ...head }) => ({ id: head.id, name: nameHead(head), goneAt: goneAt(removedAt) })),
     }),
     listAccounts,
-    readEarned: (now) => readShopAccount(listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
+    readEarned: async (now) => readShopAccount(await listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
     countKinds: () => store.countKinds(),
-    listSales: () => {
+    listSales: async () => {
       const currency = currencyOfShop();
-      return listAccounts().flatMap((account) => (account.currency === currency ? (tellSale(account) ?? []) : []));
+      return (await listAccounts()).flatMap((account) =>
+        account.currency === currency ? (tellSale(account) ?? []) : [],
+      );
     },
     listTimes: () => store.listTimes(MOST_TIMES),
   };

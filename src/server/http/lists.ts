@@ -37,16 +37,16 @@ export function makeListRouter(lists: ShopLists, now: () => string): Router {
   router.get('/patterns', (_request, response) => {
     response.json({ patterns: lists.listPatterns() });
   });
-  router.get('/earned', (_request, response) => void response.json(lists.readEarned(now())));
-  router.get('/earned.csv', (_request, response) => {
-    const rows = lists.listAccounts().flatMap(ACCOUNT_TABLE.rows);
+  router.get('/earned', async (_request, response) => void response.json(await lists.readEarned(now())));
+  router.get('/earned.csv', async (_request, response) => {
+    const rows = (await lists.listAccounts()).flatMap(ACCOUNT_TABLE.rows);
     response
       .attachment('accounts.csv')
       .type('text/csv')
       .send(toCsv([ACCOUNT_TABLE.columns, ...rows]));
   });
-  router.get('/kerb', (_request, response) => {
-    response.json({ kinds: lists.countKinds(), sales: lists.listSales() });
+  router.get('/kerb', async (_request, response) => {
+    response.json({ kinds: lists.countKinds(), sales: await lists.listSales() });
   });
   router.get('/readings', (request, response) => {
     const asked = readWith(readingsSchema, request.query);
