@@ -104,6 +104,7 @@ test.describe('with the demo workshop', () => {
   test('what is sold before it was bought is refused with its cure', async ({ page, shop }) => {
     await page.goto(`${shop.url}/piece/demo-issue-desk/let-go`);
     const sale = page.getByRole('region', { name: 'Sale' });
+    await expect(sale.getByLabel('On')).toHaveValue('2026-11-28');
     await sale.getByLabel(/^For/).fill('90');
     await sale.getByLabel('On').fill('2026-11-01');
     await expect(sale.getByText(/^It was bought on/)).toBeVisible();

@@ -235,6 +235,9 @@ describe('what a piece will sell for', () => {
     expect(one.from).toBe('both');
     expect(one.likely).toBeGreaterThan(many.likely);
     expect(many.likely).toBeLessThan(240);
+    const free = foreseeSale(sales('dresser', [200]), traits, { ...typed, low: 0 })!;
+    expect(free.from).toBe('both');
+    expect(free.low).toBeLessThan(one.low);
   });
 
   it('knows that pine sells for less than mahogany where the sales say so', () => {

@@ -26,6 +26,8 @@ export interface Sale extends SaleTraits {
 
 /** A range that is typed counts as so many own sales of the kind (estimate). */
 const TYPED_COUNTS = 3;
+/** What may go for nothing is taken to bring so much of what is likely, for ratios (estimate). */
+const LEAST_LOW = 0.05;
 /** Prices of one kind scatter so, as the standard deviation of their logarithm, where own sales cannot tell (estimate). */
 const USUAL_SCATTER = 0.25;
 /** Of a sale: one in twenty is below the low end, one in twenty above the high one. */
@@ -42,12 +44,12 @@ export function foreseeSale(sales: readonly Sale[], traits: SaleTraits, typed?: 
   const counts = { ofKind, inAll: priced.length };
   if (ofKind === 0) return typed ? { ...typed, ...counts, from: 'typed' } : null;
   const own = foreseeOwn(priced, traits, ofKind);
-  if (!typed || typed.low <= 0) return { ...own, ...counts, from: 'own' };
+  if (!typed || typed.likely <= 0) return { ...own, ...counts, from: 'own' };
   const weight = ofKind / (ofKind + TYPED_COUNTS);
   const blend = (one: number, other: number): number =>
     Math.exp(weight * Math.log(one) + (1 - weight) * Math.log(other));
   return {
-    low: blend(own.low, typed.low),
+    low: blend(own.low, Math.max(typed.low, LEAST_LOW * typed.likely)),
     likely: blend(own.likely, typed.likely),
     high: blend(own.high, typed.high),
     ...counts,

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { AmountField, type MoneyView } from '@/client/features/money';
-import { timeNow, useMeasures, useToday } from '@/client/store';
+import { timeNow, useMeasures, useToday, useWorkshop, zoneOfShop } from '@/client/store';
 import { Button, Card, Column, Heading, MomentField, Notice, Row, Small, Strong } from '@/client/ui';
 import { sayDate } from '@/client/features/shop-plan';
+import { dateOf, minuteOf } from '@/core/schedule';
 import { definedOnly } from '@/core/shared';
 import type { Gate } from '@/core/proof';
 
@@ -19,7 +20,9 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
   const { saySum } = useMeasures();
   const [amount, setAmount] = useState<number | undefined>(undefined);
   const today = useToday();
-  const [day, setDay] = useState(today);
+  const { workshop } = useWorkshop();
+  const thisDay = dateOf(minuteOf(today), zoneOfShop(workshop));
+  const [day, setDay] = useState(thisDay);
   const { sold, bought } = money;
   const early = bought?.at !== undefined && day !== '' && day < bought.at.slice(0, 10);
   if (!sold)
@@ -38,7 +41,7 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
         <Button
           look="main"
           disabled={amount === undefined || day === '' || early}
-          onPress={() => set({ sold: { amount: amount!, at: day === today ? timeNow() : day } })}
+          onPress={() => set({ sold: { amount: amount!, at: day === thisDay ? timeNow() : day } })}
         >
           It is sold
         </Button>
