@@ -74,6 +74,7 @@ describe('what is seen to before a piece leaves', () => {
     expect(codes(piece('table'))).toEqual(['felt', 'touch_up', 'flaws']);
     expect(codes(piece('mirror_frame'))).toEqual(['touch_up', 'flaws']);
     expect(codes(piece('bedside_cabinet'))).not.toContain('anti_tip');
+    expect(codes(piece('desk'))).not.toContain('anti_tip');
     const dossier = piece('dresser');
     dossier.piece.history = { room: 'nursery', era: 'before_1940', painted_before: 'yes' };
     expect(codes(dossier)).toEqual(expect.arrayContaining(['runners', 'child', 'lead', 'anti_tip']));

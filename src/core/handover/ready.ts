@@ -36,7 +36,7 @@ const APPLIES: Record<HandoverWhere, (dossier: Dossier) => boolean> = {
     const holdsThings = ['drawers', 'doors', 'shelves'].some(
       (what) => (countsOf(kind, size_mm, counts)[what as 'drawers'] ?? 0) > 0,
     );
-    return holdsThings && isOnFeet(dossier) && heightOf(dossier) >= TIPS_FROM_MM;
+    return holdsThings && !KIND_TEMPLATES[kind].steady && isOnFeet(dossier) && heightOf(dossier) >= TIPS_FROM_MM;
   },
   on_feet: isOnFeet,
   food: (dossier) => isSaid(dossier, ({ code }) => code === 'food'),

@@ -359,13 +359,15 @@ interface Kind {
   wider?: { by: Counted; mm: number };
   /** It hangs, lies or is built in, and has no feet of its own on a floor. */
   footless?: true;
+  /** It stands on legs set wide, and opening a drawer does not tip it. */
+  steady?: true;
 }
 const count = (least: number, usual: number, most: number): CountRange => ({ least, usual: () => usual, most });
 const kind = (
   [width, depth, height]: readonly [number, number, number],
   build: Build,
   counted: Kind['counted'] = {},
-  more: Pick<Kind, 'wider' | 'footless'> = {},
+  more: Pick<Kind, 'wider' | 'footless' | 'steady'> = {},
 ): Kind => ({ size: { width, depth, height }, build, counted, ...more });
 const boards: CountRange = { least: 1, usual: ({ height }) => Math.max(2, Math.round(height / 350) - 1), most: 14 };
 
@@ -378,7 +380,7 @@ export const KIND_TEMPLATES: Record<PieceKind, Kind> = {
   wardrobe: kind([1100, 580, 1900], doors(true), { doors: count(1, 2, 6) }),
   table: kind([1400, 800, 740], table),
   chair: kind([450, 450, 900], seat),
-  desk: kind([1300, 650, 750], desk, { drawers: count(1, 3, 6) }),
+  desk: kind([1300, 650, 750], desk, { drawers: count(1, 3, 6) }, { steady: true }),
   bureau: kind([800, 450, 1050], drawers, { drawers: count(1, 4, 8) }),
   bookcase: kind([900, 300, 1800], bookcase, { shelves: boards }),
   hall_stand: kind([1100, 420, 1000], seat),

@@ -66,7 +66,9 @@ function LettingGo({ dossier, change }: PieceParts) {
           <AccountPanel dossier={whole} view={money} />
           <Row gap="$s" alignItems="center" flexWrap="wrap">
             <Button onPress={() => router.replace(`/piece/${id}/mend`)}>Something is wrong with it</Button>
-            <Small flex={1}>It came back, or a buyer complains: Mend finds out why.</Small>
+            <Small flexGrow={1} flexShrink={1} flexBasis={200}>
+              It came back, or a buyer complains: Mend finds out why.
+            </Small>
           </Row>
         </Column>
       </View>
