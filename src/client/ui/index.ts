@@ -7,6 +7,7 @@ export { Disclosure } from './disclosure';
 export { Field } from './field';
 export { FigureBlock } from './figure-block';
 export { FileLink } from './file-link';
+export { KeptField } from './kept-field';
 export { MomentField } from './moment-field';
 export { Card, Column, Pressed, Row, Rule } from './layout';
 export { Notice, StateMark, ToneIcon, type Tone } from './notice';

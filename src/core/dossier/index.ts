@@ -14,5 +14,6 @@ export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
 export { namePiece, nameZone, zoneName } from './names';
+export { askingOf } from './asking';
 export * from './recovery';
 export { handedOverAt, waitsForPickUp } from './gone';

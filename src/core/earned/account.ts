@@ -1,4 +1,4 @@
-import { handedOverAt, isOfNow, lookOf, recoveryOf, type Dossier, type Look, type Zone, namePiece } from '../dossier';
+import { isOfNow, lookOf, recoveryOf, namePiece, type Dossier, type Look, type Zone } from '../dossier';
 import { isWholeCoat, redoMinutes, type CauseCode, type PieceKind, type SubstrateCode } from '../knowledge';
 import { closeAccount, countMaterials } from '../ledger';
 import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
@@ -35,7 +35,6 @@ export interface PieceAccount {
   currency: string;
   boughtAt: string | null;
   soldAt: string | null;
-  gone: boolean;
   /** What comes next on a piece that is not sold; none where it is. */
   next: NextStep | null;
   /** What was paid for it so far: purchase, extras, paint from the log, hardware. */
@@ -86,7 +85,6 @@ export function tellAccount(dossier: Dossier): PieceAccount | null {
     currency,
     boughtAt: money?.bought?.at ?? null,
     soldAt: money?.sold?.at ?? null,
-    gone: handedOverAt(dossier) !== null,
     next: money?.bought && !money.sold ? summarisePiece(dossier).next : null,
     spent: minor(
       (money?.bought?.amount ?? 0) +

@@ -19,7 +19,6 @@ const account = (more: Partial<PieceAccount> & { perHour?: number; days?: number
     currency: 'EUR',
     boughtAt: '2026-03-01',
     soldAt: '2026-04-15',
-    gone: true,
     next: null,
     spent: 6000,
     payments: [{ at: '2026-03-01', amount: 4000 }],

@@ -50,8 +50,9 @@ export function estimateScatter(groups: readonly (readonly number[])[]): Scatter
 /**
  * The mean of a group drawn toward the whole: the empirical Bayes estimate, with its 90 % interval. Source: Morris,
  * Parametric empirical Bayes inference, JASA 78 (1983) (from memory). With one alone of its kind, or nothing to tell
- * groups apart by, it is the mean of the whole. The scatter between few groups is itself not known: half of what the
- * groups scatter within is taken for certain to be left (estimate), which keeps intervals from closing on too little.
+ * groups apart by, it is the mean of the whole. The scatter between few groups
+ * is itself not known: they are taken to scatter by a tenth of what they scatter within, at least (estimate), which keeps
+ * intervals from closing on too little.
  */
 export function shrinkGroup(values: readonly number[], scatter: Scatter): Shrunk {
   const { grand, within, ofGrand } = scatter;

@@ -8,4 +8,10 @@ export {
   type PrimerTint,
   type TintForecast,
 } from './cover';
-export { computeContrastRatio, computeReflectanceOver, convertReflectanceToKS, findScatter } from './kubelka-munk';
+export {
+  computeContrastRatio,
+  computeReflectanceOver,
+  convertKSToReflectance,
+  convertReflectanceToKS,
+  findScatter,
+} from './kubelka-munk';

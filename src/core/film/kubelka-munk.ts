@@ -6,6 +6,9 @@
 /** K/S of a paint from its reflectance when thick enough to hide anything. 0.5 → 0.25. */
 export const convertReflectanceToKS = (full: number): number => (1 - full) ** 2 / (2 * full);
 
+/** The reverse: reflectance of a paint that hides anything, from its K/S. 0.25 → 0.5. */
+export const convertKSToReflectance = (ks: number): number => 1 + ks - Math.sqrt(ks * ks + 2 * ks);
+
 /**
  * Reflectance of a film over a ground. With no film it is the ground's, with a very thick one the paint's own. Written
  * with R∞: R = [(Rg − R∞)/R∞ − R∞(Rg − 1/R∞)e^x] / [Rg − R∞ − (Rg − 1/R∞)e^x], x = S·X(1/R∞ − R∞).

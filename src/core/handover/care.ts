@@ -32,7 +32,6 @@ export interface PieceTold {
 
 /** It is told what a face is made of when it is this likely, or its owner said so. */
 const WELL_KNOWN = 0.8;
-const TOLD_WHERE: ReadonlySet<ReadyItem['where']> = new Set(['food', 'child', 'lead', 'storage_tall']);
 
 /** What was put on a piece and what is to be said of it, out of its log: nothing is asked twice. */
 export function tellPiece(dossier: Dossier, name: string): PieceTold {
@@ -46,7 +45,7 @@ export function tellPiece(dossier: Dossier, name: string): PieceTold {
     recipe: mixes.filter(({ kind }) => kind === 'colour').map(({ name: own, parts }) => ({ name: own, parts })),
     touchUp: handover?.touch_up ?? null,
     flaws: handover?.flaws ?? null,
-    said: listReady(dossier).flatMap(({ code, where }) => (TOLD_WHERE.has(where) ? [code] : [])),
+    said: listReady(dossier).flatMap(({ code, told }) => (told ? [code] : [])),
     size: piece.size_mm ?? null,
     grounds: [
       ...new Set(

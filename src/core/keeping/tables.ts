@@ -1,4 +1,4 @@
-import type { Dossier, ShelfItem } from '../dossier';
+import { askingOf, type Dossier, type ShelfItem } from '../dossier';
 
 /** A cell: numbers with a decimal point, dates as ISO writes them, nothing where nothing is known. */
 export type Cell = string | number | undefined;
@@ -33,7 +33,7 @@ export const PIECE_TABLES = {
         dossier.piece.kind,
         dossier.zones?.length ?? 0,
         round((dossier.zones ?? []).reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0)),
-        dossier.piece.asking_price,
+        askingOf(dossier),
         dossier.tests?.length ?? 0,
         dossier.log?.length ?? 0,
         dossier.photos?.length ?? 0,

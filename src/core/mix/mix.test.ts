@@ -1,6 +1,7 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { makeRandom } from '../shared';
-import { absorption, absorptionOf, mixSpectra, reflectance, type Part } from './kubelka-munk';
+import { convertKSToReflectance, convertReflectanceToKS } from '../film';
+import { absorptionOf, mixSpectra, type Part } from './mix-spectra';
 import { WHITE_BY_TABLE } from './observer';
 import { convertHexToSpectrum, convertSpectrumToHex, convertSpectrumToLab } from './spectrum';
 
@@ -21,19 +22,20 @@ const someHex = (): string =>
 describe('an opaque film', () => {
   // Kubelka and Munk (1931); the values of common practice.
   it('throws back a half where absorption is a quarter of scattering, and the other way round', () => {
-    expect(absorption(0.5)).toBe(0.25);
-    expect(reflectance(0.25)).toBeCloseTo(0.5, 12);
-    for (const r of [0.02, 0.2, 0.7, 0.98]) expect(reflectance(absorption(r))).toBeCloseTo(r, 12);
+    expect(convertReflectanceToKS(0.5)).toBe(0.25);
+    expect(convertKSToReflectance(0.25)).toBeCloseTo(0.5, 12);
+    for (const r of [0.02, 0.2, 0.7, 0.98])
+      expect(convertKSToReflectance(convertReflectanceToKS(r))).toBeCloseTo(r, 12);
   });
 
   it('goes far darker with a little black than a straight average: 5 % of 0.04 in 0.90 → 0.356', () => {
     const flat = (r: number, share: number): Part => ({
-      absorption: Float64Array.of(absorption(r)),
+      absorption: Float64Array.of(convertReflectanceToKS(r)),
       strength: 1,
       share,
     });
     const [r] = mixSpectra([flat(0.9, 0.95), flat(0.04, 0.05)]);
-    expect(absorption(r!)).toBeCloseTo(0.581, 3);
+    expect(convertReflectanceToKS(r!)).toBeCloseTo(0.581, 3);
     expect(r).toBeCloseTo(0.356, 3);
   });
 });

@@ -2,7 +2,7 @@ import * as spectral from 'spectral.js';
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { makeRandom } from '../shared';
 import { listRecipes, parseMixRequest, refitStrengths, type MixRequest, type MixTin } from './index';
-import { absorptionOf, mixSpectra } from './kubelka-munk';
+import { absorptionOf, mixSpectra } from './mix-spectra';
 import { convertHexToSpectrum, convertSpectrumToLab } from './spectrum';
 
 const labOf = (hex: string): Lab => convertLinearRgbToLab(convertHexToLinearRgb(hex));
@@ -114,6 +114,13 @@ describe('recipes', () => {
     const white = best!.parts.find(({ tin }) => tin === 'white')!;
     expect(white.ml).toBeLessThanOrEqual(100);
     expect(best!.de).toBeLessThan(1);
+  });
+
+  it('take nothing of an empty tin, and are none where all are empty', () => {
+    const empty = { ...WHITE, volume_ml: 0 };
+    const recipes = listRecipes(request([empty, BLUE, BLACK], { target: '#8FA4C0' }));
+    expect(recipes.flatMap(({ parts }) => parts).map(({ tin }) => tin)).not.toContain('white');
+    expect(listRecipes(request([empty, { ...BLUE, volume_ml: 0 }], { target: '#8FA4C0' }))).toEqual([]);
   });
 
   it('warn of water with solvent, chalk with enamel, and another sheen', () => {

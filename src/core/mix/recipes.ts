@@ -1,6 +1,6 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { findProduct, PAINT_FACTS, type PaintCode } from '../knowledge';
-import { absorptionOf, mixSpectra, type Part } from './kubelka-munk';
+import { absorptionOf, mixSpectra, type Part } from './mix-spectra';
 import { BANDS } from './observer';
 import type { Measure, MixRequest, MixTin } from './request';
 import { convertHexToSpectrum, convertSpectrumToHex, convertSpectrumToLab } from './spectrum';
@@ -54,14 +54,16 @@ const labOf = (tins: readonly Ready[], shares: readonly number[]): Lab =>
 /**
  * What a mix comes out as, or the mixes of at most three tins that come nearest to a colour, nearest first and five at most,
  * in whole and half measures. An estimate: mix a spoonful and look. With too little in a tin the recipe is scaled to what
- * there is. `request`: see `bricolage.mix-request/1`.
+ * there is; where all are empty there is none. `request`: see `bricolage.mix-request/1`.
  */
 export function listRecipes(request: MixRequest): Recipe[] {
   const tins = request.tins.map(ready);
   if (request.target === undefined || request.shares) return [foretell(request, tins)];
   const target = convertLinearRgbToLab(convertHexToLinearRgb(request.target));
   const unit = measureMl(request.measure ?? 'ml', request.cap_ml) / 2;
-  const recipes = findShares(tins, target, request.max_tins ?? 3).map(({ set, shares }) =>
+  // Of a tin with less than can be measured nothing is taken.
+  const usable = tins.filter(({ volume_ml = Infinity }) => volume_ml >= unit);
+  const recipes = findShares(usable, target, request.max_tins ?? 3).map(({ set, shares }) =>
     measureOut(request, set, shares, unit, target),
   );
   recipes.sort((a, b) => a.de! - b.de!);

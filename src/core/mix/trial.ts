@@ -1,5 +1,5 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab } from '../colour';
-import { absorptionOf, mixSpectra } from './kubelka-munk';
+import { absorptionOf, mixSpectra } from './mix-spectra';
 import type { MixTin } from './request';
 import { convertHexToSpectrum, convertSpectrumToLab } from './spectrum';
 

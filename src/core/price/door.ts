@@ -1,4 +1,4 @@
-import type { Dossier } from '../dossier';
+import { askingOf, type Dossier } from '../dossier';
 import { quantile } from '../shared';
 import { listHazards, type Hazard } from '../survey';
 import { drawAll, sumOf, type Draw, type OwnPace } from './draws';
@@ -84,7 +84,6 @@ export function judgeDoor(
   dossier: Dossier,
   { seed = 1, rough = false, draws: count = rough ? ROUGH_DRAWS : DRAWS, pace }: DoorOptions = {},
 ): Door {
-  const money = dossier.money!;
   const zones = listSurfaces(dossier, rough);
   const draws = drawAll(dossier, zones, { seed, count, own: pace });
   const exact = quantile(
@@ -92,7 +91,8 @@ export function judgeDoor(
     1 - MET,
   );
   const walkAway = roundDown(exact);
-  const atPrice = money.asking ?? dossier.piece.asking_price ?? walkAway;
+  const asked = askingOf(dossier);
+  const atPrice = asked ?? walkAway;
   const found = (dossier.zones ?? []).flatMap((zone) =>
     listHazards(dossier, zone).map((hazard) => ({ zone: zone.id, hazard })),
   );
@@ -100,7 +100,6 @@ export function judgeDoor(
   const movesMost = listWorth(looks);
   const mean = (value: (draw: Draw) => number): number => draws.reduce((sum, draw) => sum + value(draw), 0) / count;
   const stops = findStops(zones, found);
-  const asked = money.asking ?? dossier.piece.asking_price;
   const most = stops.length > 0 ? 0 : walkAway;
   return {
     walkAway: most,

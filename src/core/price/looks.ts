@@ -23,16 +23,16 @@ export function weighLooks(zones: readonly ZoneSurfaces[], draws: readonly Draw[
           const answers = check.answers.map(({ code }) => weighAnswer(own, z, check.code, code, draws, gains));
           const bought = answers.reduce((sum, { gain }) => sum + Math.max(0, gain), 0);
           const moves = answers.reduce((sum, { p, gain }) => sum + Math.abs(gain - p * mean), 0);
-          return { zone: own.zone.id, check: check.code, worth: Math.max(0, bought - Math.max(0, mean)), moves };
+          return { zone: own.zone.id, check: check.code, worth: told(bought - Math.max(0, mean)), moves };
         }),
     )
-    .filter(({ worth, moves }) => worth >= LEAST_TOLD || moves >= LEAST_TOLD)
-    .sort((a, b) => told(b.worth) - told(a.worth) || b.moves - a.moves);
+    .filter(({ worth, moves }) => worth > 0 || moves >= LEAST_TOLD)
+    .sort((a, b) => b.worth - a.worth || b.moves - a.moves);
 }
 
 /** The looks that are worth money before buying, best first. */
 export const listWorth = (looks: readonly LookWorth[]): LookWorth[] =>
-  looks.filter(({ worth }) => worth >= LEAST_TOLD).slice(0, MOST_LOOKS);
+  looks.filter(({ worth }) => worth > 0).slice(0, MOST_LOOKS);
 
 /** Chance of an answer over the draws, and what is gained in those that give it. */
 function weighAnswer(

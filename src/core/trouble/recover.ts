@@ -11,7 +11,7 @@ import {
   type RecoveryAsk,
   type RemedyCode,
 } from '../knowledge';
-import type { Choice, Dossier, PlannedStep, Recovery, Trouble } from '../dossier';
+import { askingOf, type Choice, type Dossier, type PlannedStep, type Recovery, type Trouble } from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import {
   carryStep,
@@ -261,7 +261,7 @@ function listRuledOut(belief: CausesBelief, worked: readonly RemedyCode[]): Rule
 
 function listLeaving(dossier: Dossier, { symptom }: Trouble): LeavingWay[] {
   const { worsens, priceLoss } = findSymptom(symptom);
-  const price = dossier.piece.asking_price;
+  const price = dossier.money?.sale?.likely ?? askingOf(dossier);
   return [
     { how: 'live_with', worsens, priceLoss: 0, loses: 0 },
     { how: 'as_it_is', worsens, priceLoss, loses: price === undefined ? null : Math.round(price * priceLoss) },

@@ -27,7 +27,7 @@ export const sayLookWorth = ({ zone, check, worth }: LookWorth, dossier: Pick<Do
 
 /** What making a look brings: money, or how far it moves the price. */
 export const sayLookGain = ({ worth, moves }: LookWorth, sayMoney: (sum: number) => string): string =>
-  worth >= 1
+  worth > 0
     ? `Worth about ${sayMoney(worth)} before you pay.`
     : `Its answer moves the price by about ${sayMoney(moves)}, up or down.`;
 

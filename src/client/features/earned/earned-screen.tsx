@@ -17,7 +17,6 @@ import {
   FigureBlock,
 } from '@/client/ui';
 import { COMPARED_BY, toShown, type CompareBy, type ShopAccount } from '@/core/earned';
-import { lowerFirst } from '@/core/shared';
 import { COMPARED, nameCause, sayAdvice } from '@/words';
 import { DaysChart } from './days-chart';
 import { GroupChart } from './group-chart';
@@ -130,7 +129,7 @@ function Failures({ account, say }: { account: ShopAccount; say: (minor: number)
       <Body>
         {saved.faces === 0
           ? 'No patch has failed before a piece was painted yet.'
-          : `Patches failed on ${saved.faces} ${saved.faces === 1 ? 'face' : 'faces'} before they were painted: about ${lowerFirst(hours(saved.minutes))} of stripping spared.`}
+          : `Patches failed on ${saved.faces} ${saved.faces === 1 ? 'face' : 'faces'} before they were painted: about ${hours(saved.minutes)} of stripping spared.`}
       </Body>
     </Card>
   );

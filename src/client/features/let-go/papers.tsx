@@ -40,8 +40,14 @@ export function Papers({ dossier, cure, times }: PapersProps) {
   return (
     <Card gap="$m" render="section" aria-label="Papers">
       <Heading>What goes with it</Heading>
-      <Paper title="Care note" text={note} file={`${id}-care.md`} heading={`${name}: how to look after it`} />
-      <Paper title="Facts for the sale" text={listing} file={`${id}-sale.md`} heading={name} />
+      <Paper
+        title="Care note"
+        open="Read the care note"
+        text={note}
+        file={`${id}-care.md`}
+        heading={`${name}: how to look after it`}
+      />
+      <Paper title="Facts for the sale" open="Read the facts" text={listing} file={`${id}-sale.md`} heading={name} />
       {pictures > 1 ? (
         <Row>
           <FileLink href={`/api/pieces/${id}/side-by-side`}>Before and after as one picture</FileLink>
@@ -55,12 +61,14 @@ export function Papers({ dossier, cure, times }: PapersProps) {
 
 interface PaperProps {
   title: string;
+  /** What unfolds it says. */
+  open: string;
   text: string;
   file: string;
   heading: string;
 }
 
-function Paper({ title, text, file, heading }: PaperProps) {
+function Paper({ title, open, text, file, heading }: PaperProps) {
   return (
     <Column gap="$s">
       <Strong>{title}</Strong>
@@ -72,7 +80,7 @@ function Paper({ title, text, file, heading }: PaperProps) {
           Save as Markdown
         </Button>
       </Row>
-      <Disclosure label={`Read the ${title === 'Care note' ? 'care note' : 'facts'}`}>
+      <Disclosure label={open}>
         {() => (
           <Small color="$ink" style={{ whiteSpace: 'pre-wrap' }}>
             {text}

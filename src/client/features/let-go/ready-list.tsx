@@ -1,5 +1,4 @@
-import { useState } from 'react';
-import { Card, Column, Field, Heading, Pressed, Row, Small, StateMark, Strong } from '@/client/ui';
+import { Card, Column, Heading, KeptField, Pressed, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { timeNow } from '@/client/store';
 import type { Handover } from '@/core/dossier';
@@ -24,13 +23,13 @@ export function ReadyList({ dossier, change }: PieceParts) {
       {items.map((item) => (
         <Item key={item.code} item={item} onPress={() => toggle(item)} />
       ))}
-      <Note
+      <KeptField
         label="On the label of the jar"
         value={handover.touch_up}
         most={120}
         onSet={(touch_up) => set({ touch_up })}
       />
-      <Note label="Flaws that stay" value={handover.flaws} most={500} onSet={(flaws) => set({ flaws })} />
+      <KeptField label="Flaws that stay" value={handover.flaws} most={500} onSet={(flaws) => set({ flaws })} />
     </Card>
   );
 }
@@ -62,31 +61,5 @@ function Item({ item: { label, why, off, doneAt }, onPress }: { item: ReadyItem;
         </Small>
       </Column>
     </Pressed>
-  );
-}
-
-interface NoteProps {
-  label: string;
-  value: string | undefined;
-  most: number;
-  onSet: (text: string | undefined) => void;
-}
-
-/** A line of text that is kept when it is left. */
-function Note({ label, value = '', most, onSet }: NoteProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? value;
-  const keep = (): void => {
-    setTyped(null);
-    if (text.trim() !== value) onSet(text.trim() === '' ? undefined : text.trim());
-  };
-  return (
-    <Field
-      label={label}
-      value={text}
-      onChange={setTyped}
-      onBlur={keep}
-      error={text.length > most ? `At most ${most} characters.` : undefined}
-    />
   );
 }

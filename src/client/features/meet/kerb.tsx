@@ -20,7 +20,7 @@ import {
   useIsWide,
   type Tone,
 } from '@/client/ui';
-import type { LogEntry } from '@/core/dossier';
+import { askingOf, type LogEntry } from '@/core/dossier';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
 import { sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
@@ -64,7 +64,7 @@ const TONES: Record<Verdict, Tone> = { take: 'go', take_below: 'act', look_first
 function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view: MoneyView }) {
   const { sayMoney } = useMeasures();
   const wide = useIsWide();
-  const asked = view.money.asking ?? dossier.piece.asking_price;
+  const asked = askingOf(dossier);
   const look = door.nextLook;
   const { verdict, walkAway, hours, profit } = door;
   return (

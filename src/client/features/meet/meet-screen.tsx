@@ -1,7 +1,6 @@
-import { KIND_LABELS } from '@/core/knowledge';
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useDispatch } from 'react-redux';
 import { useMoney } from '@/client/features/money';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
@@ -15,13 +14,14 @@ import {
   Column,
   Disclosure,
   FileLink,
-  Field,
+  KeptField,
   PieceDrawing,
   Row,
   Strong,
   useIsWide,
 } from '@/client/ui';
-import { listTreated, namePiece } from '@/core/dossier';
+import { askingOf, listTreated, namePiece } from '@/core/dossier';
+import { KIND_LABELS } from '@/core/knowledge';
 import { assignShapes, KIND_TEMPLATES, templateOf } from '@/core/templates';
 import { Counts } from './counts';
 import { FIRST_FACTS, HistoryFields, OTHER_FACTS } from './history-fields';
@@ -46,7 +46,7 @@ export function MeetScreen() {
 /** Bought, left, or on to reading it. */
 function MeetAction({ dossier, change }: PieceParts) {
   const { money, set } = useMoney(dossier, change);
-  const asking = money.asking ?? dossier.piece.asking_price;
+  const asking = askingOf(dossier);
   const read = (): void => router.replace(`/piece/${dossier.piece.id ?? ''}/read`);
   const open = money.bought === undefined && dossier.chosen === undefined && asking !== undefined;
   return (
@@ -138,19 +138,14 @@ function Pictures(parts: PieceParts) {
 function More({ dossier, change, children }: PieceParts & { children: ReactNode }) {
   const dispatch = useDispatch<AppDispatch>();
   const { id: _id, ...facts } = dossier.piece;
-  const [name, setName] = useState(facts.name ?? '');
-  const keepName = (): void => {
-    if (name.trim() !== '' && name.trim() !== facts.name)
-      change({ type: 'piece_facts_set', piece: { ...facts, name: name.trim() } });
-  };
   return (
     <Column gap="$l">
-      <Field
+      <KeptField
         label="Name"
-        value={name}
-        onChange={(text) => setName(text.slice(0, 80))}
-        onBlur={keepName}
-        error={name.trim() === '' ? 'Give it a name you will know it by.' : undefined}
+        value={facts.name}
+        most={80}
+        needed="Give it a name you will know it by."
+        onSet={(name) => name && change({ type: 'piece_facts_set', piece: { ...facts, name } })}
       />
       {children}
       <Column gap="$s">

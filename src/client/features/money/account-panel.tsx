@@ -15,6 +15,7 @@ import {
   Small,
   Strong,
   FigureBlock,
+  KeptField,
 } from '@/client/ui';
 import type { Dossier, MoneyFacts } from '@/core/dossier';
 import { closeAccount, correctAccount, countMaterials, type Line } from '@/core/ledger';
@@ -84,7 +85,6 @@ function Lines({ lines }: { lines: readonly Line[] }) {
 
 function Bought({ view: { money, currency, set }, today }: { view: MoneyView; today: string }) {
   const { bought } = money;
-  const [from, setFrom] = useState<string | null>(null);
   const keep = (part: { [F in keyof NonNullable<MoneyFacts['bought']>]?: unknown }): void =>
     set({ bought: { ...(bought ?? { amount: 0, at: timeNow() }), ...part } as NonNullable<MoneyFacts['bought']> });
   return (
@@ -110,15 +110,12 @@ function Bought({ view: { money, currency, set }, today }: { view: MoneyView; to
         ) : null}
       </Row>
       {bought ? (
-        <Field
+        <KeptField
           label="Where"
           placeholder="House clearance, market, found…"
-          value={from ?? bought.from ?? ''}
-          onChange={(text) => setFrom(text.slice(0, 60))}
-          onBlur={() => {
-            if (from !== null) keep({ from: from.trim() === '' ? undefined : from.trim() });
-            setFrom(null);
-          }}
+          value={bought.from}
+          most={60}
+          onSet={(from) => keep({ from })}
         />
       ) : null}
     </Column>
