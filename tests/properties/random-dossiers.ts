@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { DOSSIER_FORMAT, type Defect, type Dossier, type Observation, type Zone } from '@/core/dossier';
+import {
+  DOSSIER_FORMAT,
+  type Defect,
+  type Dossier,
+  type Observation,
+  type SecondColour,
+  type Zone,
+} from '@/core/dossier';
 import { CHECKS, DEFECT_DETAILS, DEFECTS, ERAS, PAINTS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
 
 export const SEED = 20_260_521;
@@ -86,6 +93,30 @@ export const anyWishes: fc.Arbitrary<Dossier> = fc
     shelf: fc.tuple(anyTin('t1'), anyTin('t2'), anyTin('t3')),
   })
   .map(({ dossier, ...more }) => ({ ...dossier, ...more, shelf: [...more.shelf] }));
+
+const hue = fc.constantFrom('#F3EFE6', '#2B3A42', '#7B2E26');
+const second: fc.Arbitrary<SecondColour> = fc.oneof(
+  fc.record({
+    colour: hue,
+    lies: fc.constantFrom('upright' as const, 'level' as const),
+    bands: fc.integer({ min: 20, max: 120 }).map((width_mm) => [{ at_mm: 60, width_mm }]),
+  }),
+  fc.record({ colour: hue, lies: fc.constant('panel' as const), margin_mm: fc.constant(60) }),
+  fc.record({ colour: hue, lies: fc.constant('far_side' as const) }),
+);
+const ownWish = fc.record(
+  { look: fc.constantFrom('opaque' as const), colour: hue, paint: fc.constantFrom(...PAINTS), second },
+  { requiredKeys: ['look'] },
+);
+
+/** As `anyWishes`, in colours and paints of their own zone by zone, and tins that say their colour. */
+export const anyTwoTone: fc.Arbitrary<Dossier> = fc
+  .record({ piece: anyWishes, a: ownWish, b: ownWish, hues: fc.tuple(hue, hue, hue) })
+  .map(({ piece, a, b, hues }) => ({
+    ...piece,
+    goal: { ...piece.goal, zones: { a, b } },
+    shelf: piece.shelf!.map((tin, i) => ({ ...tin, colour: hues[i]! })),
+  }));
 
 const GROUNDS = [
   { substrate: 'knotty_softwood', finish: 'varnish_oil' },

@@ -8,12 +8,14 @@ export function surround(piece: Dossier, { belief, needs }: ReturnType<typeof as
   const zone = piece.zones![z]!;
   const goal = piece.goal ?? {};
   const room = piece.piece.history?.room;
+  const own = goal.zones?.[zone.id];
+  const hues = [own?.colour ?? goal.colour ?? '#F3EFE6', ...(own?.second ? [own.second.colour] : [])];
   const left = zone.role === 'hardware' || zone.role === 'back';
   const wet = room === 'kitchen' || room === 'bathroom';
   return {
     diagnosis: { ...belief, bleed_p: belief.present.bleed, needs },
-    pale: computeLuminance(convertHexToLinearRgb(goal.colour ?? '#F3EFE6')) > 0.35,
-    look: left ? 'leave' : (goal.look ?? 'opaque'),
+    pale: hues.some((hue) => computeLuminance(convertHexToLinearRgb(hue)) > 0.35),
+    look: own?.look ?? (left ? 'leave' : (goal.look ?? 'opaque')),
     spotsOnly: goal.schools?.stain_block === 'spots_only',
     primesAlways: goal.schools?.priming !== 'when_needed',
     ventilated: goal.ventilation !== 'none',

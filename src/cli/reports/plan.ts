@@ -16,9 +16,10 @@ export function reportPlan(dossier: Dossier) {
       id: system.id,
       labels: system.labels,
       zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
-      jobs: mergeJobs(system.zones).map(({ op, label, zones, minutes, waitH, ml }) => ({
+      jobs: mergeJobs(system.zones).map(({ op, label, colour, zones, minutes, waitH, ml }) => ({
         op,
         label,
+        colour,
         zones,
         minutes,
         wait_h: waitH,
@@ -31,8 +32,9 @@ export function reportPlan(dossier: Dossier) {
       expected_cost: toMoney(system.expectedCost),
       total_cost: toMoney(system.totalCost),
       fumes: system.fumes,
-      supplies: system.supplies.map(({ class: code, neededMl, fromShelf, buy }) => ({
+      supplies: system.supplies.map(({ class: code, colour, neededMl, fromShelf, buy }) => ({
         class: code,
+        colour,
         needed_ml: neededMl,
         from_shelf: fromShelf,
         buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
@@ -59,13 +61,18 @@ const toMoney = (value: number): number => Math.round(value * 100) / 100;
 
 /** A step of any plan. */
 export function reportStep(step: Step) {
-  const { op, method, class: productClass, product, tint, grit, tests, coats, ml, recoatH, minutes, waitH, why } = step;
+  const { op, method, class: productClass, product, tint, colour, hand, meets, afterH, grit, tests, coats, ml } = step;
+  const { recoatH, minutes, waitH, why } = step;
   return {
     op,
     method,
     class: productClass,
     product,
     tint,
+    colour,
+    hand,
+    meets,
+    after_h: afterH,
     grit,
     tests,
     coats,

@@ -8,7 +8,6 @@ import type { ChangeOfPiece, RecordsOf } from './piece-change';
 import {
   climateSchema,
   defectSchema,
-  goalSchema,
   handoverSchema,
   observationSchema,
   pieceFactsSchema,
@@ -18,6 +17,7 @@ import {
   type Zone,
   type ZoneFacts,
 } from './schema';
+import { goalSchema } from './goal-schema';
 
 /* What is set on a piece and on its zones, and what is read there. */
 

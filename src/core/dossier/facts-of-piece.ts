@@ -13,9 +13,9 @@ import {
 } from '../shared';
 import { LIMITS } from './limits';
 import { readWith } from './read';
+import { goalSchema } from './goal-schema';
 import { moneySchema } from './money-schema';
 import {
-  goalSchema,
   handoverSchema,
   hardwareSchema,
   partSchema,

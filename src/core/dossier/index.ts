@@ -8,6 +8,8 @@ export { LIMITS, tooMany } from './limits';
 export { isDeeperThan, MOST_DEEP, parseDossier, readDossier, readWith } from './read';
 export { ASTM_A_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLook, type Look } from './look';
+export { colourOfPiece, DEFAULT_COLOUR, listColours, wishOf, wishZones, type OwnWish, type ZoneWish } from './wish';
+export * from './goal-schema';
 export { amount, targetSchema } from './money-schema';
 export { hex, idSchema, percent } from './primitives';
 export * from './schema';

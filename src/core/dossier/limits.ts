@@ -17,6 +17,8 @@ export const LIMITS = {
   mixes: 200,
   overrides: 200,
   troubles: 100,
+  /** Of colour taped on a face. */
+  bands: 24,
   /** Of the account of a piece: extras and refunds, each. */
   extras: 200,
   photos: 500,

@@ -1,5 +1,6 @@
 import { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone } from './look';
-import type { Goal, Zone } from './schema';
+import type { Goal } from './goal-schema';
+import type { Zone } from './schema';
 
 const TOP: Zone = { id: 'top', role: 'top' };
 const BACK: Zone = { id: 'back', role: 'back' };

@@ -1,5 +1,6 @@
 import type { RoleCode } from '../knowledge';
-import type { Dossier, Goal, Zone } from './schema';
+import type { Goal } from './goal-schema';
+import type { Dossier, Zone } from './schema';
 
 export type Look = NonNullable<Goal['look']>;
 

@@ -4,7 +4,6 @@ import type {
   Climate,
   Defect,
   Dossier,
-  Goal,
   Handover,
   Hardware,
   LogEntry,
@@ -20,6 +19,7 @@ import type {
   Trouble,
   ZoneFacts,
 } from './schema';
+import type { Goal } from './goal-schema';
 
 type WithId<T> = T & { id: string };
 

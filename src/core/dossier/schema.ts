@@ -11,6 +11,7 @@ import {
   findCheck,
   findClue,
   GATES,
+  HANDS,
   INTERFACES,
   LEAD_KITS,
   NUMBER_CHECKS,
@@ -33,6 +34,7 @@ import {
 } from '../knowledge';
 import { findSharedId } from './ids';
 import { LIMITS } from './limits';
+import { goalSchema } from './goal-schema';
 import { moneySchema } from './money-schema';
 import { hex, idSchema, instant, percent, positive, share, text } from './primitives';
 import { readingProblem } from './reading';
@@ -157,42 +159,6 @@ export const zoneSchema = z.looseObject({
 /** What the owner may set on a zone directly; readings have changes of their own. */
 export const zoneFactsSchema = zoneSchema.omit({ id: true, observations: true, skipped_checks: true, defects: true });
 export const pieceFactsSchema = pieceSchema.omit({ id: true });
-
-const look = z.enum(['opaque', 'stain', 'clear', 'leave']);
-export const goalSchema = z.looseObject({
-  look: look.optional(),
-  colour: hex.optional(),
-  sheen: z.enum(['matt', 'eggshell', 'satin', 'semi_gloss', 'gloss']).optional(),
-  grain: z.enum(['hide', 'show']).optional(),
-  application: z.enum(['brush_roll', 'spray', 'aerosol']).optional(),
-  ventilation: z.enum(['good', 'limited', 'none']).optional(),
-  priority: z.enum(['surest', 'soonest', 'cheapest', 'least_fumes']).optional(),
-  due: z.iso.date().optional(),
-  paint: z.enum(PAINTS).optional(),
-  /** Wishes for single zones; `look_before` is what a zone that is left was to be. */
-  zones: z.record(z.string(), z.looseObject({ look: look.optional(), look_before: look.optional() })).optional(),
-  schools: z
-    .looseObject({
-      dulling: z.enum(['mix', 'scuff', 'liquid']).optional(),
-      priming: z.enum(['always', 'when_needed']).optional(),
-      fill: z.enum(['obvious_first_then_after_prime', 'before', 'after_prime']).optional(),
-      grain: z.enum(['spackle_brush', 'spackle_knife', 'grain_filler', 'leave']).optional(),
-      stain_block: z.enum(['whole_zone', 'spots_only', 'wait_and_see']).optional(),
-      doors: z.enum(['off', 'on']).optional(),
-      topcoat: z.enum(['when_needed', 'always']).optional(),
-      between: z.enum(['denib_every', 'only_if_rough']).optional(),
-    })
-    .optional(),
-  /** What the gates ask for, where the owner sets it otherwise. */
-  gates: z
-    .looseObject({
-      scratch_most: z.number().int().min(0).max(4).optional(),
-      bleed_mean: z.number().min(0.1).max(20).optional(),
-      bleed_worst: z.number().min(0.1).max(40).optional(),
-      bleed_at: z.enum(['48h', '7d']).optional(),
-    })
-    .optional(),
-});
 
 export const treatmentSchema = z.looseObject({
   prep: z.enum(PREPS).optional(),
@@ -376,6 +342,8 @@ export const shelfItemSchema = z.looseObject({
   /** What it dries to, and how strongly it tints others beside white of its kind: 1 where it was never tried. */
   colour: hex.optional(),
   strength: positive(100).optional(),
+  /** How well one coat of it hides over black and white, from a draw-down card of the owner's own. */
+  contrast_ratio: z.number().min(0.05).max(1).optional(),
   /** What was drawn off since `volume_ml` was measured, each with the tap of the work it was for. */
   drawn: z.array(drawingSchema).max(LIMITS.drawn).optional(),
 });
@@ -387,6 +355,8 @@ const logFactsSchema = z.looseObject({
   op: z.enum(OPERATIONS),
   class: z.string().max(60).optional(),
   product: z.string().max(64).optional(),
+  /** What was painted dries to. */
+  colour: hex.optional(),
   coats: z.number().min(0).max(20).optional(),
   thinned_pct: percent.optional(),
   /** Of the paper or pad it was dulled with. */
@@ -470,6 +440,13 @@ export const stepSchema = z.looseObject({
   tests: z.array(z.string().max(40)).max(20).optional(),
   coats: z.number().int().min(1).max(20).optional(),
   ml: z.number().min(0).max(100_000).optional(),
+  /** What it dries to, of a coat of paint. */
+  colour: hex.optional(),
+  /** The rule of the hand that it is there by, and what zones it is kept off. */
+  hand: z.enum(HANDS).optional(),
+  meets: z.array(idSchema).max(LIMITS.zones).optional(),
+  /** Hours after the coat before it that it may start, where that is later than the next coat might. */
+  after_h: z.number().min(0).max(1000).optional(),
   product: z.string().max(64).optional(),
   /** The repair it is, and what it takes where no class names it. */
   repair: z.string().max(40).optional(),
@@ -507,6 +484,9 @@ export const stackSchema = z.looseObject({
   primers: z.array(z.looseObject({ code: z.enum(PRIMERS), coats: z.number().int().min(1).max(10) })).max(4),
   paint: z.enum(PAINTS).nullable(),
   paint_coats: z.number().int().min(0).max(10),
+  /** Colours of the paint: of the zone, and of what is set apart on it. */
+  colour: hex.optional(),
+  second_colour: hex.optional(),
   topcoat: z.enum(TOPCOATS),
 });
 
@@ -654,7 +634,6 @@ export type ZoneFacts = z.infer<typeof zoneFactsSchema>;
 export type PieceFacts = z.infer<typeof pieceFactsSchema>;
 export type Observation = z.infer<typeof observationSchema>;
 export type Defect = z.infer<typeof defectSchema>;
-export type Goal = z.infer<typeof goalSchema>;
 export type Treatment = z.infer<typeof treatmentSchema>;
 export type Test = z.infer<typeof testSchema>;
 export type Panel = z.infer<typeof panelSchema>;

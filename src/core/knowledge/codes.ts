@@ -136,7 +136,8 @@ export type PrepCode = (typeof PREPS)[number];
 export const OPERATIONS = [
   'label', 'hardware_off', 'clean', 'degrease', 'dewax', 'desilicone', 'remove_face', 'reglue', 'repair',
   'consolidate', 'strip', 'fill', 'liquid_degloss', 'scuff', 'sand', 'dust', 'grain_fill', 'edge_seal', 'spot_seal',
-  'dry_out', 'wait', 'proof', 'prime', 'caulk', 'denib', 'paint', 'topcoat', 'stain', 'mask', 'refit', 'cure', 'handover',
+  'dry_out', 'wait', 'proof', 'prime', 'caulk', 'denib', 'paint', 'topcoat', 'stain', 'mask', 'set_up', 'edges', 'refit', 'cure',
+  'handover',
 ] as const;
 export type OperationCode = (typeof OPERATIONS)[number];
 

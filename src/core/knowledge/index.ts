@@ -5,6 +5,7 @@ export * from './codes';
 export * from './defects';
 export * from './dust';
 export * from './handover';
+export * from './hands';
 export * from './kinds';
 export * from './lead';
 export * from './materials';

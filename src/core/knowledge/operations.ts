@@ -63,6 +63,8 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   topcoat: { label: 'Clear coat', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', dries: true, cautions: ['oily_rags'] },
   mask: { label: 'Mask', says: ['Press the tape’s edge down with a nail; cut it with a blade before you pull.', 'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.'] },
+  set_up: { label: 'Set up' },
+  edges: { label: 'Do the edges', dries: true, says: ['A thin coat by brush, drawn out towards the edge.'] },
   refit: { label: 'Refit', leaves: true, cautions: ['tipping'], says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
   cure: { label: 'Cure', untimed: true, leaves: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
   handover: { label: 'Hand over', untimed: true, leaves: true, cautions: ['tipping'], says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },

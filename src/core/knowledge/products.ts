@@ -125,6 +125,8 @@ export interface PaintFact {
   ragsHeat?: true;
   /** What it is made of, where that says what it may be mixed with: chalk takes the hardness out of an enamel. */
   body?: 'chalk' | 'enamel';
+  /** Hours until tape may lie on it and come off again without it (common practice; a soft film wants longer). */
+  tapeFromH: number;
   /** Stays soft for good and sticks to itself. */
   stickySoft?: boolean;
   /** How it is put on, where that is not as others of its kind are. */
@@ -136,14 +138,14 @@ export interface PaintFact {
 
 // prettier-ignore
 export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
-  chalk_paint: { label: 'Chalk-type paint', body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', basis: 'practice' },
-  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', basis: 'practice' },
-  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', basis: 'practice' },
-  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, basis: 'practice' },
-  wb_alkyd_enamel: { label: 'Cabinet enamel', body: 'enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', basis: 'practice' },
-  oil_enamel: { label: 'Oil enamel', body: 'enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, basis: 'practice' },
-  aerosol_enamel: { label: 'Aerosol enamel', body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, basis: 'practice' },
-  cabinet_paint_2k: { label: 'Two-part cabinet paint', body: 'enamel', sheens: ['satin'], seal: 'never', carrier: 'two_part', basis: 'practice' },
+  chalk_paint: { label: 'Chalk-type paint', body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, tapeFromH: 72, basis: 'practice' },
+  wb_alkyd_enamel: { label: 'Cabinet enamel', body: 'enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  oil_enamel: { label: 'Oil enamel', body: 'enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, tapeFromH: 48, basis: 'practice' },
+  aerosol_enamel: { label: 'Aerosol enamel', body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, tapeFromH: 48, basis: 'practice' },
+  cabinet_paint_2k: { label: 'Two-part cabinet paint', body: 'enamel', sheens: ['satin'], seal: 'never', carrier: 'two_part', tapeFromH: 24, basis: 'practice' },
 };
 
 export interface ProductFact {

@@ -20,10 +20,7 @@ export const WORK_RATES = {
   solvent_wash: { once: 5, perM2: 6, waitH: 0.5, mlPerM2: 60, basis: 'practice' },
   // Days in moving air; the meter decides.
   dry_out: { once: 1, waitH: 72, basis: 'practice' },
-  tape_off_room: { once: 4, perM2: 6, basis: 'practice' },
-  mask_hinges: { once: 10, basis: 'practice' },
   take_off: { once: 3.5, basis: 'practice' },
-  mask_runners: { once: 4, basis: 'practice' },
   liquid_degloss: { perM2: 5, waitH: 0.5, mlPerM2: 80, basis: 'practice' },
   scuff: { perM2: 8, basis: 'practice' },
   sand_bare: { perM2: 24, basis: 'practice' },

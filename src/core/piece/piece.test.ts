@@ -71,7 +71,7 @@ describe('the section', () => {
 
   it('gains a tooth and one band a coat from the plan', () => {
     const plan = planPiece(LAMINATE).systems[0]!.zones[0]!;
-    const section = buildSection(belief, plan, {});
+    const section = buildSection(belief, plan);
     const coats = plan.stack.primers.reduce((sum, { coats: n }) => sum + n, 0) + plan.stack.paintCoats;
     expect(section.layers.filter(({ kind }) => kind === 'coat')).toHaveLength(coats);
     expect(section.layers.filter(({ kind }) => kind === 'tooth').length).toBeGreaterThan(0);

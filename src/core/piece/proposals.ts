@@ -7,7 +7,7 @@ import { isPale, judgeGates } from './gates';
 export function proposeForZone(dossier: Dossier, zoneId: string, planned?: Treatment): Proposal | null {
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   if (!zone) return null;
-  const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, isPale(dossier));
+  const bleeds = needsBleedWatch(computeBelief(dossier, zone).present.bleed, isPale(dossier, zone));
   return proposePanel(dossier, zone, bleeds, planned);
 }
 

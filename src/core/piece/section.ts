@@ -9,12 +9,12 @@ import {
   type PrepCode,
   type SubstrateCode,
 } from '../knowledge';
-import type { Dossier, Treatment } from '../dossier';
+import { DEFAULT_COLOUR, type Treatment, type ZoneWish } from '../dossier';
 import { PRIMER_TINTS, type PrimerTint } from '../film';
 import { PREP_FACTS } from '../knowledge';
 import { upperFirst, formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
-import { DEFAULT_COLOUR, type ZonePlan } from '../systems';
+import type { ZonePlan } from '../systems';
 
 /** One layer of a cut through a zone, from the substrate up. Drawn by the client; pure data here. */
 export type SectionLayer =
@@ -53,15 +53,21 @@ type Work =
       coats: number;
       note: string;
       tint?: PrimerTint;
+      /** Of paint, where it is not the zone's. */
+      colour?: string;
     };
 
 /** The cut through a zone as believed now and, with a plan, as it is to become. */
-export function buildSection(belief: Belief, plan?: ZonePlan, goal?: Dossier['goal']): Section {
-  return draw(belief, plan ? planWork(plan) : [], plan?.stack.prep, goal);
+export function buildSection(belief: Belief, plan?: ZonePlan): Section {
+  return draw(belief, plan ? planWork(plan) : [], plan?.stack.prep);
 }
 
 /** As `buildSection`, from the treatment that was taken: what a list of pieces shows. */
-export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?: Dossier['goal']): Section {
+export function buildTreatedSection(
+  belief: Belief,
+  treatment: Treatment,
+  wish?: Pick<ZoneWish, 'colour' | 'paint'>,
+): Section {
   const { prep = 'none', primer = 'none', coats = 1 } = treatment;
   const work: Work[] = [];
   if (prep !== 'none') work.push({ op: 'dull', label: PREP_FACTS[prep].label, note: '' });
@@ -70,11 +76,11 @@ export function buildTreatedSection(belief: Belief, treatment: Treatment, goal?:
     work.push({
       op: 'coat',
       layer: 'paint',
-      code: treatment.paint ?? goal?.paint ?? 'wb_alkyd_enamel',
+      code: treatment.paint ?? wish?.paint ?? 'wb_alkyd_enamel',
       coats: treatment.paint_coats ?? 2,
       note: '',
     });
-  return draw(belief, work, prep, goal);
+  return draw(belief, work, prep, wish?.colour);
 }
 
 /** A coat of the work on a zone, from the bottom up. */
@@ -82,6 +88,7 @@ export interface WorkCoat {
   layer: 'primer' | 'paint' | 'clear';
   code: keyof typeof FILM_FACTS;
   tint?: PrimerTint;
+  colour?: string;
   note: string;
   state: CoatState;
   suspect?: boolean;
@@ -92,11 +99,10 @@ export function buildWorkSection(
   belief: Belief,
   prep: PrepCode,
   coats: readonly WorkCoat[],
-  goal?: Dossier['goal'],
+  colour: string = DEFAULT_COLOUR,
   under: readonly WorkCoat[] = [],
 ): Section {
   const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_FACTS[prep].label, note: '' }];
-  const colour = goal?.colour ?? DEFAULT_COLOUR;
   const lay = (list: readonly WorkCoat[]): SectionLayer[] =>
     list.flatMap(({ state, suspect, ...coat }) =>
       drawWork({ op: 'coat', coats: 1, ...coat }, colour).map((layer) => ({
@@ -107,8 +113,12 @@ export function buildWorkSection(
     );
   const ground =
     under.length === 0
-      ? draw(belief, tooth, prep, goal).layers
-      : [...draw(belief, [], undefined, goal).layers, ...lay(under), ...tooth.flatMap((own) => drawWork(own, colour))];
+      ? draw(belief, tooth, prep, colour).layers
+      : [
+          ...draw(belief, [], undefined, colour).layers,
+          ...lay(under),
+          ...tooth.flatMap((own) => drawWork(own, colour)),
+        ];
   const all = [...ground, ...lay(coats)];
   return {
     layers: all,
@@ -122,7 +132,12 @@ export function buildWorkSection(
   };
 }
 
-function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined, goal: Dossier['goal']): Section {
+function draw(
+  belief: Belief,
+  work: readonly Work[],
+  prep: PrepCode | undefined,
+  colour: string = DEFAULT_COLOUR,
+): Section {
   const { substrate, finish } = mostLikelyState(belief);
   const certainty = belief.substrate[0]!.p;
   const layers: SectionLayer[] = [
@@ -135,7 +150,7 @@ function draw(belief: Belief, work: readonly Work[], prep: PrepCode | undefined,
     const label = upperFirst(words);
     layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
   }
-  layers.push(...work.flatMap((entry) => drawWork(entry, goal?.colour ?? DEFAULT_COLOUR)));
+  layers.push(...work.flatMap((entry) => drawWork(entry, colour)));
   return { layers, summary: layers.map((layer) => layer.label).join(', ') };
 }
 
@@ -157,6 +172,7 @@ function planWork(plan: ZonePlan): Work[] {
         coats,
         note: `${step.ml ?? 0} ml, ${coats > 1 ? `${wait} between` : `dry ${wait}`}`,
         ...(step.tint ? { tint: step.tint } : {}),
+        ...(step.colour ? { colour: step.colour } : {}),
       },
     ];
   });
@@ -164,9 +180,9 @@ function planWork(plan: ZonePlan): Work[] {
 
 function drawWork(work: Work, paintColour: string): SectionLayer[] {
   if (work.op === 'dull') return [{ kind: 'tooth', label: work.label, note: work.note }];
-  const { layer, code, coats, note, tint = 'white' } = work;
+  const { layer, code, coats, note, tint = 'white', colour: own = paintColour } = work;
   const primerColour = PRIMER_TINTS[tint];
-  const colour = layer === 'primer' ? primerColour : layer === 'paint' ? paintColour : CLEAR;
+  const colour = layer === 'primer' ? primerColour : layer === 'paint' ? own : CLEAR;
   const label = `${labelProduct(code)}${tint === 'white' ? '' : `, ${tint}`}${coats > 1 ? ` ×${coats}` : ''}`;
   return Array.from({ length: coats }, () => ({
     kind: 'coat',

@@ -17,6 +17,7 @@ export const PROBLEM_CODES = [
   'before',
   'wrong_reading',
   'not_after',
+  'bands_overlap',
   'unknown_time_zone',
   'piece_not_found',
   'zone_not_found',

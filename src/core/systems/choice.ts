@@ -1,4 +1,4 @@
-import type { OperationCode, PrepCode, ProductClass, RepairStepCode, StrippingCode } from '../knowledge';
+import type { HandCode, OperationCode, PrepCode, ProductClass, RepairStepCode, StrippingCode } from '../knowledge';
 import { computeCoatMl } from '../knowledge';
 import type { PrimerTint } from '../film';
 import type { Ground } from './ground';
@@ -25,6 +25,13 @@ export interface Step {
   /** How an old coat is got off. */
   method?: StrippingCode;
   tint?: PrimerTint;
+  /** What it dries to, of a coat of paint. */
+  colour?: string;
+  /** The rule of the hand that it is there by, and the zones whose paint it waits for. */
+  hand?: HandCode;
+  meets?: string[];
+  /** Hours after the coat before it that it may start, where that is later than the next coat might. */
+  afterH?: number;
   recoatH?: number;
   minutes: number;
   waitH: number;
@@ -48,6 +55,8 @@ export interface Choice {
   product?: Product;
   coats?: number;
   ml?: number;
+  /** What it takes of another product besides: a second colour. */
+  also?: { product: Product; ml: number };
   prep?: PrepCode;
   /** The answer to the faults of the zone that this way is. */
   repairs?: RepairPlan;
@@ -106,10 +115,16 @@ const LOSS = { brush_roll: 0.1, spray: 0.35, aerosol: 0.45 } as const;
 /** The first coat on raw wood or board soaks in (common practice: 20–30 % more). */
 const RAW_GROUND = 1.25;
 
-/** Millilitres of wet paint for some coats, to the next 5. */
-export function measureCoats(ground: Ground, { film }: Product, coats: number, first: boolean): number {
-  const one = computeCoatMl(ground.area, film, LOSS[ground.application]);
-  return Math.round((one * (coats + (first ? (RAW_GROUND - 1) * ground.pRaw : 0))) / 5) * 5;
+/** Millilitres of wet paint for some coats, to the next 5, and never none. */
+export function measureCoats(
+  ground: Ground,
+  { film }: Product,
+  coats: number,
+  first: boolean,
+  area: number = ground.area,
+): number {
+  const one = computeCoatMl(area, film, LOSS[ground.application]);
+  return Math.max(5, Math.round((one * (coats + (first ? (RAW_GROUND - 1) * ground.pRaw : 0))) / 5) * 5);
 }
 
 export const needed = (ground: Ground, code: string): number => ground.needs.get(code) ?? 0;

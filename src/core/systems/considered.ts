@@ -1,10 +1,10 @@
 import { hasStrongFumes, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '../knowledge';
 import type { Dossier } from '../dossier';
-import { LABEL_CLIMATE } from '../climate';
+
 import type { HardFinding } from './findings';
 import { readGround } from './take-up';
 import { priceAlone, type Aim } from './prices';
-import { listProducts } from './product';
+import { productsOf } from './product';
 import { listRejections } from './rejections';
 import { searchZone, type Label } from './search';
 import { PAINT_PREPS } from './stages-ground';
@@ -41,7 +41,7 @@ export function listConsidered(dossier: Dossier, taken: ZonePlan, layer: Layer):
   const zone = dossier.zones?.find(({ id }) => id === taken.id);
   if (!zone) return [];
   const ground = readGround(dossier, zone);
-  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const products = productsOf(dossier);
   const search = searchZone(ground, products);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const own = codeOf(layer, taken.stack);

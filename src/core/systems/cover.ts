@@ -1,13 +1,5 @@
-import {
-  estimateContrastRatio,
-  GROUND_COLOURS,
-  OLD_PAINT_COLOUR,
-  FINISH_FACTS,
-  PRIMER_FACTS,
-  leavesBare,
-  type PrepCode,
-} from '../knowledge';
-import { compareTints, forecastCover, MOST_COATS, type PrimerTint } from '../film';
+import { GROUND_COLOURS, OLD_PAINT_COLOUR, FINISH_FACTS, PRIMER_FACTS, leavesBare, type PrepCode } from '../knowledge';
+import { compareTints, forecastCover, MOST_COATS, type Coat, type PrimerTint } from '../film';
 import type { Ground } from './ground';
 import type { PrimerCoats } from './surface-state';
 
@@ -25,19 +17,32 @@ export interface Cover {
 const LEAST_COATS = 2;
 const CACHE = new Map<string, Cover>();
 
+/** How many coats of one colour hide another that is sound and dry; the film under them wears already, so one may do. */
+export function forecastOver(under: string, colour: string, contrastRatio: number): Pick<Cover, 'coats' | 'shows'> {
+  const key = [under, colour, contrastRatio, 'over'].join('|');
+  const { coats } = forecastCover(under, [], { colour, contrastRatio });
+  const known = CACHE.get(key) ?? { coats: Math.min(MOST_COATS, coats), tint: null, shows: coats > MOST_COATS };
+  CACHE.set(key, known);
+  return known;
+}
+
 /** How many coats of paint this ground, prep and primer ask for, and the primer tint that makes it fewest. An estimate. */
-export function forecastCoats(ground: Ground, prep: PrepCode, primers: readonly PrimerCoats[]): Cover {
-  const paint = ground.colour;
+export function forecastCoats(
+  ground: Ground,
+  prep: PrepCode,
+  primers: readonly PrimerCoats[],
+  contrastRatio: number,
+): Cover {
+  const paint = { colour: ground.colour, contrastRatio };
   const under = findGroundColour(ground, prep);
   const pigmented = primers.filter(({ code }) => !PRIMER_FACTS[code].clear);
-  const key = [paint, under, ...pigmented.map(({ code, coats }) => `${code}${coats}`)].join('|');
+  const key = [paint.colour, contrastRatio, under, ...pigmented.map(({ code, coats }) => `${code}${coats}`)].join('|');
   const known = CACHE.get(key) ?? workOut(under, pigmented, paint);
   CACHE.set(key, known);
   return known;
 }
 
-function workOut(under: string, primers: readonly PrimerCoats[], colour: string): Cover {
-  const paint = { colour, contrastRatio: estimateContrastRatio(colour) };
+function workOut(under: string, primers: readonly PrimerCoats[], paint: Coat): Cover {
   const total = primers.reduce((sum, { coats }) => sum + coats, 0);
   if (total === 0) return limit(forecastCover(under, [], paint).coats, null);
   const hiding = Math.max(...primers.map(({ code }) => PRIMER_FACTS[code].hiding));

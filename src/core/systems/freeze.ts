@@ -36,11 +36,13 @@ export function freezeSystem(system: CoatingSystem, at: string, say: Phrases): C
 }
 
 /** The layers as they are kept. */
-export const stackOf = ({ prep, primers, paint, paintCoats, topcoat }: CoatStack): Stack => ({
+export const stackOf = ({ prep, primers, paint, paintCoats, colour, secondColour, topcoat }: CoatStack): Stack => ({
   prep,
   primers: primers.map(({ code, coats }) => ({ code, coats })),
   paint,
   paint_coats: paintCoats,
+  ...(colour ? { colour } : {}),
+  ...(secondColour ? { second_colour: secondColour } : {}),
   topcoat,
 });
 
@@ -49,6 +51,12 @@ export type TakenStep = Omit<Named<PlannedStep>, 'why'> & { why: string | StepRe
 /** Without what a newer format may carry besides. */
 type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
 
-export function carryStep({ recoatH, waitH, stage = 0, ...step }: Step): TakenStep & { why: StepReason[] } {
-  return { ...step, ...(recoatH === undefined ? {} : { recoat_h: recoatH }), wait_h: waitH, stage };
+export function carryStep({ recoatH, afterH, waitH, stage = 0, ...step }: Step): TakenStep & { why: StepReason[] } {
+  return {
+    ...step,
+    ...(recoatH === undefined ? {} : { recoat_h: recoatH }),
+    ...(afterH === undefined ? {} : { after_h: afterH }),
+    wait_h: waitH,
+    stage,
+  };
 }

@@ -2,6 +2,7 @@ import {
   FACED_BOARDS,
   FINISH_FACTS,
   type FinishCode,
+  type PaintCode,
   type PieceKind,
   type PrepCode,
   type PrimerCode,
@@ -9,14 +10,17 @@ import {
 } from '../knowledge';
 import { readStains } from './faults';
 import type { StripFace } from './stripping';
+import { assignShapes, measureFaces, measureSecond, templateOf, type SecondMeasure, type Shape } from '../templates';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import {
-  lookOf,
+  wishOf,
   type Dossier,
   type Experience,
   type Goal,
   type Look,
+  type SecondColour,
+  type ZoneWish,
   type Recovery,
   type Test,
   type Treatment,
@@ -49,6 +53,20 @@ export interface Ground {
   goal: Goal;
   look: Look;
   colour: string;
+  /** The paint and the sheen that are asked for here; the paint perhaps here alone. */
+  paint: PaintCode | null;
+  paintOfItsOwn: boolean;
+  sheen: NonNullable<Goal['sheen']> | null;
+  /** A second colour on its faces: the share it takes, the tape it wants, m. */
+  second: (SecondColour & SecondMeasure) | null;
+  /** Zones of a paler colour that it meets where both stay on the piece: theirs goes on first. */
+  meets: readonly string[];
+  /** Separate things it is made of: doors, drawer fronts. */
+  parts: number;
+  /** The first zone of the piece that is treated: what is done once for the piece is done with it. */
+  leads: boolean;
+  /** Steps of the hand that the owner leaves out. */
+  without: ReadonlySet<string>;
   /** Pale paint shows bleed; dark paint hides most of it. */
   pale: boolean;
   application: NonNullable<Goal['application']>;
@@ -87,8 +105,6 @@ export interface Ground {
   failedFace?: StripFace;
 }
 
-export const DEFAULT_COLOUR = '#F3EFE6';
-
 /** The schools followed unless the owner says otherwise. */
 export const DEFAULT_SCHOOLS = {
   dulling: 'mix',
@@ -107,7 +123,9 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
   const goal = dossier.goal ?? {};
   const states = [...belief.joint].map((p, s) => ({ ...STATES[s]!, p })).filter((state) => state.p > 0.001);
   const soundness = new Map(belief.soundness.map(({ code, p }) => [code, p]));
-  const colour = goal.colour ?? DEFAULT_COLOUR;
+  const wish = wishOf(dossier, zone);
+  const { look, colour, paint, paintOfItsOwn, sheen, second } = wish;
+  const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const slick = (level: number): number => sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === level);
   const stain = needs.find(({ code }) => code === 'stain_block');
   return {
@@ -115,17 +133,25 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     name: zone.name ?? zone.id,
     belief,
     hazards,
-    area: zone.area_m2 ?? DEFAULT_AREA_M2,
+    area,
     goal,
-    look: lookOf(dossier, zone),
+    look,
     colour,
-    pale: isPaleColour(colour),
+    paint: paint ?? null,
+    paintOfItsOwn,
+    sheen: sheen ?? null,
+    second: second ? measureOn(dossier, zone, second, area) : null,
+    meets: listPalerNeighbours(dossier, zone),
+    parts: countParts(dossier, zone),
+    leads: dossier.zones?.find((own) => wishOf(dossier, own).look !== 'leave')?.id === zone.id,
+    without: new Set(goal.without),
+    pale: isPaleWish(wish),
     application: goal.application ?? 'brush_roll',
     ventilation: goal.ventilation ?? 'good',
     schools: { ...DEFAULT_SCHOOLS, ...goal.schools },
     hardWorn: isHardWorn(dossier, zone),
     moves: zone.role === 'door' || zone.role === 'drawer_front' || zone.role === 'drawer_side',
-    inPlace: IN_PLACE.includes(dossier.piece.kind) && lookOf(dossier, zone) !== 'leave' && !isPartOff(zone, goal),
+    inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
     slickness: [slick(0), slick(1), slick(2)],
     pBleed: belief.present.bleed,
@@ -155,6 +181,48 @@ const IN_PLACE: readonly PieceKind[] = ['kitchen_run', 'interior_door', 'window_
 /** Doors and drawers are painted on stands, unless the owner leaves them on. */
 const isPartOff = ({ role }: Zone, goal: Goal): boolean =>
   (role === 'door' || role === 'drawer_front' || role === 'drawer_side') && goal.schools?.doors !== 'on';
+
+/** The drawing of a piece as it is divided now: once for each state of its zones. */
+const drawingOf = new WeakMap<readonly Zone[], { piece: Dossier['piece']; shapes: Shape[] }>();
+function drawPiece({ piece, zones = [] }: Dossier): Shape[] {
+  const known = drawingOf.get(zones);
+  if (known && known.piece === piece) return known.shapes;
+  const shapes = assignShapes(templateOf(piece).shapes, zones);
+  drawingOf.set(zones, { piece, shapes });
+  return shapes;
+}
+
+const measureOn = (dossier: Dossier, zone: Zone, second: SecondColour, area: number): SecondColour & SecondMeasure => ({
+  ...second,
+  ...measureSecond(second, measureFaces(drawPiece(dossier), zone, area)),
+});
+
+const countParts = (dossier: Dossier, zone: Zone): number =>
+  Math.max(1, new Set(drawPiece(dossier).flatMap(({ zone: id, part }) => (id === zone.id ? [part] : []))).size);
+
+/**
+ * Zones of a paler colour that this one meets on the carcass: the paler goes on first and is taped along (common practice).
+ * What comes off the piece meets nothing while it is painted.
+ */
+function listPalerNeighbours(dossier: Dossier, zone: Zone): string[] {
+  const goal = dossier.goal ?? {};
+  if (goal.zones === undefined) return [];
+  const stays = (other: Zone): boolean => !isPartOff(other, goal) && !MEETS_NOTHING.includes(other.role);
+  const own = wishOf(dossier, zone);
+  if (own.look !== 'opaque' || !stays(zone)) return [];
+  return (dossier.zones ?? []).flatMap((other) => {
+    if (other.id === zone.id || !stays(other)) return [];
+    const theirs = wishOf(dossier, other);
+    return theirs.look === 'opaque' && isPaler(theirs, own) ? [other.id] : [];
+  });
+}
+const MEETS_NOTHING: readonly Zone['role'][] = ['hardware', 'drawer_side', 'inside'];
+
+/** Of two colours the paler; of two alike in that, one always and the other never. */
+function isPaler({ colour: a }: ZoneWish, { colour: b }: ZoneWish): boolean {
+  const [one, other] = [computeLightness(a), computeLightness(b)];
+  return one > other || (one === other && a > b);
+}
 
 /** Wear decides what paint will do: tops in daily use, kitchen and bathroom fronts (common practice). */
 function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {
@@ -217,7 +285,11 @@ export const hasFinish =
 
 /** Paint this pale shows colour that comes through (relative luminance, estimate). */
 const PALE = 0.35;
-export const isPaleColour = (hex: string): boolean => computeLightness(hex) > PALE;
+const isPaleColour = (hex: string): boolean => computeLightness(hex) > PALE;
+
+/** Whether what comes through would show: the colour of a zone, or one that lies on it, is pale. */
+export const isPaleWish = ({ colour, second }: Pick<ZoneWish, 'colour' | 'second'>): boolean =>
+  isPaleColour(colour) || (second !== undefined && isPaleColour(second.colour));
 
 /** Relative luminance of a colour, 0 black to 1 white. */
 export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));

@@ -258,8 +258,8 @@ const PAINT_RULES: readonly HardRule[] = [
   },
   {
     id: 'sheen_not_made', basis: 'practice',
-    cuts: (c, s, g) => isUnsealed(c) && s.paint !== null && g.goal.sheen !== undefined && !PAINT_FACTS[s.paint].sheens.includes(g.goal.sheen),
-    finds: (_c, s, g) => ({ paint: s.paint!, sheen: g.goal.sheen! }),
+    cuts: (c, s, g) => isUnsealed(c) && s.paint !== null && g.sheen !== null && !PAINT_FACTS[s.paint].sheens.includes(g.sheen),
+    finds: (_c, s, g) => ({ paint: s.paint!, sheen: g.sheen! }),
   },
   {
     id: 'school_of_topcoat', basis: 'practice',

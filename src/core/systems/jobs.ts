@@ -6,6 +6,8 @@ import type { ZonePlan } from './system';
 export interface Job {
   op: Step['op'];
   label: string;
+  /** Of a coat of paint. */
+  colour?: string;
   zones: string[];
   minutes: number;
   /** Until the slowest zone of the job is ready. */
@@ -19,11 +21,20 @@ export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
   const jobs = new Map<string, { place: number; job: Job }>();
   for (const zone of zones) {
     for (const [i, step] of zone.steps.entries()) {
-      const { op, label, class: code, product, grit, stage = 0 } = step;
-      const key = [stage, op, code, product, grit, label].join('/');
+      const { op, label, class: code, product, colour, grit, stage = 0 } = step;
+      const key = [stage, op, code, product, colour, grit, label].join('/');
       const known = jobs.get(key);
       const place = stage + i / 1000;
-      const job: Job = known?.job ?? { op, label, zones: [], minutes: 0, waitH: 0, ml: 0, why: step.why };
+      const job: Job = known?.job ?? {
+        op,
+        label,
+        ...(colour ? { colour } : {}),
+        zones: [],
+        minutes: 0,
+        waitH: 0,
+        ml: 0,
+        why: step.why,
+      };
       job.zones = [...new Set([...job.zones, zone.id])];
       job.minutes += step.minutes;
       job.waitH = Math.max(job.waitH, step.waitH);

@@ -1,9 +1,8 @@
-import { LABEL_CLIMATE } from '../climate';
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { spreadOf, type BetaCounts } from '../learning';
 import { readGround } from './take-up';
 import { priceAlone, priceFailure, type Aim } from './prices';
-import { listProducts } from './product';
+import { productsOf } from './product';
 import { searchZone, chanceOf, type Label } from './search';
 import { describeZone } from './system';
 
@@ -24,7 +23,7 @@ export interface Leader {
  */
 export function listLeaders(dossier: Dossier, zone: Zone): Leader[] {
   const ground = readGround(dossier, zone);
-  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const products = productsOf(dossier);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const best = new Map<string, { label: Label; total: number }>();
   for (const label of searchZone(ground, products).goals) {

@@ -1,5 +1,5 @@
-import { findStop, LABEL_CLIMATE, type StopReason } from '../climate';
-import { PAINTS, type DefectCode, type PaintCode, type PrimerCode } from '../knowledge';
+import { findStop, type StopReason } from '../climate';
+import type { DefectCode, PrimerCode } from '../knowledge';
 import type { Dossier } from '../dossier';
 import { CREDIBLE, type Hazard } from '../survey';
 import type { Ground } from './ground';
@@ -7,7 +7,8 @@ import { readGround } from './take-up';
 import type { HardRule } from './hard-rules';
 import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from './joint';
 import { AIMS, makeCandidate, priceElapsedHour, priceProduct, type Aim } from './prices';
-import { listProducts, type Product } from './product';
+import { productsOf, type Product } from './product';
+import { listPaintSets, paintsFor, paintsOf, type PaintSet } from './paint-sets';
 import { listRejections, type Rejection } from './rejections';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import { judgeTaken, type TakenSystem } from './taken';
@@ -43,7 +44,7 @@ const LEAST_ALTERNATIVES = 3;
  * waits counted once (`chooseJointly`): on balance, and by each priority.
  */
 export function planPiece(dossier: Dossier): Plan {
-  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const products = productsOf(dossier);
   const few = countFew(dossier.zones?.length ?? 0);
   const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products, { few }));
   const aim = dossier.goal?.priority ?? 'balance';
@@ -79,33 +80,36 @@ interface Found {
 
 class JointSearch {
   expanded = 0;
-  private readonly byPaint: { paint: Product | null; zones: Label[][] }[];
+  private readonly sets: { paints: PaintSet; zones: Contenders[] }[];
   private readonly priced = Object.fromEntries(AIMS.map((aim) => [aim, [] as number[][]])) as Record<Aim, number[][]>;
 
   constructor(
     private readonly searches: readonly ZoneSearch[],
     private readonly products: readonly Product[],
   ) {
-    this.byPaint = listPaints(searches).map((paint) => ({
-      paint,
-      zones: searches.map((search) => listContenders(search, paint, countFew(searches.length))),
+    const few = countFew(searches.length);
+    const known = searches.map(() => new Map<string, Contenders>());
+    this.sets = listPaintSets(searches).map((paints) => ({
+      paints,
+      zones: searches.map((search, z) => {
+        const own = paintsFor(search, paints);
+        const key = own.map(({ index }) => index).join();
+        const contenders = known[z]!.get(key) ?? new Contenders(search, own, few);
+        known[z]!.set(key, contenders);
+        return contenders;
+      }),
     }));
   }
 
   /** The best choice by an aim; without the systems that use a class, where other ways are left. */
   find(aim: Aim, without?: PrimerCode): Found | null {
     const prices = this.prices(aim);
-    const rivals = this.byPaint.map(({ paint, zones }) => {
-      const allowed = zones.map((labels) => {
-        const others = labels.filter(({ state }) => !state.primers.some(({ code }) => code === without));
-        return others.length > 0 ? others : labels;
-      });
-      const candidates = allowed.map((labels, z) =>
-        labels.map((label) => makeCandidate(label, this.searches[z]!.ground, aim)),
-      );
-      return { allowed, candidates, hope: boundLoosely(candidates, paint, prices) };
+    const rivals = this.sets.map(({ paints, zones }) => {
+      const allowed = zones.map((own) => own.list(aim, without));
+      const candidates = allowed.map((own) => own.candidates);
+      return { allowed, candidates, hope: boundLoosely(candidates, paints, prices) };
     });
-    // The paint that promises most goes first; when one can no longer be cheaper, none after it can.
+    // The paints that promise most go first; when some can no longer be cheaper, none after them can.
     rivals.sort((a, b) => a.hope - b.hope);
     let best: Found | null = null;
     for (const { allowed, candidates, hope } of rivals) {
@@ -113,7 +117,7 @@ class JointSearch {
       const choice = chooseJointly({ zones: candidates, ...prices }, best?.cost);
       if (!choice) continue;
       this.expanded += choice.expanded;
-      best = { labels: choice.picks.map((pick, z) => allowed[z]![pick]!), cost: choice.cost };
+      best = { labels: choice.picks.map((pick, z) => allowed[z]!.labels[pick]!), cost: choice.cost };
     }
     return best;
   }
@@ -131,43 +135,58 @@ class JointSearch {
   }
 }
 
-/** What no choice with a paint goes below: each zone's least, the paint they all need, the wait nobody can avoid. */
+/** The best few ways of a zone that go with some paints, and what they weigh. */
+class Contenders {
+  private readonly labels: readonly Label[];
+  private readonly known = new Map<string, { labels: readonly Label[]; candidates: JointCandidate[] }>();
+
+  constructor(
+    private readonly search: ZoneSearch,
+    paints: readonly Product[],
+    few: number,
+  ) {
+    const { ground, goals } = search;
+    this.labels = thinLabels(
+      goals.filter((goal) => {
+        const own = paintsOf(goal);
+        return own.length === paints.length && own.every((paint) => paints.includes(paint));
+      }),
+      ground,
+      few,
+    );
+  }
+
+  list(aim: Aim, without?: PrimerCode): { labels: readonly Label[]; candidates: JointCandidate[] } {
+    const key = `${aim}/${without ?? ''}`;
+    const known = this.known.get(key);
+    if (known) return known;
+    const others = this.labels.filter(({ state }) => !state.primers.some(({ code }) => code === without));
+    const labels = without !== undefined && others.length > 0 ? others : this.labels;
+    const found = { labels, candidates: labels.map((label) => makeCandidate(label, this.search.ground, aim)) };
+    this.known.set(key, found);
+    return found;
+  }
+}
+
+/** What no choice with these paints goes below: each zone's least, the paints, the wait nobody can avoid. */
 function boundLoosely(
   zones: readonly (readonly JointCandidate[])[],
-  paint: Product | null,
+  paints: PaintSet,
   { price, hourPrice }: Omit<JointProblem, 'zones'>,
 ): number {
   const least = (value: (candidate: JointCandidate) => number) => (candidates: readonly JointCandidate[]) =>
     candidates.reduce((low, candidate) => Math.min(low, value(candidate)), Infinity);
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
-  const ofPaint = ({ uses }: JointCandidate): number => uses.find(([product]) => product === paint?.index)?.[1] ?? 0;
-  const painted = paint ? price(paint.index, sum(zones.map(least(ofPaint)))) : 0;
+  const painted = [...new Set([...paints.values()].flat())].map(({ index }) => {
+    const ml = sum(zones.map(least(({ uses }) => uses.find(([product]) => product === index)?.[1] ?? 0)));
+    return ml > 0 ? price(index, ml) : 0;
+  });
   return (
     sum(zones.map(least(({ cost }) => cost))) +
-    painted +
+    sum(painted) +
     hourPrice * Math.max(0, ...zones.map(least(({ waitH }) => waitH)))
   );
 }
-
-/** Paints that serve every painted zone: a piece gets one paint. `null` where nothing is painted. */
-function listPaints(searches: readonly ZoneSearch[]): (Product | null)[] {
-  const painted = searches.filter(({ ground }) => ground.look === 'opaque');
-  if (painted.length === 0) return [null];
-  const [first, ...others] = painted.map(({ goals }) => new Set(goals.map(findPaint)));
-  return [...first!].filter((paint) => others.every((set) => set.has(paint)));
-}
-
-const isPaint = (code: string): code is PaintCode => (PAINTS as readonly string[]).includes(code);
-const findPaint = ({ uses }: Label): Product | null =>
-  uses.find(({ product }) => isPaint(product.class))?.product ?? null;
-
-/** The best few ways of a zone that go with a paint. */
-const listContenders = ({ ground, goals }: ZoneSearch, paint: Product | null, few: number): Label[] =>
-  thinLabels(
-    goals.filter((goal) => ground.look !== 'opaque' || findPaint(goal) === paint),
-    ground,
-    few,
-  );
 
 function chooseSystems(
   searches: readonly ZoneSearch[],
@@ -310,7 +329,7 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
 /** Zones for which the rules leave nothing, or no paint that would do for all of them. */
 function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const dead = searches.filter(({ goals }) => goals.length === 0);
-  if (dead.length === 0 && listPaints(searches).length === 0)
+  if (dead.length === 0 && listPaintSets(searches).length === 0)
     return [{ gate: 'no_system', because: { kind: 'no_common_paint' } }];
   return dead.map(({ ground, cuts }) => {
     const rules = [...new Set(cuts.map(({ rule }) => rule.id))];

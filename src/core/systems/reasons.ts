@@ -1,5 +1,5 @@
 import type { PrimerTint } from '../film';
-import type { DefectCode, PrimerCode, StrippingCode, SubstrateCode } from '../knowledge';
+import type { DefectCode, HandCode, PrimerCode, StrippingCode, SubstrateCode } from '../knowledge';
 import type { Need } from '../survey';
 import type { StripRuleCode } from './stripping';
 
@@ -8,10 +8,9 @@ interface ReasonParams {
   need: { need: Need };
   faults_seen: { faults: DefectCode[] };
   zone_left: object;
-  in_place: object;
-  doors_left_on: object;
+  /** A rule of the hand. */
+  hand: { hand: HandCode };
   flat_parts: object;
-  spray_mist: object;
   dust_holds_nothing: object;
   deglosser_softens: object;
   stripping_raises_grain: object;
@@ -41,6 +40,8 @@ interface ReasonParams {
   never_thin: object;
   brush_into_pores: object;
   thin_by_label: { share: number };
+  /** A second colour over the first one, or beside it on the primer, and the part of the face it takes. */
+  second_colour: { coats: number; shows: boolean; share: number; over: boolean };
   coats_hide: { coats: number; shows: boolean; over?: { tint: PrimerTint | null; whiteCoats: number } };
   /** What a primer is there for: grip where the face is slick, holding colour back, the smell. */
   primes: { primer: PrimerCode; grips: boolean; blocks: boolean; smell: boolean };

@@ -1,10 +1,9 @@
-import { LABEL_CLIMATE } from '../climate';
 import { listAskedKinds, WORK_RATES } from '../knowledge';
 import type { Dossier, Recovery, Zone } from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import { step, type Step } from './choice';
 import { priceAlone, type Aim } from './prices';
-import { listProducts } from './product';
+import { productsOf } from './product';
 import { listRejections, type Rejection } from './rejections';
 import { searchZone } from './search';
 import { chooseStripping } from './stripping';
@@ -39,7 +38,7 @@ export function planRecovery(
   recovery: Recovery,
 ): { plan: RecoveryPlan | null; rejected: Rejection[] } {
   const ground = takeUp(dossier, zone, recovery);
-  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const products = productsOf(dossier);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const search = searchZone(ground, products, { few: FEW });
   const best = pickLeast(search.goals, (label) => priceAlone(label, ground, aim));

@@ -134,7 +134,8 @@ export function searchZone(
         // Allowed by the rules, whether or not something beats it: what is beaten was not ruled out.
         if (choice.closesGround) reached.push({ ...state, ...choice.sets });
         const losses = assessLosses(choice, state, ground);
-        const key = (stage.keyAfter ?? keyOf)({ ...state, ...choice.sets }, ground);
+        const after = { ...state, ...choice.sets };
+        const key = stage.keyAfter ? stage.keyAfter(after, ground, products) : keyOf(after);
         const there = next.get(key) ?? [];
         next.set(key, there);
         made += labels.length;
@@ -193,10 +194,15 @@ function extend(label: Label, choice: Choice, losses: readonly number[] | null):
     splashes: label.splashes + choice.splashes,
     losses: losses ? label.losses.map((loss, i) => loss + losses[i]!) : label.losses,
     loss: label.loss + added,
-    uses: choice.product && choice.ml ? addUse(label.uses, choice.product, choice.ml) : label.uses,
+    uses: addUses(label.uses, choice),
     parent: label,
     choice,
   };
+}
+
+function addUses(uses: readonly Use[], { product, ml, also }: Choice): readonly Use[] {
+  const own = product && ml ? addUse(uses, product, ml) : uses;
+  return also && also.ml > 0 ? addUse(own, also.product, also.ml) : own;
 }
 
 function addUse(uses: readonly Use[], product: Product, ml: number): Use[] {

@@ -77,7 +77,7 @@ export const SOFT_RULES: readonly SoftRule[] = [
   },
   {
     id: 'gloss_shows_flaws', basis: 'practice', mode: 'grain_show',
-    chance: (c, _s, g) => (paintOf(c) && (g.goal.sheen === 'gloss' || paintOf(c) === 'oil_enamel') ? Math.min(0.12, 0.02 + 0.02 * (g.zone.defects?.length ?? 0)) : null),
+    chance: (c, _s, g) => (paintOf(c) && (g.sheen === 'gloss' || paintOf(c) === 'oil_enamel') ? Math.min(0.12, 0.02 + 0.02 * (g.zone.defects?.length ?? 0)) : null),
     finds: nothing,
   },
   {

@@ -1,4 +1,5 @@
 import {
+  estimateContrastRatio,
   FILM_FACTS,
   labelProduct,
   listAskedKinds,
@@ -19,10 +20,11 @@ import type { PrimerTint } from '../film';
 import { mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { labelCoat } from './coat-label';
-import { forecastCoats, type Cover } from './cover';
+import { forecastCoats, forecastOver, type Cover } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
-import type { Product } from './product';
+import { makeHandSteps } from './hand-rules';
+import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain, estimateAdhesion } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
@@ -40,34 +42,52 @@ export const SPOT_SEALING: Stage = {
   id: 'spot_sealing',
   choices: (_state, ground, products) => {
     if (ground.look === 'leave') return sealSmell(ground, products);
-    const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
-    const bleeds = ground.pBleed >= BLEED_LIMIT && (ground.bleedsInSpots || knots !== undefined);
-    if (ground.look !== 'opaque' || !(bleeds || ground.stains.p > 0)) return [pass()];
-    const spots = ground.stains.spots || 5;
-    const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
-    return [
-      pass(),
-      ...offer(products, seals).map((product) => {
-        const ml = 5 * Math.max(2, spots);
-        const own = step(
-          'spot_seal',
-          `Seal ${knots ? 'knots' : 'stains'} with ${lowerFirst(labelProduct(product.class))}`,
-          spots,
-          product.recoatH,
-          needed(ground, 'stain_block') > 0 ? whyNeed(ground, 'stain_block') : { code: 'stains_return' },
-          {
-            class: product.class,
-            coats: 1,
-            recoatH: product.recoatH,
-            ml,
-            ...tinOf(product),
-          },
-        );
-        return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, ml, splashes: 0 });
-      }),
-    ];
+    return sealSpotsFirst(ground, products).map((choice) => followedBy(choice, setUp(ground)));
   },
 };
+
+/** What is set up before the first coat. */
+const setUp = (ground: Ground): Step[] => makeHandSteps(ground, ['spray_tent', 'gun_card', 'can_card', 'stand']);
+
+/** A way with more to do at its end. */
+function followedBy(choice: Choice, steps: readonly Step[]): Choice {
+  if (steps.length === 0) return choice;
+  return {
+    ...choice,
+    minutes: choice.minutes + steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    waitH: choice.waitH + steps.reduce((sum, { waitH }) => sum + waitH, 0),
+    steps: () => [...choice.steps(), ...steps],
+  };
+}
+
+function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] {
+  const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
+  const bleeds = ground.pBleed >= BLEED_LIMIT && (ground.bleedsInSpots || knots !== undefined);
+  if (ground.look !== 'opaque' || !(bleeds || ground.stains.p > 0)) return [pass()];
+  const spots = ground.stains.spots || 5;
+  const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
+  return [
+    pass(),
+    ...offer(products, seals).map((product) => {
+      const ml = 5 * Math.max(2, spots);
+      const own = step(
+        'spot_seal',
+        `Seal ${knots ? 'knots' : 'stains'} with ${lowerFirst(labelProduct(product.class))}`,
+        spots,
+        product.recoatH,
+        needed(ground, 'stain_block') > 0 ? whyNeed(ground, 'stain_block') : { code: 'stains_return' },
+        {
+          class: product.class,
+          coats: 1,
+          recoatH: product.recoatH,
+          ml,
+          ...tinOf(product),
+        },
+      );
+      return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, ml, splashes: 0 });
+    }),
+  ];
+}
 
 /** A smell sits in the faces that are left, too: clear shellac holds it and is hardly seen. */
 function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
@@ -190,10 +210,13 @@ function proofStep({ minutes, waitH, bleeds }: Proof): Step {
 /** Sanding between primer and paint, and the filling that waits for the primer. */
 export const SMOOTHING: Stage = {
   id: 'smoothing',
-  keyAfter: (state, ground) => {
+  keyAfter: (state, ground, products) => {
     if (state.primers.length === 0) return state.prep;
-    const { coats, tint } = forecastCoats(ground, state.prep, state.primers);
-    return `primed,${coats},${tint ?? ''}`;
+    const covers = listContrasts(ground, products).map((contrast) => {
+      const { coats, tint } = forecastCoats(ground, state.prep, state.primers, contrast);
+      return `${coats},${tint ?? ''}`;
+    });
+    return `primed,${covers.join()}`;
   },
   choices: (state, ground, products) => {
     const { lines, ways } = findRepairs(ground, state.laterRepairs);
@@ -277,34 +300,124 @@ export const STAINING: Stage = {
 
 export const PAINTING: Stage = {
   id: 'painting',
-  keyAfter: ({ paint, paintCoats, tint }) => `${paint ?? ''},${paintCoats},${tint ?? ''}`,
+  keyAfter: ({ paint, paintCoats, tint, secondColour }) => [paint, paintCoats, tint, secondColour].join(),
   choices: (state, ground, products) => {
     if (ground.look !== 'opaque') return [pass()];
-    const wished = ground.goal.paint ? [ground.goal.paint] : PAINTS;
-    const cover = forecastCoats(ground, state.prep, state.primers);
-    return offer(products, wished).map((product) => paintWith(product, state, ground, cover));
+    const paints = offer(products, ground.paint ? [ground.paint] : PAINTS);
+    return paints
+      .filter((product) => isOffered(product, ground.colour))
+      .flatMap((product) => paintWith(product, state, ground, paints));
   },
 };
 
-function paintWith(product: Product, state: SurfaceState, ground: Ground, cover: Cover): Choice {
-  const coats = cover.coats;
+/** How well each paint that may be used here hides: what the coats to come hang on. */
+const listContrasts = (ground: Ground, products: readonly Product[]): number[] => [
+  ...new Set(offer(products, PAINTS).map((product) => contrastOf(product, ground.colour))),
+];
+const contrastOf = ({ contrastRatio }: Product, colour: string): number =>
+  contrastRatio ?? estimateContrastRatio(colour);
+
+/** A paint on a zone, with each that the second colour may be taken from where one is wished: of the same class. */
+function paintWith(product: Product, state: SurfaceState, ground: Ground, paints: readonly Product[]): Choice[] {
+  const { second } = ground;
+  const base = layBase(product, state, ground);
+  if (!second || second.share === 0) return [base];
+  return paints
+    .filter((other) => other.class === product.class && isOffered(other, second.colour))
+    .map((other) => laySecond(base, product, other, state, ground, second));
+}
+
+/** What a second colour leaves of a zone to the first one: bands and fields lie over it, a far side beside it. */
+const baseShare = ({ second }: Ground): number => (second?.lies === 'far_side' ? 1 - second.share : 1);
+
+function layBase(product: Product, state: SurfaceState, ground: Ground): Choice {
+  const cover = forecastCoats(ground, state.prep, state.primers, contrastOf(product, ground.colour));
+  const { coats } = cover;
   const first = state.primers.length === 0;
-  const ml = measureCoats(ground, product, coats, first);
-  const sanding = WORK_RATES.denib.perM2 * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
-  const minutes = roundMinutes((rateOf('paint', ground).perM2 * coats + sanding) * ground.area);
+  const area = ground.area * baseShare(ground);
+  const ml = measureCoats(ground, product, coats, first, area);
+  const minutes = paintMinutes(ground, coats, area);
   const proof = first ? planProof(state, null, ground, product) : null;
+  const { recoatH } = product;
+  const before = makeHandSteps(ground, ['room_edges', 'brush_edges']);
+  // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.
+  const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
+  const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;
+  const pull = second(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
+  const hand = [...before, ...line, ...pull];
   return {
     op: 'paint',
-    sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint },
-    minutes: minutes + (proof?.minutes ?? 0),
-    waitH: product.recoatH * coats + (proof?.waitH ?? 0),
+    sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint, colour: ground.colour },
+    minutes: minutes + sumOf(hand, 'minutes') + (proof?.minutes ?? 0),
+    waitH: recoatH * coats + sumOf(hand, 'waitH') + otherH + (proof?.waitH ?? 0),
     splashes: 0,
     product,
     coats,
     ml,
     steps: () => [
       ...(proof ? [proofStep(proof)] : []),
-      coatStep('paint', product, coats, minutes, ml, whyCoats(cover), ground),
+      ...before,
+      ...line,
+      coatStep('paint', product, coats, minutes, ml, whyCoats(cover), ground, ground.colour),
+      ...pull,
+    ],
+  };
+}
+
+const second = ({ second: wished }: Ground): boolean =>
+  wished !== null && wished.lies !== 'far_side' && wished.share > 0;
+const sumOf = (steps: readonly Step[], figure: 'minutes' | 'waitH'): number =>
+  steps.reduce((sum, own) => sum + own[figure], 0);
+const tapeFrom = (product: Product): number =>
+  Math.max(product.recoatH, PAINT_FACTS[product.class as PaintCode].tapeFromH);
+
+function paintMinutes(ground: Ground, coats: number, area: number): number {
+  const sanding = WORK_RATES.denib.perM2 * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
+  return roundMinutes((rateOf('paint', ground).perM2 * coats + sanding) * area);
+}
+
+/** The second colour after the first one: taped over it where it lies on it, and on the primer on the far side. */
+function laySecond(
+  base: Choice,
+  under: Product,
+  product: Product,
+  state: SurfaceState,
+  ground: Ground,
+  wished: NonNullable<Ground['second']>,
+): Choice {
+  const { share, colour } = wished;
+  const over = wished.lies !== 'far_side';
+  const contrast = contrastOf(product, colour);
+  const { coats, shows } = over
+    ? forecastOver(ground.colour, colour, contrast)
+    : forecastCoats({ ...ground, colour }, state.prep, state.primers, contrast);
+  const area = ground.area * share;
+  const ml = measureCoats(ground, product, coats, !over && state.primers.length === 0, area);
+  const minutes = paintMinutes(ground, coats, area);
+  const tape = makeHandSteps(ground, ['tape_second'], { afterH: tapeFrom(under) });
+  const pull = over ? makeHandSteps(ground, ['pull_tape']) : [];
+  const hand = [...tape, ...pull];
+  const restH = over ? tapeFrom(under) - under.recoatH : 0;
+  return {
+    ...base,
+    sets: { ...base.sets, secondColour: colour },
+    minutes: base.minutes + minutes + sumOf(hand, 'minutes'),
+    waitH: base.waitH + restH + product.recoatH * coats + sumOf(hand, 'waitH'),
+    also: { product, ml },
+    steps: () => [
+      ...base.steps(),
+      ...tape,
+      coatStep(
+        'paint',
+        product,
+        coats,
+        minutes,
+        ml,
+        [{ code: 'second_colour', coats, shows, share, over }],
+        ground,
+        colour,
+      ),
+      ...pull,
     ],
   };
 }
@@ -322,9 +435,9 @@ export const TOPCOATING: Stage = {
 };
 
 /** Elsewhere a clear coat would only cost: wear, sheen or the owner's school ask for it. */
-function wantsClear(paint: PaintCode, { hardWorn, goal, schools }: Ground): boolean {
+function wantsClear(paint: PaintCode, { hardWorn, sheen, schools }: Ground): boolean {
   const { seal, sheens } = PAINT_FACTS[paint];
-  const otherSheen = goal.sheen !== undefined && !sheens.includes(goal.sheen);
+  const otherSheen = sheen !== null && !sheens.includes(sheen);
   return seal === 'always' || (seal === 'hard_worn' && hardWorn) || otherSheen || schools.topcoat === 'always';
 }
 
@@ -380,6 +493,7 @@ function coatStep(
   ml: number,
   why: StepReason[],
   ground: Ground,
+  colour?: string,
 ): Step {
   const { class: code, film, recoatH } = product;
   const slower: StepReason[] =
@@ -395,6 +509,7 @@ function coatStep(
       coats,
       recoatH,
       ml,
+      ...(colour === undefined ? {} : { colour }),
       ...tinOf(product),
     },
   );

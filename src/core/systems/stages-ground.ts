@@ -12,6 +12,7 @@ import {
 import { CREDIBLE } from '../survey';
 import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
 import type { Ground } from './ground';
+import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
 import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
 import type { StepReason } from './reasons';
@@ -23,7 +24,7 @@ import { lowerFirst } from '../shared';
 export interface Stage {
   id: string;
   /** After this stage the work goes on alike for all states with the same key; by default everything counts. */
-  keyAfter?: (state: SurfaceState, ground: Ground) => string;
+  keyAfter?: (state: SurfaceState, ground: Ground, products: readonly Product[]) => string;
   choices: (state: SurfaceState, ground: Ground, products: readonly Product[]) => Choice[];
 }
 
@@ -89,30 +90,12 @@ const rest = (hours: number, bleeds: boolean): Step =>
  * has its surroundings taped; drawers that are sprayed have dovetails and runners taped (common practice).
  */
 function takeOff(ground: Ground): Step[] {
-  const steps: Step[] = [];
-  if (ground.inPlace)
-    steps.push(
-      step(
-        'mask',
-        'Tape walls, floor and what stays on',
-        minutesFor(WORK_RATES.tape_off_room, ground.area),
-        0,
-        { code: 'in_place' },
-        {
-          material: 'Masking tape and film',
-        },
-      ),
-    );
-  if (!ground.moves) return steps;
-  if (ground.schools.doors === 'on')
-    steps.push(step('mask', 'Mask hinges and frame', WORK_RATES.mask_hinges.once, 0, { code: 'doors_left_on' }));
-  else
+  const steps = makeHandSteps(ground, ['mask_room', 'mask_hinges']);
+  if (ground.moves && ground.schools.doors !== 'on')
     steps.push(
       step('hardware_off', 'Take off, label in two places', WORK_RATES.take_off.once, 0, { code: 'flat_parts' }),
     );
-  if (ground.application !== 'brush_roll' && ground.zone.role !== 'door')
-    steps.push(step('mask', 'Tape dovetails and runners', WORK_RATES.mask_runners.once, 0, { code: 'spray_mist' }));
-  return steps;
+  return [...steps, ...makeHandSteps(ground, ['mask_runners'])];
 }
 
 export const DEWAXING: Stage = {

@@ -7,6 +7,8 @@ import type { CoatClass, Product } from './product';
 export interface Supply {
   class: ProductClass;
   label: string;
+  /** Of paint. */
+  colour?: string;
   neededMl: number;
   fromShelf: { id: string; ml: number }[];
   buy: Purchase;
@@ -47,6 +49,7 @@ export function listSupplies(used: ReadonlyMap<Product, number>): Supply[] {
     return {
       class: product.class,
       label: labelProduct(product.class),
+      ...(product.colour ? { colour: product.colour } : {}),
       neededMl,
       fromShelf,
       buy: tableOf(product).choose(open),

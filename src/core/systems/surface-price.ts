@@ -3,7 +3,7 @@ import type { Dossier, ShelfItem, Zone } from '../dossier';
 import type { State } from '../survey';
 import { readMetGround, type Ground } from './ground';
 import { priceAlone, type Aim } from './prices';
-import { listProducts } from './product';
+import { productsOf } from './product';
 import { chanceOf, searchZone } from './search';
 import { FAILURE_MODES } from './risk';
 import { pickLeast } from './taken';
@@ -28,7 +28,7 @@ export function priceSurface(
   climate: Climate,
   pricePerMl: (tin: ShelfItem | undefined, code: string) => number,
 ): (zone: Zone, state: State, bleeds: boolean) => SurfaceCost | null {
-  const products = listProducts(dossier.shelf ?? [], climate);
+  const products = productsOf(dossier);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const solved = new Map<string, SurfaceCost | null>();
   return (zone, { substrate, finish }, bleeds) => {

@@ -13,6 +13,9 @@ export interface CoatStack {
   tint: PrimerTint | null;
   paint: PaintCode | null;
   paintCoats: number;
+  /** What the paint dries to, and what is set apart on it. */
+  colour: string | null;
+  secondColour: string | null;
   topcoat: TopcoatCode;
   topcoats: number;
 }
@@ -36,6 +39,8 @@ export const UNTOUCHED: SurfaceState = {
   tint: null,
   paint: null,
   paintCoats: 0,
+  colour: null,
+  secondColour: null,
   topcoat: 'none',
   topcoats: 0,
   siliconeWashed: false,

@@ -1,6 +1,5 @@
-import { LABEL_CLIMATE } from '../climate';
 import type { PrepCode } from '../knowledge';
-import { isLeft, type Dossier, type Stack, type Treatment } from '../dossier';
+import { isLeft, wishOf, type Dossier, type Stack, type Treatment, type ZoneWish } from '../dossier';
 import type { Choice } from './choice';
 import type { HardFinding } from './findings';
 import { carryStep, type TakenStep } from './freeze';
@@ -9,7 +8,7 @@ import { readGround } from './take-up';
 import { findHard } from './hard-rules';
 import { priceJointly } from './joint';
 import { makeCandidate, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
-import { listProducts, type Product } from './product';
+import { productsOf, type Product } from './product';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import type { SurfaceState } from './surface-state';
 import { assembleSystem, describeZone, type CoatingSystem } from './system';
@@ -102,20 +101,20 @@ export function listTakenSteps(dossier: Dossier): { id: string; steps: TakenStep
     const zone = dossier.zones?.find((own) => own.id === id);
     if (!zone || isLeft(dossier, zone)) return [];
     if (steps) return [{ id, steps }];
-    products ??= listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+    products ??= productsOf(dossier);
     const ground = readGround(dossier, zone);
-    const { goals } = searchStack(ground, products, stack ?? toStack(treatment, dossier));
+    const { goals } = searchStack(ground, products, stack ?? toStack(treatment, wishOf(dossier, zone)));
     const best = pickLeast(goals, (label) => priceZone(label, ground, dossier.goal?.priority ?? 'balance'));
     return best ? [{ id, steps: describeZone(best, ground).steps.map(carryStep) }] : [];
   });
 }
 
 /** The layers a treatment means. */
-function toStack({ prep, primer, coats, paint, paint_coats, clear }: Treatment, { goal }: Dossier): Stack {
+function toStack({ prep, primer, coats, paint, paint_coats, clear }: Treatment, wish: ZoneWish): Stack {
   return {
     prep: prep ?? 'none',
     primers: primer === undefined || primer === 'none' ? [] : [{ code: primer, coats: Math.max(1, coats ?? 1) }],
-    paint: paint ?? goal?.paint ?? DEFAULT_PAINT,
+    paint: paint ?? wish.paint ?? DEFAULT_PAINT,
     paint_coats: paint_coats ?? 2,
     topcoat: clear ?? 'none',
   };

@@ -1,11 +1,11 @@
 import type { SubstrateCode } from '../knowledge';
-import { LABEL_CLIMATE } from '../climate';
+
 import { listTreated, type Dossier, type Zone } from '../dossier';
 import { CREDIBLE, diagnoseZone } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { priceAlone, type Aim } from './prices';
-import { listProducts, type Product } from './product';
+import { productsOf, type Product } from './product';
 import { searchZone, type Label } from './search';
 import { describePrimers, type SurfaceState } from './surface-state';
 import { pickLeast } from './taken';
@@ -45,7 +45,7 @@ const LEAST_MONEY = 2;
  * the best way as things stand. At most three, those that weigh most by their chance first.
  */
 export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint[] {
-  const products = listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE);
+  const products = productsOf(dossier);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const grounds = listTreated(dossier).map((zone) => readGround(dossier, zone));
   const largest = grounds.sort((a, b) => b.area - a.area).slice(0, mostZones);

@@ -26,6 +26,7 @@ export function walkAll(ground: Ground, products: readonly Product[]): Label[] {
         ]).reduce((sum, p) => sum - Math.log(1 - p), 0);
         const used = new Map(way.uses.map(({ product, ml }) => [product, ml]));
         if (choice.product && choice.ml) used.set(choice.product, (used.get(choice.product) ?? 0) + choice.ml);
+        if (choice.also) used.set(choice.also.product, (used.get(choice.also.product) ?? 0) + choice.also.ml);
         const uses = [...used].map(([product, ml]) => ({ product, ml }));
         return [
           {

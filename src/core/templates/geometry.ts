@@ -20,7 +20,7 @@ export interface Box {
 }
 
 /** Depth runs up and to the right at half scale: the usual workshop sketch of a box. */
-const DEPTH_X = 0.42;
+export const DEPTH_X = 0.42;
 const DEPTH_Y = 0.28;
 
 const project = (x: number, y: number, z: number): Point => [Math.round(x + y * DEPTH_X), Math.round(-z - y * DEPTH_Y)];

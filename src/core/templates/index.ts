@@ -10,5 +10,6 @@ export {
   type Size,
   type Template,
 } from './templates';
+export { drawSecond, measureFaces, measureSecond, type Face, type SecondMeasure } from './second-colour';
 export { assignShapes, listParts } from './assign';
 export { joinInto, remeasure, restore, splitOff } from './rezone';

@@ -11,7 +11,16 @@ import {
   type RecoveryAsk,
   type RemedyCode,
 } from '../knowledge';
-import { askingOf, type Choice, type Dossier, type PlannedStep, type Recovery, type Trouble } from '../dossier';
+import {
+  askingOf,
+  wishOf,
+  wishZones,
+  type Choice,
+  type Dossier,
+  type PlannedStep,
+  type Recovery,
+  type Trouble,
+} from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import {
   carryStep,
@@ -188,7 +197,11 @@ const planRemedy = (
     return { plan: planWaiting(dossier, zone, Math.max(LEAST_WAIT_H, hardnessOf(view) - age)), rejected: [] };
   if (remedy === 'ease') return { plan: planEasing(dossier, zone, Math.max(0, cureOf(view) * 24 - age)), rejected: [] };
   const paint = paintOn(dossier, belief);
-  return planRecovery(paint ? { ...dossier, goal: { ...dossier.goal, paint } } : dossier, zone, recovery);
+  return planRecovery(
+    paint ? { ...dossier, goal: wishZones(dossier.goal ?? {}, [zone.id], { paint }) } : dossier,
+    zone,
+    recovery,
+  );
 };
 
 /** Waiting less than a night shows nothing new. */
@@ -197,9 +210,10 @@ const LEAST_WAIT_H = 12;
 /** The paint that is on it, so that it matches the rest of the piece again; free where the paint itself is to blame. */
 function paintOn(dossier: Dossier, belief: CausesBelief): NonNullable<Dossier['goal']>['paint'] {
   const { view, trouble } = belief;
-  if (listCredible(belief).some(({ code }) => code === 'soft_paint')) return dossier.goal?.paint;
+  const wished = wishOf(dossier, view.zone).paint;
+  if (listCredible(belief).some(({ code }) => code === 'soft_paint')) return wished;
   const logged = view.coats.findLast(({ entry }) => OPERATION_FACTS[entry.op].coat === 'paint')?.code;
-  const taken = dossier.chosen?.zones.find(({ id }) => id === trouble.zone)?.stack?.paint ?? dossier.goal?.paint;
+  const taken = dossier.chosen?.zones.find(({ id }) => id === trouble.zone)?.stack?.paint ?? wished;
   return PAINTS.find((code) => code === logged) ?? taken;
 }
 

@@ -280,7 +280,9 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     cleared: (view) => view.coats.length > 0 && view.coats.every(({ entry }) => entry.ml !== undefined),
     severity: 'minor', unit: 'ml/m²', basis: 'practice',
     find: (view) => view.coats.flatMap((coat) => {
-      const step = view.steps.find(({ op, class: code }) => op === coat.entry.op && code === coat.entry.class);
+      const { entry } = coat;
+      // Of two colours on one face each is held against its own coat.
+      const step = view.steps.find(({ op, class: code, colour }) => op === entry.op && code === entry.class && (colour ?? entry.colour) === (entry.colour ?? colour));
       const area = view.zone.area_m2;
       if (!step?.ml || !area || coat.entry.ml === undefined) return [];
       const asked = step.ml / (step.coats ?? 1) / area;

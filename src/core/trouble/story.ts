@@ -1,6 +1,6 @@
 import { OPERATION_FACTS, type FindingCode } from '../knowledge';
 import type { Climate } from '../climate';
-import type { LogEntry } from '../dossier';
+import { wishOf, type LogEntry } from '../dossier';
 import { buildWorkSection, type Section, type WorkCoat } from '../piece';
 import { listFilmTimes, stateAt } from '../work';
 import type { Finding } from './audit';
@@ -77,5 +77,5 @@ export function drawStory(belief: CausesBelief, now: string): Section {
     return Array.from({ length: Math.max(1, Math.round(entry.coats ?? 1)) }, () => coat);
   });
   const prep = view.dossier.chosen?.zones.find(({ id }) => id === view.zone.id)?.treatment.prep ?? 'none';
-  return buildWorkSection(view.belief, prep, coats, view.dossier.goal);
+  return buildWorkSection(view.belief, prep, coats, wishOf(view.dossier, view.zone).colour);
 }

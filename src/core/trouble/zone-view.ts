@@ -73,7 +73,7 @@ export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) 
         (sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? belief.joint[i]! : 0),
         0,
       ),
-      pale: isPale(dossier),
+      pale: isPale(dossier, zone),
       bled: dossier.troubles?.some((own) => own.zone === zone.id && own.symptom === 'bleed') === true,
       air,
     };

@@ -4,6 +4,7 @@ import {
   findProduct,
   findRepairStep,
   findTestKind,
+  HAND_FACTS,
   hasStrongFumes,
   isWholeCoat,
   OPERATION_FACTS,
@@ -57,7 +58,7 @@ export function listCautions(
  * rate, which follow from unit geometry).
  */
 export function listFacts(
-  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair' | 'method'>,
+  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair' | 'method' | 'hand'>,
   zones: readonly Pick<Zone, 'role' | 'moulded' | 'orientation'>[],
   application: Goal['application'] = 'brush_roll',
 ): string[] {
@@ -70,6 +71,7 @@ export function listFacts(
     const { says, waste } = STRIPPING_FACTS[task.method];
     return [...says, waste];
   }
+  if (task.hand) return [...HAND_FACTS[task.hand].says];
   const { says = [] } = OPERATION_FACTS[task.op];
   const product = task.class === undefined ? undefined : findProduct(task.class);
   const facts = [

@@ -41,6 +41,7 @@ export function logTask(task: Task, doing: Doing): LogEntry[] {
     ...(startedAt && spent !== undefined ? { started_at: startedAt } : {}),
     ...(task.class ? { class: tin?.class ?? task.class } : {}),
     ...(task.method ? { method: task.method } : {}),
+    ...(task.colour ? { colour: task.colour } : {}),
     ...(tin ? { product: tin.id } : task.product ? { product: task.product } : {}),
     ...(isCoat(task.op) && !skipped ? { coats: 1 } : {}),
     ...(ml > 0 && !skipped ? { ml: Math.round(ml) } : {}),

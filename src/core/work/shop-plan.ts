@@ -94,7 +94,7 @@ export function readPieceWork(
   dossier: Dossier,
   facts: Pick<ShopFacts, 'workshop' | 'tins' | 'now' | 'timeZone'>,
 ): PieceWork {
-  const tasks = listTasks(dossier, facts.tins, airOf(facts));
+  const tasks = listTasks(dossier, facts.tins, airOf(facts), facts.now);
   const blocks = listBlocks(dossier, tasks);
   return {
     id: dossier.piece.id ?? '',

@@ -1,6 +1,6 @@
 import { KIND_LABELS } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
-import { namePiece, type Dossier } from '../dossier';
+import { namePiece, wishOf, type Dossier } from '../dossier';
 import { listReadings } from '../panel';
 import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
 import { lowerFirst } from '../shared';
@@ -68,5 +68,5 @@ function drawSection(dossier: Dossier): Section | null {
   if (!zone) return null;
   const belief = computeBelief(dossier, zone);
   const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id);
-  return taken ? buildTreatedSection(belief, taken.treatment, dossier.goal) : buildSection(belief);
+  return taken ? buildTreatedSection(belief, taken.treatment, wishOf(dossier, zone)) : buildSection(belief);
 }

@@ -4,6 +4,7 @@ import {
   isCoat,
   WORK_RATES,
   isWholeCoat,
+  type HandCode,
   type OperationCode,
   type ProductClass,
   type StrippingCode,
@@ -12,6 +13,7 @@ import { judgeGates } from '../piece';
 import { latestOf } from '../shared';
 import { listTakenSteps, nameCoat, type TakenStep } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
+import { addPauses } from './pauses';
 import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
 
 /** Hours after the end of one task in which another may start. */
@@ -35,6 +37,10 @@ export interface Task {
   product?: string;
   grit?: number;
   tint?: string;
+  /** What it dries to, of a coat of paint. */
+  colour?: string;
+  /** The rule of the hand that it is there by. */
+  hand?: HandCode;
   /** The repair it is, and what it takes where no product class names that. */
   repair?: string;
   material?: string;
@@ -68,11 +74,16 @@ export const isReadingTask = ({ key }: Pick<Task, 'key'>): boolean => key.includ
 /**
  * The work of a piece as tasks, from the system that was taken and what the log says is done: one task a coat, the same
  * work on several zones together, each after what comes before it on any of its zones. Empty where nothing was taken or
- * no way keeps to it any more. `tins` and `climate` decide the waits.
+ * no way keeps to it any more. `tins` and `climate` decide the waits; with `now` (ISO instant),
+ * what a long rest asks for is among them.
  */
-export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate: Climate): Task[] {
-  const chains = listTakenSteps(dossier).map(({ id, steps }) => ({ zone: id, nodes: expand(id, steps) }));
+export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate: Climate, now?: string): Task[] {
+  const taken = listTakenSteps(dossier);
+  // Colours tell tasks apart only where there are several; the keys of a piece of one colour are what they always were.
+  const several = new Set(taken.flatMap(({ steps }) => steps.flatMap(({ colour }) => colour ?? []))).size > 1;
+  const planned = taken.map(({ id, steps }) => ({ zone: id, nodes: expand(id, steps, several) }));
   const gates = judgeGates(dossier);
+  const chains = now === undefined ? planned : planned.map((chain) => addPauses(chain, dossier, tins, now));
   const done = new Map(chains.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier, zone)]));
   const tin = (id: string | undefined): ShelfItem | undefined => tins.find((own) => own.id === id);
   const tasks: Task[] = [];
@@ -103,6 +114,8 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ...(step.material ? { material: step.material } : {}),
       ...(step.method ? { method: step.method } : {}),
       ...(step.tint ? { tint: step.tint } : {}),
+      ...(step.colour ? { colour: step.colour } : {}),
+      ...(step.hand ? { hand: step.hand } : {}),
       ...(step.tests ? { tests: step.tests } : {}),
       coat: first.coat,
       coats: first.coats,
@@ -131,13 +144,15 @@ const nameOne = ({ op, class: code, tint, label }: TakenStep): string =>
   isWholeCoat(op) && code !== undefined ? nameCoat(code as ProductClass, tint) : label;
 
 /** Steps of a zone in single tasks. */
-function expand(zone: string, steps: readonly TakenStep[]): Node[] {
+function expand(zone: string, steps: readonly TakenStep[], several: boolean): Node[] {
   const nodes: Node[] = [];
   const counts = new Map<string, number>();
   for (const step of steps) {
     const coats = step.coats ?? 1;
     for (let coat = 1; coat <= coats; coat += 1) {
-      const base = [step.stage, step.op, step.repair ?? step.class ?? step.grit ?? ''].join('-');
+      const what = step.hand ?? step.repair ?? step.class ?? step.grit ?? '';
+      const colour = several && step.colour ? [step.colour.slice(1)] : [];
+      const base = [step.stage, step.op, what, ...colour].join('-');
       const count = (counts.get(base) ?? 0) + 1;
       counts.set(base, count);
       const label = coats > 1 ? `${nameOne(step)}, coat ${coat} of ${coats}` : step.label;
@@ -197,8 +212,11 @@ function orderRows(
 ): Node[][] {
   const rowOf = new Map(rows.flatMap((row) => row.map((node) => [node, row] as const)));
   const before = new Map(rows.map((row) => [row, new Set<Node[]>()]));
-  for (const { nodes } of chains)
+  for (const { nodes } of chains) {
     nodes.slice(1).forEach((node, i) => before.get(rowOf.get(node)!)!.add(rowOf.get(nodes[i]!)!));
+    for (const node of nodes)
+      for (const other of listMet(node, chains)) before.get(rowOf.get(node)!)!.add(rowOf.get(other)!);
+  }
   const rank = (row: Node[]): number => row[0]!.step.stage * 1000 + Math.max(...row.map((node) => place.get(node)!));
   const left = [...rows].sort((a, b) => rank(a) - rank(b));
   const ordered: Node[][] = [];
@@ -236,7 +254,17 @@ function isAligned(
 
 type FindTin = (id: string | undefined) => ShelfItem | undefined;
 
-/** What stands right before a task on each of its zones, with the longest of the waits where several are one task. */
+/** The last coat of paint on each zone that a line is taped against: it has had its time before the tape goes on. */
+const listMet = (node: Node, chains: readonly { zone: string; nodes: readonly Node[] }[]): Node[] =>
+  (node.step.meets ?? []).flatMap((zone) => {
+    const other = chains.find((chain) => chain.zone === zone)?.nodes;
+    return other?.findLast(({ step }) => step.op === 'paint') ?? [];
+  });
+
+/**
+ * What stands right before a task on each of its zones, with the longest of the waits where several are one task. Tape is
+ * pulled from a coat that is still wet: what comes after that waits for the coat as well.
+ */
 function listBefore(
   nodes: readonly Node[],
   chains: readonly { zone: string; nodes: Node[] }[],
@@ -245,17 +273,22 @@ function listBefore(
   climate: Climate,
 ): Task['after'] {
   const found = new Map<string, HourLag[]>();
-  for (const node of nodes) {
-    const chain = chains.find(({ zone }) => zone === node.zone)!.nodes;
-    const before = chain[chain.indexOf(node) - 1];
-    if (!before) continue;
+  const add = (before: Node, next: Node): void => {
     const task = earlier.find(
       ({ key, label, zones }) => baseKey(key) === before.key && label === before.label && zones.includes(before.zone),
     );
-    if (!task) continue;
-    const lags = waitAfter(before, tin(task.product), climate, node);
+    if (!task) return;
+    const lags = waitAfter(before, tin(task.product), climate, next);
     const known = found.get(task.key);
     if (!known || lags[0]!.fromH > known[0]!.fromH) found.set(task.key, lags);
+  };
+  for (const node of nodes) {
+    const chain = chains.find(({ zone }) => zone === node.zone)!.nodes;
+    const at = chain.indexOf(node);
+    const before = chain[at - 1];
+    if (before) add(before, node);
+    if (before?.step.hand === 'pull_tape' && chain[at - 2]) add(chain[at - 2]!, node);
+    for (const other of listMet(node, chains)) add(other, node);
   }
   return [...found].map(([key, lags]) => ({ key, lags }));
 }
@@ -266,6 +299,9 @@ function waitAfter(node: Node, tin: ShelfItem | undefined, climate: Climate, nex
   if (!isCoat(node.step.op) || !isFilm(code)) return [{ fromH: node.waitH }];
   const times = listFilmTimes(code, tin, climate);
   if (next?.step.op === 'refit') return [{ fromH: times.handleH }];
+  // While it is fresh, or scored once it is dry.
+  if (next?.step.hand === 'pull_tape') return [{ fromH: 0, untilH: times.touchH }, { fromH: times.recoatH }];
+  if (next?.step.after_h !== undefined) return [{ fromH: Math.max(times.recoatH, next.step.after_h) }];
   if (times.quick && next?.step.class === code) {
     const { fromH, untilH } = times.quick;
     return [{ fromH, untilH }, { fromH: times.recoatH }];

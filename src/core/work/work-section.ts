@@ -1,4 +1,4 @@
-import { isOfNow, recoveryOf, type Dossier, type Zone } from '../dossier';
+import { isOfNow, recoveryOf, wishOf, type Dossier, type Zone } from '../dossier';
 import type { PrimerTint } from '../film';
 import { buildWorkSection, type CoatState, type Section, type WorkCoat } from '../piece';
 import { computeBelief } from '../survey';
@@ -21,7 +21,13 @@ export function drawWork(dossier: Dossier, zone: Zone, tasks: readonly Task[], n
     ];
   });
   const prep = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment.prep ?? 'none';
-  return buildWorkSection(computeBelief(dossier, zone), prep, coats, dossier.goal, listUnder(dossier, zone.id));
+  return buildWorkSection(
+    computeBelief(dossier, zone),
+    prep,
+    coats,
+    wishOf(dossier, zone).colour,
+    listUnder(dossier, zone.id),
+  );
 }
 
 /** Coats of before that are gone over, where the work took up again on top of what failed. */

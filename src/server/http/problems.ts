@@ -25,6 +25,7 @@ const STATUS: Record<ProblemCode, number> = {
   before: 422,
   wrong_reading: 422,
   not_after: 422,
+  bands_overlap: 422,
   unknown_time_zone: 422,
   piece_not_found: 404,
   zone_not_found: 404,

@@ -26,6 +26,7 @@ import type {
   StepReason,
   TurningPoint,
 } from '@/core/systems';
+import { sayHand } from './hand';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
 import { sayRuledOut, sayStripRule } from './rules';
@@ -40,10 +41,8 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
     return `${listWords(names)} seen here. Left: ${lowerFirst(FAULT_ANSWERS[faults[0]!].left.says)}`;
   },
   zone_left: 'You leave this zone as it is.',
-  in_place: 'It is painted where it stands.',
-  doors_left_on: 'You leave doors and drawers on: slower edges, and they may stick.',
+  hand: ({ hand }) => sayHand(hand),
   flat_parts: 'Flat parts run less; labels on the part and in its opening.',
-  spray_mist: 'Spray mist builds up where wood slides: drawers dry shut.',
   dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
   deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
   strips_by: ({ method, ruledOut }) =>
@@ -79,6 +78,12 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   brush_into_pores: 'Brush the first coat into the pores, spray the rest.',
   thin_by_label: ({ share }) =>
     `Spray thin coats. Thin only as far as the label allows: usually no more than ${describeThinning(share)}.`,
+  second_colour: ({ coats, shows, share, over }) => {
+    const part = `${Math.round(share * 100)} % of the faces`;
+    if (shows) return `Even ${coats} coats may let the first colour show: try it on a patch. It takes ${part}.`;
+    const hides = `${coats === 1 ? 'One thin coat hides' : `${coats} thin coats hide`} ${over ? 'the first colour' : 'the ground'}`;
+    return `${hides} (an estimate from film optics). It takes ${part}.`;
+  },
   coats_hide: ({ coats, shows, over }) => {
     if (shows) return `Even ${coats} coats may let the ground show through this colour: try a patch first.`;
     return over

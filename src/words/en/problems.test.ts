@@ -13,6 +13,7 @@ describe('problems in words', () => {
         found: 'x',
         pattern: 'a date',
         id: 'x',
+        from: 80,
         zone: 'x',
         kind: 'nail',
       },

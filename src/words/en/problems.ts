@@ -30,6 +30,7 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
     `${String(currency ?? 'This currency')} has ${String(decimals ?? 'fewer')} decimals. Round the amount to that.`,
   before: ({ before }) => `Lies before ${String(before ?? 'what comes first')}. Put one of the two dates right.`,
   wrong_reading: ({ kind, allowed }) => `Does not fit a ${String(kind)} test. Use: ${list(allowed)}.`,
+  bands_overlap: ({ from }) => `Lies on the band before it. Start at ${String(from)} mm or beyond.`,
   not_after: () => 'Ends before it starts. Give a later time, 24:00 at most.',
   unknown_time_zone: ({ zone }) => `“${String(zone)}” is not a time zone. Use a name such as Europe/Lisbon.`,
   piece_not_found: () => 'There is no such piece. It may have been removed; go back to the list.',

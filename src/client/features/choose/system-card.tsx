@@ -42,7 +42,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
   const due = sayDue(dossier.goal?.due, system.elapsedH, new Date(timeNow()));
   const zonePlan = system.zones.find(({ id }) => id === zoneId);
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
-  const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan, dossier.goal) : null;
+  const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan) : null;
   return (
     <View
       flex={wide ? 1 : undefined}

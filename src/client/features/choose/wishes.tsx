@@ -9,9 +9,8 @@ import {
   type ChoiceOption,
   Swatch,
 } from '@/client/ui';
-import { isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
+import { DEFAULT_COLOUR, isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
-import { DEFAULT_COLOUR } from '@/core/systems';
 import { lowerFirst, definedOnly } from '@/core/shared';
 import { OwnColour } from '@/client/features/colour';
 

@@ -227,7 +227,7 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
 /** The face as the way out leaves it: over what lies there, or from the bare face up; none where the layers stay. */
 function drawAfter({ plan, remedy }: RecoveryWay, dossier: Dossier, belief: CausesBelief, now: string): Section | null {
   if (!plan.zone) return null;
-  const fresh = buildSection(belief.view.belief, plan.zone, dossier.goal);
+  const fresh = buildSection(belief.view.belief, plan.zone);
   if (!REMEDY_RATES[remedy].over) return fresh;
   const below = drawStory(belief, now).layers.map((layer) =>
     layer.kind === 'coat' ? { ...layer, suspect: false } : layer,

@@ -17,9 +17,8 @@ import {
   Strong,
   Swatch,
 } from '@/client/ui';
-import { mixSchema, type Mix } from '@/core/dossier';
+import { colourOfPiece, mixSchema, type Mix } from '@/core/dossier';
 import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
-import { DEFAULT_COLOUR } from '@/core/systems';
 import { MixFinder } from './mix-finder';
 import type { WorkView } from './use-work';
 import { readNumber } from '@/core/shared';
@@ -59,7 +58,7 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
             {(close) => (
               <MixFinder
                 tins={view.tins}
-                target={dossier.goal?.colour ?? DEFAULT_COLOUR}
+                target={colourOfPiece(dossier)}
                 wantedMl={mixForJob(toCome)}
                 onKeep={(mix) => {
                   change({ type: 'mix_set', mix });

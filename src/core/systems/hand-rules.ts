@@ -1,0 +1,73 @@
+import { HAND_FACTS, HANDS, type HandCode, type HandFact } from '../knowledge';
+import { step, type Step } from './choice';
+import type { Ground } from './ground';
+
+/** Doors and drawer fronts: they touch, and have edges that show. */
+const hasLips = ({ zone }: Ground): boolean => zone.role === 'door' || zone.role === 'drawer_front';
+const isBanded = ({ second }: Ground): boolean => second !== null && second.lies !== 'far_side';
+const isPainted = ({ look }: Ground): boolean => look === 'opaque';
+
+/**
+ * What asks for work of the hand on a zone that is treated, by the shape of the piece, its colours and the tool (common
+ * practice). What is asked for after a rest, the log decides (`work/pauses`).
+ */
+const ASKED: Readonly<Record<HandCode, (ground: Ground) => boolean>> = {
+  mask_room: ({ inPlace }) => inPlace,
+  mask_hinges: ({ moves, schools }) => moves && schools.doors === 'on',
+  mask_runners: ({ moves, application, zone }) => moves && application !== 'brush_roll' && zone.role !== 'door',
+  stand: (ground) => isPainted(ground) && hasLips(ground) && ground.schools.doors !== 'on',
+  spray_tent: ({ application, leads }) => leads && application === 'spray',
+  gun_card: ({ application, leads }) => leads && application === 'spray',
+  can_card: ({ application, leads }) => leads && application === 'aerosol',
+  brush_edges: (ground) => isPainted(ground) && hasLips(ground) && ground.application !== 'brush_roll',
+  room_edges: ({ second, zone }) => second?.lies === 'far_side' && zone.role === 'edge',
+  tape_line: (ground) => isPainted(ground) && ground.meets.length > 0,
+  tape_second: isBanded,
+  pull_tape: (ground) => isBanded(ground) || (isPainted(ground) && ground.meets.length > 0),
+  dust_again: () => false,
+  dull_again: () => false,
+};
+
+/** What a rule asks for on a zone, whether or not the owner leaves it out. */
+export const listAsked = (ground: Ground): HandCode[] =>
+  ground.look === 'leave' ? [] : HANDS.filter((hand) => ASKED[hand](ground));
+
+/** Whether a step of the hand is done on a zone: its rule asks for it and the owner does not leave it out. */
+export const isDone = (ground: Ground, hand: HandCode): boolean =>
+  ground.look !== 'leave' && !ground.without.has(hand) && ASKED[hand](ground);
+
+/** Metres of edge or tape that a step is about. */
+function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): number {
+  // Lips of parts as if they were square and painted on both sides.
+  if (hand === 'brush_edges') return 4 * parts * Math.sqrt(area / (2 * parts));
+  const bands = second && hand !== 'tape_line' ? second.tapeM : 0;
+  // A zone meets the next along about half of its outline (estimate).
+  const line = meets.length > 0 && hand !== 'tape_second' ? 2 * Math.sqrt(area) : 0;
+  return bands + line;
+}
+
+/** Minutes of a step of the hand on a zone. */
+export function handMinutes(ground: Ground, hand: HandCode): number {
+  const { once = 0, perM2 = 0, perPart = 0, perM = 0 }: HandFact = HAND_FACTS[hand];
+  return once + perM2 * ground.area + perPart * ground.parts + perM * measureMetres(ground, hand);
+}
+
+/** The steps of these rules that are done on a zone, in this order. */
+export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: Partial<Step> = {}): Step[] =>
+  hands
+    .filter((hand) => isDone(ground, hand))
+    .map((hand) => {
+      const { op, label, waitH = 0, material }: HandFact = HAND_FACTS[hand];
+      return step(
+        op,
+        label,
+        handMinutes(ground, hand),
+        waitH,
+        { code: 'hand', hand },
+        {
+          hand,
+          ...(material ? { material } : {}),
+          ...more,
+        },
+      );
+    });

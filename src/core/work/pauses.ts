@@ -1,0 +1,67 @@
+import { isOfNow, type Dossier, type ShelfItem } from '../dossier';
+import { HAND_FACTS, isCoat, isWholeCoat, OPERATION_FACTS, type HandCode, type HandFact } from '../knowledge';
+import { isFilm, listFilmTimes } from './film-times';
+import { matchLog, type Node } from './task-marks';
+
+/** After so many days dust lies on a piece that stood (common practice: weeks). */
+const DUSTY_AFTER_D = 14;
+const HOUR_MS = 3_600_000;
+
+interface Chain {
+  zone: string;
+  nodes: Node[];
+}
+
+/**
+ * The work of a zone with what a rest of weeks asks for before its next coat: dust again, and dull again where the coat has
+ * cured or its label's time for the next is over, unless the plan dulls there anyway. `now`: ISO instant.
+ */
+export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readonly ShelfItem[], now: string): Chain {
+  const marks = matchLog(nodes, dossier, zone);
+  const next = nodes.findIndex((node) => isWholeCoat(node.step.op) && !marks.has(node.key));
+  const last = (dossier.log ?? [])
+    .filter((entry) => entry.zone === zone && isCoat(entry.op) && !entry.skipped && isOfNow(dossier, entry))
+    .reduce<{ at: string; code?: string; tin?: string } | null>(
+      (latest, { at, class: code, product }) =>
+        at !== undefined && (latest === null || at > latest.at)
+          ? { at, ...(code ? { code } : {}), ...(product ? { tin: product } : {}) }
+          : latest,
+      null,
+    );
+  if (next < 0 || !last || !isFilm(last.code)) return { zone, nodes };
+  const restedH = (Date.parse(now) - Date.parse(last.at)) / HOUR_MS;
+  if (restedH < DUSTY_AFTER_D * 24) return { zone, nodes };
+  const tin = tins.find(({ id }) => id === last.tin);
+  const closesH = tin?.recoat_until_h ?? listFilmTimes(last.code, tin).cureH;
+  const coming = nodes.slice(nodes.findLastIndex((node, i) => i < next && isCoat(node.step.op)) + 1, next);
+  const dulled = coming.some(({ step, key }) => OPERATION_FACTS[step.op].dulls !== undefined && !marks.has(key));
+  const hands: HandCode[] = [...(restedH > closesH && !dulled ? (['dull_again'] as const) : []), 'dust_again'];
+  const area = dossier.zones?.find(({ id }) => id === zone)?.area_m2 ?? 0;
+  const before = nodes[next]!;
+  const added = hands
+    .filter((hand) => !dossier.goal?.without?.includes(hand))
+    .map((hand): Node => {
+      const { op, label, once = 0, perM2 = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
+      const minutes = once + perM2 * area;
+      return {
+        key: `${before.key}-${hand}`,
+        zone,
+        coat: 1,
+        coats: 1,
+        label,
+        minutes,
+        ml: 0,
+        waitH,
+        step: {
+          op,
+          label,
+          hand,
+          stage: before.step.stage,
+          minutes,
+          wait_h: waitH,
+          why: [{ code: 'hand', hand }],
+        },
+      };
+    });
+  return { zone, nodes: [...nodes.slice(0, next), ...added, ...nodes.slice(next)] };
+}
