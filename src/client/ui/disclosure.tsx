@@ -17,13 +17,15 @@ const Bar = styled(Pressed, {
 
 interface DisclosureProps {
   label: string;
+  /** It is found open. */
+  startsOpen?: boolean;
   /** What is shown when open; `close` folds it up again. */
   children: (close: () => void) => ReactNode;
 }
 
 /** Something more, one tap away: a bar the whole width that opens what lies under it. */
-export function Disclosure({ label, children }: DisclosureProps) {
-  const [open, setOpen] = useState(false);
+export function Disclosure({ label, startsOpen = false, children }: DisclosureProps) {
+  const [open, setOpen] = useState(startsOpen);
   const tones = useTones();
   const Chevron = open ? ChevronDown : ChevronRight;
   return (

@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { Pressable, type GestureResponderEvent } from 'react-native';
 import Svg, { Circle, Defs, G, Path, Pattern, Polygon, Rect, Text } from 'react-native-svg';
 import type { ReadingState } from '@/core/piece';
-import type { Shape } from '@/core/templates';
+import type { Point, Shape } from '@/core/templates';
 import { FONT } from './tokens';
 import { useTones } from './use-tones';
 
@@ -21,6 +21,10 @@ interface PieceDrawingProps {
   current?: string | undefined;
   /** How far each zone is read; hatched the denser, the more settled. */
   states?: ReadonlyMap<string, ReadingState>;
+  /** What each zone is to be painted: it is drawn in its colours then. */
+  fills?: ReadonlyMap<string, string>;
+  /** Shapes that lie over a zone's faces, with their colour. */
+  over?: (shape: Shape) => { points: Point[]; colour: string }[];
   /** Parts of the current zone that are picked out, for splitting. */
   pickedParts?: ReadonlySet<string>;
   /** Numbered marks, such as defects. */
@@ -47,7 +51,7 @@ export function measureDrawing(shapes: readonly Shape[]): Bounds {
 
 /** A piece drawn from its template. Tapping a face picks its zone; the same zones stand below as buttons. */
 export function PieceDrawing(props: PieceDrawingProps) {
-  const { shapes, width, height, current, states, pickedParts, marks = [], onPick, onPlace } = props;
+  const { shapes, width, height, current, states, fills, over, pickedParts, marks = [], onPick, onPlace } = props;
   const tones = useTones();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const { left, top, wide, tall } = measureDrawing(shapes);
@@ -57,11 +61,14 @@ export function PieceDrawing(props: PieceDrawingProps) {
   const [portLeft, portTop] = [left - (portWidth - wide) / 2, top - (portHeight - tall) / 2];
   const fill = (shape: Shape): string => {
     if (shape.detail) return 'none';
+    const painted = fills?.get(shape.zone);
+    if (painted) return painted;
     if (pickedParts?.has(shape.part)) return tones.waitTint;
-    if (shape.zone === current) return tones.actTint;
+    if (shape.zone === current && !fills) return tones.actTint;
     const state = states?.get(shape.zone);
     return state && state !== 'open' ? `url(#${id}${state})` : tones.card;
   };
+  const isCurrent = (shape: Shape): boolean => shape.zone !== '' && shape.zone === current;
   const place = ({ nativeEvent }: GestureResponderEvent): void => {
     // In the browser a press carries the pointer's place; one by key has none, and has the list of places instead.
     const { offsetX, offsetY } = nativeEvent as unknown as Partial<MouseEvent>;
@@ -77,16 +84,20 @@ export function PieceDrawing(props: PieceDrawingProps) {
           <ReadingPatterns id={id} unit={unit} />
         </Defs>
         {shapes.map((shape, i) => (
-          <Polygon
-            key={i}
-            points={shape.points.map((point) => point.join(',')).join(' ')}
-            fill={fill(shape)}
-            stroke={shape.zone !== '' && shape.zone === current ? tones.act : tones.ink}
-            strokeWidth={unit * (shape.zone !== '' && shape.zone === current ? 2.2 : 1.3)}
-            strokeLinejoin="round"
-            strokeOpacity={shape.zone === '' ? 0.35 : 1}
-            {...(onPick && shape.zone !== '' ? { onPress: () => onPick(shape.zone, shape.part) } : {})}
-          />
+          <G key={i}>
+            <Polygon
+              points={toPoints(shape.points)}
+              fill={fill(shape)}
+              stroke={isCurrent(shape) ? tones.act : fills ? EDGE : tones.ink}
+              strokeWidth={unit * (isCurrent(shape) ? (fills ? 4 : 2.2) : 1.3)}
+              strokeLinejoin="round"
+              strokeOpacity={shape.zone === '' ? 0.35 : 1}
+              {...(onPick && shape.zone !== '' ? { onPress: () => onPick(shape.zone, shape.part) } : {})}
+            />
+            {(over && !shape.detail ? over(shape) : []).map(({ points, colour }, k) => (
+              <Polygon key={k} points={toPoints(points)} fill={colour} pointerEvents="none" />
+            ))}
+          </G>
         ))}
         {marks.map((mark, i) => (
           <G key={i}>
@@ -123,6 +134,10 @@ export function PieceDrawing(props: PieceDrawingProps) {
     </View>
   );
 }
+
+const toPoints = (points: readonly Point[]): string => points.map((point) => point.join(',')).join(' ');
+/** Between faces that are painted: seen beside the palest and the darkest. */
+const EDGE = '#7C7F80';
 
 const clamp = (share: number): number => Math.round(Math.min(1, Math.max(0, share)) * 1000) / 1000;
 

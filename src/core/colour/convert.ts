@@ -31,3 +31,28 @@ export function convertLinearRgbToLab([r, g, b]: LinearRgb): Lab {
 
 /** The white the matrix above gives for (1, 1, 1). */
 const WHITE_D65 = { x: 0.4123907993 + 0.3575843394 + 0.1804807884, z: 0.0193308187 + 0.1191947798 + 0.9505321522 };
+
+/** The reverse of `convertLinearRgbToLab`; out of gamut, channels lie outside 0–1. */
+export function convertLabToLinearRgb({ l, a, b }: Lab): LinearRgb {
+  const back = (t: number): number => (t > 6 / 29 ? t ** 3 : 3 * (6 / 29) ** 2 * (t - 4 / 29));
+  const fy = (l + 16) / 116;
+  const x = WHITE_D65.x * back(fy + a / 500);
+  const y = back(fy);
+  const z = WHITE_D65.z * back(fy - b / 200);
+  return [
+    3.2409699419 * x - 1.5373831776 * y - 0.4986107603 * z,
+    -0.9692436363 * x + 1.8759675015 * y + 0.0415550574 * z,
+    0.0556300797 * x - 0.2039769589 * y + 1.0569715142 * z,
+  ];
+}
+
+const HEX = '0123456789ABCDEF';
+
+/** sRGB hex of linear light, clamped to what a screen shows. */
+export function convertLinearRgbToHex(rgb: LinearRgb): string {
+  const channels = rgb.map((own) => {
+    const value = own <= 0.0031308 ? 12.92 * own : 1.055 * Math.max(0, own) ** (1 / 2.4) - 0.055;
+    return Math.min(255, Math.max(0, Math.round(255 * value)));
+  });
+  return `#${channels.map((own) => HEX[own >> 4]! + HEX[own & 15]!).join('')}`;
+}

@@ -10,6 +10,7 @@ export { ASTM_A_CLASSES, BLEED_MOMENTS, PENCIL_GRADES } from './reading';
 export { isLeft, leaveZone, listTreated, lookOf, startWishes, takeUpZone, wishLook, type Look } from './look';
 export { colourOfPiece, DEFAULT_COLOUR, listColours, wishOf, wishZones, type OwnWish, type ZoneWish } from './wish';
 export * from './goal-schema';
+export { colourScope, listScopes, sharedWish, type ColourScope } from './scopes';
 export { amount, targetSchema } from './money-schema';
 export { hex, idSchema, percent } from './primitives';
 export * from './schema';

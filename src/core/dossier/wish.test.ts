@@ -51,7 +51,8 @@ describe('the colours of a piece', () => {
 });
 
 describe('a second colour', () => {
-  const read = (second: object) => goalSchema.safeParse({ zones: { top: { second: { colour: '#112233', ...second } } } });
+  const read = (second: object) =>
+    goalSchema.safeParse({ zones: { top: { second: { colour: '#112233', ...second } } } });
   const problem = (second: object) => read(second).error?.issues.map(({ path }) => path.join('.'));
 
   it('says where it lies', () => {

@@ -1,4 +1,4 @@
-import { isLeft, nameZone, type Dossier } from '../dossier';
+import { isLeft, listColours, nameZone, type Dossier } from '../dossier';
 import { isCoat, type OperationCode, type ProductClass, type SubstrateCode } from '../knowledge';
 import { computeBelief } from '../survey';
 import { isFilm } from '../work';
@@ -16,7 +16,8 @@ export interface PieceTold {
   name: string;
   /** From the ground up. */
   coats: CoatTold[];
-  colour: string | null;
+  /** The colours that were wished for, each with where; none where nobody named one. */
+  colours: { colour: string; zones: string[] }[];
   /** What the colour was mixed of, and the mark on the jar. */
   recipe: { name: string; parts: { name: string; parts: number }[] }[];
   touchUp: string | null;
@@ -41,7 +42,12 @@ export function tellPiece(dossier: Dossier, name: string): PieceTold {
   return {
     name,
     coats: listCoats(dossier, log),
-    colour: goal?.colour ?? null,
+    colours: isNamed(goal)
+      ? listColours(dossier).map(({ colour, zones: ids }) => ({
+          colour,
+          zones: ids.map((id) => nameZone(dossier, id)),
+        }))
+      : [],
     recipe: mixes.filter(({ kind }) => kind === 'colour').map(({ name: own, parts }) => ({ name: own, parts })),
     touchUp: handover?.touch_up ?? null,
     flaws: handover?.flaws ?? null,
@@ -58,6 +64,9 @@ export function tellPiece(dossier: Dossier, name: string): PieceTold {
     done: [...new Set(log.map(({ op }) => op))],
   };
 }
+
+const isNamed = (goal: Dossier['goal']): boolean =>
+  goal?.colour !== undefined || Object.values(goal?.zones ?? {}).some(({ colour }) => colour !== undefined);
 
 /** What went on, coat by coat, with the zones that have it; what was stripped off again is not told. */
 function listCoats(dossier: Dossier, log: NonNullable<Dossier['log']>): CoatTold[] {

@@ -1,4 +1,10 @@
-import { convertHexToLinearRgb, convertLinearRgbToLab, type Lab, type LinearRgb } from '../colour';
+import {
+  convertHexToLinearRgb,
+  convertLinearRgbToHex,
+  convertLinearRgbToLab,
+  type Lab,
+  type LinearRgb,
+} from '../colour';
 import { BANDS, bandNm, RGB_WEIGHTS } from './observer';
 
 /** Reflectance of each band, above 0 and below 1. */
@@ -109,17 +115,6 @@ const determinant = (m: readonly (readonly number[])[]): number =>
   m[0]![0]! * (m[1]![1]! * m[2]![2]! - m[1]![2]! * m[2]![1]!) -
   m[0]![1]! * (m[1]![0]! * m[2]![2]! - m[1]![2]! * m[2]![0]!) +
   m[0]![2]! * (m[1]![0]! * m[2]![1]! - m[1]![1]! * m[2]![0]!);
-
-const HEX = '0123456789ABCDEF';
-
-/** sRGB hex of a colour, clamped to what a screen shows. */
-function convertLinearRgbToHex(rgb: LinearRgb): string {
-  const channels = rgb.map((own) => {
-    const value = own <= 0.0031308 ? 12.92 * own : 1.055 * Math.max(0, own) ** (1 / 2.4) - 0.055;
-    return Math.min(255, Math.max(0, Math.round(255 * value)));
-  });
-  return `#${channels.map((own) => HEX[own >> 4]! + HEX[own & 15]!).join('')}`;
-}
 
 /** The colour of a reflectance on a screen: the reverse of `convertHexToSpectrum`. */
 export const convertSpectrumToHex = (spectrum: Spectrum): string => convertLinearRgbToHex(convertToScreen(spectrum));

@@ -28,13 +28,10 @@ const ASKED: Readonly<Record<HandCode, (ground: Ground) => boolean>> = {
   dull_again: () => false,
 };
 
-/** What a rule asks for on a zone, whether or not the owner leaves it out. */
-export const listAsked = (ground: Ground): HandCode[] =>
-  ground.look === 'leave' ? [] : HANDS.filter((hand) => ASKED[hand](ground));
+const isAsked = (ground: Ground, hand: HandCode): boolean => ground.look !== 'leave' && ASKED[hand](ground);
 
 /** Whether a step of the hand is done on a zone: its rule asks for it and the owner does not leave it out. */
-export const isDone = (ground: Ground, hand: HandCode): boolean =>
-  ground.look !== 'leave' && !ground.without.has(hand) && ASKED[hand](ground);
+const isDone = (ground: Ground, hand: HandCode): boolean => isAsked(ground, hand) && !ground.without.has(hand);
 
 /** Metres of edge or tape that a step is about. */
 function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): number {
@@ -47,7 +44,7 @@ function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): 
 }
 
 /** Minutes of a step of the hand on a zone. */
-export function handMinutes(ground: Ground, hand: HandCode): number {
+function handMinutes(ground: Ground, hand: HandCode): number {
   const { once = 0, perM2 = 0, perPart = 0, perM = 0 }: HandFact = HAND_FACTS[hand];
   return once + perM2 * ground.area + perPart * ground.parts + perM * measureMetres(ground, hand);
 }
@@ -71,3 +68,21 @@ export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: 
         },
       );
     });
+
+/** Work of the hand on a piece by one rule: the zones it is asked for on, and whether the owner leaves it out. */
+export interface HandWork {
+  hand: HandCode;
+  zones: string[];
+  minutes: number;
+  leftOut: boolean;
+}
+
+/** What the rules of the hand ask for on a piece, in the order it is done. */
+export const listHandWork = (grounds: readonly Ground[]): HandWork[] =>
+  HANDS.flatMap((hand) => {
+    const asked = grounds.filter((ground) => isAsked(ground, hand));
+    if (asked.length === 0) return [];
+    const minutes = asked.reduce((sum, ground) => sum + handMinutes(ground, hand), 0);
+    const leftOut = asked[0]!.without.has(hand);
+    return [{ hand, zones: asked.map(({ zone }) => zone.id), minutes: Math.max(1, Math.round(minutes)), leftOut }];
+  });

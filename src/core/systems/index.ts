@@ -1,7 +1,7 @@
 export { nameCoat } from './coat-label';
 export type { Step } from './choice';
 export { DEFAULT_SCHOOLS, isPaleWish, readMetGround } from './ground';
-export { handMinutes, isDone, listAsked } from './hand-rules';
+export type { HandWork } from './hand-rules';
 export { planPiece, type Plan, type PlanBlock } from './plan';
 export type { StepReason } from './reasons';
 export type { FaultNote } from './repairs';

@@ -4,6 +4,7 @@ import type { Dossier } from '../dossier';
 import { CREDIBLE, type Hazard } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
+import { listHandWork, type HandWork } from './hand-rules';
 import type { HardRule } from './hard-rules';
 import { countFew, JointSearch, type Found } from './joint-search';
 import { AIMS, type Aim } from './prices';
@@ -19,6 +20,8 @@ export interface Plan {
   rejected: Rejection[];
   /** What stands in the way; where it is one zone's, that zone. */
   blocked: { gate: string; zone?: string; because: PlanBlock }[];
+  /** Work of the hand that the piece asks for, and what of it the owner leaves out. */
+  hands: HandWork[];
   /** The system the owner took, judged by what is known now; none when nothing was taken. */
   taken: TakenSystem | null;
   /** What the search took. */
@@ -50,19 +53,21 @@ export function planPiece(dossier: Dossier): Plan {
   const taken = dossier.chosen ? judgeTaken(dossier, searches, products, aim) : null;
   const blocked = listBlocked(searches);
   const rejected = searches.flatMap((search) => listRejections(search));
+  const hands = listHandWork(searches.map(({ ground }) => ground));
   const effort = {
     states: searches.reduce((sum, { states }) => sum + states, 0),
     labels: searches.reduce((sum, { labels }) => sum + labels, 0),
     joint: 0,
   };
   const stopped = blocked.some(({ gate }) => gate === 'certified_practice' || gate === 'no_system');
-  if (stopped || searches.length === 0) return { systems: [], rejected, blocked, taken, effort };
+  if (stopped || searches.length === 0) return { systems: [], rejected, blocked, hands, taken, effort };
   const { systems, joint } = chooseSystems(searches, products, aim);
   const gates = [...new Set(blocked.map(({ gate }) => gate))];
   return {
     systems: systems.map((system) => ({ ...system, gates, assumes: listAssumptions(searches) })),
     rejected,
     blocked,
+    hands,
     taken,
     effort: { ...effort, joint },
   };

@@ -9,7 +9,7 @@ import {
   type FilmFact,
 } from '../knowledge';
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
-import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, readHex } from '../colour';
+import { computeDeltaE00, labOfHex, readHex } from '../colour';
 import { colourOfPiece, listColours, type Dossier, type ShelfItem } from '../dossier';
 
 export type CoatClass = keyof typeof FILM_FACTS;
@@ -78,9 +78,9 @@ const SAME_COLOUR = 2;
 
 /** Whether a tin of paint is of a colour; one that says none is taken for the piece's own. */
 const isOfColour = (tin: ShelfItem, colour: string, unnamed: string | undefined): boolean =>
-  tin.colour === undefined ? colour === unnamed : computeDeltaE00(labOf(tin.colour), labOf(colour)) <= SAME_COLOUR;
-const labOf = (hex: string): ReturnType<typeof convertLinearRgbToLab> =>
-  convertLinearRgbToLab(convertHexToLinearRgb(hex));
+  tin.colour === undefined
+    ? colour === unnamed
+    : computeDeltaE00(labOfHex(tin.colour), labOfHex(colour)) <= SAME_COLOUR;
 
 /** Whether a product is of this colour, or of any. */
 export const isOffered = ({ colour }: Product, wished: string): boolean => colour === undefined || colour === wished;

@@ -2,6 +2,7 @@ export * from './causes';
 export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
+export * from './colour';
 export { sayHand, sayWithoutHand } from './hand';
 export { explainProblem } from './problems';
 export * from './mix';

@@ -8,6 +8,7 @@ import {
   type PieceWork,
   type ShopPlan,
 } from '@/core/work';
+import { sayColour } from './colour';
 import { sayWhy } from './plan';
 import { sayBlock } from './work';
 
@@ -35,6 +36,7 @@ export function writeJobSheet(
       sayWhere(piece, task),
       `${Math.round(state === 'open' ? openMinutes(task) : task.minutes)} min`,
       task.class ? labelProduct(task.class as ProductClass) : '',
+      task.colour ? `${sayColour(task.colour)}, ${task.colour}` : '',
       pour === null ? '' : `pour ${sayVolume(pour)}`,
       waitH > 0 ? `then ${waitH} h` : '',
       state === 'open' && at ? sayTime(at) : '',

@@ -9,7 +9,8 @@ import {
   type Transport,
 } from '@/core/handover';
 import { labelProduct, OPERATION_FACTS, SUBSTRATE_FACTS, type HandoverCheckCode } from '@/core/knowledge';
-import { lowerFirst } from '@/core/shared';
+import { lowerFirst, upperFirst } from '@/core/shared';
+import { sayColour } from './colour';
 import { listWords } from './lists';
 
 /** What may be done from a moment of the cure on. */
@@ -79,7 +80,11 @@ export function writeCareNote(told: PieceTold, cure: Cure | null, sayDay: (at: s
       ({ name, parts }) =>
         `- Its colour, ${name}: ${parts.map((part) => `${part.parts} ${part.parts === 1 ? 'part' : 'parts'} ${part.name}`).join(', ')}.`,
     ),
-    ...(told.colour ? [`- Its colour on a screen, to go by: ${told.colour}.`] : []),
+    ...told.colours.map(({ colour, zones }) =>
+      told.colours.length === 1
+        ? `- Its colour on a screen, to go by: ${colour}.`
+        : `- ${upperFirst(sayColour(colour))} (${colour} on a screen): ${lowerFirst(listWords(zones))}.`,
+    ),
     '',
   );
   const said = told.said.flatMap((code) => SAID[code] ?? []);

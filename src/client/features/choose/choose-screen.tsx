@@ -11,10 +11,10 @@ import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
 import { isSame, TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
+import { HandList, Wishes } from '@/client/features/wishes';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
-import { Wishes } from './wishes';
 import { lowerFirst } from '@/core/shared';
 import { nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
 
@@ -108,11 +108,8 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
       </View>
       <Rule />
       {systems.length > 0 ? <TurningPoints dossier={dossier} /> : null}
-      <Wishes
-        goal={dossier.goal ?? {}}
-        zones={dossier.zones ?? []}
-        onChange={(goal) => change({ type: 'goal_set', goal })}
-      />
+      <Wishes dossier={dossier} onChange={(goal) => change({ type: 'goal_set', goal })} />
+      <HandList dossier={dossier} hands={plan.hands} onChange={(goal) => change({ type: 'goal_set', goal })} />
       <SchoolSwitches dossier={dossier} now={plan.systems[0]} onChange={(goal) => change({ type: 'goal_set', goal })} />
       <Rejected rejected={plan.rejected} dossier={dossier} />
     </Column>

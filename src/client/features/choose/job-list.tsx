@@ -1,4 +1,5 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
+import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
 import { nameZone, type Dossier } from '@/core/dossier';
 import { mergeJobs, type CoatingSystem } from '@/core/systems';
@@ -16,6 +17,7 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
           {jobs.map((job, i) => (
             <Column key={i} role="listitem">
               <Strong>{`${i + 1}. ${job.label}`}</Strong>
+              {job.colour ? <Coloured colour={job.colour} /> : null}
               <Small>
                 {[`${job.minutes} min`, job.ml > 0 ? sayVolume(job.ml) : '', job.waitH > 0 ? `then ${job.waitH} h` : '']
                   .filter(Boolean)

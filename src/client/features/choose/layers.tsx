@@ -3,6 +3,7 @@ import { FILM_FACTS } from '@/core/knowledge';
 import type { Dossier } from '@/core/dossier';
 import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
 import { useMeasures } from '@/client/store';
+import { Coloured } from '@/client/features/colour';
 import { usePlanner } from '@/client/features/planner';
 import { lowerFirst } from '@/core/shared';
 import { sayConsidered, sayWarnings, sayWhy } from '@/words';
@@ -50,6 +51,7 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
       {() => (
         <Column gap="$s" paddingHorizontal="$m" paddingBottom="$m">
           <Small>{amounts.join(' · ')}</Small>
+          {step.colour ? <Coloured colour={step.colour} /> : null}
           <Body>{sayWhy(step.why)}</Body>
           {cautions.map(({ rule, text }) => (
             <Body key={rule}>{text}</Body>

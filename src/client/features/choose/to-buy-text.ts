@@ -1,5 +1,6 @@
 import type { Measures } from '@/client/store';
 import type { SmallSupply, Supply } from '@/core/systems';
+import { sayColour } from '@/words';
 
 /** "1 × 750 ml and 1 × 250 ml, about 44", or that the shelf has it. */
 export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Measures): string {
@@ -10,19 +11,22 @@ export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Mea
   return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${sayMoney(buy.price)}`;
 }
 
+/** What colour of a paint is wanted. */
+const sayIn = ({ colour }: Supply): string => (colour ? ` in ${sayColour(colour)} (${colour})` : '');
+
 export const listToBuyText = (supplies: readonly Supply[], small: readonly SmallSupply[], measures: Measures): string =>
   [
-    ...supplies.map((supply) => `${supply.label}: ${sayTins(supply, measures)}`),
+    ...supplies.map((supply) => `${supply.label}${sayIn(supply)}: ${sayTins(supply, measures)}`),
     ...small.map(({ label, ml }) => (ml > 0 ? `${label}: about ${measures.sayVolume(ml)}` : label)),
   ].join('\n');
 
 /** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
 export function listToBuyCsv(supplies: readonly Supply[]): string {
   const quote = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-  const rows = supplies.flatMap(({ class: code, label, neededMl, fromShelf, buy }) => {
+  const rows = supplies.flatMap(({ class: code, label, colour = '', neededMl, fromShelf, buy }) => {
     const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
     const tins = buy.tins.map(({ volumeMl, count }) => `${count} x ${volumeMl}`).join(' + ');
-    return [[code, quote(label), neededMl, Math.round(shelf), quote(tins), buy.price.toFixed(2)].join(',')];
+    return [[code, quote(label), colour, neededMl, Math.round(shelf), quote(tins), buy.price.toFixed(2)].join(',')];
   });
-  return ['class,product,needed_ml,from_shelf_ml,tins_to_buy_ml,price', ...rows, ''].join('\r\n');
+  return ['class,product,colour,needed_ml,from_shelf_ml,tins_to_buy_ml,price', ...rows, ''].join('\r\n');
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Body, Button, Column, Disclosure, Row, Small, Strong, printText } from '@/client/ui';
+import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
 import type { SmallSupply, Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
@@ -28,8 +29,9 @@ export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small:
         <Column gap="$m">
           <Column role="list" gap="$s">
             {supplies.map((supply) => (
-              <Column key={`${supply.class}${supply.fromShelf[0]?.id ?? ''}`} role="listitem">
+              <Column key={`${supply.class}${supply.colour ?? ''}${supply.fromShelf[0]?.id ?? ''}`} role="listitem">
                 <Strong>{supply.label}</Strong>
+                {supply.colour ? <Coloured colour={supply.colour} /> : null}
                 <Body>{sayTins(supply, measures)}</Body>
                 <Small>{`${measures.sayVolume(supply.neededMl)} for all zones, tray and roller included`}</Small>
               </Column>

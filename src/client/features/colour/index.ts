@@ -1,1 +1,2 @@
+export { Coloured } from './coloured';
 export { OwnColour } from './own-colour';

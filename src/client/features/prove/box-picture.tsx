@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { Image, type LayoutChangeEvent } from 'react-native';
 import { Small } from '@/client/ui';
 import type { Point, Rect } from '@/core/photo';
-import { useDrag } from './use-drag';
+import { useDrag } from '@/client/features/drag';
 
 interface BoxPictureProps {
   url: string;

@@ -4,7 +4,7 @@ import { Image, type LayoutChangeEvent } from 'react-native';
 import Svg, { Polygon } from 'react-native-svg';
 import { useTones } from '@/client/ui';
 import type { Point, Quad } from '@/core/photo';
-import { useDrag } from './use-drag';
+import { useDrag } from '@/client/features/drag';
 
 interface CornerPictureProps {
   url: string;

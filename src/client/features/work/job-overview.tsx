@@ -13,10 +13,12 @@ import {
   Strong,
   ToneIcon,
   type Tone,
+  Swatch,
 } from '@/client/ui';
 import { Pressable } from 'react-native';
 import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
 import { useListTimesQuery } from '@/client/store';
+import { sayColour } from '@/words';
 import type { WorkView } from './use-work';
 import { nameZone } from '@/core/dossier';
 
@@ -142,8 +144,9 @@ function JobRow({
         <ToneIcon tone={held ? 'stop' : STATE_TONES[task.state]} size={16} />
         <Column flex={1} alignItems="flex-start">
           <Strong textAlign="left">{task.label}</Strong>
-          <Small textAlign="left">{`${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
+          <Small textAlign="left">{`${task.colour ? `${sayColour(task.colour)} · ` : ''}${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
         </Column>
+        {task.colour ? <Swatch colour={task.colour} /> : null}
       </Row>
     </Pressable>
   );

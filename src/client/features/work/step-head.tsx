@@ -1,5 +1,6 @@
 import { View } from '@tamagui/core';
 import { useMemo } from 'react';
+import { Coloured } from '@/client/features/colour';
 import { saySpan } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Column, Figure, PieceDrawing, RepairGlyph, Row, Small, Strong, Title, useIsWide } from '@/client/ui';
@@ -43,6 +44,7 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
         )}
         {task.waitH > 0 ? <Amount value={saySpan(task.waitH * 60)} words="then, by itself" /> : null}
       </Row>
+      {task.colour ? <Coloured colour={task.colour} /> : null}
       {task.class ? (
         <Strong>{`With: ${tin?.name ?? labelProduct(task.class as ProductClass)}${task.grit ? `, ${task.grit} paper` : ''}`}</Strong>
       ) : (task.material ?? task.grit) ? (

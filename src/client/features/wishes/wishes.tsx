@@ -1,27 +1,20 @@
+import { View } from '@tamagui/core';
 import {
   Choices,
   Column,
   Disclosure,
   Heading,
+  MomentField,
+  Row,
+  SelectField,
   Small,
   Strong,
-  MomentField,
   type ChoiceOption,
-  Swatch,
 } from '@/client/ui';
-import { DEFAULT_COLOUR, isLeft, wishLook, zoneName, type Goal, type Zone } from '@/core/dossier';
+import { isLeft, wishLook, wishOf, wishZones, zoneName, type Dossier, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
-import { lowerFirst, definedOnly } from '@/core/shared';
-import { OwnColour } from '@/client/features/colour';
-
-const COLOURS = [
-  { code: '#F3EFE6', label: 'Lime white' },
-  { code: '#DDE3DA', label: 'Lichen' },
-  { code: '#9DB0A5', label: 'Sage' },
-  { code: '#5E7487', label: 'Slate' },
-  { code: '#2B3A42', label: 'Ink' },
-  { code: '#7B2E26', label: 'Oxide' },
-] as const;
+import { definedOnly, lowerFirst } from '@/core/shared';
+import { ColourBoard } from './colour-board';
 
 type Wish<K extends keyof Goal> = readonly ChoiceOption<NonNullable<Goal[K]> & string>[];
 const AIR: Wish<'ventilation'> = [
@@ -65,38 +58,27 @@ const PAINT_CHOICES: readonly ChoiceOption<PaintCode | 'any'>[] = [
 ];
 
 interface WishesProps {
-  goal: Goal;
-  zones: readonly Zone[];
+  dossier: Dossier;
   onChange: (goal: Goal) => void;
 }
 
 /** What the owner wants; the systems above follow at once. */
-export function Wishes({ goal, zones, onChange }: WishesProps) {
+export function Wishes({ dossier, onChange }: WishesProps) {
+  const { goal = {}, zones = [] } = dossier;
   /** Sets a wish; `undefined` takes it back. */
   const set = (part: { [K in keyof Goal]?: Goal[K] | undefined }): void => onChange(definedOnly({ ...goal, ...part }));
   const unless = <C extends string, N extends string>(none: N, code: C | N): Exclude<C, N> | undefined =>
     code === none ? undefined : (code as Exclude<C, N>);
-  const colours = COLOURS.map(({ code, label }) => ({
-    code,
-    label,
-    drawing: <Swatch colour={code} />,
-  }));
   return (
     <Column gap="$m">
       <Heading>Your wishes</Heading>
+      <ColourBoard dossier={dossier} onChange={onChange} />
       <Wished
         title="What counts most"
         options={PRIORITIES}
         value={goal.priority ?? 'balance'}
         onPick={(code) => set({ priority: unless('balance', code) })}
       />
-      <Wished
-        title="Colour"
-        options={colours}
-        value={COLOURS.find(({ code }) => code === (goal.colour ?? DEFAULT_COLOUR))?.code}
-        onPick={(colour) => set({ colour })}
-      />
-      <OwnColour key={goal.colour ?? ''} colour={goal.colour ?? DEFAULT_COLOUR} onPick={(colour) => set({ colour })} />
       <Wished
         title="Fresh air where you paint"
         options={AIR}
@@ -132,18 +114,64 @@ export function Wishes({ goal, zones, onChange }: WishesProps) {
               onPick={(look) => set({ look })}
             />
             {zones.map((zone) => (
-              <Wished
-                key={zone.id}
-                title={`Look of the ${lowerFirst(zoneName(zone))}`}
-                options={[{ code: 'as_piece' as const, label: 'As the piece' }, ...LOOKS]}
-                value={isLeft({ goal }, zone) ? 'leave' : (goal.zones?.[zone.id]?.look ?? 'as_piece')}
-                onPick={(code) => set({ zones: wishLook(goal, zone, code).zones })}
-              />
+              <ZoneWishes key={zone.id} goal={goal} zone={zone} onChange={onChange} />
             ))}
             <DueDate key={goal.due ?? ''} due={goal.due ?? ''} onPick={(due) => set({ due })} />
           </Column>
         )}
       </Disclosure>
+    </Column>
+  );
+}
+
+interface ZoneWishesProps {
+  goal: Goal;
+  zone: Zone;
+  onChange: (goal: Goal) => void;
+}
+
+/** What one zone is to be apart from the piece: its look, and on paint which paint and which sheen. */
+function ZoneWishes({ goal, zone, onChange }: ZoneWishesProps) {
+  const name = lowerFirst(zoneName(zone));
+  const own = goal.zones?.[zone.id];
+  const asPiece = { code: 'as_piece' as const, label: 'As the piece' };
+  const painted = wishOf({ goal }, zone).look === 'opaque';
+  return (
+    <Column gap="$s">
+      <Wished
+        title={`Look of the ${name}`}
+        options={[asPiece, ...LOOKS]}
+        value={isLeft({ goal }, zone) ? 'leave' : (own?.look ?? 'as_piece')}
+        onPick={(code) => onChange(wishLook(goal, zone, code))}
+      />
+      {painted ? (
+        <Row gap="$s" flexWrap="wrap">
+          <View flexGrow={1} flexBasis={150}>
+            <SelectField
+              label={`Paint on the ${name}`}
+              options={[asPiece, ...PAINTS.map((code) => ({ code, label: PAINT_FACTS[code].label }))]}
+              value={own?.paint ?? 'as_piece'}
+              onPick={(code) =>
+                onChange(wishZones(goal, [zone.id], { paint: code === 'as_piece' ? undefined : (code as PaintCode) }))
+              }
+            />
+          </View>
+          <View flexGrow={1} flexBasis={150}>
+            <SelectField
+              label={`Sheen of the ${name}`}
+              options={[asPiece, ...SHEENS.filter(({ code }) => code !== 'any')]}
+              value={own?.sheen ?? 'as_piece'}
+              onPick={(code) =>
+                onChange(
+                  wishZones(goal, [zone.id], {
+                    sheen: code === 'as_piece' ? undefined : (code as NonNullable<Goal['sheen']>),
+                  }),
+                )
+              }
+            />
+          </View>
+        </Row>
+      ) : null}
     </Column>
   );
 }

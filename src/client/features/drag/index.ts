@@ -1,0 +1,1 @@
+export { useDrag } from './use-drag';
