@@ -139,7 +139,7 @@ async function measurePhotographs() {
   const count = Number(process.env.BENCH_PHOTOGRAPHS ?? 120);
   const seeds = Array.from({ length: count }, (_, i) => i);
   const large = Math.ceil(count / 25);
-  const [small, huge, spoilt, strips] = [
+  const [small, huge, spoilt, strips, colours, cards] = [
     await readPhotographs('lattice', seeds.slice(large)),
     await readPhotographs('lattice12', seeds.slice(0, large)),
     await readPhotographs(
@@ -147,6 +147,8 @@ async function measurePhotographs() {
       seeds.slice(0, Math.ceil(count / 5)).map((seed) => seed + 1000),
     ),
     await readPhotographs('strips', seeds.slice(0, Math.ceil(count / 5))),
+    await readPhotographs('colour', seeds),
+    await readPhotographs('drawdown', seeds),
   ];
   const all = [...small, ...huge];
   const within = (steps) =>
@@ -191,6 +193,29 @@ async function measurePhotographs() {
     '',
     '<= 0.5',
     `${even.length} of ${strips.length} strips used`,
+  );
+  const meanOf = (values) => values.reduce((sum, own) => sum + own, 0) / values.length;
+  const matches = (which) => meanOf(colours.map((own) => own[which].miss));
+  add(
+    'colour beside white paper: mean error of ΔE00',
+    matches('plain'),
+    '',
+    '<= 1',
+    `${colours.length} renders, no camera curve`,
+  );
+  add(
+    'the same through a camera with a curve of its own',
+    matches('curved'),
+    '',
+    '',
+    `with a grey card ${matches('withGrey').toFixed(2)}`,
+  );
+  add(
+    'draw-down: largest error of the contrast ratio',
+    Math.max(...cards.map(({ miss }) => miss)),
+    '',
+    '<= 0.01',
+    `${cards.length} renders`,
   );
   for (const own of all.filter((reading) => !within(0).includes(reading))) {
     const cause =

@@ -95,3 +95,37 @@ describe('strips measured for bleed', () => {
     expect(mean).toBeLessThan(0.3);
   }, 240_000);
 });
+
+const mean = (values: readonly number[]): number => values.reduce((sum, own) => sum + own, 0) / values.length;
+const upTo = (count: number): number[] => Array.from({ length: share(count) }, (_, i) => i + 1);
+
+describe('a colour read beside white paper', () => {
+  interface Read {
+    miss: number;
+    faults: string[];
+  }
+  it('is within one ΔE00 on the mean in the light that is asked for; a grey card undoes the curve of a camera', () => {
+    const readings = measure<Record<'plain' | 'curved' | 'withGrey', Read>>('colour', upTo(25));
+    for (const { plain, withGrey } of readings) expect([plain.faults, withGrey.faults]).toEqual([[], []]);
+    expect(mean(readings.map(({ plain }) => plain.miss))).toBeLessThan(1);
+    expect(Math.max(...readings.map(({ plain }) => plain.miss))).toBeLessThan(2);
+    const curved = mean(readings.map((own) => own.curved.miss));
+    const undone = mean(readings.map((own) => own.withGrey.miss));
+    expect(undone).toBeLessThan(1.2);
+    expect(undone).toBeLessThan(curved / 2);
+  }, 240_000);
+});
+
+describe('a draw-down on a card', () => {
+  it('gives the contrast ratio to a hundredth, and is refused with its halves swapped', () => {
+    const readings = measure<{ ratio: number; miss: number; faults: string[]; swapped: string[] }>(
+      'drawdown',
+      upTo(25),
+    );
+    for (const { faults, miss, ratio, swapped } of readings) {
+      expect({ faults, near: miss < 0.01 }).toEqual({ faults: [], near: true });
+      if (ratio < 0.95) expect(swapped).toEqual(['halves_swapped']);
+    }
+    expect(readings.some(({ ratio }) => ratio < 0.9)).toBe(true);
+  }, 240_000);
+});

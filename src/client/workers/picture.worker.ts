@@ -1,14 +1,18 @@
 import { expose } from 'comlink';
 import {
   drawSquare,
+  readColour,
+  readDrawDown,
   readLattice,
   readStrips,
+  type ColourOptions,
+  type DrawDownOptions,
   type LatticeOptions,
   type Pixels,
   type StripsOptions,
 } from '@/core/photo';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
-import { reportLattice, reportStrips } from '@/words';
+import { reportColour, reportDrawDown, reportLattice, reportStrips } from '@/words';
 
 /* Photographs are read here, away from the interface's thread. The picture is kept until the worker is closed. */
 
@@ -46,6 +50,10 @@ const api = {
     const square = await encode(reading.corners ? drawSquare(pixels, reading.corners, SQUARE_SIDE) : null);
     return { kind: 'lattice', report: reportLattice(reading), square, took: performance.now() - start };
   },
+  readColour: async (options: ColourOptions): Promise<ReturnType<typeof reportColour> | Refused> =>
+    pixels ? reportColour(readColour(pixels, options)) : NONE_OPEN,
+  readDrawDown: async (options: DrawDownOptions): Promise<ReturnType<typeof reportDrawDown> | Refused> =>
+    pixels ? reportDrawDown(readDrawDown(pixels, options)) : NONE_OPEN,
   readStrips: async (options: StripsOptions): Promise<StripsReport | Refused> =>
     pixels ? { kind: 'strips', report: reportStrips(readStrips(pixels, options)) } : NONE_OPEN,
 };

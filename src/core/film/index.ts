@@ -1,3 +1,4 @@
+export { drawCard, type CardWords } from './draw-down-card';
 export {
   compareTints,
   forecastCover,

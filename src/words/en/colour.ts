@@ -49,3 +49,12 @@ export const sayPairContrast = (contrast: number): string =>
     : contrast < 40
       ? 'a soft contrast'
       : 'a strong contrast: every uneven edge shows';
+
+/** On the card that a coat is drawn down over. */
+export const CARD_WORDS = {
+  title: 'Draw-down card',
+  checkLine: 'This line is 100 mm long. If it is not, print again at 100 %.',
+  overBlack: 'One coat over black',
+  overWhite: 'and over white',
+  bare: 'Leave this white bare.',
+};

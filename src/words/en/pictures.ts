@@ -1,18 +1,20 @@
 import {
   rateConfidence,
+  type ColourReading,
+  type DrawDownReading,
   type LatticeReading,
   type PictureFault,
-  type StripFault,
+  type PartFault,
   type StripReading,
 } from '@/core/photo';
 import { LEAST_CONFIDENCE, toAstmClass, toIsoClass } from '@/core/proof';
 
 /** What is wrong with a picture and what to do about it. */
-const FAULT_WORDS: Record<PictureFault | StripFault, string> = {
+const FAULT_WORDS: Record<PictureFault | PartFault, string> = {
   no_lattice: 'The cuts are not found. Mark the four outer corners by hand, or take it again nearer and square on.',
   corners_wrong: 'The four corners do not make a square. Put them on the outermost cuts, going round.',
   out_of_frame: 'Part of the lattice or of the paint around it is out of the picture. Take it again from farther away.',
-  too_small: 'The lattice is too small in the picture. Take it again nearer.',
+  too_small: 'What is to be read is too small in the picture. Take it again nearer.',
   tilted: 'The camera leaned too far. Take it again from straight above.',
   too_dark: 'Too dark to tell paint from ground. Take it again with more light.',
   burnt_out: 'The paint is burnt out to white. Take it again with less light.',
@@ -24,10 +26,14 @@ const FAULT_WORDS: Record<PictureFault | StripFault, string> = {
   white_burnt: 'The white paper is burnt out. Take it again with less light.',
   white_dark: 'The white paper is too dark. Take it again with more light.',
   white_not_white: 'The paper or the lamp has a strong colour. Use plain printer paper in daylight.',
+  not_even: 'What is marked is not of one colour. Mark a smaller, even part.',
+  no_grey:
+    'What is marked as grey card is none: it is too dark or too pale beside the paper. Leave it out, or mark it again.',
+  halves_swapped: 'Over black it is paler than over white: the two halves are marked the wrong way round.',
   noisy: 'Too grainy for small differences of colour. Take it again with more light.',
 };
 
-const sayFaults = (faults: readonly (PictureFault | StripFault)[]): string =>
+const sayFaults = (faults: readonly (PictureFault | PartFault)[]): string =>
   faults.map((fault) => FAULT_WORDS[fault]).join(' ');
 
 /** A lattice reading as the open format has it. */
@@ -65,3 +71,20 @@ export const reportStrips = (readings: readonly StripReading[]) => ({
 
 /** Two pictures of the same strip differ by about this much whatever is done (ΔE00; the simulated camera's mean error). */
 const LEAST_TOLD = 0.3;
+
+/** A colour read from a photograph. */
+export const reportColour = ({ lab, colour, spread, faults }: ColourReading) => ({
+  lab,
+  colour,
+  usable: faults.length === 0,
+  why: sayFaults(faults) || `Even to ΔE00 ${spread.toFixed(1)}. A phone is good to about 3 to 5.`,
+});
+
+/** How well a coat hides, read from a photograph of its draw-down. */
+export const reportDrawDown = ({ contrastRatio, error, faults }: DrawDownReading) => ({
+  contrast_ratio: Math.round(contrastRatio * 1000) / 1000,
+  usable: faults.length === 0,
+  why: sayFaults(faults) || `Give or take ${Math.max(LEAST_RATIO_ERROR, 2 * error).toFixed(2)}.`,
+});
+/** The simulated camera's own error of a contrast ratio. */
+const LEAST_RATIO_ERROR = 0.01;

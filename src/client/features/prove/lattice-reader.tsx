@@ -5,7 +5,7 @@ import { confirmRow, correctLattice, turnSquare } from '@/core/photo';
 import { LEAST_CONFIDENCE } from '@/core/proof';
 import { CellGrid } from './cell-grid';
 import { CornerPicture } from './corner-picture';
-import type { LatticeReport } from './picture-reader';
+import type { LatticeReport } from '@/client/features/picture';
 import { useLatticeReading } from './use-lattice-reading';
 
 export interface LatticeResult {

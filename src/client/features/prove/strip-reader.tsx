@@ -18,9 +18,11 @@ import { makeId, timeNow } from '@/client/store';
 import type { Panel, Test } from '@/core/dossier';
 import type { Moment } from '@/core/panel';
 import type { Limits } from '@/core/proof';
-import { BoxPicture } from './box-picture';
+import { BoxPicture } from '@/client/features/picture';
 import { useStripShots } from './use-strip-shots';
 import { describeTreatment } from '@/words';
+
+const NAMES: Readonly<Record<string, string>> = { white: 'White', reference: 'Reference' };
 
 interface StripReaderProps {
   panel: Panel;
@@ -82,7 +84,13 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             onPick={setMarking}
           />
           <Small>Draw a box over it with a finger, or move it with the arrow keys (with shift: its size).</Small>
-          <BoxPicture {...shot} boxes={boxes} marking={marking} onMark={(rect) => shots.mark(marking, rect)} />
+          <BoxPicture
+            {...shot}
+            boxes={boxes}
+            marking={marking}
+            nameOf={(code) => NAMES[code] ?? `strip ${code}`}
+            onMark={(rect) => shots.mark(marking, rect)}
+          />
           <Button look="main" onPress={() => void shots.measure()}>
             Measure these boxes
           </Button>

@@ -1,7 +1,7 @@
 import { launchImageLibraryAsync } from 'expo-image-picker';
 import { useEffect, useRef, useState } from 'react';
 import type { Confirmed, Point, Quad } from '@/core/photo';
-import { makePictureReader, type LatticeReport, type PictureReader } from './picture-reader';
+import { makePictureReader, type LatticeReport, type PictureReader } from '@/client/features/picture';
 
 interface Opened {
   picture: Blob;

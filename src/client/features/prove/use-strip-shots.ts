@@ -2,7 +2,7 @@ import { launchImageLibraryAsync } from 'expo-image-picker';
 import { useEffect, useRef, useState } from 'react';
 import type { Rect } from '@/core/photo';
 import { joinShots } from '@/core/proof';
-import { makePictureReader, type PictureReader, type StripsReport } from './picture-reader';
+import { makePictureReader, type PictureReader, type StripsReport } from '@/client/features/picture';
 
 interface Shot {
   url: string;

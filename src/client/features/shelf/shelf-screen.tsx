@@ -18,6 +18,7 @@ import {
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { isLow } from './low-stock';
+import { DrawDownCard, MatchTins } from '@/client/features/match';
 import { TinForm } from './tin-form';
 import { UnitChoices } from './unit-choices';
 import { sayDate } from '@/client/features/shop-plan';
@@ -62,6 +63,7 @@ export function ShelfScreen() {
           />
         ))}
       </Column>
+      {tins.length > 0 ? <Sheet label="Which tin meets a colour?">{() => <MatchTins tins={tins} />}</Sheet> : null}
       <UnitChoices />
     </Screen>
   );
@@ -140,6 +142,17 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
         <Strong>{level === undefined ? 'left: not known' : `${sayVolume(level)} left`}</Strong>
       </Row>
       {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
+      {(PAINTS as readonly string[]).includes(code) ? (
+        <Sheet
+          label={
+            tin.contrast_ratio === undefined
+              ? `Does one coat of ${name} hide?`
+              : `One coat hides ${tin.contrast_ratio.toFixed(2)}`
+          }
+        >
+          {() => <DrawDownCard tin={tin} name={name} onKeep={onSet} />}
+        </Sheet>
+      ) : null}
       <Sheet label={`Correct ${name}`}>
         {(close) => (
           <TinForm

@@ -97,7 +97,7 @@ export function SecondColourForm({ dossier, zone, onChange }: SecondColourFormPr
           ) : null}
           {taken ? (
             <Small>
-              {`Takes ${Math.round(taken.share * 100)} % of it, ${sayArea(taken.share * area)}${taken.tapeM > 0 ? `, and ${gauge('length_mm').say(Math.round(taken.tapeM * 1000))} of tape` : ''}.`}
+              {`Takes ${Math.round(taken.share * 100)} % of it, ${sayArea(taken.share * area)}${taken.tapeM > 0 ? `, and ${gauge('side_mm').say(Math.round(taken.tapeM * 1000))} of tape` : ''}.`}
             </Small>
           ) : null}
         </>

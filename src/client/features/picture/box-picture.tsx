@@ -11,6 +11,8 @@ interface BoxPictureProps {
   height: number;
   boxes: Readonly<Record<string, Rect>>;
   marking: string;
+  /** What a box is called. */
+  nameOf: (code: string) => string;
   onMark: (rect: Rect) => void;
 }
 
@@ -18,10 +20,9 @@ interface BoxPictureProps {
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1],
 };
-const NAMES: Readonly<Record<string, string>> = { white: 'White', reference: 'Reference' };
 
 /** The photograph with a box for each thing that is marked; a drag draws the one that is being marked anew. */
-export function BoxPicture({ url, width, height, boxes, marking, onMark }: BoxPictureProps) {
+export function BoxPicture({ url, width, height, boxes, marking, nameOf, onMark }: BoxPictureProps) {
   const [shown, setShown] = useState(0);
   const frame = useRef<unknown>(null);
   const start = useRef<Point | null>(null);
@@ -47,7 +48,7 @@ export function BoxPicture({ url, width, height, boxes, marking, onMark }: BoxPi
       maxWidth={560}
       aspectRatio={width / height}
       role="application"
-      aria-label={`Box for ${NAMES[marking] ?? `strip ${marking}`}`}
+      aria-label={`Box for ${nameOf(marking)}`}
       tabIndex={0}
       cursor="crosshair"
       style={{ touchAction: 'none' } as object}
@@ -69,7 +70,7 @@ export function BoxPicture({ url, width, height, boxes, marking, onMark }: BoxPi
       <Image
         source={{ uri: url }}
         style={{ position: 'absolute', width: '100%', height: '100%' }}
-        accessibilityLabel="The photograph of the strips"
+        accessibilityLabel="The photograph"
       />
       {Object.entries(boxes).map(([code, rect]) => (
         <View
@@ -85,7 +86,7 @@ export function BoxPicture({ url, width, height, boxes, marking, onMark }: BoxPi
           borderColor="$act"
         >
           <View alignSelf="flex-start" backgroundColor="$card" paddingHorizontal={4}>
-            <Small color="$act">{NAMES[code] ?? code}</Small>
+            <Small color="$act">{nameOf(code)}</Small>
           </View>
         </View>
       ))}

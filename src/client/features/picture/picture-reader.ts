@@ -1,14 +1,18 @@
 import { openLine } from '@/client/workers/line';
 import type { LatticeReport, PictureApi, Refused, StripsReport as Strips } from '@/client/workers/picture.worker';
-import type { LatticeOptions, StripsOptions } from '@/core/photo';
+import type { ColourOptions, DrawDownOptions, LatticeOptions, StripsOptions } from '@/core/photo';
 
 export type { LatticeReport };
 export type StripsReport = Strips['report'];
+
+type Answer<Ask extends (...asked: never[]) => Promise<unknown>> = Awaited<ReturnType<Ask>>;
 
 export interface PictureReader {
   open: (picture: Blob) => ReturnType<PictureApi['open']>;
   readLattice: (options: LatticeOptions) => Promise<LatticeReport | Refused>;
   readStrips: (options: StripsOptions) => Promise<Strips | Refused>;
+  readColour: (options: ColourOptions) => Promise<Answer<PictureApi['readColour']>>;
+  readDrawDown: (options: DrawDownOptions) => Promise<Answer<PictureApi['readDrawDown']>>;
   /** Ends the work, done or not. */
   close: () => void;
 }
@@ -29,6 +33,14 @@ export function makePictureReader(): PictureReader {
     },
     readStrips: async (options) => {
       const reply = await line.ask('read', (api) => api.readStrips(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readColour: async (options) => {
+      const reply = await line.ask('read', (api) => api.readColour(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readDrawDown: async (options) => {
+      const reply = await line.ask('read', (api) => api.readDrawDown(options));
       return reply.ok ? reply.answer : REFUSED;
     },
     close: line.close,

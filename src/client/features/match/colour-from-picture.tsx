@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import { MarkedPicture, type MarkedPart } from '@/client/features/picture';
+import { Body, Column, Small, Toggle } from '@/client/ui';
+
+const PAPER: MarkedPart = {
+  code: 'white',
+  label: 'White paper',
+  start: { x: 0.12, y: 0.1, width: 0.76, height: 0.14 },
+};
+const PART: MarkedPart = { code: 'part', label: 'The colour', start: { x: 0.15, y: 0.45, width: 0.3, height: 0.35 } };
+const GREY: MarkedPart = { code: 'grey', label: 'Grey card', start: { x: 0.58, y: 0.45, width: 0.25, height: 0.35 } };
+
+interface ColourFromPictureProps {
+  /** What is to be photographed. */
+  what: string;
+  onRead: (colour: string) => void;
+}
+
+/** A colour measured on a photograph with a sheet of white paper in it. */
+export function ColourFromPicture({ what, onRead }: ColourFromPictureProps) {
+  const [withGrey, setWithGrey] = useState(false);
+  const [told, setTold] = useState<string | null>(null);
+  return (
+    <Column gap="$s">
+      <Body>{`Lay a sheet of white paper beside ${what} and photograph both from straight above, in even daylight.`}</Body>
+      <Toggle label="A grey card (18 %) lies there too" on={withGrey} onPress={() => setWithGrey(!withGrey)} />
+      <MarkedPicture
+        parts={withGrey ? [PAPER, PART, GREY] : [PAPER, PART]}
+        action="Read the colour"
+        read={async (reader, boxes) => {
+          const answer = await reader.readColour({
+            white: boxes.white!,
+            part: boxes.part!,
+            ...(withGrey ? { grey: boxes.grey! } : {}),
+          });
+          if ('kind' in answer) return answer.message;
+          if (!answer.usable) return answer.why;
+          setTold(answer.why);
+          onRead(answer.colour);
+          return null;
+        }}
+      />
+      {told ? <Small role="status">{told}</Small> : null}
+    </Column>
+  );
+}

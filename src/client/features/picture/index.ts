@@ -1,0 +1,3 @@
+export { BoxPicture } from './box-picture';
+export { MarkedPicture, type MarkedPart } from './marked-picture';
+export { makePictureReader, type LatticeReport, type PictureReader, type StripsReport } from './picture-reader';
