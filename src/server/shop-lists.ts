@@ -2,6 +2,7 @@ import { withShelf, type Dossier, type LogEntry, type ShelfItem, namePiece } fro
 import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
+import { gatherRecipes, type KeptRecipe } from '@/core/mix';
 import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
@@ -32,6 +33,8 @@ export interface ShopLists {
   countKinds: () => KindCount[];
   /** What pieces were sold for, in the shop's currency. */
   listSales: () => Promise<Sale[]>;
+  /** Colours that were mixed, and for which pieces. */
+  listRecipes: () => KeptRecipe[];
   /** Logged work that was timed. */
   listTimes: () => { log: LogEntry[] }[];
 }
@@ -118,6 +121,7 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
         account.currency === currency ? (tellSale(account) ?? []) : [],
       );
     },
+    listRecipes: () => gatherRecipes(store.listMixed().map((id) => store.find(id)!)),
     listTimes: () => store.listTimes(MOST_TIMES),
   };
 }

@@ -9,6 +9,7 @@ export {
   useGetEarnedQuery,
   useGetExperienceQuery,
   useGetKerbQuery,
+  useListRecipesQuery,
   useLazyGetInstrumentsQuery,
   useListSummariesInfiniteQuery,
   useListPatternsQuery,

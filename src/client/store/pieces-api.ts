@@ -9,6 +9,7 @@ import { NOW_HEADER, SHOP_HEADER, type Kerb } from '@/contract';
 import type { ShopAccount } from '@/core/earned';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
+import type { KeptRecipe } from '@/core/mix';
 import type { SymptomPattern } from '@/core/trouble';
 import type { PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
@@ -119,6 +120,11 @@ export const piecesApi = createApi({
     getEarned: build.query<ShopAccount, void>({ query: () => '/lists/earned' }),
     /** What a new piece starts from. */
     getKerb: build.query<Kerb, void>({ query: () => '/lists/kerb' }),
+    /** Colours that were mixed, over all pieces. */
+    listRecipes: build.query<KeptRecipe[], void>({
+      query: () => '/lists/recipes',
+      transformResponse: (answer: { recipes: KeptRecipe[] }) => answer.recipes,
+    }),
     listTins: build.query<ShelfItem[], void>({
       query: () => '/shelf',
       transformResponse: (answer: { tins: ShelfItem[] }) => answer.tins,
@@ -144,6 +150,7 @@ export const {
   useGetPieceQuery,
   useGetEarnedQuery,
   useGetKerbQuery,
+  useListRecipesQuery,
   useListTinsQuery,
   useGetWorkshopQuery,
   useGetExperienceQuery,

@@ -418,7 +418,16 @@ export const mixSchema = z.looseObject({
   class: z.string().max(60).optional(),
   product: z.string().max(64).optional(),
   parts: z
-    .array(z.looseObject({ name: text(60), parts: positive(10_000) }))
+    .array(
+      z.looseObject({
+        name: text(60),
+        parts: positive(10_000),
+        /** The tin it is, and what it was then: a mix can be told and corrected without its tins. */
+        tin: idSchema.optional(),
+        colour: hex.optional(),
+        strength: positive(100).optional(),
+      }),
+    )
     .min(1)
     .max(12),
   volume_ml: positive(100_000),
@@ -427,6 +436,14 @@ export const mixSchema = z.looseObject({
   /** What a shop matched it by. */
   match_code: z.string().max(60).optional(),
   colour: hex.optional(),
+  /** The colour it was to meet, and what its trials came out as, oldest first. */
+  target: hex.optional(),
+  trials: z
+    .array(z.looseObject({ colour: hex, at: instant.optional() }))
+    .max(20)
+    .optional(),
+  /** The mix it was made after, on this piece or another: all of one recipe name the first. */
+  recipe: idSchema.optional(),
   photo: idSchema.optional(),
   note: z.string().max(500).optional(),
 });

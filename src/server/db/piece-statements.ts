@@ -50,6 +50,9 @@ export function prepareStatements(db: Db) {
       `SELECT id FROM live_piece WHERE EXISTS (SELECT 1 FROM test WHERE piece_id = live_piece.id AND withdrawn_at IS NULL)
        ORDER BY changed_at DESC, id`,
     ),
+    mixed: db
+      .prepare(`SELECT id FROM live_piece WHERE json_array_length(rest, '$.mixes') > 0 ORDER BY changed_at DESC, id`)
+      .pluck(),
     times: db.prepare(
       `SELECT piece_id AS piece, body FROM log_entry
        WHERE withdrawn_at IS NULL AND json_extract(body, '$.minutes') IS NOT NULL

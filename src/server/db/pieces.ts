@@ -68,6 +68,8 @@ export interface PieceStore {
   listTaken: () => { id: string; changedAt: string }[];
   listTested: () => string[];
   /** Logged work that was timed, the latest of all pieces, a list a piece. */
+  /** Pieces that something was mixed for, the latest changed first. */
+  listMixed: () => string[];
   listTimes: (most: number) => { log: LogEntry[] }[];
   /** Every piece that was tested or handed over, with the time of its last change. */
   listChanges: () => { id: string; changedAt: string }[];
@@ -219,6 +221,7 @@ export function makePieceStore(db: Db): PieceStore {
     listChangedSince: (since, most) => sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
     listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],
     listTested: () => (sql.tested.all() as { id: string }[]).map(({ id }) => id),
+    listMixed: () => sql.mixed.all() as string[],
     listTimes: (most) => {
       const byPiece = new Map<string, LogEntry[]>();
       for (const { piece, body } of sql.times.all(most) as (BodyRow & { piece: string })[])

@@ -59,6 +59,7 @@ export function makeListRouter(lists: ShopLists, now: () => string): Router {
     response.json(lists.listChanged(asked.value.since, asked.value.count));
   });
   router.get('/put-away', (_request, response) => void response.json(lists.listPutAway()));
+  router.get('/recipes', (_request, response) => void response.json({ recipes: lists.listRecipes() }));
   router.get('/times', (_request, response) => void response.json({ times: lists.listTimes() }));
   return router;
 }

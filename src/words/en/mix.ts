@@ -1,4 +1,6 @@
-import type { Measure, MixWarning } from '@/core/mix';
+import type { Mix } from '@/core/dossier';
+import type { Label, Measure, MixWarning } from '@/core/mix';
+import { sayColour } from './colour';
 
 const WARNINGS: Record<MixWarning, string> = {
   not_enough: 'The tins do not hold enough: the recipe is for as much as they allow.',
@@ -33,3 +35,19 @@ export const sayNearness = (de: number): string =>
       : de < 5
         ? 'Near: seen side by side'
         : 'Another colour';
+
+/** What stands on the label of a jar. `sayVolume` writes millilitres; `now`: ISO instant. */
+export function sayLabel(mix: Mix, sayVolume: (ml: number) => string, now: string): Label {
+  const total = mix.parts.reduce((sum, { parts }) => sum + parts, 0);
+  const colour = mix.trials?.at(-1)?.colour ?? mix.colour ?? null;
+  return {
+    colour,
+    lines: [
+      mix.name,
+      ...mix.parts.map(({ name, parts }) => `${name}: ${sayVolume((mix.volume_ml * parts) / total)}`),
+      `in ${sayVolume(mix.volume_ml)}, ${(mix.mixed_at ?? now).slice(0, 10)}`,
+      ...(colour ? [`${sayColour(colour)}, ${colour}`] : []),
+      'For touching up: stir, strain, try it on card.',
+    ],
+  };
+}

@@ -1,6 +1,7 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { ShopHeader, Screen } from '@/client/features/piece-frame';
-import { makeId, useMeasures, useShelf, useShelfChange, useToday } from '@/client/store';
+import { makeId, useListRecipesQuery, useMeasures, useShelf, useShelfChange, useToday } from '@/client/store';
 import {
   Body,
   Button,
@@ -17,6 +18,7 @@ import {
 } from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
+import { portionMix } from '@/core/work';
 import { isLow } from './low-stock';
 import { DrawDownCard, MatchTins } from '@/client/features/match';
 import { TinForm } from './tin-form';
@@ -63,9 +65,44 @@ export function ShelfScreen() {
           />
         ))}
       </Column>
+      <ShopRecipes />
       {tins.length > 0 ? <Sheet label="Which tin meets a colour?">{() => <MatchTins tins={tins} />}</Sheet> : null}
       <UnitChoices />
     </Screen>
+  );
+}
+
+/** Colours that were mixed, with the pieces they are on. */
+function ShopRecipes() {
+  const { data = [] } = useListRecipesQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { sayVolume } = useMeasures();
+  if (data.length === 0) return null;
+  return (
+    <Column gap="$s">
+      <Heading>Colours that were mixed</Heading>
+      <Column role="list" aria-label="Mixed colours" gap="$m">
+        {data.map(({ id, mix, used }) => (
+          <Card key={id} role="listitem">
+            <Row gap="$m" alignItems="center">
+              {mix.colour ? <Swatch colour={mix.colour} /> : null}
+              <Column flex={1}>
+                <Strong>{mix.name}</Strong>
+                <Small>
+                  {portionMix(mix.parts, mix.volume_ml)
+                    .map(({ name, share }) => `${name} ${Math.round(share * 1000) / 10} %`)
+                    .join(' · ')}
+                </Small>
+              </Column>
+            </Row>
+            {used.map(({ piece, name, volumeMl }, i) => (
+              <Button key={i} look="quiet" onPress={() => router.push(`/piece/${piece}/work`)}>
+                {`${sayVolume(volumeMl)} for ${name}`}
+              </Button>
+            ))}
+          </Card>
+        ))}
+      </Column>
+    </Column>
   );
 }
 

@@ -1,13 +1,29 @@
 import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import { OwnColour } from '@/client/features/colour';
+import { ColourFromPicture } from '@/client/features/match';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { makeId, useMeasures } from '@/client/store';
-import { Body, Button, Card, Choices, Column, Field, Notice, Row, Small, Strong, Swatch, Well } from '@/client/ui';
+import {
+  Body,
+  Button,
+  Card,
+  Choices,
+  Column,
+  Disclosure,
+  Field,
+  Notice,
+  Row,
+  Small,
+  Strong,
+  Swatch,
+  Well,
+} from '@/client/ui';
+import { shiftColour, type ColourWay } from '@/core/colour';
 import { levelOf, type Mix, type ShelfItem } from '@/core/dossier';
 import { labelProduct, PAINTS, type ProductClass } from '@/core/knowledge';
 import type { Measure, MixRequest, Recipe } from '@/core/mix';
-import { sayMeasures, sayMixWarning, sayNearness } from '@/words';
+import { sayColour, sayMeasures, sayMixWarning, sayNearness } from '@/words';
 
 /** Something to mix with that stands on no shelf of the shop: a tester, a neighbour's rest. */
 interface Pot {
@@ -71,6 +87,10 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
   return (
     <Column gap="$m">
       <OwnColour key={target} label="The colour to match" colour={target} onPick={setTarget} />
+      <ShadeOf coloured={coloured} nameOf={nameOf} target={target} onPick={setTarget} />
+      <Disclosure label="Or from a photograph">
+        {() => <ColourFromPicture what="what is to be met" onRead={setTarget} />}
+      </Disclosure>
       <Field
         label="How much"
         unit={millilitres.unit}
@@ -95,7 +115,7 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
             target={target}
             measure={measure}
             nameOf={nameOf}
-            onKeep={() => onKeep(toMix(recipe, target, nameOf))}
+            onKeep={() => onKeep(toMix(recipe, target, nameOf, request!.request.tins))}
           />
         ))}
       </Column>
@@ -103,6 +123,50 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
         An estimate from how the colours look on a screen: mix a spoonful, let it dry, hold it beside what it is to
         match.
       </Small>
+    </Column>
+  );
+}
+
+const SHADES: readonly { way: ColourWay; label: string }[] = [
+  { way: 'lighter', label: 'Lighter' },
+  { way: 'darker', label: 'Deeper' },
+  { way: 'greyer', label: 'Greyer' },
+  { way: 'stronger', label: 'Stronger' },
+  { way: 'warmer', label: 'Warmer' },
+  { way: 'cooler', label: 'Cooler' },
+];
+
+interface ShadeOfProps {
+  coloured: readonly ShelfItem[];
+  nameOf: (id: string) => string;
+  target: string;
+  onPick: (colour: string) => void;
+}
+
+/** The colour of a tin, a step deeper, greyer, warmer: as far as one likes to go. */
+function ShadeOf({ coloured, nameOf, target, onPick }: ShadeOfProps) {
+  return (
+    <Column gap="$s">
+      {coloured.length > 0 ? (
+        <Choices
+          label="A shade of"
+          options={coloured.map(({ id, colour }) => ({
+            code: id,
+            label: nameOf(id),
+            drawing: <Swatch colour={colour!} />,
+          }))}
+          value={coloured.find(({ colour }) => colour === target)?.id}
+          onPick={(id) => onPick(coloured.find((tin) => tin.id === id)!.colour!)}
+        />
+      ) : null}
+      <Row gap="$s" flexWrap="wrap" role="group" aria-label="A step on">
+        {SHADES.map(({ way, label }) => (
+          <Button key={way} onPress={() => onPick(shiftColour(target, way))}>
+            {label}
+          </Button>
+        ))}
+      </Row>
+      <Small role="status">{`Wanted: ${sayColour(target)}, ${target}`}</Small>
     </Column>
   );
 }
@@ -186,12 +250,28 @@ function RecipeCard({ recipe, target, measure, nameOf, onKeep }: RecipeCardProps
   );
 }
 
-/** A recipe as it is kept with the piece: parts in millilitres, and what it is to come out as. */
-const toMix = ({ parts, colour }: Recipe, target: string, nameOf: (id: string) => string): Mix => ({
-  id: makeId(),
-  kind: 'colour',
-  name: `Mix for ${target}`,
-  parts: parts.map(({ tin, ml }) => ({ name: nameOf(tin), parts: ml, tin })),
-  volume_ml: parts.reduce((sum, { ml }) => sum + ml, 0),
-  colour,
-});
+/** A recipe as it is kept with the piece: parts in millilitres with what they were, and what it is to come out as. */
+const toMix = (
+  { parts, colour }: Recipe,
+  target: string,
+  nameOf: (id: string) => string,
+  tins: MixRequest['tins'],
+): Mix => {
+  const partOf = ({ tin, ml }: Recipe['parts'][number]): Mix['parts'][number] => {
+    const { colour: hex, strength } = tins.find(({ id }) => id === tin)!;
+    return { name: nameOf(tin), parts: ml, tin, colour: hex, ...(strength ? { strength } : {}) };
+  };
+  const largest = parts.reduce((most, own) => (own.share > most.share ? own : most));
+  const code = tins.find(({ id }) => id === largest.tin)?.class;
+  return {
+    id: makeId(),
+    kind: 'colour',
+    name: `Mix for ${target}`,
+    // Sheen and film follow the larger share.
+    ...(code ? { class: code } : {}),
+    parts: parts.map(partOf),
+    volume_ml: parts.reduce((sum, { ml }) => sum + ml, 0),
+    colour,
+    target,
+  };
+};

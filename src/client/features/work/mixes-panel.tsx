@@ -1,25 +1,13 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
-import { sayUntil } from '@/client/features/shop-plan';
-import { makeId, useMeasures, timeNow } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Choices,
-  Column,
-  Disclosure,
-  Field,
-  Row,
-  Sheet,
-  Small,
-  StateMark,
-  Strong,
-  Swatch,
-} from '@/client/ui';
+import { makeId, useMeasures } from '@/client/store';
+import { Button, Card, Choices, Column, Disclosure, Field, Row, Sheet, Small, Strong } from '@/client/ui';
 import { colourOfPiece, mixSchema, type Mix } from '@/core/dossier';
-import { computePotLifeMin, mixForJob, portionMix, readThinning, spoilsAt } from '@/core/work';
+import { mixForJob, portionMix } from '@/core/work';
+import { recipeOf } from '@/core/mix';
+import { MixCard } from './mix-card';
 import { MixFinder } from './mix-finder';
+import { RecipeBook } from './recipe-book';
 import type { WorkView } from './use-work';
 import { readNumber } from '@/core/shared';
 
@@ -67,75 +55,15 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
               />
             )}
           </Sheet>
+          <RecipeBook
+            known={mixes.map(recipeOf)}
+            wantedMl={mixForJob(toCome)}
+            onMake={(mix) => change({ type: 'mix_set', mix })}
+          />
           <MixForm wantedMl={mixForJob(toCome)} onMade={(mix) => change({ type: 'mix_set', mix })} />
         </Column>
       )}
     </Disclosure>
-  );
-}
-
-interface MixCardProps {
-  mix: Mix;
-  view: WorkView;
-  onSet: (mix: Mix) => void;
-  onRemove: () => void;
-}
-
-function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
-  const { now, times, piece } = view;
-  const { sayVolume, gauge } = useMeasures();
-  const [text, setText] = useState(gauge('volume_ml').write(mix.volume_ml));
-  const volume = gauge('volume_ml').read(text, mix.volume_ml);
-  const climate = piece.dossier.climate?.temperature_c ?? 21;
-  const ends =
-    mix.mixed_at && mix.pot_life_h ? spoilsAt(mix.mixed_at, computePotLifeMin(mix.pot_life_h, climate)) : null;
-  const thinning =
-    mix.kind === 'thinned' && mix.parts.length === 2 ? readThinning(mix.parts[0]!.parts, mix.parts[1]!.parts) : null;
-  return (
-    <Card padding="$m" gap="$s">
-      <Row gap="$s" alignItems="center">
-        {mix.colour ? <Swatch colour={mix.colour} /> : null}
-        <Strong flexShrink={1}>{mix.name}</Strong>
-      </Row>
-      {portionMix(mix.parts, volume && volume > 0 ? volume : mix.volume_ml).map(({ name, ml, share }) => (
-        <Row key={name} justifyContent="space-between" gap="$s">
-          <Body>{name}</Body>
-          <Strong fontVariant={['tabular-nums']}>{`${sayVolume(ml)} · ${Math.round(share * 100)} %`}</Strong>
-        </Row>
-      ))}
-      {thinning ? (
-        <Small>{`${Math.round(thinning.ofPaint * 100)} % of the paint, which is ${Math.round(thinning.ofMix * 100)} % of the mix`}</Small>
-      ) : null}
-      {mix.match_code ? <Small>{`Matched as ${mix.match_code}`}</Small> : null}
-      {ends ? (
-        ends > now ? (
-          <StateMark tone="wait">{`Good until ${times.clock(ends)}: ${sayUntil(ends, now)}`}</StateMark>
-        ) : (
-          <StateMark tone="stop">{`Past use since ${times.moment(ends, now)}: it sets in the pot`}</StateMark>
-        )
-      ) : null}
-      <Field
-        label="For another volume"
-        unit={gauge('volume_ml').unit}
-        numeric
-        value={text}
-        onChange={setText}
-        error={volume ? undefined : `A number, in ${gauge('volume_ml').unit}.`}
-      />
-      <Row gap="$s" flexWrap="wrap">
-        {volume && volume !== mix.volume_ml ? (
-          <Button onPress={() => onSet({ ...mix, volume_ml: volume })}>Keep this volume</Button>
-        ) : null}
-        {mix.kind === 'two_part' ? (
-          <Button onPress={() => onSet({ ...mix, mixed_at: timeNow(), pot_life_h: mix.pot_life_h ?? 4 })}>
-            Mixed just now
-          </Button>
-        ) : null}
-        <Button onPress={onRemove} label={`Remove ${mix.name}`}>
-          Remove
-        </Button>
-      </Row>
-    </Card>
   );
 }
 
