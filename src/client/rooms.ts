@@ -9,4 +9,5 @@ export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';
 export { ProveScreen } from './features/prove';
 export { ReadScreen } from './features/read';
+export { ShelfScreen } from './features/shelf';
 export { WorkScreen } from './features/work';

@@ -11,6 +11,7 @@ import {
   findCheck,
   findClue,
   GATES,
+  GUNS,
   HANDS,
   INTERFACES,
   LEAD_KITS,
@@ -344,6 +345,15 @@ export const shelfItemSchema = z.looseObject({
   strength: positive(100).optional(),
   /** How well one coat of it hides over black and white, from a draw-down card of the owner's own. */
   contrast_ratio: z.number().min(0.05).max(1).optional(),
+  /** How it was sprayed when it went on well: the gun, seconds through a DIN 4 mm cup, nozzle and air. */
+  spray: z
+    .looseObject({
+      gun: z.enum(GUNS).optional(),
+      cup_s: z.number().min(5).max(300).optional(),
+      nozzle_mm: z.number().min(0.5).max(4).optional(),
+      air_bar: z.number().min(0.1).max(10).optional(),
+    })
+    .optional(),
   /** What was drawn off since `volume_ml` was measured, each with the tap of the work it was for. */
   drawn: z.array(drawingSchema).max(LIMITS.drawn).optional(),
 });

@@ -141,6 +141,18 @@ export const OPERATIONS = [
 ] as const;
 export type OperationCode = (typeof OPERATIONS)[number];
 
+/** Work of the hand that a rule asks for, in the order it is done; its facts are in `HAND_FACTS`. */
+// prettier-ignore
+export const HANDS = [
+  'mask_room', 'mask_hinges', 'mask_runners', 'stand', 'spray_tent', 'gun_card', 'can_card',
+  'brush_edges', 'room_edges', 'tape_line', 'tape_second', 'pull_tape', 'dust_again', 'dull_again',
+] as const;
+export type HandCode = (typeof HANDS)[number];
+
+/** Spray guns that hobby shops have. */
+export const GUNS = ['compressor', 'turbine'] as const;
+export type GunCode = (typeof GUNS)[number];
+
 // prettier-ignore
 export const TEST_KINDS = [
   'nail', 'fork', 'coin', 'blade', 'tape', 'cross_cut', 'x_cut', 'solvent_rub', 'pencil', 'bleed_watch', 'water',

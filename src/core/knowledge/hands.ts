@@ -1,4 +1,4 @@
-import type { Basis, OperationCode } from './codes';
+import type { Basis, HandCode, OperationCode } from './codes';
 
 /** Work of the hand that no coat and no fault asks for, but the shape of the piece, its colours or the tool do. */
 export interface HandFact {
@@ -17,7 +17,7 @@ export interface HandFact {
 }
 
 // prettier-ignore
-export const HAND_FACTS = {
+export const HAND_FACTS: Record<HandCode, HandFact> = {
   mask_room: { op: 'mask', label: 'Tape walls, floor and what stays on', once: 4, perM2: 6, material: 'Masking tape and film', says: ['Film on the floor first, taped to the wall; paper tears when it is wet.', 'Kitchen foil moulds over handles and hinges that stay on.'], basis: 'practice' },
   mask_hinges: { op: 'mask', label: 'Mask hinges and frame', once: 10, says: ['Press the tape’s edge down with a nail.', 'Foil moulds over a hinge better than tape does.'], basis: 'practice' },
   mask_runners: { op: 'mask', label: 'Tape dovetails and runners', once: 4, says: ['Mist creeps into joints and makes drawers stick: tape over them whole.', 'A loose runner is tightened now, not after the paint.'], basis: 'practice' },
@@ -32,11 +32,4 @@ export const HAND_FACTS = {
   pull_tape: { op: 'mask', label: 'Pull the tape', once: 1, perM: 0.5, says: ['Back over itself at 45°, slowly, while the coat is fresh.', 'Dry already? Score along it with a sharp blade first, or it takes a strip of paint along.'], basis: 'practice' },
   dust_again: { op: 'dust', label: 'Dust again after the rest', once: 3, waitH: 0.5, says: ['It stood: vacuum, then a damp or tack cloth, and the floor under it.', 'A mix that stood: stir it, strain it and try it on card, or throw it away.', 'Wood takes up damp in weeks: read the meter again.'], basis: 'practice' },
   dull_again: { op: 'denib', label: 'Dull again after the rest, 220', perM2: 4, says: ['A coat that has cured takes the next one no better than a factory finish: no shine may be left.', 'Stay off the edges.'], basis: 'practice' },
-} as const satisfies Record<string, HandFact>;
-
-export type HandCode = keyof typeof HAND_FACTS;
-export const HANDS = Object.keys(HAND_FACTS) as [HandCode, ...HandCode[]];
-
-/** What a rule of the hand is; none for one of a later version. */
-export const findHand = (code: string): HandFact | undefined =>
-  code in HAND_FACTS ? HAND_FACTS[code as HandCode] : undefined;
+};

@@ -17,4 +17,5 @@ export * from './rates';
 export * from './repairs';
 export * from './strippings';
 export * from './test-kinds';
+export * from './tools';
 export * from './troubles';

@@ -69,6 +69,11 @@ export function listUsualTins(pricePerLitre: number): TinSize[] {
     price: Math.round(((pricePerLitre * volumeMl) / 1000) * factor * 100) / 100,
   }));
 }
+/** Spray cans come in one size. */
+export const listCans = (pricePerLitre: number, canMl: number): TinSize[] => [
+  { volumeMl: canMl, price: Math.round((pricePerLitre * canMl) / 10) / 100 },
+];
+
 const USUAL = [
   { volumeMl: 250, factor: 1.6 },
   { volumeMl: 750, factor: 1.2 },

@@ -1,5 +1,5 @@
-import { FILM_FACTS, labelProduct, type ProductClass } from '../knowledge';
-import { listUsualTins, tabulateTins, type Purchase, type TinTable } from '../quantity';
+import { CAN_ML, FILM_FACTS, findProduct, labelProduct, type ProductClass } from '../knowledge';
+import { listCans, listUsualTins, tabulateTins, type Purchase, type TinSize, type TinTable } from '../quantity';
 import type { Step } from './choice';
 import type { CoatClass, Product } from './product';
 
@@ -59,9 +59,15 @@ export function listSupplies(used: ReadonlyMap<Product, number>): Supply[] {
 
 const TABLES = new Map<CoatClass, TinTable>();
 
+/** What a class is sold in. */
+export const listSizes = (code: CoatClass): TinSize[] => {
+  const { pricePerLitre } = FILM_FACTS[code];
+  return findProduct(code)?.sprayCan ? listCans(pricePerLitre, CAN_ML) : listUsualTins(pricePerLitre);
+};
+
 /** Prices hang on the class alone, so each class has one table. */
 function tableOf({ class: code }: Product): TinTable {
-  const table = TABLES.get(code) ?? tabulateTins(listUsualTins(FILM_FACTS[code].pricePerLitre));
+  const table = TABLES.get(code) ?? tabulateTins(listSizes(code));
   TABLES.set(code, table);
   return table;
 }

@@ -1,7 +1,6 @@
 import highs from 'highs';
 import type { Dossier, Goal, Zone } from '../dossier';
-import { FILM_FACTS, PAINTS } from '../knowledge';
-import { listUsualTins } from '../quantity';
+import { PAINTS } from '../knowledge';
 import { makeRandom } from '../shared';
 import { priceJointly } from './joint';
 import { JointSearch } from './joint-search';
@@ -9,6 +8,7 @@ import { planPiece } from './plan';
 import { makeCandidate, priceAlone, priceElapsedHour, priceProduct } from './prices';
 import { productsOf, type Product } from './product';
 import { searchZone, type Label, type ZoneSearch } from './search';
+import { listSizes } from './supplies';
 import { readGround } from './take-up';
 
 /*
@@ -178,7 +178,7 @@ function writeProgramme(searches: readonly ZoneSearch[], products: readonly Prod
     cost(priceProduct({ ...product, stockMl: 1000 }, 0, 'balance'), `u_${index}`);
     binaries.push(`u_${index}`);
     add(`enough_${index} <= ${product.stockMl}`, STIR_ML, `u_${index}`);
-    for (const { volumeMl, price } of listUsualTins(FILM_FACTS[product.class].pricePerLitre)) {
+    for (const { volumeMl, price } of listSizes(product.class)) {
       integers.push(`b_${index}_${volumeMl}`);
       cost(price, `b_${index}_${volumeMl}`);
       add(`enough_${index} <= ${product.stockMl}`, -volumeMl, `b_${index}_${volumeMl}`);

@@ -1,3 +1,4 @@
+import { listTools } from '../application';
 import type { Goal, Zone } from '../dossier';
 import {
   findDust,
@@ -10,6 +11,7 @@ import {
   OPERATION_FACTS,
   STRIPPING_FACTS,
   CAUTION_FACTS,
+  type Basis,
   type CautionCode,
   type CautionFact,
 } from '../knowledge';
@@ -53,53 +55,71 @@ export function listCautions(
   return [...new Set(codes)].map((own) => ({ code: own, ...CAUTION_FACTS[own] }));
 }
 
-/**
- * The two or three things that matter at this step, most telling first (common practice, but for the film and spreading
- * rate, which follow from unit geometry).
- */
-export function listFacts(
-  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair' | 'method' | 'hand'>,
-  zones: readonly Pick<Zone, 'role' | 'moulded' | 'orientation'>[],
-  application: Goal['application'] = 'brush_roll',
-): string[] {
-  const has = (test: (zone: Pick<Zone, 'role' | 'moulded' | 'orientation'>) => boolean): boolean => zones.some(test);
-  const doors = has(({ role }) => role === 'door');
-  const flat = has(({ orientation, role }) => orientation === 'horizontal' || role === 'top');
-  const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
-  if (repair) return [...repair.facts];
-  if (task.method) {
-    const { says, waste } = STRIPPING_FACTS[task.method];
-    return [...says, waste];
-  }
-  if (task.hand) return [...HAND_FACTS[task.hand].says];
-  const { says = [] } = OPERATION_FACTS[task.op];
-  const product = task.class === undefined ? undefined : findProduct(task.class);
-  const facts = [
-    ...(task.op === 'paint' ? paintingFacts(task, flat, doors, application) : []),
-    ...(product?.applied && isWholeCoat(task.op) ? product.applied : says),
-    ...(doors ? (OPERATION_FACTS[task.op].saysOfDoors ?? []) : []),
-    ...(has(({ moulded }) => moulded === true) ? (OPERATION_FACTS[task.op].saysOfMouldings ?? []) : []),
-  ];
-  return facts.slice(0, 3);
+/** Something that matters at a step, and where that comes from. */
+export interface StepFact {
+  text: string;
+  basis: Basis;
 }
 
+const of = (texts: readonly string[], basis: Basis): StepFact[] => texts.map((text) => ({ text, basis }));
+
+/** The two or three things that matter at this step, most telling first: by its product, its tool and its zones. */
+export function listFacts(
+  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats' | 'grit' | 'ml' | 'repair' | 'method' | 'hand'>,
+  zones: readonly Pick<Zone, 'role' | 'moulded' | 'orientation' | 'area_m2'>[],
+  application: Goal['application'] = 'brush_roll',
+): StepFact[] {
+  const has = (test: (zone: (typeof zones)[number]) => boolean): boolean => zones.some(test);
+  const doors = has(({ role }) => role === 'door');
+  const repair = task.repair === undefined ? undefined : findRepairStep(task.repair);
+  if (repair) return of(repair.facts, repair.basis);
+  if (task.method) {
+    const { says, waste, basis } = STRIPPING_FACTS[task.method];
+    return of([...says, waste], basis);
+  }
+  if (task.hand) {
+    const { says, basis } = HAND_FACTS[task.hand];
+    return of(says, basis);
+  }
+  const { says = [], saysOfDoors = [], saysOfMouldings = [] } = OPERATION_FACTS[task.op];
+  const product = task.class === undefined ? undefined : findProduct(task.class);
+  const facts = [
+    ...(task.op === 'paint' ? paintingFacts(task, zones, doors, application) : []),
+    ...(product?.applied && isWholeCoat(task.op) ? of(product.applied, product.basis) : of(says, 'practice')),
+    ...(doors ? of(saysOfDoors, 'practice') : []),
+    ...(has(({ moulded }) => moulded === true) ? of(saysOfMouldings, 'practice') : []),
+  ];
+  return facts.slice(0, MOST_FACTS);
+}
+const MOST_FACTS = 3;
+
 function paintingFacts(
-  task: Pick<Task, 'coat' | 'coats'>,
-  flat: boolean,
+  task: Pick<Task, 'op' | 'class' | 'coat' | 'coats'>,
+  zones: readonly Pick<Zone, 'role' | 'moulded' | 'area_m2'>[],
   doors: boolean,
   application: Goal['application'],
-): string[] {
+): StepFact[] {
   if (application === 'spray')
-    return ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'];
-  if (application === 'aerosol') return ['Light passes; a wet look means a run is coming.'];
-  const facts = ['Brush on, then roll off at once with an unloaded foam roller.'];
-  if (doors)
-    facts.push('Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.');
-  if (flat) facts.push('In strips about 15 cm wide, so that each is rolled off while it is wet.');
-  facts.push(
-    task.coat < task.coats
-      ? 'This coat need not cover. Leave it alone when it drags.'
-      : 'Look against the light while it is wet: runs hide on edges and lower corners.',
-  );
-  return facts;
+    return of(
+      ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'],
+      'practice',
+    );
+  if (application === 'aerosol') return of(['Light passes; a wet look means a run is coming.'], 'practice');
+  const [tool] = listTools(task, zones);
+  const [first, ...more] = tool?.says ?? [];
+  return [
+    ...(tool && first ? of([first], tool.basis) : []),
+    ...of(
+      [
+        ...(doors
+          ? ['Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.']
+          : []),
+        task.coat < task.coats
+          ? 'This coat need not cover. Leave it alone when it drags.'
+          : 'Look against the light while it is wet: runs hide on edges and lower corners.',
+      ],
+      'practice',
+    ),
+    ...(tool ? of(more, tool.basis) : []),
+  ];
 }

@@ -1,3 +1,4 @@
+export * from './application';
 export * from './causes';
 export { sayChanges } from './changes';
 export * from './earned';

@@ -45,7 +45,7 @@ export function writeJobSheet(
     if (state !== 'open') continue;
     lines.push(`  - ${sayWhy(why)}`);
     const zones = (dossier.zones ?? []).filter((zone) => task.zones.includes(zone.id));
-    for (const fact of listFacts(task, zones, dossier.goal?.application)) lines.push(`  - ${fact}`);
+    for (const { text } of listFacts(task, zones, dossier.goal?.application)) lines.push(`  - ${text}`);
     const application = dossier.goal?.application;
     for (const caution of listCautions(task, { ...(application ? { application } : {}), oldCoat: false }))
       lines.push(`  - **${caution.title}.** ${caution.text}`);

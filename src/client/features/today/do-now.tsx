@@ -3,8 +3,7 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ShopAnswer } from '@/client/features/planner';
 import { sayUntil, type Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
-import { sayColour } from '@/words';
-import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, useTones } from '@/client/ui';
+import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
 
@@ -75,7 +74,6 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
   const pour = measurePour(task);
   const facts = [
     `${minutes} min${item.goesOn ? ', goes on later' : ''}`,
-    task.colour ? sayColour(task.colour) : '',
     pour === null ? '' : `pour ${sayVolume(pour)}`,
     task.waitH > 0 ? `then ${sayHours(task.waitH)} by itself` : '',
     item.cleanUpMin > 0 ? `clean up ${item.cleanUpMin} min` : '',
@@ -102,6 +100,7 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
           <Body textAlign="left">{`${piece.name}: ${lowerFirst(sayWhere(piece, task))}`}</Body>
           <Small textAlign="left">{facts.join(' · ')}</Small>
         </Column>
+        {task.colour ? <Swatch colour={task.colour} /> : null}
         <ChevronRight size={18} color={tones.softInk} aria-hidden />
       </Pressed>
     </Column>

@@ -4,6 +4,8 @@ import { Coloured } from '@/client/features/colour';
 import { saySpan } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Column, Figure, PieceDrawing, RepairGlyph, Row, Small, Strong, Title, useIsWide } from '@/client/ui';
+import { listTools } from '@/core/application';
+import { lowerFirst } from '@/core/shared';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
 import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
@@ -22,6 +24,12 @@ interface StepHeadProps {
 export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
   const { piece } = view;
   const { sayVolume } = useMeasures();
+  const { dossier } = piece;
+  const tools = listTools(
+    task,
+    (dossier.zones ?? []).filter(({ id }) => zones.includes(id)),
+    dossier.goal?.application,
+  );
   return (
     <>
       <Column gap="$xs">
@@ -45,6 +53,7 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
         {task.waitH > 0 ? <Amount value={saySpan(task.waitH * 60)} words="then, by itself" /> : null}
       </Row>
       {task.colour ? <Coloured colour={task.colour} /> : null}
+      {tools.length > 0 ? <Body>{`By hand: ${lowerFirst(tools.map(({ label }) => label).join('; '))}`}</Body> : null}
       {task.class ? (
         <Strong>{`With: ${tin?.name ?? labelProduct(task.class as ProductClass)}${task.grit ? `, ${task.grit} paper` : ''}`}</Strong>
       ) : (task.material ?? task.grit) ? (

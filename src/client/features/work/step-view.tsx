@@ -1,12 +1,16 @@
+import { View } from '@tamagui/core';
 import { useMeasures } from '@/client/store';
-import { Body, Card, Choices, Column, Disclosure, Notice, StateMark } from '@/client/ui';
-import { labelProduct, type ProductClass } from '@/core/knowledge';
-import { listFacts, type Doing, type Task } from '@/core/work';
-import { sayFinding } from '@/words';
+import { Body, Card, Choices, Column, Disclosure, Notice, Row, Small, StateMark } from '@/client/ui';
+import { CAN_ML, countCans, listDrawings } from '@/core/application';
+import { findProduct, isWholeCoat, labelProduct, type ProductClass } from '@/core/knowledge';
+import { isFilm, listFacts, type Doing, type Task } from '@/core/work';
+import { sayBasisOf, sayFinding } from '@/words';
+import { GunCard } from './gun-card';
 import { StepAction } from './step-action';
 import { StepHead } from './step-head';
 import { Otherwise } from './step-otherwise';
 import { StepWaits } from './step-waits';
+import { TechniqueDrawing } from './technique-drawing';
 import { useStep } from './use-step';
 import { useWakeLock } from './use-wake-lock';
 import type { WorkView } from './use-work';
@@ -26,6 +30,12 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const { sayVolume } = useMeasures();
   const step = useStep(view, task);
   const { zones, cautions, against, pour, tins, tin, act } = step;
+  const { application } = view.piece.dossier.goal ?? {};
+  const facts = listFacts(task, zones, application);
+  const drawings = listDrawings(task, zones, application);
+  const sprays = application === 'spray' && isWholeCoat(task.op);
+  const area = zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
+  const cans = isWholeCoat(task.op) && task.class && findProduct(task.class)?.sprayCan ? countCans(area, 1) : 0;
   const done = (): void =>
     onLog(task, {
       // What was shown before it is kept with it, what was done all the same too.
@@ -59,12 +69,26 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         </Notice>
       ) : null}
       <Column gap="$s">
-        {listFacts(task, zones, view.piece.dossier.goal?.application).map((fact) => (
-          <Body key={fact} fontSize={18} lineHeight={25}>
-            {`• ${fact}`}
+        {facts.map(({ text }) => (
+          <Body key={text} fontSize={18} lineHeight={25}>
+            {`• ${text}`}
           </Body>
         ))}
+        {facts.length > 0 ? (
+          <Small>{`${[...new Set(facts.map(({ basis }) => sayBasisOf(basis)))].join(', ')}. The label comes first.`}</Small>
+        ) : null}
       </Column>
+      {drawings.length > 0 ? (
+        <Row gap="$m" flexWrap="wrap" role="list" aria-label="How it is done">
+          {drawings.map((code) => (
+            <View key={code} role="listitem">
+              <TechniqueDrawing code={code} />
+            </View>
+          ))}
+        </Row>
+      ) : null}
+      {sprays && isFilm(task.class) ? <GunCard key={tin?.id ?? ''} code={task.class} tin={tin} /> : null}
+      {cans > 0 ? <Body>{`About ${cans} ${cans === 1 ? 'can' : 'cans'} of ${CAN_ML} ml for this coat.`}</Body> : null}
       {cautions.map(({ code, title, text, holds }) => (
         <Notice key={code} tone={holds ? 'stop' : 'wait'} title={title}>
           {text}

@@ -1,0 +1,14 @@
+export {
+  CAN_ML,
+  countCans,
+  findSpray,
+  foreseeStroke,
+  listChanges,
+  STROKES,
+  setUpGun,
+  type GunChange,
+  type GunSetting,
+  type GunSetup,
+  type Stroke,
+} from './gun';
+export { faceOf, listDrawings, listTools, pickTool } from './tools';
