@@ -144,7 +144,7 @@ export type OperationCode = (typeof OPERATIONS)[number];
 /** Work of the hand that a rule asks for, in the order it is done; its facts are in `HAND_FACTS`. */
 // prettier-ignore
 export const HANDS = [
-  'mask_room', 'mask_hinges', 'mask_runners', 'stand', 'spray_tent', 'gun_card', 'can_card',
+  'label_parts', 'mask_room', 'mask_hinges', 'mask_runners', 'stand', 'spray_tent', 'gun_card', 'can_card',
   'brush_edges', 'room_edges', 'tape_line', 'tape_second', 'pull_tape', 'dust_again', 'dull_again',
 ] as const;
 export type HandCode = (typeof HANDS)[number];

@@ -1,3 +1,4 @@
+import type { CautionCode } from './cautions';
 import type { Basis, HandCode, OperationCode } from './codes';
 
 /** Work of the hand that no coat and no fault asks for, but the shape of the piece, its colours or the tool do. */
@@ -13,18 +14,20 @@ export interface HandFact {
   material?: string;
   /** What matters while doing it, most telling first. */
   says: readonly string[];
+  cautions?: readonly CautionCode[];
   basis: Basis;
 }
 
 // prettier-ignore
 export const HAND_FACTS: Record<HandCode, HandFact> = {
+  label_parts: { op: 'label', label: 'Number the parts and their openings', perPart: 0.5, says: ['Where no paint goes, on the part and in its opening, with which way is up.', 'A picture of it all before the first screw.'], basis: 'practice' },
   mask_room: { op: 'mask', label: 'Tape walls, floor and what stays on', once: 4, perM2: 6, material: 'Masking tape and film', says: ['Film on the floor first, taped to the wall; paper tears when it is wet.', 'Kitchen foil moulds over handles and hinges that stay on.'], basis: 'practice' },
   mask_hinges: { op: 'mask', label: 'Mask hinges and frame', once: 10, says: ['Press the tape’s edge down with a nail.', 'Foil moulds over a hinge better than tape does.'], basis: 'practice' },
   mask_runners: { op: 'mask', label: 'Tape dovetails and runners', once: 4, says: ['Mist creeps into joints and makes drawers stick: tape over them whole.', 'A loose runner is tightened now, not after the paint.'], basis: 'practice' },
-  stand: { op: 'set_up', label: 'Stand the parts on points, backs up', perPart: 1.5, says: ['Backs first: when they may be touched, turn each part onto four points and do its face.', 'Look at the underside and the lower corners for runs while they are wet.', 'Doors dry standing or lying open; nothing leans on a wet edge.'], basis: 'practice' },
-  spray_tent: { op: 'set_up', label: 'Hang the tent, set the fan', once: 30, material: 'Film and battens for a tent', says: ['About 3.5 × 3.5 m, light from two sides, the fan drawing away from the piece.', 'Nothing that sparks or burns: no pilot light, no heater, no phone on charge.', 'Wet the floor: dust stays down.'], basis: 'practice' },
-  gun_card: { op: 'set_up', label: 'Set the gun on a card', once: 10, material: 'Card for trial strokes', says: ['Strain what you pour, time the cup and write the seconds down.', 'Strokes on card until the fan is even from end to end: see the card for the gun.'], basis: 'practice' },
-  can_card: { op: 'set_up', label: 'Try the can on a card', once: 5, material: 'Card for trial strokes', says: ['Shake for two minutes after the ball comes loose.', 'Moving before you press, off the piece at both ends; turn the can over and blow it clear after.'], basis: 'practice' },
+  stand: { op: 'set_up', label: 'Stand the parts on points, backs up', perPart: 1.5, says: ['Backs first: when they may be touched, turn each part onto four points and do its face.', 'Look at the underside and the lower corners for runs while they are wet.', 'Doors dry standing or lying open; nothing leans on a wet edge.'], cautions: ['tipping'], basis: 'practice' },
+  spray_tent: { op: 'set_up', label: 'Hang the tent, set the fan', once: 30, material: 'Film and battens for a tent', says: ['About 3.5 × 3.5 m, light from two sides, the fan drawing away from the piece.', 'Nothing that sparks or burns: no pilot light, no heater, no phone on charge.', 'Wet the floor: dust stays down.'], cautions: ['spray'], basis: 'practice' },
+  gun_card: { op: 'set_up', label: 'Set the gun on a card', once: 10, material: 'Card for trial strokes', says: ['Strain what you pour, time the cup and write the seconds down.', 'Strokes on card until the fan is even from end to end: see the card for the gun.'], cautions: ['spray'], basis: 'practice' },
+  can_card: { op: 'set_up', label: 'Try the can on a card', once: 5, material: 'Card for trial strokes', says: ['Shake for two minutes after the ball comes loose.', 'Moving before you press, off the piece at both ends; turn the can over and blow it clear after.'], cautions: ['spray'], basis: 'practice' },
   brush_edges: { op: 'edges', label: 'Brush lips and edges before the faces', perM: 0.6, waitH: 1, says: ['A thin coat by brush, drawn out towards the edge: no bead is left on the arris.', 'What ran onto the face is wiped off at once; the face is sprayed over it.'], basis: 'practice' },
   room_edges: { op: 'edges', label: 'Part the colours on the edges of the door', once: 6, material: 'Masking tape', says: ['The opening edge takes the colour of the room the door opens into, the hinge edge that of the other.', 'Stand in each room with the door ajar: what you see belongs to that room.'], basis: 'practice' },
   tape_line: { op: 'mask', label: 'Tape the line to the other colour', perM: 2, waitH: 0.5, material: 'Low-tack tape', says: ['Only on paint that has had its time: sooner, the tape takes it along.', 'Press the edge down with a nail, then seal it with the paler colour or clear: what creeps under is that.'], basis: 'practice' },

@@ -12,6 +12,7 @@ const isPainted = ({ look }: Ground): boolean => look === 'opaque';
  * practice). What is asked for after a rest, the log decides (`work/pauses`).
  */
 const ASKED: Readonly<Record<HandCode, (ground: Ground) => boolean>> = {
+  label_parts: ({ moves, parts, schools }) => moves && parts > 1 && schools.doors !== 'on',
   mask_room: ({ inPlace }) => inPlace,
   mask_hinges: ({ moves, schools }) => moves && schools.doors === 'on',
   mask_runners: ({ moves, application, zone }) => moves && application !== 'brush_roll' && zone.role !== 'door',

@@ -339,7 +339,7 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const minutes = paintMinutes(ground, coats, area);
   const proof = first ? planProof(state, null, ground, product) : null;
   const { recoatH } = product;
-  const before = makeHandSteps(ground, ['room_edges', 'brush_edges']);
+  const before = makeHandSteps(ground, ['room_edges', 'brush_edges'], { class: product.class });
   // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.
   const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
   const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;

@@ -90,10 +90,17 @@ const rest = (hours: number, bleeds: boolean): Step =>
  * has its surroundings taped; drawers that are sprayed have dovetails and runners taped (common practice).
  */
 function takeOff(ground: Ground): Step[] {
-  const steps = makeHandSteps(ground, ['mask_room', 'mask_hinges']);
+  const steps = makeHandSteps(ground, ['label_parts', 'mask_room', 'mask_hinges']);
+  const numbered = steps.some(({ hand }) => hand === 'label_parts');
   if (ground.moves && ground.schools.doors !== 'on')
     steps.push(
-      step('hardware_off', 'Take off, label in two places', WORK_RATES.take_off.once, 0, { code: 'flat_parts' }),
+      step(
+        'hardware_off',
+        numbered ? 'Take off, screws into numbered bags' : 'Take off, label in two places',
+        WORK_RATES.take_off.once,
+        0,
+        { code: 'flat_parts' },
+      ),
     );
   return [...steps, ...makeHandSteps(ground, ['mask_runners'])];
 }

@@ -24,7 +24,7 @@ export interface Caution extends CautionFact {
 
 /** The cautions of a task. `oldCoat`: lead is possible by date, though a test was negative. */
 export function listCautions(
-  task: Pick<Task, 'op' | 'class' | 'key' | 'repair' | 'tests' | 'method'>,
+  task: Pick<Task, 'op' | 'class' | 'key' | 'repair' | 'tests' | 'method' | 'hand'>,
   {
     application,
     oldCoat,
@@ -46,6 +46,7 @@ export function listCautions(
   if (isWholeCoat(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
   if (dust === 'sanding') codes.push('dust');
   if (fact.cleans) codes.push('cleaners');
+  codes.push(...((task.hand && HAND_FACTS[task.hand].cautions) ?? []));
   codes.push(...(fact.cautions ?? []), ...(method ? STRIPPING_FACTS[method].cautions : []));
   codes.push(...(task.tests ?? []).flatMap((kind) => findTestKind(kind)?.cautions ?? []));
   if (fact.coat === 'paint' || fact.coat === 'clear' || fact.untimed) {

@@ -109,8 +109,9 @@ describe('cautions and facts of a step', () => {
     const door = [{ role: 'door' as const, orientation: 'vertical' as const }];
     for (const op of ['degrease', 'scuff', 'prime', 'paint', 'topcoat', 'refit', 'proof', 'strip'] as const)
       expect(listFacts({ op, coat: 1, coats: 2, ml: 0 }, door).length).toBeLessThanOrEqual(3);
-    expect(listFacts({ op: 'prime', class: 'bonding_primer_wb', coat: 1, coats: 1, ml: 0 }, door)).toContain(
-      'Never thin it.',
-    );
+    expect(listFacts({ op: 'prime', class: 'bonding_primer_wb', coat: 1, coats: 1, ml: 0 }, door)).toContainEqual({
+      text: 'Never thin it.',
+      basis: 'practice',
+    });
   });
 });

@@ -78,7 +78,9 @@ describe('a repair at its step', () => {
       ]),
     );
     const clean = find(tasks, 'clean_mould');
-    expect(listFacts(clean, [])).toContain('Damp cloths, turned often and thrown away; never brush it dry.');
+    expect(listFacts(clean, []).map(({ text }) => text)).toContain(
+      'Damp cloths, turned often and thrown away; never brush it dry.',
+    );
     expect(listCautions(clean, { oldCoat: false }).map(({ code, holds }) => [code, holds])).toContainEqual([
       'mould',
       true,

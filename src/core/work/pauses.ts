@@ -23,7 +23,7 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
     .filter((entry) => entry.zone === zone && isCoat(entry.op) && !entry.skipped && isOfNow(dossier, entry))
     .reduce<{ at: string; code?: string; tin?: string } | null>(
       (latest, { at, class: code, product }) =>
-        at !== undefined && (latest === null || at > latest.at)
+        at !== undefined && (latest === null || at >= latest.at)
           ? { at, ...(code ? { code } : {}), ...(product ? { tin: product } : {}) }
           : latest,
       null,

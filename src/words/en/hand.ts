@@ -2,6 +2,10 @@ import type { HandCode } from '@/core/knowledge';
 
 /** Why a step of the hand is there, and what comes of leaving it out. */
 const HAND_WORDS: Record<HandCode, { why: string; without: string }> = {
+  label_parts: {
+    why: 'Parts that look alike are not: each closes in its own opening only.',
+    without: 'Which door went where is tried out with wet hinges.',
+  },
   mask_room: {
     why: 'It is painted where it stands.',
     without: 'Drips and mist land on the wall and the floor.',
