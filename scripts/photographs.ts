@@ -2,7 +2,17 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import sharp from 'sharp';
-import { drawLatticeCase, drawStripsCase, photographLattice, photographStrips } from '../src/core/camera';
+import { convertHexToLinearRgb } from '../src/core/colour';
+import {
+  drawCoatOnCard,
+  drawLatticeCase,
+  drawPatchesShot,
+  drawStripsCase,
+  photographLattice,
+  photographPatches,
+  photographStrips,
+} from '../src/core/camera';
+import { findScatter } from '../src/core/film';
 import type { Pixels } from '../src/core/photo';
 
 const save = (pixels: Pixels, file: string): Promise<unknown> =>
@@ -31,6 +41,18 @@ async function render(folder: string): Promise<void> {
   await save(taken.pixels, path.join(folder, 'strips.jpg'));
   const { white, reference, strips: truth } = taken;
   writeFileSync(path.join(folder, 'strips.json'), JSON.stringify({ white, reference, strips: truth }, null, 2));
+  const shotOfColour = drawPatchesShot(2);
+  const grey = [0.18, 0.18, 0.18] as const;
+  const coloured = photographPatches({ patches: [convertHexToLinearRgb('#AFC0B6'), grey], seed: 2 }, shotOfColour);
+  await save(coloured.pixels, path.join(folder, 'colour.jpg'));
+  const dark = photographPatches(
+    { patches: [convertHexToLinearRgb('#AFC0B6'), grey], seed: 2 },
+    { ...shotOfColour, gains: [0.06, 0.06, 0.06] },
+  );
+  await save(dark.pixels, path.join(folder, 'colour-dark.jpg'));
+  const { patches, ratio } = drawCoatOnCard('#F3EFE6', findScatter(0.8, 0.86));
+  await save(photographPatches({ patches, seed: 3 }, drawPatchesShot(3)).pixels, path.join(folder, 'card.jpg'));
+  writeFileSync(path.join(folder, 'card.json'), JSON.stringify({ ratio }));
 }
 
 void render(path.resolve(process.env.BRICOLAGE_PHOTOGRAPHS ?? 'data/photographs'));

@@ -65,13 +65,17 @@ export function listTaken(entries: readonly LogEntry[]): Map<string, number> {
   return taken;
 }
 
+/** What a task waits for: from when it may be done; where that closes, until when, and from when again. All ISO instants. */
+export interface Wait {
+  on: Task;
+  readyAt: string;
+  closesAt?: string;
+  againAt?: string;
+}
+
 /** What still has to be waited for before a task: the latest of what comes before it, or nothing. `now`: ISO instant. */
-export function findWait(
-  task: Task,
-  tasks: readonly Task[],
-  now: string,
-): { on: Task; readyAt: string; closesAt?: string } | null {
-  let latest: { on: Task; readyAt: string; closesAt?: string } | null = null;
+export function findWait(task: Task, tasks: readonly Task[], now: string): Wait | null {
+  let latest: Wait | null = null;
   for (const { key, lags } of task.after) {
     const on = tasks.find((own) => own.key === key);
     if (!on?.doneAt || on.state === 'skipped') continue;
@@ -80,8 +84,14 @@ export function findWait(
     const lag = lags.find(({ untilH }) => hours <= (untilH ?? Infinity)) ?? lags[lags.length - 1]!;
     const readyAt = new Date(done + lag.fromH * 3_600_000).toISOString();
     if (latest && readyAt <= latest.readyAt) continue;
-    const closes = lag.untilH === undefined ? {} : { closesAt: new Date(done + lag.untilH * 3_600_000).toISOString() };
-    latest = { on, readyAt, ...closes };
+    const at = (ownH: number): string => new Date(done + ownH * 3_600_000).toISOString();
+    const again = lags[lags.indexOf(lag) + 1];
+    latest = {
+      on,
+      readyAt,
+      ...(lag.untilH === undefined ? {} : { closesAt: at(lag.untilH) }),
+      ...(again ? { againAt: at(again.fromH) } : {}),
+    };
   }
   return latest;
 }

@@ -181,6 +181,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
       {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
       {(PAINTS as readonly string[]).includes(code) ? (
         <Sheet
+          look="quiet"
           label={
             tin.contrast_ratio === undefined
               ? `Does one coat of ${name} hide?`

@@ -1,6 +1,7 @@
 import { sayUntil } from '@/client/features/shop-plan';
 import { Notice } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
+import { sayClosing } from '@/words';
 import type { Step } from './use-step';
 import type { WorkView } from './use-work';
 
@@ -17,7 +18,7 @@ export function StepWaits({ view, step }: { view: WorkView; step: Step }) {
       ) : null}
       {wait?.closesAt && !waiting && wait.closesAt > now ? (
         <Notice tone="wait" title={`Until ${times.clock(wait.closesAt)} only: ${sayUntil(wait.closesAt, now)}`}>
-          After that the recoat window is closed for two days.
+          {sayClosing(task, wait.againAt ? times.moment(wait.againAt, now) : null)}
         </Notice>
       ) : null}
       {undone.length > 0 && task.state === 'open' ? (

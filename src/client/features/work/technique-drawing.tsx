@@ -6,14 +6,16 @@ import { sayTechnique } from '@/words';
 
 const WIDTH = 150;
 const HEIGHT = 100;
+/** Two stand side by side on a phone. */
+const SHOWN = 126;
 
 /** How something is done, drawn small, with its words under it. */
 export function TechniqueDrawing({ code }: { code: TechniqueCode }) {
   const words = sayTechnique(code);
   return (
-    <View width={WIDTH + 14} gap="$xs">
+    <View width={SHOWN + 14} gap="$xs">
       <View role="img" aria-label={words} borderWidth={1} borderColor="$line" backgroundColor="$card" padding={6}>
-        <Svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`}>
+        <Svg width={SHOWN} height={(SHOWN * HEIGHT) / WIDTH} viewBox={`0 0 ${WIDTH} ${HEIGHT}`}>
           <Strokes code={code} />
         </Svg>
       </View>
