@@ -38,7 +38,7 @@ const SHOTS = [
     press: [['button', 'Add damage or a stain']],
     show: /^Likely here/,
   },
-  { name: 'read-lead', path: '/piece/demo-painted-door/read', ...PHONE },
+  { name: 'wishes', path: '/piece/demo-kitchenette-doors/choose', ...PHONE, show: /^Your wishes$/ },
   { name: 'choose', path: '/piece/demo-sewing-cabinet/choose', ...PHONE },
   { name: 'shelf', path: '/shelf', ...PHONE },
   { name: 'prove', path: '/piece/demo-issue-desk/prove', ...PHONE, show: /^Panel$/ },

@@ -11,4 +11,4 @@ export {
   type GunSetup,
   type Stroke,
 } from './gun';
-export { faceOf, listDrawings, listTools, pickTool } from './tools';
+export { listDrawings, listTools, pickTool } from './tools';

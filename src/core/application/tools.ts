@@ -17,7 +17,7 @@ type OfZone = Pick<Zone, 'role' | 'moulded' | 'area_m2'>;
 const NARROW: readonly Zone['role'][] = ['leg', 'edge', 'moulding'];
 
 /** What a zone is to a tool. */
-export const faceOf = ({ role, moulded }: Pick<Zone, 'role' | 'moulded'>): FaceKind =>
+const faceOf = ({ role, moulded }: Pick<Zone, 'role' | 'moulded'>): FaceKind =>
   NARROW.includes(role) ? 'narrow' : moulded === true ? 'moulded' : 'flat';
 
 /** The tool for a coat on a face by hand. `areaM2`: of the face, m². Source: common practice, a row of `TOOL_FACTS`. */

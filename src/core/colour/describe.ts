@@ -6,8 +6,7 @@ import {
   type Lab,
 } from './convert';
 
-export const HUES = ['red', 'orange', 'yellow', 'green', 'teal', 'blue', 'violet', 'pink'] as const;
-export type Hue = (typeof HUES)[number];
+type Hue = 'red' | 'orange' | 'yellow' | 'green' | 'teal' | 'blue' | 'violet' | 'pink';
 
 /** What a colour is called by: how light, how far from grey, and towards what. */
 export interface ColourName {

@@ -11,4 +11,4 @@ export { compareColours, describeColour, labOfHex, shiftColour, type ColourName,
 export { computeDeltaE00 } from './difference';
 export { readHex } from './hex';
 export { contrastOfPair, suggestPalettes, type Palette } from './palettes';
-export { PHONE_ERROR, rankTins, type Match } from './match';
+export { rankTins, type Match } from './match';

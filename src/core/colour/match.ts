@@ -12,7 +12,7 @@ export interface Match {
 }
 
 /** How far a phone's picture is off, ΔE00 (common practice: 3–5, a shop's instrument under 1). */
-export const PHONE_ERROR = 4;
+const PHONE_ERROR = 4;
 
 /** Tins by how near they come to a colour, nearest first. `colour`: sRGB; `error`: ΔE00 that the colour may be off by. */
 export const rankTins = (

@@ -1,6 +1,6 @@
 export { nameCoat } from './coat-label';
 export type { Step } from './choice';
-export { DEFAULT_SCHOOLS, isPaleWish, readMetGround } from './ground';
+export { DEFAULT_SCHOOLS, isPaleWish } from './ground';
 export type { HandWork } from './hand-rules';
 export { planPiece, type Plan, type PlanBlock } from './plan';
 export type { StepReason } from './reasons';

@@ -1,3 +1,2 @@
 export { Wishes } from './wishes';
 export { HandList } from './hand-list';
-export { PaintedPiece } from './painted-piece';

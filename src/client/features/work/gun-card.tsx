@@ -48,14 +48,12 @@ export function GunCard({ code, tin }: GunCardProps) {
   ) as unknown as GunSetting;
   const [seen, setSeen] = useState<Stroke | null>(null);
   const foreseen = foreseeStroke(setup, setting);
-  const field = (name: keyof GunSetting, label: string, unit: string, step: number) => (
+  const field = (name: keyof GunSetting, label: string, unit: string) => (
     <View flexGrow={1} flexBasis={140}>
       <Field
         label={label}
         unit={unit}
         numeric
-        step={step}
-        least={step}
         value={typed[name] ?? String(known[name])}
         onChange={(text) => setTyped({ ...typed, [name]: text })}
       />
@@ -78,15 +76,16 @@ export function GunCard({ code, tin }: GunCardProps) {
         <FigureBlock figure={`${setup.litresPerHour} l/h`} words="through this nozzle, about" />
       </Row>
       <Row gap="$m" flexWrap="wrap">
-        {field('cupS', 'Through the cup', 's', 1)}
-        {field('nozzleMm', 'Nozzle', 'mm', 0.1)}
-        {field('airBar', 'Air at the gun', 'bar', 0.1)}
-        {field('distanceCm', 'Distance', 'cm', 1)}
+        {field('cupS', 'Through the cup', 's')}
+        {field('nozzleMm', 'Nozzle', 'mm')}
+        {field('airBar', 'Air at the gun', 'bar')}
+        {field('distanceCm', 'Distance', 'cm')}
       </Row>
       <Row gap="$m" alignItems="center">
         <StrokeDrawing pattern={foreseen} />
         <Body flex={1}>{`Foreseen on card: ${sayStroke(foreseen)}`}</Body>
       </Row>
+      <Strong>What does your card look like?</Strong>
       <Choices
         label="What does your card look like?"
         tileWidth={130}
