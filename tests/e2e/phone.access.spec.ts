@@ -1,6 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, expectNoSideways, test } from './server';
+import { expect, expectNoSideways, listViolations, test } from './server';
 
 test.use({ demo: true });
 
@@ -19,6 +18,7 @@ const SCREENS = [
   '/piece/demo-issue-desk/read',
   '/piece/demo-hall-bench/read',
   '/piece/demo-sewing-cabinet/choose',
+  '/piece/demo-kitchenette-doors/choose',
   '/piece/demo-media-cupboard/prove',
   '/piece/demo-issue-desk/prove',
   '/piece/demo-reading-table/prove',
@@ -36,17 +36,6 @@ const SCREENS = [
 
 /** Folded parts that are opened on a screen; long lists repeat themselves. */
 const MOST_OPENED = 14;
-
-/** What axe finds, said so that it can be found again. */
-async function listViolations(page: Page, path: string, rules?: string[]): Promise<string[]> {
-  // Only what is wrong is described: for what passes that would take most of the time.
-  const axe = new AxeBuilder({ page }).options({
-    resultTypes: ['violations'],
-    ...(rules ? { runOnly: { type: 'rule', values: rules } } : {}),
-  });
-  const { violations } = await axe.analyze();
-  return violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-}
 
 /** The colour of the first heading: what tells that the other theme is on. */
 const readInk = (page: Page): Promise<string> =>

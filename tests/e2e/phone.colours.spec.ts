@@ -7,7 +7,7 @@ import { freezeSystem, planPiece } from '@/core/systems';
 import { listTasks, logTask } from '@/core/work';
 import type { Dossier, LogEntry } from '@/core/dossier';
 import { PHRASES } from '@/words';
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, listViolations, test } from './server';
 
 test.use({ timezoneId: 'Europe/Lisbon' });
 
@@ -20,6 +20,16 @@ const put = async (url: string, body: unknown): Promise<void> => {
   expect(answer.status).toBeLessThan(300);
 };
 const read = async (url: string): Promise<Dossier> => (await (await fetch(url)).json()) as Dossier;
+
+/** axe finds nothing, in light or in dark. */
+async function expectNoViolations(page: Page, where: string): Promise<void> {
+  expect(await listViolations(page, where)).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  // The theme changes in one turn of the page.
+  await page.waitForTimeout(200);
+  expect(await listViolations(page, `${where} dark`, ['color-contrast'])).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'light' });
+}
 
 const WOOD = { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' } as const;
 const kitchen = (goal: Dossier['goal'] = {}): Dossier => ({
@@ -66,6 +76,7 @@ test('a kitchen in two colours, from the wishes on its drawing to what is bought
   await second.blur();
   await page.getByRole('button', { name: 'Remove band 2' }).click();
   expect(Number(kept)).toBeGreaterThan(40);
+  await expectNoViolations(page, 'wishes');
   await expectBigTargets(page);
   await expectNoSideways(page);
 
@@ -138,6 +149,7 @@ test.describe('at the end of the last coat', () => {
     await expect(step.getByRole('img', { name: 'Back over itself at 45°' })).toBeVisible();
     await expect(step.getByText(/Dry already\? Score along it/)).toBeVisible();
     await expect(step.getByText(/Common practice/).first()).toBeVisible();
+    await expectNoViolations(page, 'the step');
     await expect(step.getByText('Until 11:40 only', { exact: false })).toBeVisible();
     await expect(step.getByText(/leave the tape until .*, and score along it first/)).toBeVisible();
     await page.getByRole('button', { name: 'Done', exact: true }).click();
@@ -147,6 +159,42 @@ test.describe('at the end of the last coat', () => {
       )
       .toBe(true);
   });
+});
+
+test('the gun is set on a card: what is seen says what to change, and what went well is kept', async ({
+  page,
+  shop,
+}) => {
+  const piece = workUpTo('2026-11-28T09:40:00Z');
+  const sprayed: Dossier = { ...piece, goal: { ...piece.goal, application: 'spray' } };
+  await put(`${shop.url}/api/shelf/mine`, {
+    class: 'wb_alkyd_enamel',
+    name: 'Mine',
+    volume_ml: 2000,
+    max_thinning_pct: 5,
+  });
+  // Without the last coat it is the next step.
+  const log = sprayed.log!.filter(({ task }) => !task?.startsWith('12-paint'));
+  await put(`${shop.url}/api/pieces/galley`, { ...sprayed, log });
+  await page.goto(`${shop.url}/piece/galley/work`);
+  await page
+    .getByRole('button', { name: /^Cabinet enamel, coat 1/ })
+    .first()
+    .click();
+  const gun = page.getByRole('region', { name: 'The gun' });
+  await expect(gun.getByText(/Thin by 5 % of the paint at most/)).toBeVisible();
+  await gun.getByLabel(/^Air at the gun/).fill('0.8');
+  await expect(gun.getByText('Foreseen on card: Spider legs')).toBeVisible();
+  await gun.getByRole('radio', { name: 'Spider legs' }).click();
+  await expect(gun.getByText('1. A little more air.')).toBeVisible();
+  await expectNoViolations(page, 'the gun');
+  await expectBigTargets(page);
+  await gun.getByLabel(/^Air at the gun/).fill('2.1');
+  await gun.getByRole('radio', { name: 'Even from end to end' }).click();
+  await gun.getByRole('button', { name: 'Keep this with the tin' }).click();
+  await expect
+    .poll(async () => (await (await fetch(`${shop.url}/api/shelf`)).json()).tins[0].spray)
+    .toMatchObject({ gun: 'compressor', air_bar: 2.1 });
 });
 
 test.describe('from a photograph', () => {
@@ -184,6 +232,7 @@ test.describe('from a photograph', () => {
     const tins = sheet.getByRole('list', { name: 'Tins, nearest first' }).getByRole('listitem');
     await expect(tins.first()).toContainText('Sage', { timeout: 20_000 });
     await expect(tins.first()).toContainText('It is lighter');
+    await expectNoViolations(page, 'the match');
     await expectBigTargets(page);
     await expectNoSideways(page);
     await sheet.getByRole('button', { name: 'Close' }).click();

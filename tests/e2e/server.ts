@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -105,4 +106,15 @@ export async function expectBigTargets(page: Page): Promise<void> {
 export async function expectNoSideways(page: Page): Promise<void> {
   const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   expect(wider).toBeLessThanOrEqual(0);
+}
+
+/** What axe finds, said so that it can be found again. */
+export async function listViolations(page: Page, path: string, rules?: string[]): Promise<string[]> {
+  // Only what is wrong is described: for what passes that would take most of the time.
+  const axe = new AxeBuilder({ page }).options({
+    resultTypes: ['violations'],
+    ...(rules ? { runOnly: { type: 'rule', values: rules } } : {}),
+  });
+  const { violations } = await axe.analyze();
+  return violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
 }

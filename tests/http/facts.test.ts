@@ -34,6 +34,35 @@ describe('facts of a piece', () => {
     expect((await find()).goal.zones).toBeUndefined();
   });
 
+  it('refuse a second colour that says not where it lies, or whose bands lie on each other, and keep nothing of it', async () => {
+    const piece = {
+      format: 'bricolage.dossier/1',
+      piece: { id: 'two-tone', kind: 'dresser' },
+      zones: [{ id: 'top', role: 'top' }],
+      goal: { colour: '#F3EFE6' },
+    };
+    await server.call('PUT', '/api/pieces/two-tone', piece);
+    const put = (second: object) =>
+      server.call('PUT', '/api/pieces/two-tone/goal', {
+        colour: '#F3EFE6',
+        zones: { top: { second: { colour: '#2B3A42', ...second } } },
+      });
+    const missing = await put({ lies: 'level' });
+    expect([missing.status, missing.body.error]).toMatchObject([422, { path: 'zones.top.second.bands' }]);
+    const bands = [
+      { at_mm: 0, width_mm: 100 },
+      { at_mm: 60, width_mm: 20 },
+    ];
+    const overlap = await put({ lies: 'level', bands });
+    expect(overlap.body.error).toMatchObject({ code: 'bands_overlap', path: 'zones.top.second.bands[1].at_mm' });
+    expect(overlap.body.error.message).toContain('100 mm');
+    expect((await put({ lies: 'panel', margin_mm: 2 })).status).toBe(422);
+    expect((await put({ lies: 'far_side', colour: 'blue' })).status).toBe(422);
+    const kept = await server.call('GET', '/api/pieces/two-tone');
+    expect(kept.body.goal).toEqual({ colour: '#F3EFE6' });
+    expect((await put({ lies: 'far_side' })).status).toBe(200);
+  });
+
   it('are those of money, too, one by one', async () => {
     await set([{ path: ['money', 'sale'], value: { low: 100, likely: 150, high: 180 } }]);
     await set([{ path: ['money', 'bought', 'amount'], value: 40 }]);

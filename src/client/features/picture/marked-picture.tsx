@@ -1,10 +1,10 @@
-import { launchImageLibraryAsync } from 'expo-image-picker';
 import Camera from 'lucide-react-native/icons/camera';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Body, Button, Choices, Column, Notice, Row, Small, useTones } from '@/client/ui';
 import type { Rect } from '@/core/photo';
 import { BoxPicture } from './box-picture';
-import { makePictureReader, type PictureReader } from './picture-reader';
+import type { PictureReader } from './picture-reader';
+import { useOpenedPicture } from './use-opened-picture';
 
 /** Something to be marked on a photograph; `start`: where it is looked for first, as shares of the picture. */
 export interface MarkedPart {
@@ -24,41 +24,12 @@ interface MarkedPictureProps {
 /** A photograph is picked or taken, its parts are marked with a finger, and read. It is not kept. */
 export function MarkedPicture({ parts, action, read }: MarkedPictureProps) {
   const tones = useTones();
-  const reader = useRef<PictureReader | null>(null);
-  const [shot, setShot] = useState<{ url: string; width: number; height: number } | null>(null);
   const [boxes, setBoxes] = useState<Readonly<Record<string, Rect>>>({});
   const [picked, setMarking] = useState('');
-  const [busy, setBusy] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => () => reader.current?.close(), []);
+  const { shot, busy, problem, pick, measure } = useOpenedPicture((width, height) =>
+    setBoxes(Object.fromEntries(parts.map(({ code, start }) => [code, scale(start, width, height)]))),
+  );
   const marking = parts.some(({ code }) => code === picked) ? picked : parts[0]!.code;
-
-  const pick = async (): Promise<void> => {
-    const taken = await launchImageLibraryAsync({ mediaTypes: ['images'], quality: 1 });
-    const asset = taken.assets?.[0];
-    if (!asset) return;
-    reader.current?.close();
-    const own = makePictureReader();
-    reader.current = own;
-    setProblem(null);
-    setBusy('Opening the picture…');
-    const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
-    const answer = await own.open(picture);
-    if (reader.current !== own) return;
-    setBusy(null);
-    if (answer.kind === 'refused') return setProblem(answer.message);
-    const { width, height } = answer;
-    setShot({ url: URL.createObjectURL(picture), width, height });
-    setBoxes(Object.fromEntries(parts.map(({ code, start }) => [code, scale(start, width, height)])));
-  };
-  const measure = async (): Promise<void> => {
-    if (!reader.current) return;
-    setBusy('Measuring…');
-    const told = await read(reader.current, boxes);
-    setBusy(null);
-    setProblem(told);
-    if (told === null) setShot(null);
-  };
   return (
     <Column gap="$m">
       <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void pick()}>
@@ -82,7 +53,7 @@ export function MarkedPicture({ parts, action, read }: MarkedPictureProps) {
             onMark={(rect) => setBoxes({ ...boxes, [marking]: rect })}
           />
           <Row>
-            <Button look="main" onPress={() => void measure()}>
+            <Button look="main" onPress={() => void measure((reader) => read(reader, boxes))}>
               {action}
             </Button>
           </Row>

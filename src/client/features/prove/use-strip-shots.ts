@@ -1,20 +1,13 @@
-import { launchImageLibraryAsync } from 'expo-image-picker';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Rect } from '@/core/photo';
 import { joinShots } from '@/core/proof';
-import { makePictureReader, type PictureReader, type StripsReport } from '@/client/features/picture';
-
-interface Shot {
-  url: string;
-  width: number;
-  height: number;
-}
+import { useOpenedPicture, type OpenedPicture, type PictureReader, type StripsReport } from '@/client/features/picture';
 
 type Boxes = Readonly<Record<string, Rect>>;
 
 /** Photographs of the same strips, one after another: what is marked on the one that is open, and what all of them say. */
 export interface StripShots {
-  shot: Shot | null;
+  shot: OpenedPicture | null;
   boxes: Boxes;
   busy: string | null;
   problem: string | null;
@@ -27,48 +20,23 @@ export interface StripShots {
 }
 
 export function useStripShots(strips: readonly string[]): StripShots {
-  const reader = useRef<PictureReader | null>(null);
-  const [shot, setShot] = useState<Shot | null>(null);
   const [boxes, setBoxes] = useState<Readonly<Record<string, Rect>>>({});
-  const [busy, setBusy] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const [reports, setReports] = useState<StripsReport[]>([]);
-  useEffect(() => () => reader.current?.close(), []);
-
-  const pick = async (): Promise<void> => {
-    const picked = await launchImageLibraryAsync({ mediaTypes: ['images'], quality: 1 });
-    const asset = picked.assets?.[0];
-    if (!asset) return;
-    reader.current?.close();
-    const own = makePictureReader();
-    reader.current = own;
-    setProblem(null);
-    setBusy('Opening the picture…');
-    const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
-    const answer = await own.open(picture);
-    if (reader.current !== own) return;
-    setBusy(null);
-    if (answer.kind === 'refused') return setProblem(answer.message);
-    const { width, height } = answer;
-    setShot({ url: URL.createObjectURL(picture), width, height });
+  const { shot, busy, problem, pick, measure } = useOpenedPicture((width, height) =>
     // The camera is seldom held just as before, but what was marked is a good start.
-    setBoxes((before) => (Object.keys(before).length > 0 ? before : guessBoxes(width, height, strips)));
-  };
-  const measure = async (): Promise<void> => {
-    if (!reader.current || !boxes.white || !boxes.reference) return;
-    setBusy('Measuring…');
-    const answer = await reader.current.readStrips({
-      white: boxes.white,
-      reference: boxes.reference,
+    setBoxes((before) => (Object.keys(before).length > 0 ? before : guessBoxes(width, height, strips))),
+  );
+  const readAll = async (reader: PictureReader): Promise<string | null> => {
+    const answer = await reader.readStrips({
+      white: boxes.white!,
+      reference: boxes.reference!,
       strips: strips.map((code) => ({ code, rect: boxes[code]! })),
     });
-    setBusy(null);
-    if (answer.kind === 'refused') return setProblem(answer.message);
+    if (answer.kind === 'refused') return answer.message;
     const fault = answer.report.strips.find(({ usable }) => !usable);
-    if (fault) return setProblem(fault.why);
-    setProblem(null);
+    if (fault) return fault.why;
     setReports([...reports, answer.report]);
-    setShot(null);
+    return null;
   };
   const results = strips.map((code) => ({
     code,
@@ -83,7 +51,7 @@ export function useStripShots(strips: readonly string[]): StripShots {
     results,
     pick,
     mark: (code, rect) => setBoxes({ ...boxes, [code]: rect }),
-    measure,
+    measure: () => measure(readAll),
   };
 }
 
