@@ -87,7 +87,7 @@ describe('the server as a process', () => {
     expect(again.find((piece: { piece: { id: string } }) => piece.piece.id === 'demo-issue-desk').goal).toEqual({
       colour: '#000000',
     });
-  });
+  }, 15_000);
 
   it('names a demo file that is not a dossier instead of starting half', async () => {
     const bad = mkdtempSync(path.join(folder, 'bad-'));

@@ -31,16 +31,22 @@ describe('the list of what to buy', () => {
     );
   });
 
+  it('says the colour of a paint in words and figures', () => {
+    expect(listToBuyText([supply({ colour: '#2B3A42' })], [], METRIC)).toMatch(
+      /^Cabinet enamel in dark greyish blue \(#2B3A42\): /,
+    );
+  });
+
   it('speaks the owner’s units and currency', () => {
     expect(sayTins(supply(), makeMeasures('us', 'USD', 'en-US'))).toBe('1 × 25 fl oz and 1 × 8.45 fl oz, about $44');
     expect(sayTins(supply(), makeMeasures('metric', 'SEK', 'sv-SE'))).toMatch(/about 44\u00a0kr$/);
   });
 
   it('is a table by RFC 4180', () => {
-    const csv = listToBuyCsv([supply({ label: 'Enamel, "hard"' })]);
+    const csv = listToBuyCsv([supply({ label: 'Enamel, "hard"', colour: '#2B3A42' })]);
     expect(csv.split('\r\n')).toEqual([
-      'class,product,needed_ml,from_shelf_ml,tins_to_buy_ml,price',
-      'wb_alkyd_enamel,"Enamel, ""hard""",940,0,1 x 750 + 1 x 250,44.20',
+      'class,product,colour,needed_ml,from_shelf_ml,tins_to_buy_ml,price',
+      'wb_alkyd_enamel,"Enamel, ""hard""",#2B3A42,940,0,1 x 750 + 1 x 250,44.20',
       '',
     ]);
   });

@@ -68,7 +68,9 @@ describe('a step', () => {
     expect(screen.getByText('24 min')).toBeTruthy();
     expect(screen.getByText('340 ml')).toBeTruthy();
     expect(screen.getByText('16 h')).toBeTruthy();
-    expect(screen.getByText('• Brush on, then roll off at once with an unloaded foam roller.')).toBeTruthy();
+    expect(
+      screen.getByText('• Put it on across, then at 45° both ways; the last pass in one direction, with no weight.'),
+    ).toBeTruthy();
   });
 
   it('cannot be done before its caution was seen, once in a sitting', () => {
