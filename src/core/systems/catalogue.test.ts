@@ -141,6 +141,24 @@ describe('a rule of the hand', () => {
     },
   );
 
+  it('tells which colour the opening edge of a door between two rooms is', () => {
+    const edgeOf = (opens_to: 'near' | 'far'): unknown => {
+      const [door] = RULES.room_edges;
+      const { systems } = planPiece({ ...door, goal: { ...door.goal, colour: PALE, opens_to } });
+      const step = systems[0]!.zones[0]!.steps.find(({ hand }) => hand === 'room_edges')!;
+      return step.why;
+    };
+    expect(edgeOf('near')).toEqual([{ code: 'hand', hand: 'room_edges', edge: PALE }]);
+    expect(edgeOf('far')).toEqual([{ code: 'hand', hand: 'room_edges', edge: DARK }]);
+  });
+
+  it('is not asked for by a band that lies beside the face', () => {
+    const beside = { colour: DARK, lies: 'upright' as const, bands: [{ at_mm: 9000, width_mm: 50 }] };
+    const dossier = piece([{ role: 'frame', stated: WOOD }], { zones: { z0: { second: beside } } });
+    expect(planPiece(dossier).hands.map(({ hand }) => hand)).toEqual([]);
+    expect(handsOf(dossier)).toEqual([]);
+  });
+
   it('is known to the table, each in its place', () => {
     expect(Object.keys(RULES).length + 2).toBe(HANDS.length);
   });

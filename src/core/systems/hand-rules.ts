@@ -4,7 +4,9 @@ import type { Ground } from './ground';
 
 /** Doors and drawer fronts: they touch, and have edges that show. */
 const hasLips = ({ zone }: Ground): boolean => zone.role === 'door' || zone.role === 'drawer_front';
-const isBanded = ({ second }: Ground): boolean => second !== null && second.lies !== 'far_side';
+/** A second colour lies over the first one, with edges to be taped. */
+export const isBanded = ({ second }: Ground): boolean =>
+  second !== null && second.lies !== 'far_side' && second.share > 0;
 const isPainted = ({ look }: Ground): boolean => look === 'opaque';
 
 /**
@@ -50,6 +52,12 @@ function handMinutes(ground: Ground, hand: HandCode): number {
   return once + perM2 * ground.area + perPart * ground.parts + perM * measureMetres(ground, hand);
 }
 
+/** A door between two rooms: what its opening edge is painted, that of the room it opens into. */
+function opening({ goal, colour, second }: Ground, hand: HandCode): { edge?: string } {
+  if (hand !== 'room_edges' || !second) return {};
+  return { edge: goal.opens_to === 'far' ? second.colour : colour };
+}
+
 /** The steps of these rules that are done on a zone, in this order. */
 export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: Partial<Step> = {}): Step[] =>
   hands
@@ -61,7 +69,7 @@ export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: 
         label,
         handMinutes(ground, hand),
         waitH,
-        { code: 'hand', hand },
+        { code: 'hand', hand, ...opening(ground, hand) },
         {
           hand,
           ...(material ? { material } : {}),

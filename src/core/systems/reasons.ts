@@ -8,8 +8,8 @@ interface ReasonParams {
   need: { need: Need };
   faults_seen: { faults: DefectCode[] };
   zone_left: object;
-  /** A rule of the hand. */
-  hand: { hand: HandCode };
+  /** A rule of the hand; `edge`: what the opening edge of a door between two rooms is painted. */
+  hand: { hand: HandCode; edge?: string };
   flat_parts: object;
   dust_holds_nothing: object;
   deglosser_softens: object;

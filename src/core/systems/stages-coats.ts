@@ -23,7 +23,7 @@ import { labelCoat } from './coat-label';
 import { forecastCoats, forecastOver, type Cover } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
-import { makeHandSteps } from './hand-rules';
+import { isBanded, makeHandSteps } from './hand-rules';
 import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain, estimateAdhesion } from './risk';
@@ -343,7 +343,7 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.
   const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
   const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;
-  const pull = second(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
+  const pull = isBanded(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
   const hand = [...before, ...line, ...pull];
   return {
     op: 'paint',
@@ -364,8 +364,6 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   };
 }
 
-const second = ({ second: wished }: Ground): boolean =>
-  wished !== null && wished.lies !== 'far_side' && wished.share > 0;
 const sumOf = (steps: readonly Step[], figure: 'minutes' | 'waitH'): number =>
   steps.reduce((sum, own) => sum + own[figure], 0);
 const tapeFrom = (product: Product): number =>

@@ -26,6 +26,7 @@ import type {
   StepReason,
   TurningPoint,
 } from '@/core/systems';
+import { sayColour } from './colour';
 import { sayHand } from './hand';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
@@ -41,7 +42,7 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
     return `${listWords(names)} seen here. Left: ${lowerFirst(FAULT_ANSWERS[faults[0]!].left.says)}`;
   },
   zone_left: 'You leave this zone as it is.',
-  hand: ({ hand }) => sayHand(hand),
+  hand: ({ hand, edge }) => (edge ? `${sayHand(hand)} Here the opening edge is ${sayColour(edge)}.` : sayHand(hand)),
   flat_parts: 'Flat parts run less; labels on the part and in its opening.',
   dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
   deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',

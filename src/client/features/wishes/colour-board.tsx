@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { OwnColour } from '@/client/features/colour';
 import { Choices, Column, Disclosure, Row, Small, Strong, Swatch, useIsWide } from '@/client/ui';
-import { contrastOfPair, suggestPalettes } from '@/core/colour';
+import { contrastOfPair, readHex, suggestPalettes } from '@/core/colour';
 import {
   colourOfPiece,
   colourScope,
@@ -114,7 +114,7 @@ export function listSwatches({ shelf = [] }: Pick<Dossier, 'shelf'>): { code: st
       : [],
   );
   return [...tins, ...COLOURS].filter(
-    (own, i, all) => all.findIndex(({ code }) => lowerFirst(code) === lowerFirst(own.code)) === i,
+    (own, i, all) => all.findIndex(({ code }) => readHex(code) === readHex(own.code)) === i,
   );
 }
 

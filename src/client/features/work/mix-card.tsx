@@ -113,8 +113,9 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
   const [kept, setKept] = useState(false);
   const zone = listTreated(dossier)[0];
   const photo = dossier.photos?.find(({ id }) => id === mix.photo);
-  const keepRest = (): void => {
-    changeShelf({ type: 'tin_set', tin: toJar(mix) });
+  const jar = toJar(mix);
+  const keepRest = (tin: ShelfItem): void => {
+    changeShelf({ type: 'tin_set', tin });
     setKept(true);
   };
   return (
@@ -155,9 +156,11 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
         >
           Print labels
         </Button>
-        <Button disabled={kept} label={`Keep ${JAR_ML} ml of ${mix.name} on the shelf`} onPress={keepRest}>
-          {kept ? 'The jar stands on the shelf' : `Keep ${sayVolume(JAR_ML)} for touching up`}
-        </Button>
+        {jar ? (
+          <Button disabled={kept} label={`Keep ${JAR_ML} ml of ${mix.name} on the shelf`} onPress={() => keepRest(jar)}>
+            {kept ? 'The jar stands on the shelf' : `Keep ${sayVolume(JAR_ML)} for touching up`}
+          </Button>
+        ) : null}
       </Row>
     </Column>
   );
@@ -166,11 +169,12 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
 /** Kept of every mix, for chips to come (common practice). */
 const JAR_ML = 50;
 
-/** The rest of a mix as a tin of its own: its last trial says what it dries to. */
-const toJar = ({ name, class: code = 'wb_alkyd_enamel', colour, trials }: Mix): ShelfItem => {
+/** The rest of a mix as a tin of its own: its last trial says what it dries to. None where nobody said what kind of paint it is. */
+function toJar({ name, class: code, colour, trials }: Mix): ShelfItem | null {
   const dries = trials?.at(-1)?.colour ?? colour;
+  if (!code) return null;
   return { id: makeId(), name, class: code, volume_ml: JAR_ML, size_ml: JAR_ML, ...(dries ? { colour: dries } : {}) };
-};
+}
 
 interface TrialProps {
   mix: Mix;
