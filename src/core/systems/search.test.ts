@@ -21,7 +21,15 @@ function read(zone: Partial<Zone>, goal: Dossier['goal'] = {}): Ground {
   const own: Zone = { id: 'z', role: 'side', area_m2: 1, ...zone };
   return readGround({ format: DOSSIER_FORMAT, piece: { kind: 'sideboard' }, zones: [own], goal }, own);
 }
-const few = (): Product[] => listProducts([], LABEL_CLIMATE).filter((product) => CLASSES.includes(product.class));
+const [PALE, DARK, RED] = ['#F3EFE6', '#2B3A42', '#C03020'] as const;
+/** Tins of each colour that hide well and badly, so that the coats hang on which is taken. */
+const TINS = [
+  { id: 'thin', class: 'wb_alkyd_enamel', colour: RED, contrast_ratio: 0.6, volume_ml: 400 },
+  { id: 'thick', class: 'wb_alkyd_enamel', colour: DARK, contrast_ratio: 0.99, volume_ml: 400 },
+];
+const few = (colours: readonly string[] = []): Product[] =>
+  listProducts(TINS, LABEL_CLIMATE, { colours }).filter((product) => CLASSES.includes(product.class));
+const coloursOf = ({ colour, second }: Ground): string[] => (second ? [colour, second.colour] : []);
 
 const figures = ({ minutes, waitH, splashes, loss, uses, state }: Label): string =>
   JSON.stringify([
@@ -69,11 +77,26 @@ describe('the search of a zone', () => {
       },
       {},
     ],
+    [
+      'a far side in red over white primer and none',
+      { stated: { substrate: 'clear_softwood', finish: 'alkyd_paint' } },
+      {
+        colour: PALE,
+        schools: { priming: 'when_needed' },
+        zones: { z: { second: { colour: RED, lies: 'far_side' } } },
+      },
+    ],
+    [
+      'a dark field in a pale frame',
+      { stated: { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' } },
+      { colour: PALE, zones: { z: { second: { colour: DARK, lies: 'panel', margin_mm: 60 } } } },
+    ],
     ['nothing known, mouldings', { moulded: true, role: 'door' }, { schools: { priming: 'when_needed' } }],
   ])('finds every unbeaten way of the exhaustive walk, and no other: %s', (_name, zone, goal) => {
     const ground = read(zone, goal);
-    const all = walkAll(ground, few());
-    const { goals, labels } = searchZone(ground, few());
+    const products = few(coloursOf(ground));
+    const all = walkAll(ground, products);
+    const { goals, labels } = searchZone(ground, products);
     expect(all.length).toBeGreaterThan(10);
     // The search drops beaten ways as it goes; what it keeps at the end still holds all that none beats.
     expect(unbeaten(goals)).toEqual(unbeaten(all));

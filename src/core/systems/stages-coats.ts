@@ -212,10 +212,13 @@ export const SMOOTHING: Stage = {
   id: 'smoothing',
   keyAfter: (state, ground, products) => {
     if (state.primers.length === 0) return state.prep;
-    const covers = listContrasts(ground, products).map((contrast) => {
-      const { coats, tint } = forecastCoats(ground, state.prep, state.primers, contrast);
-      return `${coats},${tint ?? ''}`;
-    });
+    // What the coats to come hang on: how many of each colour over this primer.
+    const covers = [ground, ...listFarSide(ground)].flatMap((face) =>
+      listContrasts(face, products).map((contrast) => {
+        const { coats, tint } = forecastCoats(face, state.prep, state.primers, contrast);
+        return `${coats},${tint ?? ''}`;
+      }),
+    );
     return `primed,${covers.join()}`;
   },
   choices: (state, ground, products) => {
@@ -310,10 +313,18 @@ export const PAINTING: Stage = {
   },
 };
 
-/** How well each paint that may be used here hides: what the coats to come hang on. */
-const listContrasts = (ground: Ground, products: readonly Product[]): number[] => [
-  ...new Set(offer(products, PAINTS).map((product) => contrastOf(product, ground.colour))),
+/** How well each paint of its colour that may be used here hides. */
+const listContrasts = ({ colour }: Ground, products: readonly Product[]): number[] => [
+  ...new Set(
+    offer(products, PAINTS)
+      .filter((product) => isOffered(product, colour))
+      .map((product) => contrastOf(product, colour)),
+  ),
 ];
+
+/** The far side as a face of its own, where it has a colour of its own on the primer. */
+const listFarSide = (ground: Ground): Ground[] =>
+  ground.second?.lies === 'far_side' ? [{ ...ground, colour: ground.second.colour }] : [];
 const contrastOf = ({ contrastRatio }: Product, colour: string): number =>
   contrastRatio ?? estimateContrastRatio(colour);
 
@@ -388,14 +399,14 @@ function laySecond(
   const contrast = contrastOf(product, colour);
   const { coats, shows } = over
     ? forecastOver(ground.colour, colour, contrast)
-    : forecastCoats({ ...ground, colour }, state.prep, state.primers, contrast);
+    : forecastCoats(listFarSide(ground)[0]!, state.prep, state.primers, contrast);
   const area = ground.area * share;
   const ml = measureCoats(ground, product, coats, !over && state.primers.length === 0, area);
   const minutes = paintMinutes(ground, coats, area);
   const tape = makeHandSteps(ground, ['tape_second'], { afterH: tapeFrom(under) });
   const pull = over ? makeHandSteps(ground, ['pull_tape']) : [];
   const hand = [...tape, ...pull];
-  const restH = over ? tapeFrom(under) - under.recoatH : 0;
+  const restH = tape.length > 0 ? tapeFrom(under) - under.recoatH : 0;
   return {
     ...base,
     sets: { ...base.sets, secondColour: colour },
