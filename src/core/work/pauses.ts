@@ -20,19 +20,14 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const marks = matchLog(nodes, dossier, zone);
   const next = nodes.findIndex((node) => isWholeCoat(node.step.op) && !marks.has(node.key));
   const last = (dossier.log ?? [])
-    .filter((entry) => entry.zone === zone && isCoat(entry.op) && !entry.skipped && isOfNow(dossier, entry))
-    .reduce<{ at: string; code?: string; tin?: string } | null>(
-      (latest, { at, class: code, product }) =>
-        at !== undefined && (latest === null || at >= latest.at)
-          ? { at, ...(code ? { code } : {}), ...(product ? { tin: product } : {}) }
-          : latest,
-      null,
-    );
-  if (next < 0 || !last || !isFilm(last.code)) return { zone, nodes };
-  const restedH = (Date.parse(now) - Date.parse(last.at)) / HOUR_MS;
+    .filter((own) => own.zone === zone && isCoat(own.op) && own.at && !own.skipped && isOfNow(dossier, own))
+    .sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!))
+    .at(-1);
+  if (next < 0 || !last || !isFilm(last.class)) return { zone, nodes };
+  const restedH = (Date.parse(now) - Date.parse(last.at!)) / HOUR_MS;
   if (restedH < DUSTY_AFTER_D * 24) return { zone, nodes };
-  const tin = tins.find(({ id }) => id === last.tin);
-  const closesH = tin?.recoat_until_h ?? listFilmTimes(last.code, tin).cureH;
+  const tin = tins.find(({ id }) => id === last.product);
+  const closesH = tin?.recoat_until_h ?? listFilmTimes(last.class, tin).cureH;
   const coming = nodes.slice(nodes.findLastIndex((node, i) => i < next && isCoat(node.step.op)) + 1, next);
   const dulled = coming.some(({ step, key }) => OPERATION_FACTS[step.op].dulls !== undefined && !marks.has(key));
   const hands: HandCode[] = [...(restedH > closesH && !dulled ? (['dull_again'] as const) : []), 'dust_again'];
