@@ -61,6 +61,13 @@ describe('work that stood', () => {
     expect(handsOn(again(logTask(coat!, { at: at(20) })), 21)).toEqual([]);
   });
 
+  it('is told again where it stood a second time before the same coat', () => {
+    const dust = listTasks(primed, [], MILD, at(20)).find(({ hand }) => hand === 'dust_again')!;
+    const dusted = { ...primed, log: [...primed.log!, ...logTask(dust, { at: at(20) })] };
+    expect(handsOn(dusted, 21)).toEqual(['dull_again open', 'dust_again done']);
+    expect(handsOn(dusted, 40)).toEqual(['dull_again open', 'dust_again open']);
+  });
+
   it('is left out where the owner says so', () => {
     expect(handsOn({ ...primed, goal: { without: ['dull_again'] } }, 20)).toEqual(['dust_again open']);
   });

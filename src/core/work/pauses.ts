@@ -33,13 +33,20 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const hands: HandCode[] = [...(restedH > closesH && !dulled ? (['dull_again'] as const) : []), 'dust_again'];
   const area = dossier.zones?.find(({ id }) => id === zone)?.area_m2 ?? 0;
   const before = nodes[next]!;
+  // What was done after an earlier rest before the same coat does not count for this one.
+  const keyOf = (key: string): string => {
+    const isOld = ({ at = now }: { at?: string }): boolean =>
+      Date.parse(now) - Date.parse(at) >= DUSTY_AFTER_D * 24 * HOUR_MS;
+    const old = (dossier.log ?? []).filter((own) => own.zone === zone && own.task?.startsWith(key) && isOld(own));
+    return old.length === 0 ? key : `${key}-${old.length + 1}`;
+  };
   const added = hands
     .filter((hand) => !dossier.goal?.without?.includes(hand))
     .map((hand): Node => {
       const { op, label, once = 0, perM2 = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
       const minutes = once + perM2 * area;
       return {
-        key: `${before.key}-${hand}`,
+        key: keyOf(`${before.key}-${hand}`),
         zone,
         coat: 1,
         coats: 1,
