@@ -17,7 +17,7 @@ export function HandList({ dossier, hands, onChange }: HandListProps) {
   const without = dossier.goal?.without ?? [];
   const set = (next: string[]): void => onChange({ ...dossier.goal, without: next });
   return (
-    <Disclosure label={`Work of the hand: ${hands.length} ${hands.length === 1 ? 'step' : 'steps'}, and why`}>
+    <Disclosure label={`Work of the hand: ${hands.length}, each with its reason`}>
       {() => (
         <Column role="list" gap="$m">
           {hands.map(({ hand, zones, minutes, leftOut }) => (
