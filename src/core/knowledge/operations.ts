@@ -34,15 +34,15 @@ export interface OperationFact {
 
 // prettier-ignore
 export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
-  label: { label: 'Label the parts', whileAlive: true, says: ['Where no paint goes, on the part and in its opening, with which way is up.'] },
+  label: { label: 'Label the parts', whileAlive: true },
   hardware_off: { label: 'Take off hardware', splits: true, cautions: ['tipping'], whileAlive: true, says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws go back into their holes or into a bag with the number.'] },
   clean: { label: 'Clean', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   degrease: { label: 'Degrease', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   dewax: { label: 'Wash off wax', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
   desilicone: { label: 'Wash off silicone', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
-  remove_face: { label: 'Take the face off', dust: 'chips', cautions: ['blades'], says: ['Warm it, lift a corner with a wide blade, pull it back low and slowly.', 'What the glue leaves is sanded off before anything goes on.'] },
-  reglue: { label: 'Glue down', cautions: ['glue'], says: ['Old glue out first; new glue holds on wood, not on glue.', 'Clamped flat over paper, overnight.'] },
-  repair: { label: 'Repair', says: ['What moves is made firm before it is filled.'] },
+  remove_face: { label: 'Take the face off', dust: 'chips', cautions: ['blades'] },
+  reglue: { label: 'Glue down', cautions: ['glue'] },
+  repair: { label: 'Repair' },
   consolidate: { label: 'Harden', says: ['Until it takes no more, then let it harden right through.'], cautions: ['fumes'] },
   strip: { label: 'Strip', dust: 'chips', splits: true, says: ['All of it comes off, or what stays will lift the new coat.'] },
   fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true, says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
@@ -63,7 +63,7 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   topcoat: { label: 'Clear coat', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', dries: true, cautions: ['oily_rags'], says: ['Try it on a hidden place, and let that dry, before the face.', 'With the grain, end to end, wiped off before it dries. Ends drink more: damp them first.'] },
   mask: { label: 'Mask', cautions: ['blades'], says: ['Press the tape’s edge down with a nail; cut it with a blade before you pull.', 'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.'] },
-  set_up: { label: 'Set up', says: ['Everything within reach before the first wet coat.'] },
+  set_up: { label: 'Set up' },
   edges: { label: 'Do the edges', dries: true, says: ['A thin coat by brush, drawn out towards the edge.'] },
   refit: { label: 'Refit', leaves: true, cautions: ['tipping'], says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
   cure: { label: 'Cure', untimed: true, leaves: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },

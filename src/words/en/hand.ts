@@ -1,4 +1,5 @@
 import type { HandCode } from '@/core/knowledge';
+import type { Task } from '@/core/work';
 
 /** Why a step of the hand is there, and what comes of leaving it out. */
 const HAND_WORDS: Record<HandCode, { why: string; without: string }> = {
@@ -63,3 +64,9 @@ const HAND_WORDS: Record<HandCode, { why: string; without: string }> = {
 
 export const sayHand = (hand: HandCode): string => HAND_WORDS[hand].why;
 export const sayWithoutHand = (hand: HandCode): string => HAND_WORDS[hand].without;
+
+/** What comes of it when the time for a step is missed. `again`: when it may be done after that, in words. */
+export const sayClosing = ({ hand }: Pick<Task, 'hand'>, again: string | null): string =>
+  hand === 'pull_tape'
+    ? `After that the coat has skinned over: leave the tape until ${again ?? 'it is dry'}, and score along it first.`
+    : `After that the window for the next coat is closed${again ? ` until ${again}` : ''}.`;

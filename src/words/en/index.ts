@@ -4,7 +4,7 @@ export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
 export * from './colour';
-export { sayHand, sayWithoutHand } from './hand';
+export { sayClosing, sayHand, sayWithoutHand } from './hand';
 export { explainProblem } from './problems';
 export * from './mix';
 export * from './others';

@@ -1,15 +1,7 @@
 import { nameCoat } from '@/core/systems';
 import type { Bound } from '@/core/schedule';
 import { lowerFirst, upperFirst } from '@/core/shared';
-import {
-  SPRAY_PLACE,
-  type Block,
-  type HardwareVerdict,
-  type Move,
-  type PieceWork,
-  type Remedy,
-  type Task,
-} from '@/core/work';
+import { SPRAY_PLACE, type Block, type HardwareVerdict, type Move, type PieceWork, type Remedy } from '@/core/work';
 import { sayGate } from './proof';
 import { sayHazard, sayHold } from './surface';
 
@@ -123,9 +115,3 @@ export function sayRemedy(remedy: Remedy): string {
       return `One more evening a week: ${DAYS[remedy.day - 1]!} from ${remedy.from} to ${remedy.to}`;
   }
 }
-
-/** What comes of it when the time for a step is missed. `again`: when it may be done after that, in words. */
-export const sayClosing = ({ hand }: Pick<Task, 'hand'>, again: string | null): string =>
-  hand === 'pull_tape'
-    ? `After that the coat has skinned over: leave the tape until ${again ?? 'it is dry'}, and score along it first.`
-    : `After that the window for the next coat is closed${again ? ` until ${again}` : ''}.`;
