@@ -12,7 +12,7 @@ export { MomentField } from './moment-field';
 export { Card, Column, Pressed, Row, Rule } from './layout';
 export { Notice, StateMark, ToneIcon, type Tone } from './notice';
 export { LinkButton } from './link-button';
-export { measureDrawing, PieceDrawing, ReadingSwatch, type Place } from './piece-drawing';
+export { EDGE, measureDrawing, PieceDrawing, ReadingSwatch, type Place } from './piece-drawing';
 export { printSvg } from './print-svg';
 export { printText } from './print-text';
 export { saveText } from './save-text';

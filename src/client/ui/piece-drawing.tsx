@@ -137,7 +137,7 @@ export function PieceDrawing(props: PieceDrawingProps) {
 
 const toPoints = (points: readonly Point[]): string => points.map((point) => point.join(',')).join(' ');
 /** Between faces that are painted: seen beside the palest and the darkest. */
-const EDGE = '#7C7F80';
+export const EDGE = '#7C7F80';
 
 const clamp = (share: number): number => Math.round(Math.min(1, Math.max(0, share)) * 1000) / 1000;
 

@@ -112,6 +112,7 @@ export const PAINTS = [
   'cabinet_paint_2k',
 ] as const;
 export type PaintCode = (typeof PAINTS)[number];
+export const isPaint = (code: string): code is PaintCode => (PAINTS as readonly string[]).includes(code);
 
 export const TOPCOATS = ['wb_clear', 'wb_polyurethane', 'oil_polyurethane', 'wipe_on_oil', 'wax', 'none'] as const;
 export type TopcoatCode = (typeof TOPCOATS)[number];

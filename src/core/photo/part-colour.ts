@@ -1,5 +1,5 @@
 import { computeDeltaE00, computeLuminance, convertLabToLinearRgb, convertLinearRgbToHex, type Lab } from '../colour';
-import { estimateNoise, levelPicture, mean, meanOf, type PartFault, type Rect } from './parts';
+import { estimateNoise, levelPicture, PAPER, mean, meanOf, type PartFault, type Rect } from './parts';
 import type { Pixels } from './pixels';
 import { MOST_NOISE } from './strips';
 
@@ -47,9 +47,8 @@ function findTone(pixels: Pixels, white: Rect, grey: Rect): { tone: number; faul
   const { parts } = levelPicture(pixels, white, [grey]);
   const [card] = parts;
   if (card!.lights.length === 0) return { tone: 1, faults: card!.faults };
-  const seen = mean(card!.lights.map(computeLuminance)) / PAPER_SHARE;
-  const tone = Math.log(GREY / PAPER_SHARE) / Math.log(seen);
+  const seen = mean(card!.lights.map(computeLuminance)) / PAPER;
+  const tone = Math.log(GREY / PAPER) / Math.log(seen);
   // A card that is paler than paper or as dark as ink is none.
   return tone > 0.4 && tone < 2.5 ? { tone, faults: [] } : { tone: 1, faults: ['no_grey'] };
 }
-const PAPER_SHARE = 0.86;

@@ -31,7 +31,7 @@ const DARK_WHITE = 0.15;
 /** White balance corrects gains up to this ratio between channels; beyond, the paper is not white or the lamp not light. */
 const MOST_CAST = 2.5;
 /** White printer paper reflects about this share of the light (common practice). */
-const PAPER = 0.86;
+export const PAPER = 0.86;
 export interface Tile {
   x: number;
   y: number;

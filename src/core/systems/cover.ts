@@ -1,6 +1,16 @@
-import { GROUND_COLOURS, OLD_PAINT_COLOUR, FINISH_FACTS, PRIMER_FACTS, leavesBare, type PrepCode } from '../knowledge';
+import {
+  estimateContrastRatio,
+  isPaint,
+  GROUND_COLOURS,
+  OLD_PAINT_COLOUR,
+  FINISH_FACTS,
+  PRIMER_FACTS,
+  leavesBare,
+  type PrepCode,
+} from '../knowledge';
 import { compareTints, forecastCover, MOST_COATS, type Coat, type PrimerTint } from '../film';
 import type { Ground } from './ground';
+import { isOffered, type Product } from './product';
 import type { PrimerCoats } from './surface-state';
 
 export interface Cover {
@@ -66,3 +76,18 @@ function findGroundColour(ground: Ground, prep: PrepCode): string {
   const stays = !leavesBare(prep);
   return stays && FINISH_FACTS[top.finish].opaque ? OLD_PAINT_COLOUR : GROUND_COLOURS[top.substrate];
 }
+
+/** How well each paint of its colour that may be used here hides. */
+export const listContrasts = ({ colour }: Ground, products: readonly Product[]): number[] => [
+  ...new Set(
+    products
+      .filter((product) => isPaint(product.class) && isOffered(product, colour))
+      .map((product) => contrastOf(product, colour)),
+  ),
+];
+
+/** The far side as a face of its own, where it has a colour of its own on the primer. */
+export const listFarSide = (ground: Ground): Ground[] =>
+  ground.second?.lies === 'far_side' ? [{ ...ground, colour: ground.second.colour }] : [];
+export const contrastOf = ({ contrastRatio }: Product, colour: string): number =>
+  contrastRatio ?? estimateContrastRatio(colour);

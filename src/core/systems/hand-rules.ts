@@ -33,8 +33,8 @@ const ASKED: Readonly<Record<HandCode, (ground: Ground) => boolean>> = {
 
 const isAsked = (ground: Ground, hand: HandCode): boolean => ground.look !== 'leave' && ASKED[hand](ground);
 
-/** Whether a step of the hand is done on a zone: its rule asks for it and the owner does not leave it out. */
-const isDone = (ground: Ground, hand: HandCode): boolean => isAsked(ground, hand) && !ground.without.has(hand);
+/** Whether a step of the hand is on the plan of a zone: its rule asks for it and the owner does not leave it out. */
+const isPlanned = (ground: Ground, hand: HandCode): boolean => isAsked(ground, hand) && !ground.without.has(hand);
 
 /** Metres of edge or tape that a step is about. */
 function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): number {
@@ -61,7 +61,7 @@ function opening({ goal, colour, second }: Ground, hand: HandCode): { edge?: str
 /** The steps of these rules that are done on a zone, in this order. */
 export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: Partial<Step> = {}): Step[] =>
   hands
-    .filter((hand) => isDone(ground, hand))
+    .filter((hand) => isPlanned(ground, hand))
     .map((hand) => {
       const { op, label, waitH = 0, material }: HandFact = HAND_FACTS[hand];
       return step(

@@ -1,13 +1,11 @@
-import { PAINTS, type PaintCode } from '../knowledge';
+import { isPaint, type PaintCode } from '../knowledge';
 import type { Ground } from './ground';
 import type { Product } from './product';
 import type { Label, ZoneSearch } from './search';
 
-const isPaint = ({ class: code }: Product): boolean => (PAINTS as readonly string[]).includes(code);
-
 /** The paints that a way of a zone takes: one, or two where a second colour lies on it. */
 export const paintsOf = ({ uses }: Label): Product[] =>
-  uses.flatMap(({ product }) => (isPaint(product) ? [product] : []));
+  uses.flatMap(({ product }) => (isPaint(product.class) ? [product] : []));
 
 /** What a piece is painted with: by what its zones ask for, a product for each of their colours. */
 export type PaintSet = ReadonlyMap<string, readonly Product[]>;

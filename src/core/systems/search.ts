@@ -1,13 +1,5 @@
-import {
-  REFITTING,
-  PAINTING,
-  PRIMING,
-  PRIMING_AGAIN,
-  SMOOTHING,
-  SPOT_SEALING,
-  STAINING,
-  TOPCOATING,
-} from './stages-coats';
+import { REFITTING, PRIMING, PRIMING_AGAIN, SMOOTHING, SPOT_SEALING, STAINING, TOPCOATING } from './stages-coats';
+import { PAINTING } from './stage-painting';
 import {
   CLEANING,
   DESILICONING,

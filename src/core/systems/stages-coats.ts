@@ -1,11 +1,9 @@
 import {
-  estimateContrastRatio,
   FILM_FACTS,
   labelProduct,
   listAskedKinds,
   minutesFor,
   PAINT_FACTS,
-  PAINTS,
   PRIMER_FACTS,
   PRIMERS,
   TOPCOATS,
@@ -20,11 +18,11 @@ import type { PrimerTint } from '../film';
 import { mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { labelCoat } from './coat-label';
-import { forecastCoats, forecastOver, type Cover } from './cover';
+import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
-import { isBanded, makeHandSteps } from './hand-rules';
-import { isOffered, type Product } from './product';
+import { makeHandSteps } from './hand-rules';
+import type { Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain, estimateAdhesion } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
@@ -34,7 +32,7 @@ import { lowerFirst } from '../shared';
 
 const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
   (codes as readonly string[]).includes(product.class);
-const offer = <T extends string>(products: readonly Product[], codes: readonly T[]): Product[] =>
+export const offer = <T extends string>(products: readonly Product[], codes: readonly T[]): Product[] =>
   products.filter((product) => isCode(codes, product));
 
 /** Knots and single stains get a seal of their own before the whole-face primer, where there are any. */
@@ -180,7 +178,7 @@ function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground)
   return Math.max(recoatH, between);
 }
 
-const rateOf = (kind: 'prime' | 'paint', ground: Ground): WorkRate & { perM2: number } =>
+export const rateOf = (kind: 'prime' | 'paint', ground: Ground): WorkRate & { perM2: number } =>
   WORK_RATES[ground.application === 'brush_roll' ? kind : (`${kind}_gun` as const)];
 
 interface Proof {
@@ -190,7 +188,12 @@ interface Proof {
 }
 
 /** A patch before the piece, on anything but trivial ground, unless this treatment has already held there. */
-function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Ground, { film }: Product): Proof | null {
+export function planProof(
+  state: SurfaceState,
+  primer: PrimerCode | null,
+  ground: Ground,
+  { film }: Product,
+): Proof | null {
   const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
   // Where something failed before, nothing is trivial.
   if (!ground.recovery && estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
@@ -202,7 +205,7 @@ function planProof(state: SurfaceState, primer: PrimerCode | null, ground: Groun
   return { minutes: WORK_RATES.proof.once, waitH: bleeds ? 48 : film.testFromH, bleeds };
 }
 
-function proofStep({ minutes, waitH, bleeds }: Proof): Step {
+export function proofStep({ minutes, waitH, bleeds }: Proof): Step {
   const why: StepReason = { code: 'proof', waitH, bleedWatch: bleeds };
   return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
 }
@@ -301,136 +304,6 @@ export const STAINING: Stage = {
   },
 };
 
-export const PAINTING: Stage = {
-  id: 'painting',
-  keyAfter: ({ paint, paintCoats, tint, secondColour }) => [paint, paintCoats, tint, secondColour].join(),
-  choices: (state, ground, products) => {
-    if (ground.look !== 'opaque') return [pass()];
-    const paints = offer(products, ground.paint ? [ground.paint] : PAINTS);
-    return paints
-      .filter((product) => isOffered(product, ground.colour))
-      .flatMap((product) => paintWith(product, state, ground, paints));
-  },
-};
-
-/** How well each paint of its colour that may be used here hides. */
-const listContrasts = ({ colour }: Ground, products: readonly Product[]): number[] => [
-  ...new Set(
-    offer(products, PAINTS)
-      .filter((product) => isOffered(product, colour))
-      .map((product) => contrastOf(product, colour)),
-  ),
-];
-
-/** The far side as a face of its own, where it has a colour of its own on the primer. */
-const listFarSide = (ground: Ground): Ground[] =>
-  ground.second?.lies === 'far_side' ? [{ ...ground, colour: ground.second.colour }] : [];
-const contrastOf = ({ contrastRatio }: Product, colour: string): number =>
-  contrastRatio ?? estimateContrastRatio(colour);
-
-/** A paint on a zone, with each that the second colour may be taken from where one is wished: of the same class. */
-function paintWith(product: Product, state: SurfaceState, ground: Ground, paints: readonly Product[]): Choice[] {
-  const { second } = ground;
-  const base = layBase(product, state, ground);
-  if (!second || second.share === 0) return [base];
-  return paints
-    .filter((other) => other.class === product.class && isOffered(other, second.colour))
-    .map((other) => laySecond(base, product, other, state, ground, second));
-}
-
-/** What a second colour leaves of a zone to the first one: bands and fields lie over it, a far side beside it. */
-const baseShare = ({ second }: Ground): number => (second?.lies === 'far_side' ? 1 - second.share : 1);
-
-function layBase(product: Product, state: SurfaceState, ground: Ground): Choice {
-  const cover = forecastCoats(ground, state.prep, state.primers, contrastOf(product, ground.colour));
-  const { coats } = cover;
-  const first = state.primers.length === 0;
-  const area = ground.area * baseShare(ground);
-  const ml = measureCoats(ground, product, coats, first, area);
-  const minutes = paintMinutes(ground, coats, area);
-  const proof = first ? planProof(state, null, ground, product) : null;
-  const { recoatH } = product;
-  const before = makeHandSteps(ground, ['room_edges', 'brush_edges'], { class: product.class });
-  // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.
-  const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
-  const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;
-  const pull = isBanded(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
-  const hand = [...before, ...line, ...pull];
-  return {
-    op: 'paint',
-    sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint, colour: ground.colour },
-    minutes: minutes + sumOf(hand, 'minutes') + (proof?.minutes ?? 0),
-    waitH: recoatH * coats + sumOf(hand, 'waitH') + otherH + (proof?.waitH ?? 0),
-    splashes: 0,
-    product,
-    coats,
-    ml,
-    steps: () => [
-      ...(proof ? [proofStep(proof)] : []),
-      ...before,
-      ...line,
-      coatStep('paint', product, coats, minutes, ml, whyCoats(cover), ground, ground.colour),
-      ...pull,
-    ],
-  };
-}
-
-const sumOf = (steps: readonly Step[], figure: 'minutes' | 'waitH'): number =>
-  steps.reduce((sum, own) => sum + own[figure], 0);
-const tapeFrom = (product: Product): number =>
-  Math.max(product.recoatH, PAINT_FACTS[product.class as PaintCode].tapeFromH);
-
-function paintMinutes(ground: Ground, coats: number, area: number): number {
-  const sanding = WORK_RATES.denib.perM2 * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
-  return roundMinutes((rateOf('paint', ground).perM2 * coats + sanding) * area);
-}
-
-/** The second colour after the first one: taped over it where it lies on it, and on the primer on the far side. */
-function laySecond(
-  base: Choice,
-  under: Product,
-  product: Product,
-  state: SurfaceState,
-  ground: Ground,
-  wished: NonNullable<Ground['second']>,
-): Choice {
-  const { share, colour } = wished;
-  const over = wished.lies !== 'far_side';
-  const contrast = contrastOf(product, colour);
-  const { coats, shows } = over
-    ? forecastOver(ground.colour, colour, contrast)
-    : forecastCoats(listFarSide(ground)[0]!, state.prep, state.primers, contrast);
-  const area = ground.area * share;
-  const ml = measureCoats(ground, product, coats, !over && state.primers.length === 0, area);
-  const minutes = paintMinutes(ground, coats, area);
-  const tape = makeHandSteps(ground, ['tape_second'], { afterH: tapeFrom(under) });
-  const pull = over ? makeHandSteps(ground, ['pull_tape']) : [];
-  const hand = [...tape, ...pull];
-  const restH = tape.length > 0 ? tapeFrom(under) - under.recoatH : 0;
-  return {
-    ...base,
-    sets: { ...base.sets, secondColour: colour },
-    minutes: base.minutes + minutes + sumOf(hand, 'minutes'),
-    waitH: base.waitH + restH + product.recoatH * coats + sumOf(hand, 'waitH'),
-    also: { product, ml },
-    steps: () => [
-      ...base.steps(),
-      ...tape,
-      coatStep(
-        'paint',
-        product,
-        coats,
-        minutes,
-        ml,
-        [{ code: 'second_colour', coats, shows, share, over }],
-        ground,
-        colour,
-      ),
-      ...pull,
-    ],
-  };
-}
-
 /** Coats of clear: one where a paint only wants help, two where it must carry the wear. */
 export const TOPCOATING: Stage = {
   id: 'topcoating',
@@ -494,7 +367,7 @@ function closing({ paint, topcoat }: SurfaceState): Step[] {
 
 const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
 
-function coatStep(
+export function coatStep(
   op: 'prime' | 'paint' | 'topcoat',
   product: Product,
   coats: number,
@@ -542,10 +415,6 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
     return { ...own, tint, label: labelCoat(own.class as PrimerCode, own.coats ?? 1, tint) };
   });
 }
-
-const whyCoats = ({ coats, shows, whiteCoats, tint }: Cover): StepReason[] => [
-  { code: 'coats_hide', coats, shows, ...(whiteCoats === undefined ? {} : { over: { tint, whiteCoats } }) },
-];
 
 function whyPrimer(first: boolean, prep: PrepCode, primer: PrimerCode, ground: Ground): StepReason[] {
   const grips = first && ground.slickness[2] >= 0.1;

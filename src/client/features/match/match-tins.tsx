@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Coloured, OwnColour } from '@/client/features/colour';
 import { Body, Column, Notice, Row, Small, Strong, Swatch } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
-import { labelProduct, PAINTS, type ProductClass } from '@/core/knowledge';
+import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import { rankTins } from '@/core/colour';
 import { sayColourWays } from '@/words';
 import { ColourFromPicture } from './colour-from-picture';
@@ -11,9 +11,7 @@ import { ColourFromPicture } from './colour-from-picture';
 export function MatchTins({ tins }: { tins: readonly ShelfItem[] }) {
   const [colour, setColour] = useState<string | null>(null);
   const own = tins.flatMap(({ id, name, class: code, colour: hex }) =>
-    hex && (PAINTS as readonly string[]).includes(code)
-      ? [{ id, name: name ?? labelProduct(code as ProductClass), colour: hex }]
-      : [],
+    hex && isPaint(code) ? [{ id, name: name ?? labelProduct(code as ProductClass), colour: hex }] : [],
   );
   const nameOf = (id: string): string => own.find((tin) => tin.id === id)?.name ?? id;
   return (

@@ -17,7 +17,7 @@ import {
   Swatch,
 } from '@/client/ui';
 import { levelOf, type ShelfItem } from '@/core/dossier';
-import { FILM_FACTS, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
+import { FILM_FACTS, isPaint, labelProduct, PAINTS, PRIMERS, TOPCOATS, type ProductClass } from '@/core/knowledge';
 import { portionMix } from '@/core/work';
 import { isLow } from './low-stock';
 import { DrawDownCard, MatchTins } from '@/client/features/match';
@@ -179,7 +179,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
         <Strong>{level === undefined ? 'left: not known' : `${sayVolume(level)} left`}</Strong>
       </Row>
       {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
-      {(PAINTS as readonly string[]).includes(code) ? (
+      {isPaint(code) ? (
         <Sheet
           look="quiet"
           label={

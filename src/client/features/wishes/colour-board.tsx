@@ -15,7 +15,7 @@ import {
   type Dossier,
   type Goal,
 } from '@/core/dossier';
-import { labelProduct, PAINTS, type ProductClass } from '@/core/knowledge';
+import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import { sayColour, sayPairContrast, sayPalette } from '@/words';
 import { PaintedPiece } from './painted-piece';
@@ -109,9 +109,7 @@ function nameScope(dossier: Dossier, { code, ids }: ColourScope): string {
 /** Tins of paint whose colour is known, by name, then colours to start from. */
 export function listSwatches({ shelf = [] }: Pick<Dossier, 'shelf'>): { code: string; label: string }[] {
   const tins = shelf.flatMap(({ class: code, colour, name }) =>
-    colour && (PAINTS as readonly string[]).includes(code)
-      ? [{ code: colour, label: name ?? labelProduct(code as ProductClass) }]
-      : [],
+    colour && isPaint(code) ? [{ code: colour, label: name ?? labelProduct(code as ProductClass) }] : [],
   );
   return [...tins, ...COLOURS].filter(
     (own, i, all) => all.findIndex(({ code }) => readHex(code) === readHex(own.code)) === i,

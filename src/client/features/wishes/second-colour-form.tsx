@@ -4,7 +4,7 @@ import Svg, { Rect } from 'react-native-svg';
 import { OwnColour } from '@/client/features/colour';
 import { useDrag } from '@/client/features/drag';
 import { useMeasures } from '@/client/store';
-import { Button, Choices, Column, Field, Row, Small, Swatch } from '@/client/ui';
+import { Button, Choices, Column, EDGE, Field, Row, Small, Swatch } from '@/client/ui';
 import {
   LIMITS,
   secondSchema,
@@ -255,7 +255,7 @@ function FaceDrawing({ face, colour, second, onSet }: FaceDrawingProps) {
       {...{ style: { touchAction: 'none', cursor: second.bands ? 'grab' : 'default' } }}
     >
       <Svg width={width} height={height} pointerEvents="none">
-        <Rect x={0.5} y={0.5} width={width - 1} height={height - 1} fill={colour} stroke="#7C7F80" />
+        <Rect x={0.5} y={0.5} width={width - 1} height={height - 1} fill={colour} stroke={EDGE} />
         {shown.bands?.map(({ at_mm, width_mm }, i) => {
           const [start, wide] = [at_mm * scale, Math.min(width_mm, across - at_mm) * scale];
           return upright ? (

@@ -21,7 +21,7 @@ import {
 } from '@/client/ui';
 import { shiftColour, type ColourWay } from '@/core/colour';
 import { levelOf, type Mix, type ShelfItem } from '@/core/dossier';
-import { labelProduct, PAINTS, type ProductClass } from '@/core/knowledge';
+import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import type { Measure, MixRequest, Recipe } from '@/core/mix';
 import { sayColour, sayMeasures, sayMixWarning, sayNearness } from '@/words';
 
@@ -55,10 +55,7 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
   const [volume, setVolume] = useState(() => millilitres.write(Math.max(wantedMl, LEAST_ML)));
   const [measure, setMeasure] = useState<Measure>('teaspoon');
   const [pots, setPots] = useState<Pot[]>([]);
-  const coloured = useMemo(
-    () => tins.filter((tin) => tin.colour !== undefined && (PAINTS as readonly string[]).includes(tin.class)),
-    [tins],
-  );
+  const coloured = useMemo(() => tins.filter((tin) => tin.colour !== undefined && isPaint(tin.class)), [tins]);
   const ml = millilitres.read(volume);
   const request = useMemo((): { kind: 'mix'; request: MixRequest } | null => {
     const from: MixRequest['tins'] = [
