@@ -100,7 +100,7 @@ test('a cabinet that bleeds: from the complaint over what happened to a way out 
   await put(`${shop.url}/api/pieces/cabinet`, BLED);
   await page.goto(shop.url);
   await page.getByRole('button', { name: 'Something is wrong with a piece' }).click();
-  await page.getByRole('button', { name: 'Ledger cabinet' }).click();
+  await page.getByRole('button', { name: 'Ledger cabinet', exact: true }).click();
   await page.getByRole('radio', { name: 'Front', exact: true }).click();
   await page.getByRole('radio', { name: /^Colour comes through/ }).click();
 
