@@ -7,6 +7,15 @@ export type { Contradiction } from './contradictions';
 export { mayBeHere, rankDefects } from './fits';
 export { listHazards, type Hazard } from './hazards';
 export { isAnswered, findServed, listAnswers, type Need } from './needs';
-export { byInformation, byWorth, inFixedOrder, measurePractice } from './practice';
+export {
+  byInformation,
+  byWorth,
+  drawSurface,
+  drawTrueAnswers,
+  inFixedOrder,
+  measurePractice,
+  readSurface,
+  type PracticeSurface,
+} from './practice';
 export { FACETS, STATES, type State } from './states';
 export { foreseeAnswer } from './foresee';

@@ -113,6 +113,21 @@ export function makeReader(surface: PracticeSurface, random: () => number, how: 
   };
 }
 
+/** What each check shows on a practice surface, as whoever never slips would read it. */
+export function drawTrueAnswers(surface: PracticeSurface, random: () => number): Map<string, string> {
+  return new Map(
+    CHECKS.map(({ code, measures }) => {
+      const tables = [...likelihoodTables(code)];
+      const weights = tables.map(([, { facet, width, values }]) => {
+        const p = values[surface.stateIndex * width + (facet ? surface.facets[facet] : 0)]!;
+        // A measurement has chances of its own, a look those of slips mixed in.
+        return measures ? p : Math.max(0, p - MISREADING_RATE / tables.length);
+      });
+      return [code, tables[drawIndex(random, weights)]![0]];
+    }),
+  );
+}
+
 /** Which check to make next, of those worth making; none ends the reading. */
 export type Strategy = (belief: Belief, worthy: readonly string[], done: ReadonlySet<string>) => string | undefined;
 
@@ -168,7 +183,11 @@ export interface PracticeResult {
 const MOST_CHECKS = 20;
 
 /** Reads a practice surface to the end with one strategy. */
-function readPractice(surface: PracticeSurface, read: (check: Check) => string, strategy: Strategy): PracticeResult {
+export function readSurface(
+  surface: PracticeSurface,
+  read: (check: Check) => string,
+  strategy: Strategy,
+): PracticeResult {
   const dossier: Dossier = { format: 'bricolage.dossier/1', piece: { kind: surface.kind, history: surface.history } };
   let observations: Observation[] = [];
   const zone = (): Zone => ({ id: 'z', role: surface.role, area_m2: surface.areaM2, observations });
@@ -225,7 +244,7 @@ const BANDS = 10;
 export function measurePractice(count: number, strategy: Strategy, how: Misreading): PracticeSummary {
   const results = Array.from({ length: count }, (_, i) => {
     const surface = drawSurface(makeRandom(FIRST_SURFACE_SEED + i));
-    return readPractice(surface, makeReader(surface, makeRandom(FIRST_READER_SEED + i), how), strategy);
+    return readSurface(surface, makeReader(surface, makeRandom(FIRST_READER_SEED + i), how), strategy);
   });
   const mean = (value: (result: PracticeResult) => number): number =>
     results.reduce((sum, result) => sum + value(result), 0) / count;

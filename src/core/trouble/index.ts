@@ -21,3 +21,4 @@ export {
 } from './patterns';
 export { drawStory, tellWork, type StoryRow } from './story';
 export { findTaken, readTroubleState, type TakenRecovery, type TroubleState } from './trouble-state';
+export { drawCauseCase } from './simulate';

@@ -163,9 +163,10 @@ function writeLog(
 }
 
 /** One job of a seed. The symptom is drawn first; everything else follows from what made it. */
-function simulateTrouble(seed: number): SimulatedTrouble {
+function simulateTrouble(seed: number, only?: SymptomCode): SimulatedTrouble {
   const random = makeRandom(seed);
-  const symptom = SYMPTOMS[Math.floor(random() * SYMPTOMS.length)]!;
+  const drawn = SYMPTOMS[Math.floor(random() * SYMPTOMS.length)]!;
+  const symptom = only ?? drawn;
   const causes = drawCauses(random, symptom);
   const { zone, dark } = drawZone(random, symptom, causes);
   const { steps, log } = writeLog(random, causes, zone);
@@ -214,6 +215,15 @@ function askToTheEnd(
     belief = judgeCauses(dossier, own);
   }
   return { belief, asked };
+}
+
+/** A made-up job that went wrong in one way, looked at to the end: what is believed of it and what truly made it. */
+export function drawCauseCase(
+  symptom: SymptomCode,
+  seed: number,
+): Pick<SimulatedTrouble, 'dossier' | 'causes'> & { belief: CausesBelief } {
+  const job = simulateTrouble(seed, symptom);
+  return { dossier: job.dossier, causes: job.causes, belief: askToTheEnd(job).belief };
 }
 
 export interface TroubleFigures {
