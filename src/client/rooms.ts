@@ -7,6 +7,7 @@ export { EarnedScreen } from './features/earned';
 export { LetGoScreen } from './features/let-go';
 export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';
+export { PracticeScreen } from './features/practice';
 export { ProveScreen } from './features/prove';
 export { ReadScreen } from './features/read';
 export { ShelfScreen } from './features/shelf';

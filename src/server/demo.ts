@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { explainProblem } from '@/words';
 import { parseDossier, readWith, shelfItemSchema } from '@/core/dossier';
 import type { Result } from '@/core/shared';
-import { airSchema, setupSchema } from '@/core/workshop';
+import { airSchema, practiceAnswerSchema, setupSchema } from '@/core/workshop';
 import type { PieceStore, ShelfStore, WorkshopStore } from './db';
 
 interface Demo {
@@ -22,6 +22,7 @@ const workshopFileSchema = z.object({
   now: z.iso.datetime(),
   setup: setupSchema,
   air: z.array(airSchema),
+  practice: z.array(practiceAnswerSchema).default([]),
 });
 
 /**
@@ -48,6 +49,10 @@ export function loadDemo({ dossiers, store, shelf, workshop, now }: Demo): void 
   for (const air of told.air) {
     const at = moveDays(JSON.stringify(air.at), days);
     workshop.apply({ type: 'air_recorded', air: { ...air, at: JSON.parse(at) as string } }, now);
+  }
+  for (const answer of told.practice) {
+    const at = moveDays(JSON.stringify(answer.at), days);
+    workshop.apply({ type: 'exercise_answered', answer: { ...answer, at: JSON.parse(at) as string } }, now);
   }
 }
 

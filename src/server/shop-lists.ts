@@ -7,6 +7,7 @@ import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/wor
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
 import type { KindCount, PutAway } from '@/contract';
+import { keepByPiece } from './keep-by-piece';
 import type { PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /**
@@ -49,9 +50,9 @@ const AT_A_TIME = 50;
 const MOST_TIMES = 3000;
 
 export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: WorkshopStore): ShopLists {
-  const summaries = keepByPiece((id) => summarisePiece(store.find(id)!));
-  const works = keepByPiece((id) => isInWork(store.find(id)!));
-  const stories = keepByPiece((id) => tellStory(store.find(id)!));
+  const summaries = keepByPiece(store, (id) => summarisePiece(store.find(id)!));
+  const works = keepByPiece(store, (id) => isInWork(store.find(id)!));
+  const stories = keepByPiece(store, (id) => tellStory(store.find(id)!));
   let tins: readonly ShelfItem[] = [];
   let priced = '';
   // It may have been taken away meanwhile.
@@ -59,7 +60,7 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
     const piece = store.find(id);
     return piece ? tellAccount(withShelf(piece, tins)) : null;
   };
-  let accounts = keepByPiece(tell);
+  let accounts = keepByPiece(store, tell);
   // A tin that is gone goes on telling what its paint cost.
   const listTins = () => [...shelf.list(), ...shelf.listRemoved()];
   const listAccounts = async (): Promise<PieceAccount[]> => {
@@ -68,7 +69,7 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
     if (JSON.stringify(now) !== priced) {
       tins = now;
       priced = JSON.stringify(now);
-      accounts = keepByPiece(tell);
+      accounts = keepByPiece(store, tell);
     }
     const told: PieceAccount[] = [];
     for (const [i, { id, changed_at }] of store.listDates().entries()) {
@@ -123,16 +124,5 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
     },
     listRecipes: () => gatherRecipes(store.listMixed().map((id) => store.find(id)!)),
     listTimes: () => store.listTimes(MOST_TIMES),
-  };
-}
-
-function keepByPiece<T>(make: (id: string) => T): (id: string, changedAt: string) => T {
-  const known = new Map<string, { changedAt: string; value: T }>();
-  return (id, changedAt) => {
-    const before = known.get(id);
-    if (before?.changedAt === changedAt) return before.value;
-    const value = make(id);
-    known.set(id, { changedAt, value });
-    return value;
   };
 }

@@ -69,7 +69,8 @@ export function openShop(parts: ShopParts): OpenShop {
 
   const open = (): Opened => {
     const db = openDatabase(file, migrations);
-    const [store, shelf, workshop] = [makePieceStore(db), makeShelfStore(db), makeWorkshopStore(db)];
+    const [shelf, workshop] = [makeShelfStore(db), makeWorkshopStore(db)];
+    const store = makePieceStore(db, workshop.misreadings);
     if (demo) loadDemo({ dossiers: demo, store, shelf, workshop, now: now() });
     const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
     adoptPictures(file, photos, store.listPictures());

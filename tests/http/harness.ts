@@ -76,14 +76,15 @@ export async function startServer(
   const comeBack = (): never => {
     throw new Error('put back only by a shop that can be opened anew');
   };
-  const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
+  const workshop = makeWorkshopStore(db);
+  const [store, shelf] = [makePieceStore(db, workshop.misreadings), makeShelfStore(db)];
   const app = makeApp({
     live: makeLive(),
     keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
     store,
     shelf,
     arrivals: makeArrivals({ db, store, shelf, folder: path.dirname(file), migrations: MIGRATIONS, now }),
-    workshop: makeWorkshopStore(db),
+    workshop,
     shop: makeShopStore(db, now()),
     taken: makeTaken(db, now()),
     door,

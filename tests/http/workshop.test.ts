@@ -1,5 +1,6 @@
 import { toRequest, toWorkshopRequest } from '@/contract';
-import { DOSSIER_FORMAT } from '@/core/dossier';
+import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
+import { computeBelief } from '@/core/survey';
 import type { WorkshopChange } from '@/core/workshop';
 import { serveEachTest } from './harness';
 
@@ -14,6 +15,16 @@ const AIR = {
   humidity_pct: 58,
   source: 'typed' as const,
   draught: 'yes',
+};
+
+const ANSWER = {
+  at: '2026-11-28T09:00:00Z',
+  kind: 'bleed' as const,
+  skill: 'knot',
+  seed: 3,
+  said: 'bleeds',
+  right: true,
+  confidence: 'sure' as const,
 };
 
 describe('the workshop', () => {
@@ -34,6 +45,7 @@ describe('the workshop', () => {
       setup,
       air: [{ ...AIR, at: '2026-11-28T10:00:00+01:30', temperature_c: 15 }, AIR],
       pins: [{ task: 'p-1/8-prime-shellac_primer-1', at: '2026-11-29T09:00:00Z' }],
+      practice: [],
     });
     await server.restart();
     expect((await server.call('GET', '/api/workshop')).body).toEqual(body);
@@ -50,11 +62,50 @@ describe('the workshop', () => {
     ['/air/2026-11-28T09:00:00Z', { temperature_c: 160, humidity_pct: 50 }, 'temperature_c'],
     ['/air/yesterday', { temperature_c: 16, humidity_pct: 50 }, 'at'],
     ['/pins/p%2F1', { at: 'soon' }, 'at'],
+    ['/practice/a1', { ...ANSWER, confidence: 'certain' }, 'confidence'],
+    ['/practice/a1', { ...ANSWER, looks: [{ check: 'water_drop', showed: 'beads' }] }, 'looks[0].said'],
+    ['/practice/a1', { ...ANSWER, at: '2999-01-01T00:00:00Z' }, 'at'],
   ])('refuses a wrong %s, naming the field, and keeps nothing', async (path, body, field) => {
     const answer = await server.call('PUT', `/api/workshop${path}`, body);
     expect([answer.status, answer.body.error.path]).toEqual([422, field]);
     expect(answer.body.error.message.length).toBeGreaterThan(10);
-    expect((await server.call('GET', '/api/workshop')).body).toEqual({ setup: {}, air: [], pins: [] });
+    expect((await server.call('GET', '/api/workshop')).body).toEqual({ setup: {}, air: [], pins: [], practice: [] });
+  });
+
+  it('keeps an answered exercise once, and lets measured misreadings count only where the owner says so', async () => {
+    const looks = Array.from({ length: 30 }, (_, i) => ({
+      check: 'water_drop',
+      showed: 'beads',
+      said: i < 15 ? 'soaks_slow' : 'beads',
+    }));
+    const answer = { id: 'a1', ...ANSWER, looks };
+    await send({ type: 'exercise_answered', answer });
+    const { body } = await send({ type: 'exercise_answered', answer });
+    expect(body.practice).toEqual([answer]);
+    const [piece] = [{ id: 'p', kind: 'desk' as const }];
+    const observations = [{ id: 'o', check: 'water_drop', result: 'beads' }];
+    const zones = [{ id: 'top', role: 'top' as const, observations }];
+    const {
+      method,
+      path,
+      body: met,
+    } = toRequest('p', {
+      type: 'piece_met',
+      dossier: { format: DOSSIER_FORMAT, piece, zones, misreadings: { water_drop: 0.4 } },
+    });
+    // What came with the piece is another's; it is not kept.
+    expect((await server.call(method, path, met)).body.misreadings).toBeUndefined();
+    await send({ type: 'setup_changed', facts: [{ path: ['own_misreadings'], value: true }] });
+    // By hand: three answers, 15 slips · 3/2 = 22.5; (22.5 + 1) ÷ 50 = 0.47.
+    const own = (await server.call('GET', '/api/pieces/p')).body;
+    expect(own.misreadings).toEqual({ water_drop: 0.47 });
+    const dropOf = (dossier: Dossier): number =>
+      computeBelief(dossier, dossier.zones![0]!).finish.find(({ code }) => code === 'factory_film')!.p;
+    expect(dropOf(own)).toBeLessThan(dropOf({ ...own, misreadings: undefined }));
+    await server.restart();
+    expect((await server.call('GET', '/api/pieces/p')).body.misreadings).toEqual({ water_drop: 0.47 });
+    await send({ type: 'setup_changed', facts: [{ path: ['own_misreadings'] }] });
+    expect((await server.call('GET', '/api/pieces/p')).body.misreadings).toBeUndefined();
   });
 
   it('takes writes from its own pages only', async () => {

@@ -156,7 +156,7 @@ describe('the outbox', () => {
   it('sends what belongs to the shop to the shop, and shows it at once', async () => {
     const sent: [string, string][] = [];
     const air = { at: '2026-11-28T09:00:00.000Z', temperature_c: 16, humidity_pct: 58 };
-    const stored = { setup: {}, air: [air], pins: [] };
+    const stored = { setup: {}, air: [air], pins: [], practice: [] };
     const store = openStore((async (path: string, init: RequestInit) => {
       sent.push([init.method!, path]);
       return reply(200, stored);

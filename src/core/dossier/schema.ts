@@ -623,6 +623,8 @@ export const dossierSchema = z
     troubles: z.array(troubleSchema).max(LIMITS.troubles).optional(),
     /** What the shop's other pieces have taught, laid beside this one. */
     experience: z.array(experienceSchema).max(LIMITS.experience).optional(),
+    /** How often the owner misreads each check, 0–1, in place of the general rate; laid beside the piece as well. */
+    misreadings: z.record(z.string().max(60), z.number().min(0.01).max(0.5)).optional(),
     log: z.array(logEntrySchema).max(LIMITS.log).optional(),
     parts: z.array(partSchema).max(LIMITS.parts).optional(),
     hardware: z.array(hardwareSchema).max(LIMITS.hardware).optional(),

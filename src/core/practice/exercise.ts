@@ -4,7 +4,7 @@ import { findSymptom, SYMPTOMS, type CauseCode, type SubstrateCode, type Symptom
 import type { Severity } from '../scales';
 import { drawCauseCase, type CausesBelief } from '../trouble';
 import { chipStackOf, type PictureSpec } from './picture';
-import type { ExerciseKind } from './schema';
+import type { ExerciseKind } from '../workshop';
 import { drawSoonExercise, SOON_CASES, type SoonCase, type SoonExercise } from './soon-exercise';
 import { drawSurfaceExercise, NAMED_SUBSTRATES, type SurfaceExercise } from './surface-exercise';
 import { drawSystemExercise, PRIMED_GROUNDS, type SystemExercise } from './system-exercise';

@@ -19,6 +19,6 @@ export {
   type ExerciseKind,
   type PracticeAnswer,
   type PracticeLook,
-} from './schema';
+} from '../workshop';
 export { readSurfaceCode, tellSurface, type SurfaceExercise, type SurfaceTold } from './surface-exercise';
 export type { SoonAnswer } from './soon-exercise';

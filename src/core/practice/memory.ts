@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, generatorParameters, Rating, type Card, type Grade } from 'ts-fsrs';
 import { SKILLS, type Skill } from './exercise';
-import type { PracticeAnswer } from './schema';
+import type { PracticeAnswer } from '../workshop';
 
 /* When what was learnt is to be asked again: the Free Spaced Repetition Scheduler by its own library, without its chance. */
 

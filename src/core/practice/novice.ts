@@ -1,7 +1,7 @@
 import { makeRandom } from '../shared';
 import { SKILLS, type Skill } from './exercise';
 import { pickNext } from './memory';
-import type { PracticeAnswer } from './schema';
+import type { PracticeAnswer } from '../workshop';
 
 /*
  * A made-up newcomer, to measure what the order of exercises is worth. The law: of each skill a share is misread, drawn

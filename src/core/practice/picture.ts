@@ -35,7 +35,7 @@ export function renderPicture(spec: PictureSpec, side: number): Pixels | null {
     case 'lattice': {
       const { scene, shot } = drawLatticeCase(latticeSeed(spec.grade, spec.seed), (side * side) / 1e6);
       // Held as for a reading: near, from above.
-      return photographLattice(scene, { ...shot, width: side, height: side, tiltDeg: shot.tiltDeg / 2, fill: 0.72 })
+      return photographLattice(scene, { ...shot, width: side, height: side, tiltDeg: shot.tiltDeg / 2, fill: 0.62 })
         .pixels;
     }
     case 'mark':

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { createEmptyCard, fsrs, generatorParameters, Rating } from 'ts-fsrs';
+import { createEmptyCard, fsrs, generatorParameters, type Rating } from 'ts-fsrs';
 import { drawLatticeCase, photographLattice } from '../camera';
 import { findCheck } from '../knowledge';
 import type { Pixels } from '../photo';
@@ -10,7 +10,7 @@ import { pickNext, recallSkills } from './memory';
 import { simulateNovice } from './novice';
 import { latticeSeed, renderPicture } from './picture';
 import { calibrate, measureSlips, tellProgress } from './progress';
-import type { PracticeAnswer } from './schema';
+import type { PracticeAnswer } from '../workshop';
 import { tellSurface, type SurfaceExercise } from './surface-exercise';
 
 const SIDE = 60;

@@ -1,5 +1,5 @@
 import { findCheck, MISREADING_RATE } from '../knowledge';
-import { CONFIDENCES, EXERCISE_KINDS, type Confidence, type ExerciseKind, type PracticeAnswer } from './schema';
+import { CONFIDENCES, EXERCISE_KINDS, type Confidence, type ExerciseKind, type PracticeAnswer } from '../workshop';
 
 export interface Calibration {
   confidence: Confidence;

@@ -34,6 +34,8 @@ export interface SurfaceExercise {
 }
 
 const NAMES_OFFERED = 6;
+/** Of one material so many finishes are offered. */
+const MOST_ALIKE = 2;
 /** Materials that are met often enough to be learnt by eye. */
 export const NAMED_SUBSTRATES = [
   'knotty_softwood',
@@ -56,8 +58,11 @@ const MOST_DRAWS = 600;
 export function drawSurfaceExercise(substrate: SubstrateCode, seed: number): SurfaceExercise {
   const random = makeRandom(seed * 2_246_822 + NAMED_SUBSTRATES.indexOf(substrate as never));
   let surface = drawSurface(random);
-  for (let tries = 0; tries < MOST_DRAWS && STATES[surface.stateIndex]!.substrate !== substrate; tries += 1)
-    surface = drawSurface(random);
+  const wanted = (): boolean => {
+    const state = STATES[surface.stateIndex]!;
+    return state.substrate === substrate && state.finish !== 'unknown';
+  };
+  for (let tries = 0; tries < MOST_DRAWS && !wanted(); tries += 1) surface = drawSurface(random);
   const truth = surfaceCode(STATES[surface.stateIndex]!);
   const shows = drawTrueAnswers(surface, random);
   const checks = CHECKS.filter(({ code, roles, mark }) => !roles && mark < 2 && code !== 'lead_test')
@@ -80,7 +85,11 @@ function drawNames(surface: PracticeSurface, truth: string, random: () => number
   const { joint } = computeBelief(toDossier(surface, []), zoneOf(surface, []));
   const weights = joint.map((p) => Math.sqrt(p));
   const names = new Set([truth]);
-  while (names.size < NAMES_OFFERED) names.add(surfaceCode(STATES[drawIndex(random, weights)]!));
+  for (let tries = 0; tries < MOST_DRAWS && names.size < NAMES_OFFERED; tries += 1) {
+    const state = STATES[drawIndex(random, weights)]!;
+    const alike = [...names].filter((name) => readSurfaceCode(name).substrate === state.substrate).length;
+    if (state.finish !== 'unknown' && alike < MOST_ALIKE) names.add(surfaceCode(state));
+  }
   return [...names].sort((a, b) => a.localeCompare(b));
 }
 

@@ -10,7 +10,7 @@ import {
   type SubstrateCode,
 } from '../knowledge';
 import { resolveAlike, type Dossier, type Zone } from '../dossier';
-import { collectClues, type Clue } from './clues';
+import { collectClues, type Clue, type Misreadings } from './clues';
 import { computePrior, type Prior } from './prior';
 import { FACETS, STATE_COUNT, STATES, type FacetName } from './states';
 
@@ -18,6 +18,10 @@ export interface Ranked<C extends string> {
   code: C;
   p: number;
 }
+
+/** What a belief is made from. */
+type Met = Pick<Dossier, 'piece' | 'zones' | 'misreadings'>;
+const GENERAL: Misreadings = {};
 
 export interface Belief {
   /** P(substrate, finish | all evidence), by state. */
@@ -30,6 +34,8 @@ export interface Belief {
   grain: Ranked<GrainCode>[];
   present: Record<SmallFact, number>;
   clues: readonly Clue[];
+  /** How often each check is misread, where that was measured; the general rate elsewhere. */
+  misreadings: Misreadings;
   /** What was to be expected before any clue. */
   prior: Prior;
 }
@@ -39,26 +45,27 @@ export interface Belief {
  * are independent, so the sum over all worlds is a sum over 285 states of products of small sums. A zone that is like
  * another is believed with that zone's readings.
  */
-export function computeBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Belief {
-  const { piece, zones } = dossier;
+export function computeBelief(dossier: Met, zone: Zone): Belief {
+  const { piece, zones, misreadings } = dossier;
   const known = KNOWN.get(zone);
-  if (known?.piece === piece && known.zones === zones) return known.belief;
+  if (known?.piece === piece && known.zones === zones && known.misreadings === misreadings) return known.belief;
   const belief = workOutBelief(dossier, zone);
-  KNOWN.set(zone, { piece, zones, belief });
+  KNOWN.set(zone, { piece, zones, misreadings, belief });
   return belief;
 }
 
 /** A zone is asked about many times as long as nothing of what is known of it changes. */
-const KNOWN = new WeakMap<Zone, Pick<Dossier, 'piece' | 'zones'> & { belief: Belief }>();
+const KNOWN = new WeakMap<Zone, Met & { misreadings: Misreadings | undefined; belief: Belief }>();
 
-function workOutBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Belief {
+function workOutBelief(dossier: Met, zone: Zone): Belief {
   const history = dossier.piece.history ?? {};
   const prior = computePrior({ kind: dossier.piece.kind, role: zone.role, history });
   const logState = prior.logState.slice();
   const facets: Record<FacetName, Float64Array> = { ...prior.facets };
   const touched = new Set<FacetName>();
 
-  const clues = collectClues(resolveAlike(dossier, zone), history, prior.logState);
+  const misreadings = dossier.misreadings ?? GENERAL;
+  const clues = collectClues(resolveAlike(dossier, zone), history, prior.logState, misreadings);
   for (const { table } of clues) {
     if (!table.facet) {
       for (let s = 0; s < STATE_COUNT; s += 1) logState[s] = logState[s]! + Math.log(table.values[s]!);
@@ -73,7 +80,7 @@ function workOutBelief(dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): B
     for (let s = 0; s < STATE_COUNT; s += 1)
       logState[s] = logState[s]! + Math.log(normaliseRow(facets[name], s, width));
   }
-  return { ...summarise(exponentiate(logState), facets), clues, prior };
+  return { ...summarise(exponentiate(logState), facets), clues, prior, misreadings };
 }
 
 function multiplyInto(target: Float64Array, factors: Float64Array): void {
@@ -99,7 +106,7 @@ function exponentiate(logs: Float64Array): Float64Array {
   return joint.map((value) => value / total);
 }
 
-function summarise(joint: Float64Array, facets: Belief['facets']): Omit<Belief, 'clues' | 'prior'> {
+function summarise(joint: Float64Array, facets: Belief['facets']): Omit<Belief, 'clues' | 'prior' | 'misreadings'> {
   const { substrate, finish } = marginaliseStates(joint);
   const marginal = (name: FacetName): number[] => {
     const width = FACETS[name].length;

@@ -20,8 +20,13 @@ export interface Clue {
   doubt: number;
   group: string | null;
   strength: number;
+  /** Share of answers of the check that are given by mistake; the general one where it was not measured. */
+  misread?: number | undefined;
   observation?: Observation;
 }
+
+/** How often each check is misread, by its code: 0–1. */
+export type Misreadings = Readonly<Record<string, number>>;
 
 /**
  * How much less each further clue of one group counts. Two looks at the same feature are not two independent witnesses:
@@ -36,22 +41,23 @@ interface RawClue {
   group: string | null;
   strength: number;
   doubt: number;
+  misread?: number | undefined;
   build: (weight: number) => LikelihoodTable | undefined;
   observation?: Observation;
 }
 
 /** All evidence about a zone: answers, defects seen, stated facts, and the piece's history. `prior`: log P by state. */
-export function collectClues(zone: Zone, history: History, prior: Float64Array): Clue[] {
+export function collectClues(zone: Zone, history: History, prior: Float64Array, misreadings: Misreadings): Clue[] {
   const raw = [
-    ...readObservations(zone),
+    ...readObservations(zone, misreadings),
     ...readDefects(zone),
     ...readStatedFacts(zone, prior),
     ...readHistory(history),
   ];
   return raw.flatMap((clue, i) => {
-    const { group, strength, doubt, observation } = clue;
+    const { group, strength, doubt, misread, observation } = clue;
     const table = clue.build(doubt * weighInGroup(raw, i));
-    return table ? [{ table, doubt, group, strength, ...(observation ? { observation } : {}) }] : [];
+    return table ? [{ table, doubt, group, strength, misread, ...(observation ? { observation } : {}) }] : [];
   });
 }
 
@@ -69,7 +75,7 @@ function weighInGroup(clues: readonly RawClue[], at: number): number {
 
 export const weighRank = (rank: number): number => 1 / (1 + DAMPING * rank);
 
-function readObservations(zone: Zone): RawClue[] {
+function readObservations(zone: Zone, misreadings: Misreadings): RawClue[] {
   return (zone.observations ?? []).flatMap((observation): RawClue[] => {
     const { check } = observation;
     const result = resultOf(observation);
@@ -80,7 +86,8 @@ function readObservations(zone: Zone): RawClue[] {
         group: findCheck(check)?.group ?? check,
         strength: measureStrength(answer.says),
         doubt: observation.certainty === 'doubtful' ? DOUBTFUL_WEIGHT : 1,
-        build: (weight) => likelihoodTables(check, weight).get(answer.code),
+        misread: misreadings[check],
+        build: (weight) => likelihoodTables(check, weight, misreadings[check]).get(answer.code),
         observation,
       },
     ];

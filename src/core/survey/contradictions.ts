@@ -86,7 +86,7 @@ interface Judgement {
 function judgeAgainstRest(belief: Belief, clue: Clue, others: number): Judgement {
   const { facet, width, values } = clue.table;
   const rows = facet ? belief.facets[facet] : null;
-  const tables = likelihoodTables(clue.observation!.check, clue.doubt);
+  const tables = likelihoodTables(clue.observation!.check, clue.doubt, clue.misread);
   const full = tables.get(resultOf(clue.observation!)!)!.values;
   const without = new Float64Array(STATE_COUNT);
   let total = 0;
@@ -162,8 +162,8 @@ function fitTogether(a: Float64Array, b: Float64Array): number {
 const KIND = new Map<LikelihoodTable, Float64Array>();
 
 /** Likelihood of an answer in each state, undamped, with its small fact at its kindest. Worked out once for a table. */
-function explainKindly({ observation, doubt }: Clue): Float64Array {
-  const table = likelihoodTables(observation!.check, doubt).get(resultOf(observation!)!)!;
+function explainKindly({ observation, doubt, misread }: Clue): Float64Array {
+  const table = likelihoodTables(observation!.check, doubt, misread).get(resultOf(observation!)!)!;
   const known = KIND.get(table);
   if (known) return known;
   const kindest = new Float64Array(STATE_COUNT);

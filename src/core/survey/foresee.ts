@@ -7,7 +7,7 @@ import { likelihoodTables } from './likelihood';
  * looks at what bleeds, of a surface that does or does not. Sums to 1 over the answers of a check.
  */
 export function foreseeAnswer(check: string, answer: string, belief: Belief, state: number, bleeds: boolean): number {
-  const table = likelihoodTables(check).get(answer);
+  const table = likelihoodTables(check, 1, belief.misreadings[check]).get(answer);
   if (!table) return 0;
   if (table.facet === null) return table.values[state]!;
   const name: FacetName = table.facet;

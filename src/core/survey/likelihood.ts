@@ -77,7 +77,7 @@ function baseRates(answers: Check['answers']): number[] {
  * misreading spread evenly over them, so no answer ever excludes a state. A waxy smear (+++) against a clean rag (−−):
  * on wax 1 against 0.1, 0.95 × 0.909 + 0.025 = 0.889; elsewhere 1/30 against 1, 0.056.
  */
-function buildTables(check: Check): Map<string, LikelihoodTable> {
+function buildTables(check: Check, misread: number): Map<string, LikelihoodTable> {
   const { measures } = check;
   if (measures) return buildMeasuredTables(check, measures);
   const facet = findFacet(check.answers.map((answer) => answer.says));
@@ -95,7 +95,7 @@ function buildTables(check: Check): Map<string, LikelihoodTable> {
       const total = weights.reduce((sum, weight) => sum + weight, 0);
       tables.forEach(({ table }, a) => {
         const read = (weights[a] ?? 0) / total;
-        table.values[s * width + x] = (1 - MISREADING_RATE) * read + MISREADING_RATE / tables.length;
+        table.values[s * width + x] = (1 - misread) * read + misread / tables.length;
       });
     });
   });
@@ -134,15 +134,16 @@ const CACHE = new Map<string, Map<string, LikelihoodTable>>();
 /**
  * P(answer | state) of all answers of a check, by answer code. With a `weight` below 1 the check counts as one read with
  * less certainty: each probability is raised to the weight and normalised again over the answers, so that the whole
- * stays a proper check. Unknown or numeric checks have no tables. Built once for each weight (rounded to 0.01).
+ * stays a proper check. `misread`: the share of answers given by mistake, 0–1; a measurement has slips of its own. Unknown
+ * or numeric checks have no tables. Built once for each weight (rounded to 0.01) and rate (to 0.001).
  */
-export function likelihoodTables(code: string, weight = 1): Map<string, LikelihoodTable> {
+export function likelihoodTables(code: string, weight = 1, misread = MISREADING_RATE): Map<string, LikelihoodTable> {
   const rounded = Math.round(weight * 100) / 100;
-  const key = `${code}@${rounded}`;
+  const key = `${code}@${rounded}@${Math.round(misread * 1000)}`;
   const cached = CACHE.get(key);
   if (cached) return cached;
   const check = CHECKS.find((candidate) => candidate.code === code);
-  const full = check ? buildTables(check) : new Map<string, LikelihoodTable>();
+  const full = check ? buildTables(check, misread) : new Map<string, LikelihoodTable>();
   const tables = rounded === 1 ? full : temper(full, rounded);
   CACHE.set(key, tables);
   return tables;

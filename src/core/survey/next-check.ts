@@ -207,7 +207,8 @@ interface Appraisal {
 }
 
 function appraise(forecast: Forecast, check: Check, limits: CheckLimits): Appraisal {
-  const tables = likelihoodTables(check.code, foreseenWeight(forecast.belief, check));
+  const { belief } = forecast;
+  const tables = likelihoodTables(check.code, foreseenWeight(belief, check), belief.misreadings[check.code]);
   const outcomes = check.answers.map(({ code, label }) => ({ code, label, ...foresee(forecast, tables.get(code)!) }));
   const after = outcomes.reduce(
     (sum, { p, needs }) => sum + p * forecast.terms.reduce((cost, term, n) => cost + term.behave(needs[n]!), 0),
@@ -331,13 +332,14 @@ const LEAST_PAIR_GAIN = 1;
 const facetOf = (check: Check): string | null => [...likelihoodTables(check.code).values()][0]?.facet ?? null;
 
 function readLook(
-  { states, pState, rows, terms }: Forecast,
+  { belief, states, pState, rows, terms }: Forecast,
   kept: readonly number[],
   check: Check,
   weight: number,
   limits: CheckLimits,
 ): LookRow {
-  const answers = [...likelihoodTables(check.code, weight).values()].map(({ facet, width, values }) => {
+  const tables = likelihoodTables(check.code, weight, belief.misreadings[check.code]);
+  const answers = [...tables.values()].map(({ facet, width, values }) => {
     const facetRows = facet ? rows[facet] : null;
     const byState = new Float64Array(kept.length);
     const byTerm = terms.map(({ need }) => (facetRows && need.facet === facet ? new Float64Array(kept.length) : null));

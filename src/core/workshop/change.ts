@@ -13,6 +13,7 @@ import {
   type Result,
 } from '../shared';
 import { readWith } from '../dossier';
+import { practiceAnswerSchema, type PracticeAnswer } from './practice-schema';
 import { airSchema, pinSchema, setupSchema, type Air, type Pin, type Setup, type Workshop } from './schema';
 
 /** Everything that can happen to the workshop; doing it twice is doing it once. */
@@ -22,7 +23,8 @@ export type WorkshopChange =
   | { type: 'air_recorded'; air: Air }
   | { type: 'air_withdrawn'; at: string }
   | { type: 'task_pinned'; pin: Pin }
-  | { type: 'task_unpinned'; task: string };
+  | { type: 'task_unpinned'; task: string }
+  | { type: 'exercise_answered'; answer: PracticeAnswer };
 
 export const WORKSHOP_CHANGES: {
   [T in WorkshopChange['type']]: ChangeRecord<Workshop, Extract<WorkshopChange, { type: T }>, WorkshopChange>;
@@ -71,6 +73,14 @@ export const WORKSHOP_CHANGES: {
     apply: (shop, { task }) => ({ ...shop, pins: shop.pins.filter((own) => own.task !== task) }),
     invert: (before, { task }) =>
       before.pins.flatMap((pin) => (pin.task === task ? [{ type: 'task_pinned' as const, pin }] : [])),
+  },
+  exercise_answered: {
+    route: ['put', '/practice/:answer'],
+    carries: { field: 'answer', schema: practiceAnswerSchema },
+    apply: (shop, { answer }) =>
+      shop.practice.some(({ id }) => id === answer.id) ? shop : { ...shop, practice: [...shop.practice, answer] },
+    // What was answered was answered: taken back, it would say that one is surer than one is.
+    invert: () => null,
   },
 };
 

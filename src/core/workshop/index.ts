@@ -1,4 +1,5 @@
 export { forecastAir, judgeAir, readAirNow, type AirVerdict } from './air';
 export * from './change';
+export * from './practice-schema';
 export * from './schema';
 export { startMoney } from './start-money';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { practiceAnswerSchema, type PracticeAnswer } from './practice-schema';
 import { amount, climateSchema, percent, targetSchema } from '../dossier';
 
 /*
@@ -56,6 +57,8 @@ export const setupSchema = z.looseObject({
     .max(400)
     .optional(),
   /** Pieces that can stand in work at once: as large as a dresser, or small. */
+  /** The owner's measured misreadings take the place of the general rate in the shop's diagnoses. */
+  own_misreadings: z.boolean().optional(),
   places: z.looseObject({ large: z.number().int().min(0).max(50), small: z.number().int().min(0).max(50) }).optional(),
 });
 
@@ -71,7 +74,13 @@ export const airSchema = z.looseObject({
 export const pinSchema = z.looseObject({ task: z.string().min(1).max(160), at: z.iso.datetime({ offset: true }) });
 
 /** All that the workshop is, as a copy of the shop keeps it. */
-export const workshopSchema = z.object({ setup: setupSchema, air: z.array(airSchema), pins: z.array(pinSchema) });
+export const workshopSchema = z.object({
+  setup: setupSchema,
+  air: z.array(airSchema),
+  pins: z.array(pinSchema),
+  // Shops of before could not practise.
+  practice: z.array(practiceAnswerSchema).default([]),
+});
 
 export type Setup = z.infer<typeof setupSchema>;
 export type Air = z.infer<typeof airSchema>;
@@ -82,9 +91,11 @@ export interface Workshop {
   /** Oldest first. */
   air: Air[];
   pins: Pin[];
+  /** Exercises that were answered, oldest first. */
+  practice: PracticeAnswer[];
 }
 
-export const EMPTY_WORKSHOP: Workshop = { setup: {}, air: [], pins: [] };
+export const EMPTY_WORKSHOP: Workshop = { setup: {}, air: [], pins: [], practice: [] };
 
 /** Evenings and a Saturday morning, until the owner says otherwise. */
 export const DEFAULT_HOURS: NonNullable<Setup['hours']> = [

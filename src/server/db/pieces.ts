@@ -74,6 +74,8 @@ export interface PieceStore {
   /** Every piece that was tested or handed over, with the time of its last change. */
   listChanges: () => { id: string; changedAt: string }[];
   find: (id: string) => Dossier | undefined;
+  /** How often the owner misreads each check, as it is laid beside every piece that is found. */
+  misreadings: () => Dossier['misreadings'];
   /** Stores a change and returns the piece as it now is. */
   apply: (pieceId: string, change: PieceChange, now: string) => Result<Dossier>;
   /** Records a picture whose file is stored already. */
@@ -92,7 +94,7 @@ export interface PieceStore {
  * A change is made by the core, as in the client; the store writes the difference. What the core leaves alone stays the
  * same object, so that only what changed is written. What is taken away is marked and stays in the file.
  */
-export function makePieceStore(db: Db): PieceStore {
+export function makePieceStore(db: Db, misreadings: () => Dossier['misreadings'] = () => undefined): PieceStore {
   const sql = prepareStatements(db);
   const log = makeLogRows(db);
 
@@ -115,6 +117,7 @@ export function makePieceStore(db: Db): PieceStore {
       };
     });
     const bodies = <T>(rows: unknown[]): T[] => (rows as BodyRow[]).map(({ body }) => JSON.parse(body) as T);
+    const rates = misreadings();
     return dropEmpty({
       ...(JSON.parse(piece.rest) as object),
       format: DOSSIER_FORMAT,
@@ -122,6 +125,7 @@ export function makePieceStore(db: Db): PieceStore {
       zones: unlinkLost(zones),
       ...(piece.goal ? { goal: JSON.parse(piece.goal) as Dossier['goal'] } : {}),
       ...(piece.chosen ? { chosen: JSON.parse(piece.chosen) as Dossier['chosen'] } : {}),
+      ...(rates ? { misreadings: rates } : {}),
       log: log.read(id),
       tests: bodies(sql.tests.all(id)),
       overrides: bodies(sql.overrides.all(id)),
@@ -156,7 +160,10 @@ export function makePieceStore(db: Db): PieceStore {
     }
     // One that lies in the bin keeps its id: it may come back.
     if (sql.exists.get(id) !== undefined) return fail('id_taken', 'piece.id');
-    const dossier = applyChange(undefined, change)!;
+    // How often a check is misread is the owner's here, not theirs who met it.
+    const { misreadings: _theirs, ...own } = applyChange(undefined, change)!;
+    const rates = misreadings();
+    const dossier: Dossier = { ...own, ...(rates ? { misreadings: rates } : {}) };
     sql.insertPiece.run({ id, kind: dossier.piece.kind, name: dossier.piece.name ?? null, met, now });
     const empty: Dossier = { format: DOSSIER_FORMAT, piece: { kind: dossier.piece.kind } };
     return succeed(write(id, empty, { ...dossier, piece: { ...dossier.piece, id } }, now));
@@ -190,6 +197,7 @@ export function makePieceStore(db: Db): PieceStore {
   };
 
   return {
+    misreadings,
     listDates: () =>
       (sql.dates.all() as (PieceDates & { met: string | null })[]).map(({ met, ...dates }) => ({
         ...dates,
@@ -288,6 +296,8 @@ function restOf(dossier: Dossier): Record<string, unknown> {
     overrides: _o,
     photos: _ph,
     log: _l,
+    // The owner's, laid beside a piece as it goes out.
+    misreadings: _m,
     ...rest
   } = dossier;
   return rest;

@@ -169,8 +169,8 @@ export function makeArrivals({ db, store, shelf, folder, migrations, now }: Arri
   };
 }
 
-/** A piece alone: tins and what other pieces taught are laid beside it when it goes out. */
-const asPiece = ({ shelf: _shelf, experience: _experience, ...piece }: Dossier): unknown => piece;
+/** A piece alone: tins, what other pieces taught and how often checks are misread are laid beside it when it goes out. */
+const asPiece = ({ shelf: _shelf, experience: _experience, misreadings: _own, ...piece }: Dossier): unknown => piece;
 
 /** Tins that are not on our shelf; of a tin that is, ours is what was measured here. */
 function listNewTins(ours: ShelfStore, theirs: ShelfStore): ReturnType<ShelfStore['list']> {

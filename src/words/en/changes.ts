@@ -109,6 +109,7 @@ const WORDS: { [T in Change['type']]: (change: ChangeOf<T>, before: Before) => s
   air_withdrawn: () => 'Air reading taken back',
   task_pinned: () => 'Job held to its time',
   task_unpinned: () => 'Job free again',
+  exercise_answered: () => 'Exercise answered',
 };
 
 const say = <T extends Change['type']>(change: ChangeOf<T>, before: Before): string =>

@@ -11,6 +11,7 @@ export * from './others';
 export * from './patterns';
 export * from './pictures';
 export * from './plan';
+export * from './practice';
 export * from './price';
 export * from './progress';
 export * from './proof';

@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { FindingsTabs, Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { useGetExperienceQuery, useListReadingsQuery } from '@/client/store';
 import {
   Body,
@@ -39,6 +39,7 @@ export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
     <Screen title="Findings" header={<ShopHeader title="Findings" />}>
+      <FindingsTabs />
       {data ? (
         <Column gap="$l">
           <Findings experience={data} />

@@ -4,7 +4,8 @@ import { makeId, useMeasures } from '@/client/store';
 import { Button, Card, Column, Heading, PieceDrawing, Row, Small, Strong, Toggle } from '@/client/ui';
 import { isLeft, leaveZone, takeUpZone, zoneName, type Zone } from '@/core/dossier';
 import { assignShapes, templateOf, restore } from '@/core/templates';
-import { AddZone, ROLE_LABELS } from './add-zone';
+import { ROLE_LABELS } from '@/words';
+import { AddZone } from './add-zone';
 import { RemovedZones } from './removed-zones';
 import { ZoneForm, type ZoneCardProps } from './zone-form';
 

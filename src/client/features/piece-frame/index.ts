@@ -4,3 +4,4 @@ export { PieceScreen, Skeleton, Unreachable, useRouteParam, type PieceParts } fr
 export { RoomMissing, RoomOpening } from './room-states';
 export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';
+export { FindingsTabs } from './findings-tabs';

@@ -20,7 +20,7 @@ const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (p
     icon: Armchair,
     owns: (path) => path === '/pieces' || path === '/new' || path.startsWith('/piece/'),
   },
-  { href: '/findings', label: 'Findings', icon: Columns, owns: (path) => path === '/findings' },
+  { href: '/findings', label: 'Findings', icon: Columns, owns: (path) => path === '/findings' || path === '/practice' },
   { href: '/earned', label: 'Earned', icon: Coins, owns: (path) => path === '/earned' },
   { href: '/shelf', label: 'Shelf', icon: PaintBucket, owns: (path) => path === '/shelf' },
 ];

@@ -14,7 +14,7 @@ import { Drying } from './drying';
 // The shop's setup is the server's, and there is none here.
 jest.mock('@/client/store/use-workshop', () => ({
   ...jest.requireActual('@/client/store/use-workshop'),
-  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [] }, loading: false, known: true }),
+  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [], practice: [] }, loading: false, known: true }),
 }));
 
 // The planner's worker needs a browser; answers are made here.

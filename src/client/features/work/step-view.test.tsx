@@ -13,7 +13,7 @@ import type { WorkView } from './use-work';
 // The shop's setup is the server's, and there is none here.
 jest.mock('@/client/store/use-workshop', () => ({
   ...jest.requireActual('@/client/store/use-workshop'),
-  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [] }, loading: false, known: true }),
+  useWorkshop: () => ({ workshop: { setup: {}, air: [], pins: [], practice: [] }, loading: false, known: true }),
 }));
 
 // The planner's worker, keys, the screen's lock and its frame need a browser; the walk through them is tested there.

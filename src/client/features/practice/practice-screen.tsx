@@ -1,0 +1,135 @@
+import { useCallback, useMemo, useState } from 'react';
+import { FindingsTabs, MainAction, Screen, ShopHeader, Skeleton } from '@/client/features/piece-frame';
+import { timeNow, useWorkshop } from '@/client/store';
+import { Body, Button, Card, Choices, Column, Heading, Notice, Row, Small, useIsWide, useKeys } from '@/client/ui';
+import { countDue, SKILLS } from '@/core/practice';
+import { EXERCISE_KINDS, type ExerciseKind } from '@/core/workshop';
+import { nameExercise, sayTeaches } from '@/words';
+import { ExerciseView } from './exercise-view';
+import { OwnFigures } from './own-figures';
+import { useExercise } from './use-exercise';
+
+type Chosen = ExerciseKind | 'mixed';
+const ROUND_MIN = 10;
+
+/** Made-up pieces to train the eye, ten minutes a go. */
+export function PracticeScreen() {
+  const { known } = useWorkshop();
+  const [chosen, setChosen] = useState<Chosen>('mixed');
+  const [startedAt, setStartedAt] = useState<string | null>(null);
+  const stop = useCallback(() => setStartedAt(null), []);
+  return (
+    <Screen title="Practice" header={<ShopHeader title="Practice" />}>
+      <FindingsTabs />
+      {!known ? (
+        <Skeleton />
+      ) : startedAt ? (
+        <PracticeRound chosen={chosen} startedAt={startedAt} onStop={stop} />
+      ) : (
+        <PracticeHome chosen={chosen} onChoose={setChosen} onStart={() => setStartedAt(timeNow())} />
+      )}
+    </Screen>
+  );
+}
+
+interface PracticeHomeProps {
+  chosen: Chosen;
+  onChoose: (chosen: Chosen) => void;
+  onStart: () => void;
+}
+
+function PracticeHome({ chosen, onChoose, onStart }: PracticeHomeProps) {
+  const { workshop } = useWorkshop();
+  const wide = useIsWide();
+  const { due, fresh } = countDue(workshop.practice, timeNow());
+  useKeys(useMemo(() => ({ Enter: onStart }), [onStart]));
+  return (
+    <Column gap="$l">
+      <Row gap="$l" flexDirection={wide ? 'row' : 'column'} alignItems={wide ? 'flex-start' : 'stretch'}>
+        <Column gap="$m" flex={wide ? 1 : undefined}>
+          <Heading>Ten minutes of pieces that do not exist</Heading>
+          <Body>
+            They are made up by the model that judges your surfaces, so what they truly are is known. What you get wrong
+            is asked again soon, what you know only when you are about to forget it.
+          </Body>
+          <Small>
+            {workshop.practice.length === 0
+              ? `${fresh} things to learn.`
+              : `${due} due now, ${fresh} never asked. ${workshop.practice.length} answered so far.`}
+          </Small>
+          <Choices
+            label="What to practise"
+            tileWidth={150}
+            options={[
+              { code: 'mixed' as Chosen, label: 'All of it', hint: 'what is due first' },
+              ...EXERCISE_KINDS.map((kind) => ({
+                code: kind as Chosen,
+                label: nameExercise(kind),
+                hint: sayTeaches(kind),
+              })),
+            ]}
+            value={chosen}
+            onPick={onChoose}
+          />
+          <MainAction>
+            <Row padding="$m" backgroundColor="$ground" borderTopWidth={1} borderColor="$line" justifyContent="center">
+              <Button look="main" onPress={onStart}>
+                Start ten minutes
+              </Button>
+            </Row>
+          </MainAction>
+        </Column>
+        <Column flex={wide ? 1 : undefined}>
+          <OwnFigures workshop={workshop} />
+        </Column>
+      </Row>
+    </Column>
+  );
+}
+
+interface PracticeRoundProps {
+  chosen: Chosen;
+  startedAt: string;
+  onStop: () => void;
+}
+
+function PracticeRound({ chosen, startedAt, onStop }: PracticeRoundProps) {
+  const { workshop } = useWorkshop();
+  const skills = useMemo(() => SKILLS.filter(({ kind }) => chosen === 'mixed' || kind === chosen), [chosen]);
+  const { exercise, failed, given, answer, next } = useExercise(skills);
+  const own = workshop.practice.filter(({ at }) => Date.parse(at) >= Date.parse(startedAt));
+  const right = own.filter((one) => one.right).length;
+  const minutes = Math.floor((Date.parse(timeNow()) - Date.parse(startedAt)) / 60_000);
+  useKeys(useMemo(() => ({ Escape: onStop }), [onStop]));
+  return (
+    <Column gap="$l" width="100%" maxWidth={640} alignSelf="center">
+      <Row alignItems="center" justifyContent="space-between" gap="$s">
+        <Small>{`${own.length} answered, ${right} right, ${minutes} min`}</Small>
+        <Button look="quiet" onPress={onStop}>
+          Stop here
+        </Button>
+      </Row>
+      {minutes >= ROUND_MIN && given ? (
+        <Notice tone="go" title="Ten minutes are over">
+          Short and often teaches more than long and seldom. Stop here, or go on.
+        </Notice>
+      ) : null}
+      {failed ? (
+        <Card>
+          <Body>This exercise could not be drawn.</Body>
+          <Button onPress={next}>Take another</Button>
+        </Card>
+      ) : exercise ? (
+        <ExerciseView
+          key={`${exercise.kind}/${exercise.skill}/${exercise.seed}`}
+          exercise={exercise}
+          given={given}
+          onAnswer={answer}
+          onNext={next}
+        />
+      ) : (
+        <Skeleton />
+      )}
+    </Column>
+  );
+}
