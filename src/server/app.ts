@@ -20,6 +20,7 @@ import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
 import { noteAsker } from './asker';
 import { tellOf, type Live } from './live';
+import { makeVisitRouter, type VisitState } from './demo-visit';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import type { Arrivals, ShopKeeping } from './keeping';
@@ -38,6 +39,7 @@ export interface AppParts {
   keeping: ShopKeeping;
   arrivals: Arrivals;
   live: Live;
+  visit: VisitState;
   /** What is wrong with the database just now; null when it answers. */
   health: () => Problem | null;
   /** Folder of the exported web application; left out when only the API is wanted. */
@@ -52,7 +54,7 @@ const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
-  const { live, shop, door, pairing, photos, instruments, keeping, arrivals, health, webRoot, log, now } = parts;
+  const { live, visit, shop, door, pairing, photos, instruments, keeping, arrivals, health, webRoot, log, now } = parts;
   const { store, shelf, workshop } = tellOf(onceOf(parts, parts.taken), live);
   const app = express();
   app.disable('x-powered-by');
@@ -95,8 +97,12 @@ export function makeApp(parts: AppParts): Express {
     const { simulated } = instruments;
     response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
-  app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
-  app.use('/api/keeping', makeKeepingRouter(keeping, log));
+  app.use('/api/visit', localOnly, makeVisitRouter(visit));
+  // Whoever only looks round the invented workshop opens no doors and keeps no copies of it.
+  if (!visit.visiting) {
+    app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
+    app.use('/api/keeping', makeKeepingRouter(keeping, log));
+  }
   app.use('/api/lists', makeListRouter(makeShopLists(store, shelf, workshop), now));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, photos, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));

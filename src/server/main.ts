@@ -1,8 +1,10 @@
+import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { explainProblem } from '@/words';
 import { DatabaseFault } from './db';
+import { makeDemoVisit, type VisitState } from './demo-visit';
 import { makeSimulatedInstruments } from './devices';
 import { isPrivate, listPrivateAddresses, makeDoor, makePairing } from './opening';
 import { makePictureDecoder } from './picture-decoder';
@@ -29,7 +31,10 @@ const door = makeDoor({
   addresses: () => process.env.BRICOLAGE_ADDRESSES?.split(',').filter(isPrivate) ?? listPrivateAddresses(),
   port: Number(process.env.OPEN_PORT ?? 4174),
 });
+const demo = path.join(root, 'demo/dossiers');
+const possible = process.env.BRICOLAGE_DEMO === undefined && existsSync(demo);
 const shop = openOrSay();
+const visit = makeDemoVisit(openDemo);
 listen(Number(process.env.PORT ?? 4173));
 const daily = setInterval(keepDaily, 3_600_000);
 keepDaily();
@@ -38,23 +43,36 @@ if (process.env.BRICOLAGE_OPEN === '1' || shop.shop().isOpen()) void openDoor();
 /** A database that cannot be used is said in words, and nothing is started. */
 function openOrSay(): OpenShop {
   try {
-    return openShop({
-      file,
-      migrations: path.join(root, 'src/server/db/migrations'),
-      demo: process.env.BRICOLAGE_DEMO,
-      webRoot: path.join(root, 'dist'),
-      decoder,
-      instruments: makeSimulatedInstruments(),
-      door,
-      pairing: makePairing(() => Date.parse(now())),
-      log,
-      now,
-    });
+    return openOne(file, process.env.BRICOLAGE_DEMO, { possible, visiting: false });
   } catch (error) {
     if (!(error instanceof DatabaseFault)) throw error;
     process.stderr.write(`${error.message}\n`);
     process.exit(1);
   }
+}
+
+function openOne(own: string, dossiers: string | undefined, state: VisitState): OpenShop {
+  return openShop({
+    file: own,
+    migrations: path.join(root, 'src/server/db/migrations'),
+    demo: dossiers,
+    webRoot: path.join(root, 'dist'),
+    decoder,
+    instruments: makeSimulatedInstruments(),
+    door,
+    pairing: makePairing(() => Date.parse(now())),
+    visit: state,
+    log,
+    now,
+  });
+}
+
+/** As it was invented, told for today: what was tried there on another day is gone. */
+function openDemo(): OpenShop {
+  const folder = path.join(shopFolder(file), 'visit');
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  return openOne(path.join(folder, 'demo.sqlite'), demo, { possible, visiting: true });
 }
 
 /** The bin is emptied of what is due; a copy on the start and on each day; one that fails is told, and the work goes on. */
@@ -74,7 +92,7 @@ async function openDoor(): Promise<void> {
 }
 
 function listen(port: number): void {
-  const server = createServer((request, response) => shop.app()(request, response));
+  const server = createServer((request, response) => (visit.shopFor(request) ?? shop).app()(request, response));
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && port !== 0) return listen(0);
     throw error;
@@ -96,9 +114,11 @@ function stop(server: Server): void {
   void door.close();
   server.close(() => {
     decoder.close();
+    visit.close();
     shop.close();
     process.exit(0);
   });
+  visit.hush();
   shop.hush();
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS);

@@ -1,6 +1,7 @@
 import type { Express } from 'express';
 import path from 'node:path';
 import type { Logger } from 'pino';
+import type { VisitState } from './demo-visit';
 import { makeApp } from './app';
 import {
   checkHealth,
@@ -35,6 +36,7 @@ export interface ShopParts {
   pairing: Pairing;
   log: Logger;
   now: () => string;
+  visit: VisitState;
 }
 
 /** A shop that is open: its application, for whatever listens, and the way to close it. */
@@ -99,6 +101,7 @@ export function openShop(parts: ShopParts): OpenShop {
       keeping,
       arrivals,
       live,
+      visit: parts.visit,
       health: () => checkHealth(db),
       ...(webRoot === undefined ? {} : { webRoot }),
       log,

@@ -80,6 +80,7 @@ export async function startServer(
   const [store, shelf] = [makePieceStore(db, workshop.misreadings), makeShelfStore(db)];
   const app = makeApp({
     live: makeLive(),
+    visit: { possible: false, visiting: false },
     keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
     store,
     shelf,

@@ -62,6 +62,7 @@ async function start(
     instruments: makeSimulatedInstruments(),
     door,
     pairing: makePairing(Date.now),
+    visit: { possible: false, visiting: false },
     log: pino({ level: 'silent' }),
     now,
   });

@@ -36,6 +36,7 @@ const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
 const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
 const app = makeApp({
   live: makeLive(),
+  visit: { possible: false, visiting: false },
   store,
   shelf,
   arrivals: makeArrivals({

@@ -15,8 +15,19 @@ export {
   useListPatternsQuery,
   useListReadingsQuery,
   useListTimesQuery,
+  useGetVisitQuery,
 } from './pieces-api';
-export { colourUsed, placePicked, regionPicked, schemePicked, unitsPicked, type Scheme } from './settings';
+export {
+  colourUsed,
+  guideBegun,
+  guideCardSeen,
+  guideEnded,
+  placePicked,
+  regionPicked,
+  schemePicked,
+  unitsPicked,
+  type Scheme,
+} from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
 export { findNewest, forgetPieces, keepPieces } from './kept-shop';
@@ -31,4 +42,5 @@ export { usePictureUrl, useTakePicture, useWaitingPictures } from './use-picture
 export { useInWork } from './use-in-work';
 export { useMetHere } from './use-met-here';
 export { usePieceName } from './use-piece-name';
+export { useVisit } from './use-visit';
 export { useWithShop } from './use-shop';

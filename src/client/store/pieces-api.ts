@@ -135,6 +135,11 @@ export const piecesApi = createApi({
       transformResponse: (answer: { experience: Experience[] }) => answer.experience,
     }),
     getWorkshop: build.query<Workshop, void>({ query: () => '/workshop' }),
+    /** Whether the invented workshop can be looked round, and whether it is. */
+    getVisit: build.query<{ possible: boolean; visiting: boolean }, void>({ query: () => '/visit' }),
+    goVisiting: build.mutation<void, boolean>({
+      query: (visiting) => ({ url: '/visit', method: visiting ? 'PUT' : 'DELETE' }),
+    }),
     /** What the workshop's instruments say now. */
     getInstruments: build.query<InstrumentReadings, void>({ query: () => '/instruments', keepUnusedDataFor: 0 }),
     getPiece: build.query<Dossier, string>({ query: (id) => `/pieces/${id}` }),
@@ -155,4 +160,6 @@ export const {
   useGetWorkshopQuery,
   useGetExperienceQuery,
   useLazyGetInstrumentsQuery,
+  useGetVisitQuery,
+  useGoVisitingMutation,
 } = piecesApi;

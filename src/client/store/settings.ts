@@ -14,9 +14,18 @@ export interface Settings {
   recentColours: string[];
   /** Where the last piece was met: the next one starts there. */
   region: string | null;
+  /** Cards that lead through the first piece: asked for, and those that were put away. */
+  guide: { on: boolean; seen: string[] };
 }
 
-const DEFAULTS: Settings = { scheme: 'system', units: 'metric', place: 'bench', recentColours: [], region: null };
+const DEFAULTS: Settings = {
+  scheme: 'system',
+  units: 'metric',
+  place: 'bench',
+  recentColours: [],
+  region: null,
+  guide: { on: false, seen: [] },
+};
 const MOST_RECENT = 6;
 
 export const settingsSlice = createSlice({
@@ -35,9 +44,27 @@ export const settingsSlice = createSlice({
     regionPicked: (state, { payload }: PayloadAction<string>) => {
       state.region = payload;
     },
+    guideBegun: (state) => {
+      state.guide = { on: true, seen: [] };
+    },
+    guideCardSeen: (state, { payload }: PayloadAction<string>) => {
+      state.guide.seen.push(payload);
+    },
+    guideEnded: (state) => {
+      state.guide.on = false;
+    },
     placePicked: (state, { payload }: PayloadAction<Circumstance>) => {
       state.place = payload;
     },
   },
 });
-export const { schemePicked, unitsPicked, colourUsed, placePicked, regionPicked } = settingsSlice.actions;
+export const {
+  schemePicked,
+  unitsPicked,
+  colourUsed,
+  placePicked,
+  regionPicked,
+  guideBegun,
+  guideCardSeen,
+  guideEnded,
+} = settingsSlice.actions;

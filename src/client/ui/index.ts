@@ -23,5 +23,5 @@ export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
 export { SelectField } from './select-field';
 export { Swatch, Well } from './swatch';
-export { Sheet } from './sheet';
+export { OpenSheet, Sheet } from './sheet';
 export { useIsDark, useTones } from './use-tones';

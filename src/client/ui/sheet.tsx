@@ -35,7 +35,12 @@ export function Sheet({ label, look = 'plain', describes, children }: SheetProps
   );
 }
 
-function OpenSheet({ label, onClosed, children }: Pick<SheetProps, 'label' | 'children'> & { onClosed: () => void }) {
+/** A sheet that is open as long as it is there. */
+export function OpenSheet({
+  label,
+  onClosed,
+  children,
+}: Pick<SheetProps, 'label' | 'children'> & { onClosed: () => void }) {
   const [dialog, setDialog] = useState<HTMLDialogElement | null>(null);
   const tones = useTones();
   useEffect(() => dialog?.showModal(), [dialog]);

@@ -1,5 +1,6 @@
-import type { Request, RequestHandler } from 'express';
+import type { RequestHandler } from 'express';
 import helmet from 'helmet';
+import type { IncomingMessage } from 'node:http';
 import type { TLSSocket } from 'node:tls';
 import { fail } from '@/core/shared';
 import { sendProblem } from './problems';
@@ -29,7 +30,8 @@ export const securityHeaders: RequestHandler = helmet({
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
 /** Requests come by the loopback in the clear, or through the door for phones, which speaks TLS alone. */
-export const isLocal = ({ socket }: Pick<Request, 'socket'>): boolean => !(socket as Partial<TLSSocket>).encrypted;
+export const isLocal = ({ socket }: Pick<IncomingMessage, 'socket'>): boolean =>
+  !(socket as Partial<TLSSocket>).encrypted;
 
 /** The host a request names, without its port; `[::1]` for an address of version 6. */
 const hostOf = (header: string): string => header.replace(/:\d+$/, '');

@@ -4,6 +4,8 @@ export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
 export * from './colour';
+export { findTerm, GLOSSARY, type Term, type TermCode } from './glossary';
+export { GUIDE, HELP, SCREENS, type GuideCard, type ScreenCode } from './help';
 export { sayClosing, sayHand, sayWithoutHand } from './hand';
 export { explainProblem } from './problems';
 export * from './mix';

@@ -1,6 +1,7 @@
 import { ClockBar } from './clock-bar';
 import { ReplacedBar } from './replaced-bar';
 import { UpdateBar } from './update-bar';
+import { VisitBar } from './visit-bar';
 import { useKeepShop } from './use-keep-shop';
 import { useLive } from './use-live';
 
@@ -13,6 +14,7 @@ export function NewsBars() {
   useLive(LATER_MS);
   return (
     <>
+      <VisitBar />
       <UpdateBar laterMs={LATER_MS} />
       <ClockBar />
       <ReplacedBar />

@@ -5,3 +5,4 @@ export { RoomMissing, RoomOpening } from './room-states';
 export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';
 export { FindingsTabs } from './findings-tabs';
+export { WaysOn } from './ways-on';

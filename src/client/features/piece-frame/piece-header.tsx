@@ -2,6 +2,7 @@ import { styled, View } from '@tamagui/core';
 import { Link, usePathname } from 'expo-router';
 import { Column, Row, Small, Strong, Title } from '@/client/ui';
 import { BackLink } from './back-link';
+import { HelpButton } from './help-button';
 
 const STAGES = [
   { code: 'meet', label: 'Meet' },
@@ -36,6 +37,7 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
             {name}
           </Title>
           <Small>{note}</Small>
+          <HelpButton />
         </Row>
         <Row render="nav" aria-label="Steps of this piece" justifyContent="space-between" maxWidth={460}>
           {STAGES.map((stage) => {

@@ -1,9 +1,10 @@
 import { View } from '@tamagui/core';
-import { router, useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { useChange, usePiece } from '@/client/store';
 import { Button, Notice } from '@/client/ui';
 import type { Dossier, PieceChange } from '@/core/dossier';
+import { Guide } from './guide';
 import { PieceHeader } from './piece-header';
 import { Screen } from './screen';
 
@@ -27,6 +28,7 @@ export const useRouteParam = (name: string): string => {
 /** A screen of one piece, with its states of loading, missing and out of reach. */
 export function PieceScreen({ stage, note, children, action }: PieceScreenProps) {
   const id = useRouteParam('id');
+  const path = usePathname();
   const { dossier, loading, error, retry } = usePiece(id);
   const change = useChange(id);
   if (!dossier) {
@@ -54,6 +56,7 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
       header={<PieceHeader id={id} name={name} note={note?.(dossier) ?? ''} />}
       action={action?.(parts)}
     >
+      <Guide card={path.split('/').at(-1) ?? ''} />
       {children(parts)}
     </Screen>
   );

@@ -5,6 +5,8 @@ import type { ReactNode } from 'react';
 import { useDispatch } from 'react-redux';
 import { schemePicked, type AppDispatch } from '@/client/store';
 import { Column, Row, Title, useIsDark, useTones } from '@/client/ui';
+import { FindLink } from './find-link';
+import { HelpButton } from './help-button';
 
 /** Header of a screen of the whole shop: its name, with what stands before it and after. */
 export function ShopHeader({ title, before, children }: { title: string; before?: ReactNode; children?: ReactNode }) {
@@ -22,6 +24,8 @@ export function ShopHeader({ title, before, children }: { title: string; before?
         {before}
         <Title flex={1}>{title}</Title>
         {children}
+        <FindLink />
+        <HelpButton />
         <SchemeSwitch />
       </Row>
     </Column>

@@ -2,22 +2,9 @@ import { router } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { FlatList } from 'react-native';
-import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/features/piece-frame';
 import { useListSummariesInfiniteQuery, useMetHere } from '@/client/store';
-import {
-  Body,
-  Button,
-  Card,
-  Column,
-  Field,
-  Heading,
-  Row,
-  Small,
-  Strong,
-  useIsWide,
-  useKeys,
-  useTones,
-} from '@/client/ui';
+import { Body, Button, Column, Field, Row, useIsWide, useKeys, useTones } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
 import { MetHereCard, PieceCard } from './piece-card';
 
@@ -64,7 +51,12 @@ export function PiecesScreen() {
       <Column width="100%" maxWidth={1212} alignSelf="center" padding="$l" paddingBottom={0} gap="$l">
         {isLoading ? <Skeleton /> : null}
         {error && !data ? <Unreachable retry={() => void refetch()} /> : null}
-        {none ? <NoPieces /> : null}
+        {none ? (
+          <WaysOn>
+            Here stands each piece with a cut through its layers, where it is and what comes next. Tell Bricolage what
+            you have found, and it asks what it needs to know before you spend a week on it.
+          </WaysOn>
+        ) : null}
         {pieces && !none ? (
           <Row>
             <Field
@@ -142,20 +134,5 @@ function PieceList({ pieces, onEnd }: PieceListProps) {
         alignSelf: 'center',
       }}
     />
-  );
-}
-
-function NoPieces() {
-  return (
-    <Card padding="$xl" gap="$m">
-      <Heading>No piece yet</Heading>
-      <Body>
-        Tell Bricolage what you have found. It draws the piece, asks what it needs to know of each surface, and says
-        which preparation and primer will hold, before you spend a week on it.
-      </Body>
-      <Small>
-        <Strong>n</Strong> adds a piece, <Strong>/</Strong> finds one.
-      </Small>
-    </Card>
   );
 }

@@ -1,11 +1,11 @@
 import { View } from '@tamagui/core';
 import { Link, router } from 'expo-router';
 import { useMemo } from 'react';
-import { Screen, ShopHeader, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/features/piece-frame';
 import { BrokenSearch, type ShopAnswer } from '@/client/features/planner';
 import { makeTimes, useShopPlan, type ShopView, type Times } from '@/client/features/shop-plan';
 import { useNow } from '@/client/store';
-import { Body, Button, Card, Column, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
+import { Button, Column, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
 import { AirCard } from './air-card';
 import { ByDateCard } from './by-date-card';
 import { DoNow } from './do-now';
@@ -25,7 +25,7 @@ export function TodayScreen() {
   const none = pieces !== undefined && total === 0;
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
   const now = useNow(MINUTE_MS / 2);
-  useKeys(useMemo(() => ({ n: () => router.push('/new'), '/': () => router.push('/pieces') }), []));
+  useKeys(useMemo(() => ({ n: () => router.push('/new'), '/': () => router.push('/search') }), []));
   const first = answer?.today.doNow[0];
   return (
     <Screen
@@ -36,11 +36,7 @@ export function TodayScreen() {
         </ShopHeader>
       }
       action={
-        none ? (
-          <Button look="main" grow onPress={() => router.push('/new')}>
-            New piece
-          </Button>
-        ) : first && answer ? (
+        first && answer ? (
           <Button look="main" grow onPress={() => openTask(first.piece, first.task)}>
             {`Start: ${nameTask(answer, first.task)}`}
           </Button>
@@ -50,7 +46,12 @@ export function TodayScreen() {
       {failed ? <Unreachable retry={retry} /> : null}
       {view.broken ? <BrokenSearch /> : null}
       {loading || (pieces && !answer && view.question && !view.broken) ? <Skeleton /> : null}
-      {none ? <NoPieces /> : null}
+      {none ? (
+        <WaysOn>
+          Tell Bricolage what you have found. It asks what it needs to know of each surface, says which preparation and
+          primer will hold, and then fits the work into your evenings.
+        </WaysOn>
+      ) : null}
       {answer && pieces && !none ? <Day view={view} answer={answer} times={times} now={now} /> : null}
     </Screen>
   );
@@ -125,17 +126,5 @@ function Way({ href, label }: { href: '/ahead' | '/workshop'; label: string }) {
         <Strong>{label}</Strong>
       </View>
     </Link>
-  );
-}
-
-function NoPieces() {
-  return (
-    <Card padding="$xl" gap="$m">
-      <Heading>No piece yet</Heading>
-      <Body>
-        Tell Bricolage what you have found. It asks what it needs to know of each surface, says which preparation and
-        primer will hold, and then fits the work into your evenings.
-      </Body>
-    </Card>
   );
 }

@@ -1,0 +1,16 @@
+import { View } from '@tamagui/core';
+import { Link } from 'expo-router';
+import Search from 'lucide-react-native/icons/search';
+import { useTones } from '@/client/ui';
+
+/** The way to everything that is written down. */
+export function FindLink() {
+  const tones = useTones();
+  return (
+    <Link href="/search" aria-label="Find">
+      <View width={48} height={48} alignItems="center" justifyContent="center">
+        <Search size={22} color={tones.ink} aria-hidden />
+      </View>
+    </Link>
+  );
+}
