@@ -74,6 +74,7 @@ export function build() {
       EXPO_NO_TELEMETRY: '1',
       NODE_ENV: 'production',
     });
+    run('node', ['scripts/notices.mjs']);
     run('node', ['scripts/compress.mjs']);
   });
   onlyIfChanged(

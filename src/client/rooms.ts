@@ -2,11 +2,14 @@
  * The screens of a piece and that of a new one share most of what they need, and the first screen none of it: they come
  * together, in one file of their own.
  */
+export { CompareScreen } from './features/compare';
+export { GlossaryScreen, SearchScreen } from './features/search';
 export { ChooseScreen } from './features/choose';
 export { EarnedScreen } from './features/earned';
 export { LetGoScreen } from './features/let-go';
 export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';
+export { NoticesScreen } from './features/notices';
 export { PracticeScreen } from './features/practice';
 export { ProveScreen } from './features/prove';
 export { ReadScreen } from './features/read';

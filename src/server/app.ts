@@ -24,6 +24,7 @@ import { makeVisitRouter, type VisitState } from './demo-visit';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import type { Arrivals, ShopKeeping } from './keeping';
+import { makeSearch } from './search';
 import { makeShopLists } from './shop-lists';
 
 export interface AppParts {
@@ -103,7 +104,7 @@ export function makeApp(parts: AppParts): Express {
     app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
     app.use('/api/keeping', makeKeepingRouter(keeping, log));
   }
-  app.use('/api/lists', makeListRouter(makeShopLists(store, shelf, workshop), now));
+  app.use('/api/lists', makeListRouter(makeShopLists(store, shelf, workshop), makeSearch(store, shelf), now));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, photos, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));

@@ -3,7 +3,15 @@ import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, t
 import { DEFAULT_CURRENCY } from '@/core/money';
 import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
 import { gatherRecipes, type KeptRecipe } from '@/core/mix';
-import { isInWork, isMeant, summarisePiece, type PieceSummary } from '@/core/work';
+import {
+  asksSummaries,
+  isInWork,
+  isMeant,
+  selectSummaries,
+  summarisePiece,
+  type PiecesAsked,
+  type PieceSummary,
+} from '@/core/work';
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
 import type { KindCount, PutAway } from '@/contract';
@@ -18,7 +26,7 @@ export interface ShopLists {
   /** Pieces in work, whole, and how many pieces there are in all. */
   listInWork: () => { pieces: Dossier[]; total: number };
   /** A stretch of all pieces that are meant by some words, newest change first. */
-  listSummaries: (page: { find: string; from: number; count: number }) => { pieces: PieceSummary[]; total: number };
+  listSummaries: (page: PiecesAsked & { from: number; count: number }) => { pieces: PieceSummary[]; total: number };
   /** The readings that stand behind a figure of the findings. */
   listReadings: (asked: ReadingQuestion) => CountedReading[];
   /** Whole pieces that changed after a moment, the latest first, and those put in the bin since: what a device keeps. */
@@ -89,13 +97,22 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
         .map(({ id }) => store.find(id)!),
       total: store.count(),
     }),
-    listSummaries: ({ find, from, count }) => {
+    listSummaries: ({ from, count, ...asked }) => {
+      const { find, kind, show } = asked;
       const tell = (heads: readonly { id: string; changedAt: string }[]): PieceSummary[] =>
         heads.map(({ id, changedAt }) => summaries(id, changedAt));
-      if (find.trim() === '') return { pieces: tell(store.listPage({ from, count })), total: store.countShown() };
+      const plain = find.trim() === '' && kind === null && show === 'all' && !asksSummaries(asked);
+      if (plain) return { pieces: tell(store.listPage({ from, count })), total: store.countShown() };
       const meant = store
-        .listHeads('shown')
-        .filter(({ kind, name }) => isMeant({ kind, ...(name === null ? {} : { name }) }, find));
+        .listHeads(show === 'archived' ? 'archived' : 'shown')
+        .filter((head) => kind === null || head.kind === kind)
+        .filter((head) =>
+          isMeant({ kind: head.kind, ...(head.name === null ? {} : { name: head.name }) }, find.trim()),
+        );
+      if (asksSummaries(asked)) {
+        const wanted = selectSummaries(tell(meant), asked);
+        return { pieces: wanted.slice(from, from + count), total: wanted.length };
+      }
       return {
         pieces: tell(meant.slice(from, from + count)),
         total: meant.length,

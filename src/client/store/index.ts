@@ -15,6 +15,7 @@ export {
   useListPatternsQuery,
   useListReadingsQuery,
   useListTimesQuery,
+  useFindAllQuery,
   useGetVisitQuery,
 } from './pieces-api';
 export {

@@ -11,7 +11,8 @@ import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/d
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import type { KeptRecipe } from '@/core/mix';
 import type { SymptomPattern } from '@/core/trouble';
-import type { PieceSummary } from '@/core/work';
+import type { Findable } from '@/core/find';
+import type { PiecesAsked, PieceSummary } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { shutOut } from './access';
 import { compareClocks, serverTimeHeard } from './clock';
@@ -107,14 +108,20 @@ export const piecesApi = createApi({
       transformResponse: (answer: { times: { log: LogEntry[] }[] }) => answer.times,
     }),
     /** All pieces that are meant by some words, a stretch at a time. */
-    listSummaries: build.infiniteQuery<{ pieces: PieceSummary[]; total: number }, string, number>({
-      query: ({ queryArg, pageParam }) =>
-        `/lists/summaries?find=${encodeURIComponent(queryArg)}&from=${pageParam}&count=${PAGE}`,
+    listSummaries: build.infiniteQuery<{ pieces: PieceSummary[]; total: number }, PiecesAsked, number>({
+      query: ({ queryArg: { find, kind, show, sort }, pageParam }) =>
+        `/lists/summaries?find=${encodeURIComponent(find)}${kind ? `&kind=${kind}` : ''}&show=${show}&sort=${sort}&from=${pageParam}&count=${PAGE}`,
       infiniteQueryOptions: {
         initialPageParam: 0,
         getNextPageParam: ({ total }, _pages, from) => (from + PAGE < total ? from + PAGE : undefined),
       },
       providesTags: ['Summaries'],
+    }),
+    /** What is written down, by some words. */
+    findAll: build.query<Findable[], string>({
+      query: (words) => `/lists/find?words=${encodeURIComponent(words)}&count=40`,
+      transformResponse: (answer: { found: Findable[] }) => answer.found,
+      keepUnusedDataFor: 0,
     }),
     /** What pieces earned, and what stands in the garage. */
     getEarned: build.query<ShopAccount, void>({ query: () => '/lists/earned' }),
@@ -160,6 +167,7 @@ export const {
   useGetWorkshopQuery,
   useGetExperienceQuery,
   useLazyGetInstrumentsQuery,
+  useFindAllQuery,
   useGetVisitQuery,
   useGoVisitingMutation,
 } = piecesApi;

@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
-import type { Dossier, Experience } from '@/core/dossier';
+import type { Dossier, Experience, ShelfItem } from '@/core/dossier';
 import { withoutPiece } from '@/core/learning';
-import { isMeant, summarisePiece, type PieceSummary } from '@/core/work';
+import { findableTin, findAll, listFindable, type Findable } from '@/core/find';
+import { isMeant, selectSummaries, summarisePiece, type PiecesAsked, type PieceSummary } from '@/core/work';
 import { answerPlanner, type PlannerAnswer, type PlannerRequest } from '../features/planner/planner-answers';
 
 /* Plans are searched here, away from the interface's thread. */
@@ -35,11 +36,15 @@ const api = {
   /** What pieces are, where they stand and what comes next: a stretch of those that are meant by some words. */
   summarise: (
     pieces: readonly Dossier[],
-    { find, from, count }: { find: string; from: number; count: number },
+    { from, count, ...asked }: PiecesAsked & { from: number; count: number },
   ): { pieces: PieceSummary[]; total: number } => {
-    const meant = pieces.filter(({ piece }) => isMeant(piece, find));
-    return { pieces: meant.slice(from, from + count).map(summarisePiece), total: meant.length };
+    const meant = pieces.filter(({ piece }) => isMeant(piece, asked.find));
+    const wanted = selectSummaries(meant.map(summarisePiece), asked);
+    return { pieces: wanted.slice(from, from + count), total: wanted.length };
   },
+  /** What is written down of pieces and tins, by some words. */
+  find: (pieces: readonly Dossier[], tins: readonly ShelfItem[], words: string, most: number): Findable[] =>
+    findAll([...pieces.flatMap(listFindable), ...tins.map(findableTin)], words, most),
   /** What a shop's other pieces taught. */
   teachOthers: (whole: readonly Experience[], piece: Dossier): Experience[] => withoutPiece(whole, piece),
 };

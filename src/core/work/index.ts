@@ -31,5 +31,14 @@ export { SPRAY_PLACE } from './spray-place';
 export { judgeStep, type StepAct } from './step-act';
 export { listTasks, type Task } from './tasks';
 export { readToday, type Today } from './today';
-export { isMeant, summarisePiece, type PieceSummary } from './summary';
+export {
+  asksSummaries,
+  isMeant,
+  selectSummaries,
+  SHOWN,
+  SORTS,
+  summarisePiece,
+  type PiecesAsked,
+  type PieceSummary,
+} from './summary';
 export { drawWork } from './work-section';

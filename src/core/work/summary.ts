@@ -1,4 +1,4 @@
-import { KIND_LABELS } from '../knowledge';
+import { KIND_LABELS, type PieceKind } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import { namePiece, wishOf, type Dossier } from '../dossier';
 import { listReadings } from '../panel';
@@ -14,6 +14,9 @@ import { listTasks } from './tasks';
 export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> {
   id: string;
   name: string;
+  kind: PieceKind;
+  /** The day it is wanted by. */
+  due: string | null;
   /** The screen its next step is on. */
   stage: 'read' | 'choose' | 'prove' | 'work';
   /** A cut through the zone that is known best; none where it has no zones yet. */
@@ -29,6 +32,8 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
   return {
     id: dossier.piece.id ?? '',
     name: namePiece(dossier.piece),
+    kind: dossier.piece.kind,
+    due: dossier.goal?.due ?? null,
     stage: stage === 'paint' ? 'work' : stage === 'stopped' ? 'read' : stage,
     state: progress.state,
     next: progress.next,
@@ -36,6 +41,34 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
     section: drawSection(dossier),
     reading: next ? { what: lowerFirst(next.moment.what), dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
   };
+}
+
+/** Which pieces are wanted, and in which order. */
+export const SHOWN = ['all', 'held', 'due', 'archived'] as const;
+export const SORTS = ['changed', 'due', 'name'] as const;
+export interface PiecesAsked {
+  find: string;
+  kind: PieceKind | null;
+  show: (typeof SHOWN)[number];
+  sort: (typeof SORTS)[number];
+}
+
+/** Whether the summaries of all are needed to tell which pieces are wanted, or in which order. */
+export const asksSummaries = ({ show, sort }: Pick<PiecesAsked, 'show' | 'sort'>): boolean =>
+  show === 'held' || show === 'due' || sort !== 'changed';
+
+/** Those of a list that are wanted, in the order that is wanted; in its own order where that is by change. */
+export function selectSummaries(all: readonly PieceSummary[], { kind, show, sort }: PiecesAsked): PieceSummary[] {
+  const wanted = all.filter(
+    (own) =>
+      (kind === null || own.kind === kind) &&
+      (show !== 'held' || own.tone === 'stop') &&
+      (show !== 'due' || own.due !== null),
+  );
+  if (sort === 'name') return wanted.sort((a, b) => a.name.localeCompare(b.name));
+  // What is wanted by no day comes last.
+  const dayOf = ({ due }: PieceSummary): string => due ?? '9999';
+  return sort === 'due' ? wanted.sort((a, b) => (dayOf(a) < dayOf(b) ? -1 : dayOf(a) > dayOf(b) ? 1 : 0)) : wanted;
 }
 
 /** Whether a piece is meant by what was typed: each word is in its name or in what kind it is. */

@@ -1,9 +1,11 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { readWith } from '@/core/dossier';
-import { FINISHES, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
+import { FINISHES, PIECE_KINDS, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
+import { SHOWN, SORTS } from '@/core/work';
 import { ACCOUNT_TABLE } from '@/core/earned';
 import { toCsv } from '../to-csv';
+import type { Search } from '../search';
 import type { ShopLists } from '../shop-lists';
 import { sendProblem } from './problems';
 
@@ -13,7 +15,12 @@ const pageSchema = z.object({
   find: z.string().max(200).default(''),
   from: whole(0, 1_000_000, 0),
   count: whole(1, 100, 40),
+  kind: z.enum(PIECE_KINDS).nullable().default(null),
+  show: z.enum(SHOWN).default('all'),
+  sort: z.enum(SORTS).default('changed'),
 });
+
+const findSchema = z.object({ words: z.string().max(200).default(''), count: whole(1, 100, 40) });
 
 const changedSchema = z.object({ since: z.iso.datetime().or(z.literal('')).default(''), count: whole(1, 200, 200) });
 
@@ -26,12 +33,17 @@ const readingsSchema = z.object({
 });
 
 /** Lists over all pieces of the shop, each no longer than what is looked at. */
-export function makeListRouter(lists: ShopLists, now: () => string): Router {
+export function makeListRouter(lists: ShopLists, search: Search, now: () => string): Router {
   const router = Router();
   router.get('/summaries', (request, response) => {
     const page = readWith(pageSchema, request.query);
     if (!page.ok) return sendProblem(response, page.problem);
     response.json(lists.listSummaries(page.value));
+  });
+  router.get('/find', async (request, response) => {
+    const asked = readWith(findSchema, request.query);
+    if (!asked.ok) return sendProblem(response, asked.problem);
+    response.json({ found: await search.find(asked.value.words, asked.value.count) });
   });
   router.get('/in-work', (_request, response) => void response.json(lists.listInWork()));
   router.get('/patterns', (_request, response) => {

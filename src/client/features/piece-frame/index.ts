@@ -6,3 +6,4 @@ export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';
 export { FindingsTabs } from './findings-tabs';
 export { WaysOn } from './ways-on';
+export { HelpButton } from './help-button';

@@ -29,7 +29,7 @@ export function WaysOn({ children }: { children: string }) {
       {data?.possible ? (
         <Column gap="$xs">
           <Button onPress={() => void visit(true)}>Look round an invented workshop</Button>
-          <Small>Ten pieces in all stages, in a file of its own. One tap brings you back.</Small>
+          <Small>Pieces in all stages, in a file of its own. One tap brings you back.</Small>
         </Column>
       ) : null}
       <Column gap="$xs">

@@ -4,31 +4,25 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { FlatList } from 'react-native';
 import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/features/piece-frame';
 import { useListSummariesInfiniteQuery, useMetHere } from '@/client/store';
-import { Body, Button, Column, Field, Row, useIsWide, useKeys, useTones } from '@/client/ui';
+import { Body, Button, Column, Field, Row, useIsWide, useTones } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
 import { MetHereCard, PieceCard } from './piece-card';
+import { ALL, PieceFilters, type Wanted } from './piece-filters';
 
 const SEARCH_ID = 'find-piece';
 
 /** All pieces, newest change first: what each is, where it stands, what comes next. Only what is looked at is fetched. */
 export function PiecesScreen() {
   const [words, setWords] = useState('');
-  const asked = useDeferredValue(words.trim());
+  const [wanted, setWanted] = useState<Wanted>(ALL);
+  const typed = useDeferredValue(words.trim());
+  const asked = useMemo(() => ({ ...wanted, find: typed }), [wanted, typed]);
   const { data, error, isLoading, isFetching, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } =
     useListSummariesInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
   const pieces = useMemo(() => data?.pages.flatMap((page) => page.pieces), [data]);
   const met = useMetHere().filter(({ id }) => !pieces?.some((own) => own.id === id));
   const empty = pieces?.length === 0;
-  const none = empty && asked === '' && !isFetching && met.length === 0;
-  useKeys(
-    useMemo(
-      () => ({
-        n: () => router.push('/new'),
-        '/': () => document.getElementById(SEARCH_ID)?.focus(),
-      }),
-      [],
-    ),
-  );
+  const none = empty && typed === '' && wanted === ALL && !isFetching && met.length === 0;
   return (
     <Screen
       title="Pieces"
@@ -58,7 +52,7 @@ export function PiecesScreen() {
           </WaysOn>
         ) : null}
         {pieces && !none ? (
-          <Row>
+          <Column gap="$s">
             <Field
               label="Find a piece"
               hideLabel
@@ -67,12 +61,15 @@ export function PiecesScreen() {
               onChange={setWords}
               placeholder="Find by name or kind"
             />
-          </Row>
+            <PieceFilters wanted={wanted} onWant={setWanted} />
+          </Column>
         ) : null}
         {met.map(({ id, piece }) => (
           <MetHereCard key={id} id={id} name={piece.name ?? 'A new piece'} />
         ))}
-        {empty && asked !== '' ? <Body>No piece matches “{words}”.</Body> : null}
+        {empty && !none && !isFetching ? (
+          <Body>{typed === '' ? 'No piece is so.' : `No piece matches “${words}”.`}</Body>
+        ) : null}
       </Column>
       {pieces && !empty ? (
         <PieceList

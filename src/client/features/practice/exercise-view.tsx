@@ -66,7 +66,7 @@ interface ResultProps {
 }
 
 function Result({ exercise, given, looks, onNext }: ResultProps) {
-  useKeys(useMemo(() => ({ Enter: onNext, n: onNext }), [onNext]));
+  useKeys(useMemo(() => ({ Enter: onNext }), [onNext]));
   const said = nameOption(exercise, given.said).label;
   return (
     <Column gap="$m">

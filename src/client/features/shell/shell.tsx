@@ -78,21 +78,33 @@ const KEYS: readonly [string, string][] = [
   ['0', 'can’t tell'],
   ['u', 'undo what was done last'],
   ['← →', 'the zone before, the next zone'],
+  ['Enter', 'start a round, next exercise (practice)'],
+  ['s f g', 'sure, fairly sure, guessing (practice)'],
+  ['d', 'done (at a step of the work)'],
+  ['/', 'find anything: pieces, tins, words, screens'],
   ['n', 'new piece'],
   ['t', 'today'],
-  ['d', 'done (at a step of the work)'],
-  ['/', 'find a piece'],
+  ['p', 'pieces'],
+  ['l', 'findings'],
+  ['e', 'practice'],
+  ['c', 'compare two pieces'],
   ['?', 'this list'],
 ];
 
+/** The same from every screen. */
+const WAYS: Readonly<Record<string, () => void>> = {
+  '/': () => router.push('/search'),
+  n: () => router.push('/new'),
+  t: () => router.push('/'),
+  p: () => router.push('/pieces'),
+  l: () => router.push('/findings'),
+  e: () => router.push('/practice'),
+  c: () => router.push('/compare'),
+};
+
 function KeyHelp() {
   const [open, setOpen] = useState(false);
-  useKeys(
-    useMemo(
-      () => ({ '?': () => setOpen((shown) => !shown), t: () => router.push('/'), Escape: () => setOpen(false) }),
-      [],
-    ),
-  );
+  useKeys(useMemo(() => ({ ...WAYS, '?': () => setOpen((shown) => !shown), Escape: () => setOpen(false) }), []));
   if (!open) return null;
   return (
     <View

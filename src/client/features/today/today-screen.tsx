@@ -5,7 +5,7 @@ import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/feat
 import { BrokenSearch, type ShopAnswer } from '@/client/features/planner';
 import { makeTimes, useShopPlan, type ShopView, type Times } from '@/client/features/shop-plan';
 import { useNow } from '@/client/store';
-import { Button, Column, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
+import { Button, Column, Row, Small, Strong, useIsWide } from '@/client/ui';
 import { AirCard } from './air-card';
 import { ByDateCard } from './by-date-card';
 import { DoNow } from './do-now';
@@ -25,7 +25,6 @@ export function TodayScreen() {
   const none = pieces !== undefined && total === 0;
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
   const now = useNow(MINUTE_MS / 2);
-  useKeys(useMemo(() => ({ n: () => router.push('/new'), '/': () => router.push('/search') }), []));
   const first = answer?.today.doNow[0];
   return (
     <Screen

@@ -46,6 +46,9 @@ export function WorkshopScreen() {
           <Button grow onPress={() => router.push('/copies')}>
             Copies
           </Button>
+          <Button grow onPress={() => router.push('/notices')}>
+            Notices
+          </Button>
         </>
       }
     >

@@ -1,0 +1,3 @@
+import { makeRoom } from '@/client/room';
+
+export default makeRoom(async () => (await import('@/client/rooms')).SearchScreen);

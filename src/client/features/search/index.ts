@@ -1,0 +1,2 @@
+export { GlossaryScreen } from './glossary-screen';
+export { SearchScreen } from './search-screen';
