@@ -6,6 +6,8 @@ export { CompareScreen } from './features/compare';
 export { GlossaryScreen, SearchScreen } from './features/search';
 export { ChooseScreen } from './features/choose';
 export { EarnedScreen } from './features/earned';
+export { HelpSheet } from './features/piece-frame/help-sheet';
+export { KeyList } from './features/shell/key-list';
 export { LetGoScreen } from './features/let-go';
 export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';

@@ -19,6 +19,7 @@ export { saveText } from './save-text';
 export { LabelledSection, SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
 export { FONT, SPACE } from './tokens';
+export { keepTyping, takeTyped } from './typed-ahead';
 export { useKeys } from './use-keys';
 export { useIsWide } from './use-is-wide';
 export { SelectField } from './select-field';

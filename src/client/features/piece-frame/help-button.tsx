@@ -6,7 +6,7 @@ import { makeFrame } from '@/client/room';
 import { useTones } from '@/client/ui';
 
 /** What it says comes when it is first opened. */
-const HelpSheet = makeFrame(async () => (await import('./help-sheet')).HelpSheet);
+const HelpSheet = makeFrame<{ onClosed: () => void }>(async () => (await import('@/client/rooms')).HelpSheet);
 
 /** What this screen answers, what its words mean and where its figures come from, one tap away. */
 export function HelpButton() {

@@ -5,5 +5,5 @@ export { RoomMissing, RoomOpening } from './room-states';
 export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';
 export { FindingsTabs } from './findings-tabs';
-export { WaysOn } from './ways-on';
+export { WaysOn } from './late';
 export { HelpButton } from './help-button';

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { useChange, usePiece } from '@/client/store';
 import { Button, Notice } from '@/client/ui';
 import type { Dossier, PieceChange } from '@/core/dossier';
-import { Guide } from './guide';
+import { Guide } from './late';
 import { PieceHeader } from './piece-header';
 import { Screen } from './screen';
 

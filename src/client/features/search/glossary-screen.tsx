@@ -1,11 +1,17 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { BackLink, Screen, useRouteParam } from '@/client/features/piece-frame';
-import { Body, Column, Row, Subheading, Title } from '@/client/ui';
+import { Body, Column, Field, Row, Strong, Title } from '@/client/ui';
+import { matches, wordsOf } from '@/core/find';
 import { GLOSSARY } from '@/words';
 
 /** The words of the trade as they are used here; one of them is come to by its address. */
 export function GlossaryScreen() {
   const asked = useRouteParam('term');
+  const [words, setWords] = useState('');
+  const shown = useMemo(() => {
+    const wanted = wordsOf(words);
+    return GLOSSARY.filter(({ term, says }) => matches(wanted, `${term} ${says}`));
+  }, [words]);
   useEffect(() => {
     if (asked !== '') document.getElementById(`term-${asked}`)?.scrollIntoView({ block: 'center' });
   }, [asked]);
@@ -27,20 +33,23 @@ export function GlossaryScreen() {
         </Row>
       }
     >
-      <Column gap="$s" role="list" width="100%" maxWidth={720} alignSelf="center">
-        {GLOSSARY.map(({ code, term, says }) => (
-          <Column
-            key={code}
-            id={`term-${code}`}
-            role="listitem"
-            padding="$s"
-            borderLeftWidth={3}
-            borderColor={code === asked ? '$act' : 'transparent'}
-          >
-            <Subheading>{term}</Subheading>
-            <Body>{says}</Body>
-          </Column>
-        ))}
+      <Column gap="$m" width="100%" maxWidth={720} alignSelf="center">
+        <Field label="Which word?" value={words} onChange={setWords} />
+        <Column gap="$s" role="list" aria-label="Words">
+          {shown.map(({ code, term, says }) => (
+            <Column
+              key={code}
+              id={`term-${code}`}
+              role="listitem"
+              padding="$s"
+              borderLeftWidth={3}
+              borderColor={code === asked ? '$act' : 'transparent'}
+            >
+              <Strong>{term}</Strong>
+              <Body>{says}</Body>
+            </Column>
+          ))}
+        </Column>
       </Column>
     </Screen>
   );

@@ -49,7 +49,7 @@ export function findTerms(words: string): readonly Term[] {
 }
 
 const STAGES: Record<Findable['kind'], string> = {
-  piece: 'meet',
+  piece: 'read',
   zone: 'read',
   test: 'prove',
   work: 'work',

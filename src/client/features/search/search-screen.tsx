@@ -1,11 +1,11 @@
 import { View } from '@tamagui/core';
 import { Link, router, type Href } from 'expo-router';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BackLink, HelpButton, Screen } from '@/client/features/piece-frame';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
 import { timeNow, useFindAllQuery } from '@/client/store';
-import { Body, Column, Field, Heading, Row, Small, Strong, Title, useKeys } from '@/client/ui';
+import { Body, Column, Field, Heading, Row, Small, Strong, takeTyped, Title, useKeys } from '@/client/ui';
 import { FOUND_KINDS, type FoundKind } from '@/core/find';
 import { findPlaces, findTerms, placeOf } from './places';
 
@@ -23,12 +23,17 @@ const TIMES = makeTimes(OWN_ZONE);
 /** Everything that is written down, and every screen and word, by a few letters. Arrows go through what was found. */
 export function SearchScreen() {
   const [words, setWords] = useState('');
+  // At once, and not before the field can take what follows: no letter is lost, and none is a key of something else.
+  useLayoutEffect(() => {
+    document.getElementById(FIELD)?.focus();
+    const typed = takeTyped();
+    queueMicrotask(() => setWords((own) => typed + own));
+  }, []);
   const asked = useDeferredValue(words.trim());
   const { data, isFetching, error } = useFindAllQuery(asked, { skip: asked === '' });
   const found = asked === '' ? [] : (data ?? []);
   const places = useMemo(() => findPlaces(asked), [asked]);
   const terms = useMemo(() => findTerms(asked), [asked]);
-  useEffect(() => document.getElementById(FIELD)?.focus(), []);
   useEffect(() => {
     document.addEventListener('keydown', goThrough);
     return () => document.removeEventListener('keydown', goThrough);

@@ -5,7 +5,7 @@ import { startTransition, useEffect, useMemo, useState, useSyncExternalStore } f
 import { Provider, useSelector } from 'react-redux';
 import { makeFrame, makeRoom } from '@/client/room';
 import { makeStore, type RootState } from '@/client/store';
-import { Button, Card, Heading, Row, Small, Strong, useIsWide, useKeys } from '@/client/ui';
+import { keepTyping, useIsWide, useKeys } from '@/client/ui';
 import { config } from '@/client/ui/tamagui.config';
 import { ClockWatch } from './clock-watch';
 import { NavBar } from './nav-bar';
@@ -29,6 +29,9 @@ const Enter = makeRoom(async () => (await import('@/client/features/access')).En
 
 /** It has nothing to say on the first screen, and comes after it. */
 const NewsBars = makeFrame(async () => (await import('@/client/features/news')).NewsBars);
+
+/** Which keys do what; few ask. */
+const KeyList = makeFrame<{ onClose: () => void }>(async () => (await import('@/client/rooms')).KeyList);
 
 const DARK = '(prefers-color-scheme: dark)';
 const isDark = (): boolean => matchMedia(DARK).matches;
@@ -73,27 +76,12 @@ function Themed() {
   );
 }
 
-const KEYS: readonly [string, string][] = [
-  ['1 – 9', 'answer the check'],
-  ['0', 'can’t tell'],
-  ['u', 'undo what was done last'],
-  ['← →', 'the zone before, the next zone'],
-  ['Enter', 'start a round, next exercise (practice)'],
-  ['s f g', 'sure, fairly sure, guessing (practice)'],
-  ['d', 'done (at a step of the work)'],
-  ['/', 'find anything: pieces, tins, words, screens'],
-  ['n', 'new piece'],
-  ['t', 'today'],
-  ['p', 'pieces'],
-  ['l', 'findings'],
-  ['e', 'practice'],
-  ['c', 'compare two pieces'],
-  ['?', 'this list'],
-];
-
 /** The same from every screen. */
 const WAYS: Readonly<Record<string, () => void>> = {
-  '/': () => router.push('/search'),
+  '/': () => {
+    keepTyping();
+    router.push('/search');
+  },
   n: () => router.push('/new'),
   t: () => router.push('/'),
   p: () => router.push('/pieces'),
@@ -105,30 +93,5 @@ const WAYS: Readonly<Record<string, () => void>> = {
 function KeyHelp() {
   const [open, setOpen] = useState(false);
   useKeys(useMemo(() => ({ ...WAYS, '?': () => setOpen((shown) => !shown), Escape: () => setOpen(false) }), []));
-  if (!open) return null;
-  return (
-    <View
-      role="dialog"
-      aria-label="Keys"
-      position="absolute"
-      top={0}
-      left={0}
-      right={0}
-      bottom={0}
-      alignItems="center"
-      justifyContent="center"
-      backgroundColor="rgba(0,0,0,0.5)"
-    >
-      <Card width={340} gap="$m">
-        <Heading>Keys</Heading>
-        {KEYS.map(([key, words]) => (
-          <Row key={key} gap="$m">
-            <Strong width={64}>{key}</Strong>
-            <Small>{words}</Small>
-          </Row>
-        ))}
-        <Button onPress={() => setOpen(false)}>Close</Button>
-      </Card>
-    </View>
-  );
+  return open ? <KeyList onClose={() => setOpen(false)} /> : null;
 }
