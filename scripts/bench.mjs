@@ -36,6 +36,7 @@ const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
 const { measurePrice } = loadTypeScript('scripts/bench-price.ts');
 const { measureTrouble } = loadTypeScript('scripts/bench-trouble.ts');
+const { measureLooks, measureNovices } = loadTypeScript('scripts/bench-looks.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const figures = [
@@ -44,6 +45,8 @@ const figures = [
   ...measureStore(),
   ...measurePrice(),
   ...measureTrouble(),
+  ...measureLooks(),
+  ...measureNovices(),
   ...measureReading(),
   ...measureWholePieces(),
 ];

@@ -4,11 +4,13 @@ import {
   readColour,
   readDrawDown,
   readLattice,
+  readRepeat,
   readStrips,
   type ColourOptions,
   type DrawDownOptions,
   type LatticeOptions,
   type Pixels,
+  type RepeatReading,
   type StripsOptions,
 } from '@/core/photo';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
@@ -54,6 +56,7 @@ const api = {
     pixels ? reportColour(readColour(pixels, options)) : NONE_OPEN,
   readDrawDown: async (options: DrawDownOptions): Promise<ReturnType<typeof reportDrawDown> | Refused> =>
     pixels ? reportDrawDown(readDrawDown(pixels, options)) : NONE_OPEN,
+  readRepeat: async (): Promise<RepeatReading | Refused> => (pixels ? readRepeat(pixels) : NONE_OPEN),
   readStrips: async (options: StripsOptions): Promise<StripsReport | Refused> =>
     pixels ? { kind: 'strips', report: reportStrips(readStrips(pixels, options)) } : NONE_OPEN,
 };

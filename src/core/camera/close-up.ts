@@ -119,7 +119,9 @@ export function makeWood(random: () => number, { base, dark, pores, knots, shine
       v += Math.sign(dy || 1) * knot.r * 0.7 * Math.exp(-((d / (knot.r * 2.2)) ** 2));
       knotted = Math.max(knotted, 1 - rise(d, knot.r * 0.75, knot.r * 1.1));
     }
-    const figure = 0.5 + 0.5 * Math.sin((v + bend * 0.25 * warp(u * 1.5, v * 2.5)) * rings * 6.283);
+    // No two years are alike: rings come wide and narrow.
+    const years = v + bend * 0.25 * warp(u * 1.5, v * 2.5) + 0.16 * streak(11, v * 3.1);
+    const figure = 0.5 + 0.5 * Math.sin(years * rings * 6.283);
     const fine = streak(u * 3, v * 70);
     let share = 0.45 * figure ** 2 + 0.1 * fine + 0.75 * knotted;
     let height = printed ? 0 : -0.0006 * fine;

@@ -87,6 +87,8 @@ export const observationSchema = z
     note: z.string().max(500).optional(),
     /** How sure the owner is: a doubtful answer counts for less, a confirmed one was made twice. */
     certainty: z.enum(['doubtful', 'confirmed']).optional(),
+    /** Proposed by a photograph and taken by the owner: it is as good as such looks are. */
+    by: z.enum(['camera']).optional(),
     /** What a lead test was made with. */
     kit: z.enum(LEAD_KITS).optional(),
   })

@@ -16,6 +16,19 @@ export const LIKELIHOOD_RATIO: Record<Strength, number> = {
 /** Share of answers given by mistake, spread evenly over the answers. Keeps every state possible. */
 export const MISREADING_RATE = 0.05;
 
+/** A look that a photograph can propose, and how often it is wrong. */
+export interface CameraLook {
+  /** Share of answers given by mistake, 0–1. */
+  misread: number;
+  /** Made-up pictures it was measured on, for each answer. */
+  renders: number;
+  basis: Basis;
+}
+/** By check. Measured on renders (`npm run bench`), not on real faces: an estimate, and never a verdict alone. */
+export const CAMERA_LOOKS: Readonly<Partial<Record<string, CameraLook>>> = {
+  pattern_repeat: { misread: 0.1, renders: 500, basis: 'estimate' },
+};
+
 export type SmallFact = 'bleed' | 'grease' | 'wax_polish' | 'silicone' | 'odour';
 
 /** What an answer speaks for. A state that is not named is neutral. */

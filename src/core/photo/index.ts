@@ -6,5 +6,6 @@ export { byteOfLinear, type Pixels, type Point } from './pixels';
 export { readDrawDown, type DrawDownOptions, type DrawDownReading } from './draw-down';
 export { readColour, type ColourOptions, type ColourReading } from './part-colour';
 export type { PartFault, Rect } from './parts';
+export { readRepeat, type RepeatReading } from './repeat';
 export { readStrips, type StripReading, type StripsOptions } from './strips';
 export { rateConfidence } from './confidence';

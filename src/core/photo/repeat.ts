@@ -10,17 +10,17 @@ export interface RepeatReading {
   likeness: number;
 }
 
-const SIDE = 128;
+const SIDE = 96;
 /** Light changes slower than over a quarter of the picture. */
-const LIGHT_RADIUS = 20;
+const LIGHT_RADIUS = 15;
 /** Less than this is no pattern (logarithm of luminance, root mean square). */
-const PLAIN_SPREAD = 0.02;
+const PLAIN_SPREAD = 0.085;
 /** The same again at least so far on, and so much of the picture must still lie over itself. */
-const LEAST_LAG = 14;
+const LEAST_LAG = 10;
 const MOST_LAG = 0.62;
 const LEAST_LIKENESS = 0.42;
 /** It must have been that much less alike on the way. */
-const LEAST_DIP = 0.35;
+const LEAST_DIP = 0.4;
 
 /** Likeness of a picture with itself moved on: the correlation of what lies over itself. */
 function likenessAt({ width, height, values }: Plane, dx: number, dy: number): number {

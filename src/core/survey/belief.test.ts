@@ -116,3 +116,29 @@ describe('the belief about a surface', () => {
     expect(opaque).toBeGreaterThan(0.7);
   });
 });
+
+describe('misreadings', () => {
+  const chanceOf = (observation: object, misreadings?: Record<string, number>): number => {
+    const zone = { id: 'z', role: 'top' as const, observations: [observation as never] };
+    const dossier = { piece: { kind: 'desk' as const }, zones: [zone], ...(misreadings ? { misreadings } : {}) };
+    return computeBelief(dossier, zone).substrate.find(({ code }) => code === 'hpl_laminate')!.p;
+  };
+  const look = { check: 'edge_line', result: 'dark_line' };
+
+  it('make a look count for more where it is read well, and for less where it is not', () => {
+    const general = chanceOf(look);
+    expect(chanceOf(look, { edge_line: 0.05 })).toBeCloseTo(general, 12);
+    expect(chanceOf(look, { edge_line: 0.01 })).toBeGreaterThan(general);
+    expect(chanceOf(look, { edge_line: 0.4 })).toBeLessThan(general);
+    expect(chanceOf(look, { water_drop: 0.4 })).toBeCloseTo(general, 12);
+  });
+
+  it('of a look with the camera are those of such looks, whatever was measured of the owner', () => {
+    const look = { check: 'pattern_repeat', result: 'repeats' };
+    expect(chanceOf({ ...look, by: 'camera' })).toBeLessThan(chanceOf(look));
+    expect(chanceOf({ ...look, by: 'camera' }, { pattern_repeat: 0.01 })).toBeCloseTo(
+      chanceOf({ ...look, by: 'camera' }),
+      12,
+    );
+  });
+});

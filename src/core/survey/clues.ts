@@ -1,4 +1,5 @@
 import {
+  CAMERA_LOOKS,
   DEFECT_FACTS,
   findAnswer,
   findCheck,
@@ -81,13 +82,14 @@ function readObservations(zone: Zone, misreadings: Misreadings): RawClue[] {
     const result = resultOf(observation);
     const answer = result === undefined ? undefined : findAnswer(check, result);
     if (!answer) return [];
+    const misread = observation.by === 'camera' ? CAMERA_LOOKS[check]?.misread : misreadings[check];
     return [
       {
         group: findCheck(check)?.group ?? check,
         strength: measureStrength(answer.says),
         doubt: observation.certainty === 'doubtful' ? DOUBTFUL_WEIGHT : 1,
-        misread: misreadings[check],
-        build: (weight) => likelihoodTables(check, weight, misreadings[check]).get(answer.code),
+        misread,
+        build: (weight) => likelihoodTables(check, weight, misread).get(answer.code),
         observation,
       },
     ];

@@ -18,6 +18,7 @@ export * from './practice';
 export * from './price';
 export * from './progress';
 export * from './proof';
+export { ROLE_LABELS } from './roles';
 export * from './rules';
 export * from './surface';
 export * from './symptoms';

@@ -5,6 +5,7 @@ import {
   type LatticeReading,
   type PictureFault,
   type PartFault,
+  type RepeatReading,
   type StripReading,
 } from '@/core/photo';
 import { LEAST_CONFIDENCE, toAstmClass, toIsoClass } from '@/core/proof';
@@ -88,3 +89,10 @@ export const reportDrawDown = ({ contrastRatio, error, faults }: DrawDownReading
 });
 /** The simulated camera's own error of a contrast ratio. */
 const LEAST_RATIO_ERROR = 0.01;
+
+/** What a picture of a face shows of its pattern. */
+export function sayRepeat({ answer, repeat, likeness }: RepeatReading): string {
+  if (answer === 'repeats' && repeat)
+    return `The pattern comes again after ${Math.round(repeat.length * 100)} % of the picture’s longer side, alike to ${Math.round(likeness * 100)} %.`;
+  return answer === 'plain_colour' ? 'There is no pattern to be seen.' : 'Nothing comes again within the picture.';
+}

@@ -5,7 +5,6 @@ import {
   turnToForLead,
   type DefectCode,
   type LeadKit,
-  type RoleCode,
 } from '@/core/knowledge';
 import { describeChance, formatChance, lowerFirst } from '@/core/shared';
 import type { Contradiction, Hazard, Need, NextCheck } from '@/core/survey';
@@ -117,20 +116,3 @@ export const sayForesight = (changes: NextCheck['answers'][number]['changes']): 
     : `the plan gets ${changes
         .map(({ need, wanted }) => (wanted ? lowerFirst(need) : `no “${lowerFirst(need)}”`))
         .join(', ')}`;
-
-export const ROLE_LABELS: Readonly<Record<RoleCode, string>> = {
-  top: 'Top',
-  front: 'Front',
-  side: 'Side',
-  edge: 'Edge',
-  leg: 'Legs',
-  frame: 'Frame',
-  door: 'Door',
-  drawer_front: 'Drawer front',
-  drawer_side: 'Drawer side',
-  moulding: 'Moulding',
-  back: 'Back',
-  inside: 'Inside',
-  shelf: 'Shelf',
-  hardware: 'Hardware',
-};

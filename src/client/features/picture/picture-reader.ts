@@ -13,6 +13,7 @@ export interface PictureReader {
   readStrips: (options: StripsOptions) => Promise<Strips | Refused>;
   readColour: (options: ColourOptions) => Promise<Answer<PictureApi['readColour']>>;
   readDrawDown: (options: DrawDownOptions) => Promise<Answer<PictureApi['readDrawDown']>>;
+  readRepeat: () => Promise<Answer<PictureApi['readRepeat']>>;
   /** Ends the work, done or not. */
   close: () => void;
 }
@@ -41,6 +42,10 @@ export function makePictureReader(): PictureReader {
     },
     readDrawDown: async (options) => {
       const reply = await line.ask('read', (api) => api.readDrawDown(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readRepeat: async () => {
+      const reply = await line.ask('read', (api) => api.readRepeat());
       return reply.ok ? reply.answer : REFUSED;
     },
     close: line.close,

@@ -1,6 +1,7 @@
 export { BackLink, TodayLink } from './back-link';
 export { NotFoundScreen } from './not-found-screen';
-export { PieceScreen, Skeleton, Unreachable, useRouteParam, type PieceParts } from './piece-screen';
+export { PieceScreen, useRouteParam, type PieceParts } from './piece-screen';
+export { Skeleton, Unreachable } from './waiting-states';
 export { RoomMissing, RoomOpening } from './room-states';
 export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';

@@ -1,4 +1,3 @@
-import { View } from '@tamagui/core';
 import { router, useLocalSearchParams, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { useChange, usePiece } from '@/client/store';
@@ -7,6 +6,7 @@ import type { Dossier, PieceChange } from '@/core/dossier';
 import { Guide } from './late';
 import { PieceHeader } from './piece-header';
 import { Screen } from './screen';
+import { Skeleton, Unreachable } from './waiting-states';
 
 export interface PieceParts {
   dossier: Dossier;
@@ -59,28 +59,5 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
       <Guide card={path.split('/').at(-1) ?? ''} />
       {children(parts)}
     </Screen>
-  );
-}
-
-export function Unreachable({ retry }: { retry: () => void }) {
-  return (
-    <Notice
-      tone="stop"
-      live
-      title="The workshop’s records are out of reach"
-      action={<Button onPress={retry}>Try again</Button>}
-    >
-      The server on this machine does not answer. Start it again; nothing you stored is lost.
-    </Notice>
-  );
-}
-
-export function Skeleton() {
-  return (
-    <View role="status" aria-label="Loading" gap="$m">
-      {[120, 64, 64].map((height, i) => (
-        <View key={i} height={height} backgroundColor="$line" opacity={0.6} borderRadius="$corner" />
-      ))}
-    </View>
   );
 }

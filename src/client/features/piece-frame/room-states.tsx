@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { Button, Notice } from '@/client/ui';
-import { Skeleton } from './piece-screen';
 import { Screen } from './screen';
+import { Skeleton } from './waiting-states';
 
 /** While the program of a screen comes. */
 export function RoomOpening() {

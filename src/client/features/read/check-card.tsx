@@ -13,16 +13,17 @@ import {
   useKeys,
 } from '@/client/ui';
 import type { Observation } from '@/core/dossier';
-import { LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
+import { CAMERA_LOOKS, LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
 import type { NextCheck } from '@/core/survey';
 import { sayForesight, sayWorth } from '@/words';
+import { CameraLook } from './camera-look';
 
 interface CheckCardProps {
   check: Check;
   worth: NextCheck | undefined;
   canSkip: boolean;
-  onAnswer: (result: string, test?: Pick<Observation, 'kit'>) => void;
+  onAnswer: (result: string, test?: Pick<Observation, 'kit' | 'by'>) => void;
   onSkip: () => void;
   /** Given for solvent checks: there is no fresh air here. */
   onNoAir?: () => void;
@@ -88,6 +89,9 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: 
           </Button>
         ) : null}
       </Row>
+      {check.code in CAMERA_LOOKS ? (
+        <CameraLook check={check} onTake={(code) => onAnswer(code, { by: 'camera' })} />
+      ) : null}
       {worth ? <Foresight check={check} worth={worth} /> : null}
     </Column>
   );
