@@ -17,7 +17,16 @@ const SHOTS = [
   { name: 'today', path: '/', ...PHONE },
   { name: 'work', path: '/piece/demo-lending-counter/work', ...PHONE },
   { name: 'mend', path: '/piece/demo-magazine-chest/mend?trouble=mx1', ...PHONE },
-  { name: 'mend-happened', path: '/piece/demo-magazine-chest/mend?trouble=mx1&part=happened', ...PHONE },
+  {
+    name: 'practice',
+    path: '/practice',
+    ...PHONE,
+    press: [
+      ['radio', /^Which layer/],
+      ['button', 'Start ten minutes'],
+    ],
+    show: /^From the top$/,
+  },
   {
     name: 'mend-way-out-dark',
     path: '/piece/demo-magazine-chest/mend?trouble=mx1&part=way_out',

@@ -1,3 +1,3 @@
 import { makeRoom } from '@/client/room';
 
-export default makeRoom(async () => (await import('@/client/features/copies')).CopiesScreen);
+export default makeRoom(async () => (await import('@/client/rooms')).CopiesScreen);

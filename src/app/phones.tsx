@@ -1,3 +1,3 @@
 import { makeRoom } from '@/client/room';
 
-export default makeRoom(async () => (await import('@/client/features/phones')).PhonesScreen);
+export default makeRoom(async () => (await import('@/client/rooms')).PhonesScreen);

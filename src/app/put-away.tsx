@@ -1,3 +1,3 @@
 import { makeRoom } from '@/client/room';
 
-export default makeRoom(async () => (await import('@/client/features/put-away')).PutAwayScreen);
+export default makeRoom(async () => (await import('@/client/rooms')).PutAwayScreen);

@@ -2,9 +2,11 @@
  * The screens of a piece and that of a new one share most of what they need, and the first screen none of it: they come
  * together, in one file of their own.
  */
+export { EnterScreen } from './features/access';
 export { CompareScreen } from './features/compare';
 export { GlossaryScreen, SearchScreen } from './features/search';
 export { ChooseScreen } from './features/choose';
+export { CopiesScreen } from './features/copies';
 export { EarnedScreen } from './features/earned';
 export { HelpSheet } from './features/piece-frame/help-sheet';
 export { KeyList } from './features/shell/key-list';
@@ -12,6 +14,8 @@ export { LetGoScreen } from './features/let-go';
 export { MeetScreen, NewPieceScreen } from './features/meet';
 export { MendScreen } from './features/mend';
 export { NoticesScreen } from './features/notices';
+export { PhonesScreen } from './features/phones';
+export { PutAwayScreen } from './features/put-away';
 export { PracticeScreen } from './features/practice';
 export { ProveScreen } from './features/prove';
 export { ReadScreen } from './features/read';

@@ -1,4 +1,6 @@
+import { toRequest } from '@/contract';
 import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
+import { findableTin, findAll, listFindable, type Findable } from '@/core/find';
 import { serveEachTest } from './harness';
 
 const server = serveEachTest();
@@ -44,9 +46,71 @@ describe('the list of pieces', () => {
     ['from=-1', 'from'],
     ['from=x', 'from'],
     [`find=${'x'.repeat(201)}`, 'find'],
+    ['show=gone', 'show'],
+    ['sort=size', 'sort'],
+    ['kind=boat', 'kind'],
   ])('refuses %s with its place', async (query, path) => {
     const { status, body } = await server.call('GET', `/api/lists/summaries?${query}`);
     expect([status, body.error.path]).toEqual([422, path]);
+  });
+});
+
+describe('pieces that are wanted', () => {
+  const listed = async (query: string) => (await server.call('GET', `/api/lists/summaries?${query}`)).body;
+
+  it('are of a kind, held back, wanted by a day or archived, in the order asked for', async () => {
+    await meet('b', { goal: { due: '2027-02-01' } });
+    await meet('a', { goal: { due: '2027-01-01' } }, 'chair');
+    // Lead that was found holds a piece back.
+    const observations = [{ id: 'o', check: 'lead_test', result: 'positive', kit: 'home_swab' as const }];
+    await meet('c', {
+      zones: [{ ...ZONE, stated: { substrate: 'clear_softwood', finish: 'alkyd_paint' }, observations }],
+    });
+    expect(ids((await listed('kind=chair')).pieces)).toEqual(['a']);
+    expect(await listed('show=held')).toMatchObject({ total: 1, pieces: [{ id: 'c', tone: 'stop' }] });
+    expect(ids((await listed('show=due&sort=due')).pieces)).toEqual(['a', 'b']);
+    expect(ids((await listed('sort=due')).pieces)).toEqual(['a', 'b', 'c']);
+    expect(await listed('sort=name&from=1&count=1')).toMatchObject({ total: 3, pieces: [{ id: 'b' }] });
+    const archive = toRequest('a', {
+      type: 'facts_changed',
+      facts: [{ path: ['piece', 'archived'], value: true }],
+    });
+    expect((await server.call(archive.method, archive.path, archive.body)).status).toBe(200);
+    expect(ids((await listed('show=archived')).pieces)).toEqual(['a']);
+    expect(ids((await listed('sort=name')).pieces)).toEqual(['b', 'c']);
+  });
+});
+
+describe('what is found', () => {
+  const found = async (words: string): Promise<Findable[]> =>
+    (await server.call('GET', `/api/lists/find?words=${encodeURIComponent(words)}`)).body.found;
+
+  it('is the same as what a device finds by itself, and follows every change', async () => {
+    const log = [{ zone: 'top', op: 'prime', class: 'shellac_primer', work: 'w', at: '2026-11-20T10:00:00Z' }] as const;
+    const pieces: Dossier[] = ['Oak hall bench', 'Ōkoumé desk', 'Shell cabinet'].map((name, i) => ({
+      format: DOSSIER_FORMAT,
+      piece: { id: `p${i}`, kind: 'desk', name },
+      zones: [ZONE],
+      log: [...log],
+    }));
+    for (const piece of pieces) await server.call('PUT', `/api/pieces/${piece.piece.id}`, piece);
+    const tin = { id: 't1', class: 'shellac_primer' as const, name: 'Shell white' };
+    await server.call('PUT', '/api/shelf/t1', tin);
+    const all = [...pieces.flatMap(listFindable), findableTin(tin)];
+    const names = (list: readonly Findable[]): string[] =>
+      list.map(({ kind, piece, id }) => `${kind} ${piece} ${id}`).sort();
+    for (const words of ['shell', 'oko', 'hall bench', 'melamine', 'PRIME desk', 'w', '"', 'shellac OR 1', ''])
+      expect([words, names(await found(words))]).toEqual([words, names(findAll(all, words, 40))]);
+    await server.call('PUT', '/api/pieces/p0/facts', { kind: 'desk', name: 'Renamed' });
+    expect(names(await found('hall'))).toEqual([]);
+    expect((await found('renam')).length).toBeGreaterThan(1);
+    await server.call('DELETE', '/api/pieces/p0');
+    expect(await found('renam')).toEqual([]);
+  });
+
+  it('is asked for in words that are not too long', async () => {
+    const { status, body } = await server.call('GET', `/api/lists/find?words=${'x'.repeat(201)}`);
+    expect([status, body.error.path]).toEqual([422, 'words']);
   });
 });
 

@@ -1,5 +1,5 @@
 export { drawExercise, isRight, pictureOf, SKILLS, type Exercise, type Skill, type WrongExercise } from './exercise';
-export { countDue, pickNext, recallSkills, type SkillState } from './memory';
+export { countDue, pickNext } from './memory';
 export { simulateNovice } from './novice';
 export { renderPicture, type PictureSpec } from './picture';
 export {
@@ -11,14 +11,5 @@ export {
   type KindProgress,
   type MeasuredSlips,
 } from './progress';
-export {
-  CONFIDENCES,
-  EXERCISE_KINDS,
-  practiceAnswerSchema,
-  type Confidence,
-  type ExerciseKind,
-  type PracticeAnswer,
-  type PracticeLook,
-} from '../workshop';
 export { readSurfaceCode, tellSurface, type SurfaceExercise, type SurfaceTold } from './surface-exercise';
 export type { SoonAnswer } from './soon-exercise';

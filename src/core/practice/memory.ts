@@ -12,7 +12,7 @@ const GRADES: Record<PracticeAnswer['confidence'], Grade> = {
   fairly: Rating.Good,
   guessing: Rating.Hard,
 };
-export const gradeOf = ({ right, confidence }: Pick<PracticeAnswer, 'right' | 'confidence'>): Grade =>
+const gradeOf = ({ right, confidence }: Pick<PracticeAnswer, 'right' | 'confidence'>): Grade =>
   right ? GRADES[confidence] : Rating.Again;
 
 export interface SkillState extends Skill {

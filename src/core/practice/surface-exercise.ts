@@ -13,7 +13,7 @@ import {
 } from '../survey';
 
 /** Substrate and finish of a surface, in one code: what it is named by. */
-export const surfaceCode = (state: { substrate: SubstrateCode; finish: FinishCode }): string =>
+const surfaceCode = (state: { substrate: SubstrateCode; finish: FinishCode }): string =>
   `${state.substrate}/${state.finish}`;
 export const readSurfaceCode = (code: string): { substrate: SubstrateCode; finish: FinishCode } => {
   const [substrate, finish] = code.split('/');

@@ -3,7 +3,7 @@ import { matches, wordsOf, type Findable } from '@/core/find';
 import { GLOSSARY, HELP, type ScreenCode, type Term } from '@/words';
 
 /** Where the screens of the shop are; those of a piece are reached through it. */
-export const PLACES: Partial<Record<ScreenCode, Href>> = {
+const PLACES: Partial<Record<ScreenCode, Href>> = {
   today: '/',
   pieces: '/pieces',
   new: '/new',

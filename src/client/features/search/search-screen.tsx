@@ -25,9 +25,10 @@ export function SearchScreen() {
   const [words, setWords] = useState('');
   // At once, and not before the field can take what follows: no letter is lost, and none is a key of something else.
   useLayoutEffect(() => {
-    document.getElementById(FIELD)?.focus();
+    const field = document.getElementById(FIELD) as HTMLInputElement | null;
+    field?.focus();
     const typed = takeTyped();
-    queueMicrotask(() => setWords((own) => typed + own));
+    if (field && typed !== '') enter(field, typed);
   }, []);
   const asked = useDeferredValue(words.trim());
   const { data, isFetching, error } = useFindAllQuery(asked, { skip: asked === '' });
@@ -108,6 +109,12 @@ export function SearchScreen() {
       </Column>
     </Screen>
   );
+}
+
+/** Puts letters into a field as if they were typed there: the next one comes behind them, not in their place. */
+function enter(field: HTMLInputElement, text: string): void {
+  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, text);
+  field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
 const LINKS = 'a[data-found]';

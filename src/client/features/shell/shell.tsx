@@ -25,7 +25,7 @@ export function Shell() {
 }
 
 /** What a device without a pass is shown, whatever it opens. */
-const Enter = makeRoom(async () => (await import('@/client/features/access')).EnterScreen);
+const Enter = makeRoom(async () => (await import('@/client/rooms')).EnterScreen);
 
 /** It has nothing to say on the first screen, and comes after it. */
 const NewsBars = makeFrame(async () => (await import('@/client/features/news')).NewsBars);
