@@ -12,18 +12,18 @@ import {
   makeWood,
   mixColours,
   photographSurface,
+  pick,
   rise,
   shade,
+  type Random,
   type Surface,
 } from './close-up';
 import { drawBetween, makeSmoothNoise } from './noise';
 
 /* What each answer of a check looks like from a hand's breadth. What is felt, smelt or heard has no picture. */
 
-type Random = () => number;
 type Draw = (random: Random) => Surface;
 
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 const between = drawBetween;
 
 const WOODS = [

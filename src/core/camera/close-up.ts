@@ -14,6 +14,10 @@ export interface Spot {
 /** A surface seen from above; `x` and `y` run from 0 to 1 over the picture. */
 export type Surface = (x: number, y: number) => Spot;
 
+/** A seeded source of numbers from 0 to below 1. */
+export type Random = () => number;
+export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+
 export const colourOf = convertHexToLinearRgb;
 export const mixColours = (a: LinearRgb, b: LinearRgb, share: number): LinearRgb => [
   a[0] + (b[0] - a[0]) * share,

@@ -8,16 +8,16 @@ import {
   makeWood,
   mixColours,
   photographSurface,
+  pick,
   rise,
   shade,
+  type Random,
   type Surface,
 } from './close-up';
 import { drawBetween as between, makeSmoothNoise } from './noise';
 
 /* Painted faces with something on them: marks that are stains or only shade, chips of a coat, films that went wrong. */
 
-type Random = () => number;
-const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 const seedOf = (random: Random): number => Math.floor(random() * 1e9);
 
 const WHITES = ['#F1EEE6', '#ECE9E2', '#F4F2EC', '#E7E6E0'] as const;

@@ -74,8 +74,10 @@ export function measureSlips(answers: readonly PracticeAnswer[]): MeasuredSlips[
       tally.set(check, { looks: own.looks + 1, slips: own.slips + (showed === said ? 0 : 1) });
     }
   return [...tally].flatMap(([check, { looks, slips }]) => {
-    const k = findCheck(check)?.answers.length ?? 0;
-    if (k < 2) return [];
+    const known = findCheck(check);
+    // A measurement has slips of its own, which are no one's reading.
+    if (!known || known.measures) return [];
+    const k = known.answers.length;
     const drawn = (slips * (k / (k - 1)) + MISREADING_RATE * GENERAL_LOOKS) / (looks + GENERAL_LOOKS);
     return [{ check, looks, slips, rate: Math.min(MOST_RATE, Math.max(LEAST_RATE, drawn)) }];
   });

@@ -106,7 +106,7 @@ const toDossier = (surface: PracticeSurface, observations: Observation[]): Dossi
 });
 
 export interface SurfaceTold {
-  /** Minutes the looks took, waits and marks priced in as the diagnosis does. */
+  /** Minutes with eyes and hands on it. */
   minutes: number;
   /** Chance of what it truly is by what was said of the looks, and by what they showed. */
   believed: number;

@@ -32,6 +32,9 @@ export const PRIMED_GROUNDS = [
 const COLOURS = ['#F3EFE6', '#E7E2D3', '#2F3B40', '#5E6F5C'] as const;
 const OPTIONS = 5;
 const MOST_DRAWS = 400;
+const MOST_TRIES = 20;
+/** Far enough on that no other case of the skill is met. */
+const NEXT_SEED = 100_003;
 
 function drawGround(substrate: SubstrateCode, random: () => number): PracticeSurface {
   for (let tries = 0; tries < MOST_DRAWS; tries += 1) {
@@ -44,7 +47,16 @@ function drawGround(substrate: SubstrateCode, random: () => number): PracticeSur
 
 /** A ground that is known, and primers for it: which is taken, what the others would cost, and what rules them out. */
 export function drawSystemExercise(substrate: SubstrateCode, seed: number): SystemExercise {
-  const random = makeRandom(seed * 3_266_489 + 11);
+  for (let tries = 0; tries < MOST_TRIES; tries += 1) {
+    const drawn = tryToDraw(substrate, seed, seed + tries * NEXT_SEED);
+    if (drawn) return drawn;
+  }
+  throw new Error(`No way for ${substrate} in ${MOST_TRIES} draws.`);
+}
+
+/** One case; none where nothing holds on it, or where there is nothing to choose between. */
+function tryToDraw(substrate: SubstrateCode, seed: number, from: number): SystemExercise | null {
+  const random = makeRandom(from * 3_266_489 + 11);
   const surface = drawGround(substrate, random);
   const { finish } = STATES[surface.stateIndex]!;
   const bleeds = FACETS.seep[surface.facets.seep]!.bleed === true;
@@ -62,7 +74,7 @@ export function drawSystemExercise(substrate: SubstrateCode, seed: number): Syst
     goal: { look: 'opaque', colour },
   };
   const taken = planPiece(dossier).systems[0]?.zones[0];
-  if (!taken) throw new Error(`No way for ${substrate} under ${finish}.`);
+  if (!taken) return null;
   const own = taken.stack.primers.map(({ code }) => code).join('+') || 'none';
   const all = listConsidered(dossier, taken, 'prime').filter(({ verdict }) => verdict !== 'beaten');
   const kinds = (['ruled_out', 'dearer'] as const).map((verdict) =>
@@ -75,6 +87,7 @@ export function drawSystemExercise(substrate: SubstrateCode, seed: number): Syst
     .flat()
     .filter((other) => other !== undefined)
     .slice(0, OPTIONS - 1);
+  if (others.length === 0) return null;
   return {
     kind: 'system',
     skill: substrate,

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { BackLink, HelpButton, Screen, Skeleton } from '@/client/features/piece-frame';
+import { BackHeader, Screen, Skeleton } from '@/client/features/piece-frame';
 import { usePlanner } from '@/client/features/planner';
 import { diagnosesOf, useListSummariesInfiniteQuery, useMeasures, usePiece, useWithShop } from '@/client/store';
-import { Body, Column, Heading, LabelledSection, Row, SelectField, Small, StateMark, Strong, Title } from '@/client/ui';
+import { Body, Column, Heading, LabelledSection, Row, SelectField, Small, StateMark, Strong } from '@/client/ui';
 import { zoneName, type Dossier } from '@/core/dossier';
 import { KIND_LABELS } from '@/core/knowledge';
 import { describeChance } from '@/core/shared';
@@ -20,24 +20,7 @@ export function CompareScreen() {
   const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
   const [left, right] = [picked[0] ?? pieces[0]?.id, picked[1] ?? pieces[1]?.id];
   return (
-    <Screen
-      title="Compare"
-      header={
-        <Row
-          render="header"
-          alignItems="center"
-          borderBottomWidth={1}
-          borderColor="$line"
-          minHeight={64}
-          paddingHorizontal="$l"
-          gap="$xs"
-        >
-          <BackLink />
-          <Title flex={1}>Compare</Title>
-          <HelpButton />
-        </Row>
-      }
-    >
+    <Screen title="Compare" header={<BackHeader title="Compare" />}>
       {!data ? <Skeleton /> : null}
       {data && pieces.length < 2 ? <Body>There is nothing to compare before the second piece.</Body> : null}
       {left !== undefined && right !== undefined ? (

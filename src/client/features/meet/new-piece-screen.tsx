@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { useDispatch, useSelector } from 'react-redux';
-import { BackLink, Screen } from '@/client/features/piece-frame';
+import { BackHeader, Screen } from '@/client/features/piece-frame';
 import { changeMade, makeId, type AppDispatch, type RootState } from '@/client/store';
-import { Body, Column, Heading, Row, Title } from '@/client/ui';
+import { Body, Column, Heading } from '@/client/ui';
 import { DOSSIER_FORMAT, startWishes, type Dossier } from '@/core/dossier';
 import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
@@ -20,23 +20,7 @@ export function NewPieceScreen() {
     router.replace(`/piece/${id}/meet`);
   };
   return (
-    <Screen
-      title="New piece"
-      header={
-        <Row
-          render="header"
-          alignItems="center"
-          borderBottomWidth={1}
-          borderColor="$line"
-          minHeight={64}
-          paddingHorizontal="$l"
-          gap="$xs"
-        >
-          <BackLink />
-          <Title>New piece</Title>
-        </Row>
-      }
-    >
+    <Screen title="New piece" header={<BackHeader title="New piece" />}>
       <Column gap="$m">
         <Heading>What is it?</Heading>
         <Body>One tap adds it, and says what to look at before you pay for it.</Body>

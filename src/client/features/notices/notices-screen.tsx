@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { BackLink, Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
-import { Body, Column, Disclosure, Field, Row, Small, Title } from '@/client/ui';
+import { BackHeader, Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
+import { Body, Column, Disclosure, Field, Small } from '@/client/ui';
 import { matches, wordsOf } from '@/core/find';
 
 /** As the build writes them. */
@@ -29,23 +29,7 @@ export function NoticesScreen() {
     return (notices ?? []).filter(({ name, licence }) => matches(asked, `${name} ${licence}`));
   }, [notices, words]);
   return (
-    <Screen
-      title="Notices"
-      header={
-        <Row
-          render="header"
-          alignItems="center"
-          borderBottomWidth={1}
-          borderColor="$line"
-          minHeight={64}
-          paddingHorizontal="$l"
-          gap="$xs"
-        >
-          <BackLink />
-          <Title>Notices</Title>
-        </Row>
-      }
-    >
+    <Screen title="Notices" header={<BackHeader title="Notices" />}>
       <Column gap="$m" width="100%" maxWidth={720} alignSelf="center">
         <Body>Bricolage is made with the work of many others. These are their licences.</Body>
         {failed && !notices ? (

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
-import { MainAction } from '@/client/features/piece-frame';
 import { Button, Choices, Column, Row, Strong, useKeys } from '@/client/ui';
 import type { Exercise } from '@/core/practice';
 import { CONFIDENCES, type Confidence } from '@/core/workshop';
 import { nameConfidence, nameOption } from '@/words';
+import { AtThumb } from './at-thumb';
 
 interface AnswerPartProps {
   exercise: Exercise;
@@ -31,27 +31,16 @@ export function AnswerPart({ exercise, label, onAnswer, keys = true }: AnswerPar
     <Column gap="$m">
       <Choices label={label} tileWidth={140} options={options} value={picked ?? undefined} onPick={setPicked} />
       {picked === null ? null : (
-        <MainAction>
-          <Column
-            gap="$s"
-            padding="$m"
-            render="section"
-            aria-label="How sure are you?"
-            backgroundColor="$ground"
-            borderTopWidth={1}
-            borderColor="$line"
-            alignItems="center"
-          >
-            <Strong>How sure are you?</Strong>
-            <Row gap="$s" flexWrap="wrap" justifyContent="center">
-              {CONFIDENCES.map((own) => (
-                <Button key={own} onPress={() => onAnswer(picked, own)}>
-                  {nameConfidence(own)}
-                </Button>
-              ))}
-            </Row>
-          </Column>
-        </MainAction>
+        <AtThumb label="How sure are you?">
+          <Strong>How sure are you?</Strong>
+          <Row gap="$s" flexWrap="wrap" justifyContent="center">
+            {CONFIDENCES.map((own) => (
+              <Button key={own} onPress={() => onAnswer(picked, own)}>
+                {nameConfidence(own)}
+              </Button>
+            ))}
+          </Row>
+        </AtThumb>
       )}
     </Column>
   );

@@ -1,11 +1,12 @@
 import { useEffect, useId, useMemo, useState } from 'react';
-import { MainAction, Skeleton } from '@/client/features/piece-frame';
-import { Body, Button, Card, Column, Heading, Notice, Row, Small, useKeys } from '@/client/ui';
+import { Skeleton } from '@/client/features/piece-frame';
+import { Body, Button, Card, Column, Heading, Notice, Small, useKeys } from '@/client/ui';
 import { nameConfidence, explainExercise, askExercise, nameExercise, nameOption, nameAnswer } from '@/words';
 import { pictureOf, type Exercise, type SurfaceExercise, type SurfaceTold } from '@/core/practice';
 import { findCheck } from '@/core/knowledge';
 import { formatChance, lowerFirst } from '@/core/shared';
 import type { Confidence, PracticeLook } from '@/core/workshop';
+import { AtThumb } from './at-thumb';
 import { AnswerPart } from './answer-part';
 import { CaseFacts } from './case-facts';
 import { MadePicture } from './made-picture';
@@ -79,13 +80,11 @@ function Result({ exercise, given, looks, onNext }: ResultProps) {
         ))}
       </Column>
       {exercise.kind === 'surface' ? <BestOrder exercise={exercise} looks={looks} /> : null}
-      <MainAction>
-        <Row padding="$m" backgroundColor="$ground" borderTopWidth={1} borderColor="$line" justifyContent="center">
-          <Button look="main" onPress={onNext}>
-            Next exercise
-          </Button>
-        </Row>
-      </MainAction>
+      <AtThumb>
+        <Button look="main" onPress={onNext}>
+          Next exercise
+        </Button>
+      </AtThumb>
     </Column>
   );
 }

@@ -1,10 +1,11 @@
 import { useCallback, useMemo, useState } from 'react';
-import { FindingsTabs, MainAction, Screen, ShopHeader, Skeleton } from '@/client/features/piece-frame';
+import { FindingsTabs, Screen, ShopHeader, Skeleton } from '@/client/features/piece-frame';
 import { timeNow, useWorkshop } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Notice, Row, Small, useIsWide, useKeys } from '@/client/ui';
 import { countDue, SKILLS } from '@/core/practice';
 import { EXERCISE_KINDS, type ExerciseKind } from '@/core/workshop';
 import { nameExercise, sayTeaches } from '@/words';
+import { AtThumb } from './at-thumb';
 import { ExerciseView } from './exercise-view';
 import { OwnFigures } from './own-figures';
 import { useExercise } from './use-exercise';
@@ -71,13 +72,11 @@ function PracticeHome({ chosen, onChoose, onStart }: PracticeHomeProps) {
             value={chosen}
             onPick={onChoose}
           />
-          <MainAction>
-            <Row padding="$m" backgroundColor="$ground" borderTopWidth={1} borderColor="$line" justifyContent="center">
-              <Button look="main" onPress={onStart}>
-                Start ten minutes
-              </Button>
-            </Row>
-          </MainAction>
+          <AtThumb>
+            <Button look="main" onPress={onStart}>
+              Start ten minutes
+            </Button>
+          </AtThumb>
         </Column>
         <Column flex={wide ? 1 : undefined}>
           <OwnFigures workshop={workshop} />

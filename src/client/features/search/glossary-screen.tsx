@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { BackLink, Screen, useRouteParam } from '@/client/features/piece-frame';
-import { Body, Column, Field, Row, Strong, Title } from '@/client/ui';
+import { BackHeader, Screen, useRouteParam } from '@/client/features/piece-frame';
+import { Body, Column, Field, Strong } from '@/client/ui';
 import { matches, wordsOf } from '@/core/find';
 import { GLOSSARY } from '@/words';
 
@@ -16,23 +16,7 @@ export function GlossaryScreen() {
     if (asked !== '') document.getElementById(`term-${asked}`)?.scrollIntoView({ block: 'center' });
   }, [asked]);
   return (
-    <Screen
-      title="Words"
-      header={
-        <Row
-          render="header"
-          alignItems="center"
-          borderBottomWidth={1}
-          borderColor="$line"
-          minHeight={64}
-          paddingHorizontal="$l"
-          gap="$xs"
-        >
-          <BackLink />
-          <Title>Words</Title>
-        </Row>
-      }
-    >
+    <Screen title="Words" header={<BackHeader title="Words" />}>
       <Column gap="$m" width="100%" maxWidth={720} alignSelf="center">
         <Field label="Which word?" value={words} onChange={setWords} />
         <Column gap="$s" role="list" aria-label="Words">

@@ -1,11 +1,11 @@
 import { View } from '@tamagui/core';
 import { Link, router, type Href } from 'expo-router';
 import { useDeferredValue, useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import { BackLink, HelpButton, Screen } from '@/client/features/piece-frame';
+import { BackHeader, Screen } from '@/client/features/piece-frame';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
 import { timeNow, useFindAllQuery } from '@/client/store';
-import { Body, Column, Field, Heading, Row, Small, Strong, takeTyped, Title, useKeys } from '@/client/ui';
+import { Body, Column, Field, Heading, Small, Strong, takeTyped, useKeys } from '@/client/ui';
 import { FOUND_KINDS, type FoundKind } from '@/core/find';
 import { findPlaces, findTerms, placeOf } from './places';
 
@@ -42,24 +42,7 @@ export function SearchScreen() {
   useKeys(useMemo(() => ({ Escape: () => router.back(), '/': () => document.getElementById(FIELD)?.focus() }), []));
   const nothing = asked !== '' && !isFetching && found.length + places.length + terms.length === 0;
   return (
-    <Screen
-      title="Find"
-      header={
-        <Row
-          render="header"
-          alignItems="center"
-          borderBottomWidth={1}
-          borderColor="$line"
-          minHeight={64}
-          paddingHorizontal="$l"
-          gap="$xs"
-        >
-          <BackLink />
-          <Title flex={1}>Find</Title>
-          <HelpButton />
-        </Row>
-      }
-    >
+    <Screen title="Find" header={<BackHeader title="Find" />}>
       <Column gap="$l" width="100%" maxWidth={720} alignSelf="center">
         <Field
           label="Find anything"
