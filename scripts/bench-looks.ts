@@ -1,26 +1,32 @@
-import { photographCheck } from '@/core/camera';
+import { photographCheck, photographShine, type SHINES } from '@/core/camera';
 import { CAMERA_LOOKS, findCheck } from '@/core/knowledge';
-import { readRepeat } from '@/core/photo';
+import { readRepeat, readShine } from '@/core/photo';
 import { simulateNovice } from '@/core/practice';
 import type { Figure } from './figure';
 
 const SIDE = 256;
 
-/** How often the look with the camera hits on renders whose answer is known: what the table of checks takes it for. */
-export function measureLooks(renders = 100): Figure[] {
-  return findCheck('pattern_repeat')!.answers.map(({ code, label }) => {
-    let hits = 0;
-    for (let seed = 0; seed < renders; seed += 1)
-      if (readRepeat(photographCheck('pattern_repeat', code, SIDE, seed)!).answer === code) hits += 1;
-    const taken = 1 - CAMERA_LOOKS.pattern_repeat!.misread;
-    return {
-      name: `camera: ${label.toLocaleLowerCase()}`,
-      value: (100 * hits) / renders,
-      unit: '%',
-      target: `about ${Math.round(100 * taken)}`,
-      reference: `${renders} renders`,
-    };
-  });
+/** What a picture of a check's answer is read as. */
+const LOOKS: Readonly<Record<string, (answer: string, seed: number) => string | null>> = {
+  pattern_repeat: (answer, seed) => readRepeat(photographCheck('pattern_repeat', answer, SIDE, seed)!).answer,
+  gloss_look: (answer, seed) => readShine(...photographShine(answer as (typeof SHINES)[number], SIDE, seed)).answer,
+};
+
+/** How often the looks with the camera hit on renders whose answer is known: what the table of checks takes them for. */
+export function measureLooks(renders = 60): Figure[] {
+  return Object.entries(LOOKS).flatMap(([check, look]) =>
+    findCheck(check)!.answers.map(({ code, label }) => {
+      let hits = 0;
+      for (let seed = 0; seed < renders; seed += 1) if (look(code, seed) === code) hits += 1;
+      return {
+        name: `camera, ${check}: ${label.toLocaleLowerCase()}`,
+        value: Math.round((1000 * hits) / renders) / 10,
+        unit: '%',
+        target: `mean ${Math.round(100 * (1 - CAMERA_LOOKS[check]!.misread))}`,
+        reference: `${renders} renders`,
+      };
+    }),
+  );
 }
 
 /** What the order of exercises is worth to made-up newcomers: the share misread after so many, in two orders. */

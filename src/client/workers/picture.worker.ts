@@ -5,12 +5,14 @@ import {
   readDrawDown,
   readLattice,
   readRepeat,
+  readShine,
   readStrips,
   type ColourOptions,
   type DrawDownOptions,
   type LatticeOptions,
   type Pixels,
   type RepeatReading,
+  type ShineReading,
   type StripsOptions,
 } from '@/core/photo';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
@@ -42,6 +44,8 @@ const SQUARE_SIDE = 480;
 const NONE_OPEN: Refused = { kind: 'refused', message: 'Pick the picture again.' };
 
 let pixels: Pixels | null = null;
+/** A picture before it, of the same place. */
+let first: Pixels | null = null;
 
 const api = {
   open,
@@ -56,6 +60,11 @@ const api = {
     pixels ? reportColour(readColour(pixels, options)) : NONE_OPEN,
   readDrawDown: async (options: DrawDownOptions): Promise<ReturnType<typeof reportDrawDown> | Refused> =>
     pixels ? reportDrawDown(readDrawDown(pixels, options)) : NONE_OPEN,
+  /** Keeps the open picture for what takes two. */
+  setAside: (): void => {
+    first = pixels;
+  },
+  readShine: async (): Promise<ShineReading | Refused> => (first && pixels ? readShine(first, pixels) : NONE_OPEN),
   readRepeat: async (): Promise<RepeatReading | Refused> => (pixels ? readRepeat(pixels) : NONE_OPEN),
   readStrips: async (options: StripsOptions): Promise<StripsReport | Refused> =>
     pixels ? { kind: 'strips', report: reportStrips(readStrips(pixels, options)) } : NONE_OPEN,

@@ -12,5 +12,6 @@ export {
   type Break,
   type Mark,
 } from './fault-pictures';
+export { photographShine, SHINES } from './lamp-pictures';
 export { drawStripsCase, photographStrips } from './strips-scene';
 export { drawCoatOnCard, drawPatchesShot, photographPatches, type PatchesShot } from './patches-scene';

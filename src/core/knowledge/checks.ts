@@ -26,7 +26,8 @@ export interface CameraLook {
 }
 /** By check. Measured on renders (`npm run bench`), not on real faces: an estimate, and never a verdict alone. */
 export const CAMERA_LOOKS: Readonly<Partial<Record<string, CameraLook>>> = {
-  pattern_repeat: { misread: 0.1, renders: 500, basis: 'estimate' },
+  pattern_repeat: { misread: 0.06, renders: 30, basis: 'estimate' },
+  gloss_look: { misread: 0.13, renders: 30, basis: 'estimate' },
 };
 
 export type SmallFact = 'bleed' | 'grease' | 'wax_polish' | 'silicone' | 'odour';

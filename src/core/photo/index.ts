@@ -7,5 +7,6 @@ export { readDrawDown, type DrawDownOptions, type DrawDownReading } from './draw
 export { readColour, type ColourOptions, type ColourReading } from './part-colour';
 export type { PartFault, Rect } from './parts';
 export { readRepeat, type RepeatReading } from './repeat';
+export { readShine, type ShineReading } from './shine';
 export { readStrips, type StripReading, type StripsOptions } from './strips';
 export { rateConfidence } from './confidence';

@@ -6,6 +6,7 @@ import {
   type PictureFault,
   type PartFault,
   type RepeatReading,
+  type ShineReading,
   type StripReading,
 } from '@/core/photo';
 import { LEAST_CONFIDENCE, toAstmClass, toIsoClass } from '@/core/proof';
@@ -96,3 +97,9 @@ export function sayRepeat({ answer, repeat, likeness }: RepeatReading): string {
     return `The pattern comes again after ${Math.round(repeat.length * 100)} % of the picture’s longer side, alike to ${Math.round(likeness * 100)} %.`;
   return answer === 'plain_colour' ? 'There is no pattern to be seen.' : 'Nothing comes again within the picture.';
 }
+
+/** What two pictures with the phone's lamp show of a film's shine. */
+export const sayShine = ({ bright, radius }: ShineReading): string =>
+  radius === 0
+    ? 'The lamp leaves no spot that moves with the phone.'
+    : `The lamp's spot moves with the phone; it is ${Math.round(radius * 200)} % of the picture wide and ${Math.round(Math.exp(bright) * 10) / 10} times as bright as the film.`;

@@ -13,6 +13,9 @@ export interface PictureReader {
   readStrips: (options: StripsOptions) => Promise<Strips | Refused>;
   readColour: (options: ColourOptions) => Promise<Answer<PictureApi['readColour']>>;
   readDrawDown: (options: DrawDownOptions) => Promise<Answer<PictureApi['readDrawDown']>>;
+  /** Keeps the open picture for what takes two. */
+  setAside: () => Promise<void>;
+  readShine: () => Promise<Answer<PictureApi['readShine']>>;
   readRepeat: () => Promise<Answer<PictureApi['readRepeat']>>;
   /** Ends the work, done or not. */
   close: () => void;
@@ -42,6 +45,11 @@ export function makePictureReader(): PictureReader {
     },
     readDrawDown: async (options) => {
       const reply = await line.ask('read', (api) => api.readDrawDown(options));
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    setAside: async () => void (await line.ask('set aside', (api) => api.setAside())),
+    readShine: async () => {
+      const reply = await line.ask('read', (api) => api.readShine());
       return reply.ok ? reply.answer : REFUSED;
     },
     readRepeat: async () => {

@@ -16,16 +16,19 @@ export function useOpenedPicture(onOpened: (width: number, height: number) => vo
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => () => reader.current?.close(), []);
 
-  const pick = async (): Promise<void> => {
+  /** `second`: of the same place as the one that is open, which is kept for what takes two. */
+  const pick = async (second = false): Promise<void> => {
     const picked = await launchImageLibraryAsync({ mediaTypes: ['images'], quality: 1 });
     const asset = picked.assets?.[0];
     if (!asset) return;
-    reader.current?.close();
-    const own = makePictureReader();
+    const before = second ? reader.current : null;
+    if (!before) reader.current?.close();
+    const own = before ?? makePictureReader();
     reader.current = own;
     setProblem(null);
     setBusy('Opening the picture…');
     const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
+    if (before) await before.setAside();
     const answer = await own.open(picture);
     if (reader.current !== own) return;
     setBusy(null);

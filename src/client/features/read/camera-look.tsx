@@ -1,12 +1,42 @@
 import { View } from '@tamagui/core';
 import Camera from 'lucide-react-native/icons/camera';
 import { useState } from 'react';
-import { useOpenedPicture } from '@/client/features/picture';
+import { useOpenedPicture, type PictureReader } from '@/client/features/picture';
 import { Body, Button, Column, Row, Small, useTones } from '@/client/ui';
 import { CAMERA_LOOKS, type Check } from '@/core/knowledge';
-import type { RepeatReading } from '@/core/photo';
 import { formatChance } from '@/core/shared';
-import { sayRepeat } from '@/words';
+import { sayRepeat, sayShine } from '@/words';
+
+interface Proposal {
+  answer: string | null;
+  says: string;
+}
+
+interface Look {
+  hint: string;
+  /** What the second picture is to be, where it takes two. */
+  second?: string;
+  read: (reader: PictureReader) => Promise<Proposal | string>;
+}
+
+/** How a check is looked at with the camera: what is read, or what is wrong with the picture. */
+const LOOKS: Readonly<Record<string, Look>> = {
+  pattern_repeat: {
+    hint: 'Hold it square to the face, an arm’s length of it, no lamp in it.',
+    read: async (reader) => {
+      const reading = await reader.readRepeat();
+      return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayRepeat(reading) };
+    },
+  },
+  gloss_look: {
+    hint: 'Lamp of the phone on, a hand’s breadth away. Then once more of the same place, the phone tilted a little.',
+    second: 'Take it again, tilted',
+    read: async (reader) => {
+      const reading = await reader.readShine();
+      return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayShine(reading) };
+    },
+  },
+};
 
 interface CameraLookProps {
   check: Check;
@@ -16,52 +46,55 @@ interface CameraLookProps {
 /** What a photograph speaks for: proposed with its picture, taken by the owner or not. */
 export function CameraLook({ check, onTake }: CameraLookProps) {
   const tones = useTones();
-  const [reading, setReading] = useState<RepeatReading | null>(null);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
   const [picture, setPicture] = useState<string | null>(null);
-  const opened = useOpenedPicture(() => setReading(null));
+  const [taken, setTaken] = useState(0);
+  const { shot, busy, problem, pick, measure } = useOpenedPicture(() => setProposal(null));
+  const { hint, second, read } = LOOKS[check.code]!;
+  const wanted = second ? 2 : 1;
+  const take = async (again: boolean): Promise<void> => {
+    await pick(again);
+    setTaken(again ? 2 : 1);
+  };
   const look = (): Promise<void> =>
-    opened.measure(async (reader) => {
-      const answer = await reader.readRepeat();
-      if ('kind' in answer) return answer.message;
-      setPicture(opened.shot?.url ?? null);
-      setReading(answer);
+    measure(async (reader) => {
+      const answer = await read(reader);
+      if (typeof answer === 'string') return answer;
+      setPicture(shot?.url ?? null);
+      setProposal(answer);
       return null;
     });
   const { misread, renders } = CAMERA_LOOKS[check.code]!;
-  const proposed = check.answers.find(({ code }) => code === reading?.answer);
+  const proposed = check.answers.find(({ code }) => code === proposal?.answer);
+  const shown = shot?.url ?? picture;
   return (
     <Column gap="$s" render="section" aria-label="Look with the camera">
       <Row gap="$s" flexWrap="wrap">
-        <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void opened.pick()}>
-          {opened.shot || reading ? 'Take another picture' : 'Look with the camera'}
+        <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void take(false)}>
+          {shown ? 'Start again' : 'Look with the camera'}
         </Button>
-        {opened.shot ? (
+        {shot && second && taken < wanted ? <Button onPress={() => void take(true)}>{second}</Button> : null}
+        {shot && taken >= wanted ? (
           <Button look="main" onPress={() => void look()}>
             Look at it
           </Button>
         ) : null}
       </Row>
-      {opened.busy ? <Body role="status">{opened.busy}</Body> : null}
-      {opened.problem ? (
+      {busy ? <Body role="status">{busy}</Body> : null}
+      {problem ? (
         <Small role="alert" color="$stop">
-          {opened.problem}
+          {problem}
         </Small>
       ) : null}
-      {opened.shot ? <Small>Hold it square to the face, an arm’s length of it, no lamp in it.</Small> : null}
-      {(opened.shot?.url ?? picture) ? (
+      {shot ? <Small>{hint}</Small> : null}
+      {shown ? (
         <View width={160} aspectRatio={1} overflow="hidden" borderRadius="$corner">
-          <img
-            src={opened.shot?.url ?? picture ?? ''}
-            alt="The face as it was taken"
-            width="100%"
-            height="100%"
-            style={{ objectFit: 'cover' }}
-          />
+          <img src={shown} alt="The face as it was taken" width="100%" height="100%" style={{ objectFit: 'cover' }} />
         </View>
       ) : null}
-      {reading && proposed ? (
+      {proposal && proposed ? (
         <Column gap="$s">
-          <Body role="status">{sayRepeat(reading)}</Body>
+          <Body role="status">{proposal.says}</Body>
           <Small>
             {`On made-up pictures (${renders} of each) such a look is right ${formatChance(1 - misread)}. It counts as that, and never alone.`}
           </Small>
