@@ -7,7 +7,7 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
 
   await page.goto(shop.url);
   await expect(page.getByText('No piece yet')).toBeVisible();
-  await page.getByRole('button', { name: 'New piece' }).click();
+  await page.getByRole('button', { name: 'Bring the first piece in' }).click();
 
   // Meet
   await page.getByRole('button', { name: /other kinds$/ }).click();

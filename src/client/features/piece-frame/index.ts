@@ -1,4 +1,4 @@
-export { BackLink, TodayLink } from './back-link';
+export { TodayLink } from './back-link';
 export { NotFoundScreen } from './not-found-screen';
 export { PieceScreen, useRouteParam, type PieceParts } from './piece-screen';
 export { Skeleton, Unreachable } from './waiting-states';
