@@ -96,11 +96,11 @@ test.describe('with the demo workshop', () => {
     await page.getByLabel('Find anything').fill('zzz');
     await expect(page.getByText('Nothing begins with “zzz”')).toBeVisible();
     // What this device keeps is found without the server as well.
-    await page.waitForTimeout(6000);
+    await page.waitForTimeout(12_000);
     await shop.stop();
     await page.getByLabel('Find anything').fill('settle');
     await expect(page.getByRole('region', { name: 'Pieces' }).getByRole('link').first()).toBeVisible({
-      timeout: 20_000,
+      timeout: 40_000,
     });
   });
 
