@@ -1,6 +1,6 @@
 /*
- * The screens of a piece and that of a new one share most of what they need, and the first screen none of it: they come
- * together, in one file of their own.
+ * What the first screen does without comes together, in one file of its own: its parts share most of what they need, and
+ * what two files of the program share would be loaded with the first screen.
  */
 export { EnterScreen } from './features/access';
 export { CompareScreen } from './features/compare';

@@ -18,13 +18,11 @@ import {
   type Random,
   type Surface,
 } from './close-up';
-import { drawBetween, makeSmoothNoise } from './noise';
+import { drawBetween as between, makeSmoothNoise } from './noise';
 
 /* What each answer of a check looks like from a hand's breadth. What is felt, smelt or heard has no picture. */
 
 type Draw = (random: Random) => Surface;
-
-const between = drawBetween;
 
 const WOODS = [
   ['#D9B57C', '#A2743E'],

@@ -34,7 +34,7 @@ export function photographShine(shine: Shine, side: number, seed: number): [Pixe
   const at = { x: between(0.3, 0.42), y: between(0.4, 0.6) };
   const moved = between(0.2, 0.3);
   const spots = colourOf('#4A3A2C');
-  const shoot = (shift: number, own: number): Pixels =>
+  const shoot = (shift: number): Pixels =>
     photographSurface(
       (x, y) => {
         const spot = film(x, y);
@@ -45,7 +45,7 @@ export function photographShine(shine: Shine, side: number, seed: number): [Pixe
         return { ...spot, colour: [base[0] + glow, base[1] + glow, base[2] + glow * 0.95] };
       },
       side,
-      own,
+      seed,
     );
-  return [shoot(0, seed), shoot(moved, seed)];
+  return [shoot(0), shoot(moved)];
 }

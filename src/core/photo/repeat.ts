@@ -47,7 +47,7 @@ function peakOf(before: number, here: number, after: number): number {
 }
 
 /**
- * Does the pattern come again? A picture of a face, held square to it, about a hand's breadth to an arm's length across. It is laid over itself at every
+ * Does the pattern come again? A picture of a face, held square to it. It is laid over itself at every
  * distance; a printed pattern is alike again after its roller's round, grown wood is not, though its stripes are alike
  * along the grain: so it must have been unlike in between. Length to a fiftieth on clean patterns (see the test).
  */
