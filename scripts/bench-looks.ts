@@ -1,6 +1,6 @@
 import { photographCheck, photographShine, type SHINES } from '@/core/camera';
 import { CAMERA_LOOKS, findCheck } from '@/core/knowledge';
-import { readRepeat, readShine } from '@/core/photo';
+import { readGrain, readRepeat, readShine } from '@/core/photo';
 import { simulateNovice } from '@/core/practice';
 import type { Figure } from './figure';
 
@@ -9,11 +9,12 @@ const SIDE = 256;
 /** What a picture of a check's answer is read as. */
 const LOOKS: Readonly<Record<string, (answer: string, seed: number) => string | null>> = {
   pattern_repeat: (answer, seed) => readRepeat(photographCheck('pattern_repeat', answer, SIDE, seed)!).answer,
+  pores: (answer, seed) => readGrain(photographCheck('pores', answer, SIDE, seed)!).answer,
   gloss_look: (answer, seed) => readShine(...photographShine(answer as (typeof SHINES)[number], SIDE, seed)).answer,
 };
 
 /** How often the looks with the camera hit on renders whose answer is known: what the table of checks takes them for. */
-export function measureLooks(renders = 60): Figure[] {
+export function measureLooks(renders: number): Figure[] {
   return Object.entries(LOOKS).flatMap(([check, look]) =>
     findCheck(check)!.answers.map(({ code, label }) => {
       let hits = 0;
@@ -28,6 +29,20 @@ export function measureLooks(renders = 60): Figure[] {
     }),
   );
 }
+
+/** Pixels of a picture for each look, with the title of its check: to be blown up to a phone's size. */
+export const drawLooks = () =>
+  Object.keys(LOOKS).map((check) => {
+    const { title, answers } = findCheck(check)!;
+    const [answer] = answers;
+    return {
+      title,
+      pictures:
+        check === 'gloss_look'
+          ? photographShine('high_gloss', 512, 3)
+          : [photographCheck(check, answer!.code, 512, 3)!],
+    };
+  });
 
 /** What the order of exercises is worth to made-up newcomers: the share misread after so many, in two orders. */
 export function measureNovices(novices = 10, exercises = 240): Figure[] {

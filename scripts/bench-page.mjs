@@ -55,7 +55,8 @@ async function startServer(demo) {
   };
 }
 
-export async function measureVisits(add) {
+/** `photographs`: a picture of 12 megapixels for each look with the camera, by check: `{ title, files }`. */
+export async function measureVisits(add, photographs) {
   const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu'] });
   const shop = await startServer(true);
   for (const network of NETWORKS) {
@@ -75,6 +76,7 @@ export async function measureVisits(add) {
   }
   shop.stop();
   await measureManyPieces(add, browser);
+  await measureCameraLooks(add, browser, photographs);
   await browser.close();
 }
 
@@ -148,5 +150,57 @@ async function measureManyPieces(add, browser) {
   await page.goto(`${shop.base}/pieces`);
   add('list of pieces: first card', (await page.evaluate(() => window.stoodAt)) / 1000, 's', '< 1', about);
   await page.close();
+  shop.stop();
+}
+
+/** From picking a photograph to what it proposes, and what the page could not be tapped for meanwhile. */
+async function measureCameraLooks(add, browser, photographs) {
+  const shop = await startServer(false);
+  await fetch(`${shop.base}/api/pieces/desk`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({
+      format: 'bricolage.dossier/1',
+      piece: { kind: 'desk', history: { era: 'since_2000' } },
+      zones: [{ id: 'top', role: 'top' }],
+    }),
+  });
+  for (const { title, files } of photographs) {
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await page.goto(`${shop.base}/piece/desk/read?zone=top`);
+    await page.getByRole('button', { name: 'Make another check' }).waitFor();
+    if ((await page.getByRole('heading', { name: title }).count()) === 0) {
+      await page.getByRole('button', { name: 'Make another check' }).click();
+      await page.getByRole('radio', { name: title }).click();
+    }
+    const look = page.getByRole('region', { name: 'Look with the camera' });
+    await page.waitForTimeout(1000);
+    await page.evaluate(() => {
+      window.longest = 0;
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
+      }).observe({ type: 'longtask' });
+    });
+    let spent = 0;
+    for (const [i, file] of files.entries()) {
+      const chooser = page.waitForEvent('filechooser');
+      await look.getByRole('button', { name: i === 0 ? 'Look with the camera' : 'Take it again, tilted' }).click();
+      const picked = await chooser;
+      const started = performance.now();
+      await picked.setFiles(file);
+      await page.getByRole('status').filter({ hasText: 'Opening' }).waitFor({ state: 'detached' });
+      const next = i < files.length - 1 ? 'Take it again, tilted' : 'Look at it';
+      await look.getByRole('button', { name: next }).waitFor();
+      spent += performance.now() - started;
+    }
+    const started = performance.now();
+    await look.getByRole('button', { name: 'Look at it' }).click();
+    await look.getByRole('button', { name: /^Take it:/ }).waitFor();
+    spent += performance.now() - started;
+    const about = `${title} ${files.length} of 12 MP, opened and read`;
+    add(`look with the camera: ${title}`, spent / 1000, 's', `< ${1.5 * files.length}`, about);
+    add(`look with the camera: ${title} longest task`, await page.evaluate(() => window.longest), 'ms', '< 50', about);
+    await page.close();
+  }
   shop.stop();
 }

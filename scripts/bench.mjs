@@ -10,6 +10,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { cpus } from 'node:os';
 import path from 'node:path';
+import sharp from 'sharp';
 import { measureVisits } from './bench-page.mjs';
 import { build, bundleTypeScript, install, loadTypeScript, root } from './lib.mjs';
 
@@ -36,7 +37,7 @@ const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
 const { measurePrice } = loadTypeScript('scripts/bench-price.ts');
 const { measureTrouble } = loadTypeScript('scripts/bench-trouble.ts');
-const { measureLooks, measureNovices } = loadTypeScript('scripts/bench-looks.ts');
+const { drawLooks, measureLooks, measureNovices } = loadTypeScript('scripts/bench-looks.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const figures = [
@@ -45,7 +46,7 @@ const figures = [
   ...measureStore(),
   ...measurePrice(),
   ...measureTrouble(),
-  ...measureLooks(),
+  ...measureLooks(full ? 500 : 60),
   ...measureNovices(),
   ...measureReading(),
   ...measureWholePieces(),
@@ -101,7 +102,24 @@ const about = `sum of the ${first.length} scripts it loads`;
 add('JavaScript of the first screen, brotli', size('.br'), 'kB', '<= 380', about);
 add('JavaScript of the first screen, gzip', size('.gz'), 'kB', '', 'framework alone in a trial: about 610');
 
-await measureVisits(add);
+/** Made-up faces at the size of a phone's photograph. */
+const takeLooks = () =>
+  Promise.all(
+    drawLooks().map(async ({ title, pictures }, look) => ({
+      title,
+      files: await Promise.all(
+        pictures.map(async ({ data, width, height }, i) => {
+          const file = path.join(root, `.cache/bench-look-${look}-${i}.jpg`);
+          await sharp(data, { raw: { width, height, channels: 4 } })
+            .resize(4000, 3000, { fit: 'cover' })
+            .jpeg({ quality: 90 })
+            .toFile(file);
+          return file;
+        }),
+      ),
+    })),
+  );
+await measureVisits(add, await takeLooks());
 
 if (full) {
   const started = performance.now();

@@ -1,5 +1,6 @@
 import { toRequest, toWorkshopRequest } from '@/contract';
-import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
+import { DOSSIER_FORMAT, type Dossier, type Observation } from '@/core/dossier';
+import { CAMERA_LOOKS } from '@/core/knowledge';
 import { computeBelief } from '@/core/survey';
 import type { WorkshopChange } from '@/core/workshop';
 import { serveEachTest } from './harness';
@@ -106,6 +107,33 @@ describe('the workshop', () => {
     expect((await server.call('GET', '/api/pieces/p')).body.misreadings).toEqual({ water_drop: 0.47 });
     await send({ type: 'setup_changed', facts: [{ path: ['own_misreadings'] }] });
     expect((await server.call('GET', '/api/pieces/p')).body.misreadings).toBeUndefined();
+  });
+
+  it('lays beside every piece how often looks with the camera are wrong here, once the owner looked too', async () => {
+    const observe = (piece: string, observation: Observation & { id: string }) => {
+      const { method, path, body } = toRequest(piece, { type: 'observation_recorded', zoneId: 'top', observation });
+      return server.call(method, path, body);
+    };
+    for (const id of ['a', 'b']) {
+      const { method, path, body } = toRequest(id, {
+        type: 'piece_met',
+        dossier: { format: DOSSIER_FORMAT, piece: { id, kind: 'desk' }, zones: [{ id: 'top', role: 'top' }] },
+      });
+      await server.call(method, path, body);
+    }
+    const ratesOf = async (id: string) => (await server.call('GET', `/api/pieces/${id}`)).body.misreadings;
+    const look = { id: 'o', check: 'pattern_repeat', result: 'repeats' };
+    expect((await observe('a', { ...look, proposed: 'never_seen' })).status).toBe(422);
+    await observe('a', { ...look, by: 'camera' });
+    expect(await ratesOf('b')).toBeUndefined();
+    await observe('a', { ...look, result: 'no_repeat', proposed: 'repeats' });
+    const { misread } = CAMERA_LOOKS.pattern_repeat!;
+    // By hand: one look of its own and it was wrong, beside twenty looks' worth of renders.
+    expect((await ratesOf('b'))['camera:pattern_repeat']).toBeCloseTo((misread * 20 + 1) / 21, 3);
+    await server.restart();
+    expect((await ratesOf('b'))['camera:pattern_repeat']).toBeCloseTo((misread * 20 + 1) / 21, 3);
+    await server.call('DELETE', '/api/pieces/a');
+    expect(await ratesOf('b')).toBeUndefined();
   });
 
   it('takes writes from its own pages only', async () => {

@@ -3,12 +3,14 @@ import {
   drawSquare,
   readColour,
   readDrawDown,
+  readGrain,
   readLattice,
   readRepeat,
   readShine,
   readStrips,
   type ColourOptions,
   type DrawDownOptions,
+  type GrainReading,
   type LatticeOptions,
   type Pixels,
   type RepeatReading,
@@ -66,6 +68,7 @@ const api = {
   },
   readShine: async (): Promise<ShineReading | Refused> => (first && pixels ? readShine(first, pixels) : NONE_OPEN),
   readRepeat: async (): Promise<RepeatReading | Refused> => (pixels ? readRepeat(pixels) : NONE_OPEN),
+  readGrain: async (): Promise<GrainReading | Refused> => (pixels ? readGrain(pixels) : NONE_OPEN),
   readStrips: async (options: StripsOptions): Promise<StripsReport | Refused> =>
     pixels ? { kind: 'strips', report: reportStrips(readStrips(pixels, options)) } : NONE_OPEN,
 };

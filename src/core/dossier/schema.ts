@@ -89,6 +89,8 @@ export const observationSchema = z
     certainty: z.enum(['doubtful', 'confirmed']).optional(),
     /** Proposed by a photograph and taken by the owner: it is as good as such looks are. */
     by: z.enum(['camera']).optional(),
+    /** What a photograph spoke for where the owner then answered by own eye: right or wrong, it tells how good such looks are. */
+    proposed: z.string().optional(),
     /** What a lead test was made with. */
     kit: z.enum(LEAD_KITS).optional(),
   })
@@ -110,6 +112,9 @@ export const observationSchema = z
       context.addIssue({ code: 'invalid_type', expected: 'string', path, input: undefined });
     } else if (!allowed.includes(result)) {
       context.addIssue({ code: 'invalid_value', values: allowed, path, input: result });
+    }
+    if (observation.proposed !== undefined && !allowed.includes(observation.proposed)) {
+      context.addIssue({ code: 'invalid_value', values: allowed, path: ['proposed'], input: observation.proposed });
     }
   });
 
@@ -625,7 +630,10 @@ export const dossierSchema = z
     troubles: z.array(troubleSchema).max(LIMITS.troubles).optional(),
     /** What the shop's other pieces have taught, laid beside this one. */
     experience: z.array(experienceSchema).max(LIMITS.experience).optional(),
-    /** How often the owner misreads each check, 0–1, in place of the general rate; laid beside the piece as well. */
+    /**
+     * How often each check is misread in this shop, 0–1, in place of the general rate; by a photograph under `camera:` and
+     * the check. Laid beside the piece as well.
+     */
     misreadings: z.record(z.string().max(60), z.number().min(0.01).max(0.5)).optional(),
     log: z.array(logEntrySchema).max(LIMITS.log).optional(),
     parts: z.array(partSchema).max(LIMITS.parts).optional(),

@@ -27,6 +27,7 @@ export interface CameraLook {
 /** By check. Measured on renders (`npm run bench`), not on real faces: an estimate, and never a verdict alone. */
 export const CAMERA_LOOKS: Readonly<Partial<Record<string, CameraLook>>> = {
   pattern_repeat: { misread: 0.06, renders: 30, basis: 'estimate' },
+  pores: { misread: 0.1, renders: 500, basis: 'estimate' },
   // 12 % on sharp renders, 25 % on small ones: taken for the worse.
   gloss_look: { misread: 0.25, renders: 30, basis: 'estimate' },
 };

@@ -6,6 +6,7 @@ export { byteOfLinear, type Pixels, type Point } from './pixels';
 export { readDrawDown, type DrawDownOptions, type DrawDownReading } from './draw-down';
 export { readColour, type ColourOptions, type ColourReading } from './part-colour';
 export type { PartFault, Rect } from './parts';
+export { readGrain, type GrainReading } from './grain';
 export { readRepeat, type RepeatReading } from './repeat';
 export { readShine, type ShineReading } from './shine';
 export { readStrips, type StripReading, type StripsOptions } from './strips';

@@ -1,5 +1,4 @@
 import {
-  CAMERA_LOOKS,
   DEFECT_FACTS,
   findAnswer,
   findCheck,
@@ -11,6 +10,7 @@ import {
   type SubstrateCode,
 } from '../knowledge';
 import { resultOf, type History, type Observation, type Zone } from '../dossier';
+import { lookMisread } from './camera-looks';
 import { buildWeightTable, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { STATES, type State } from './states';
 
@@ -82,7 +82,7 @@ function readObservations(zone: Zone, misreadings: Misreadings): RawClue[] {
     const result = resultOf(observation);
     const answer = result === undefined ? undefined : findAnswer(check, result);
     if (!answer) return [];
-    const misread = observation.by === 'camera' ? CAMERA_LOOKS[check]?.misread : misreadings[check];
+    const misread = observation.by === 'camera' ? lookMisread(check, misreadings) : misreadings[check];
     return [
       {
         group: findCheck(check)?.group ?? check,

@@ -1,4 +1,6 @@
 export { computeBelief, CREDIBLE, mostLikelyState, type Belief, type Ranked } from './belief';
+export type { Misreadings } from './clues';
+export { lookMisread, rateLooks } from './camera-looks';
 export { labelState } from './labels';
 export { assessZone, diagnosePiece, diagnoseZone, type EvidenceItem, type ZoneDiagnosis } from './diagnose';
 export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './next-check';

@@ -114,6 +114,10 @@ export function prepareStatements(db: Db) {
     observations: db.prepare(
       'SELECT zone_id, body FROM observation WHERE piece_id = ? AND withdrawn_at IS NULL ORDER BY position',
     ),
+    proposedObservations: db.prepare(
+      `SELECT o.body FROM observation o JOIN live_piece p ON p.id = o.piece_id
+       WHERE o.withdrawn_at IS NULL AND json_extract(o.body, '$.proposed') IS NOT NULL ORDER BY o.piece_id, o.position`,
+    ),
     putObservation: db.prepare(
       `INSERT INTO observation (piece_id, zone_id, id, position, check_code, result, value, body)
        VALUES (@piece, @zone, @id, (SELECT COALESCE(MAX(position), -1) + 1 FROM observation WHERE piece_id = @piece),

@@ -16,6 +16,7 @@ import {
   type PieceChange,
   type Zone,
 } from '@/core/dossier';
+import { rateLooks } from '@/core/survey';
 import { bodyOf, fail, succeed, type Result } from '@/core/shared';
 import type { KindCount } from '@/contract';
 import type { Db } from './connection';
@@ -94,9 +95,22 @@ export interface PieceStore {
  * A change is made by the core, as in the client; the store writes the difference. What the core leaves alone stays the
  * same object, so that only what changed is written. What is taken away is marked and stays in the file.
  */
-export function makePieceStore(db: Db, misreadings: () => Dossier['misreadings'] = () => undefined): PieceStore {
+export function makePieceStore(db: Db, practised: () => Dossier['misreadings'] = () => undefined): PieceStore {
   const sql = prepareStatements(db);
   const log = makeLogRows(db);
+
+  /** Rates of looks with the camera, until an answer changes; of all rates together, the same object as long as they stay so. */
+  let looks: Record<string, number> | null = null;
+  let laid: { practised: unknown; looks: string; rates: Dossier['misreadings'] } | null = null;
+  const misreadings = (): Dossier['misreadings'] => {
+    looks ??= rateLooks(
+      (sql.proposedObservations.all() as BodyRow[]).map(({ body }) => JSON.parse(body) as Observation),
+    );
+    const [own, key] = [practised(), JSON.stringify(looks)];
+    if (laid?.practised !== own || laid?.looks !== key)
+      laid = { practised: own, looks: key, rates: own || key !== '{}' ? { ...own, ...looks } : undefined };
+    return laid!.rates;
+  };
 
   const find = (id: string): Dossier | undefined => {
     const piece = sql.piece.get(id) as PieceRow | undefined;
@@ -170,6 +184,7 @@ export function makePieceStore(db: Db, misreadings: () => Dossier['misreadings']
   };
 
   const write = (id: string, before: Dossier, after: Dossier, now: string): Dossier => {
+    if (after.zones !== before.zones) looks = null;
     if (after !== before) {
       writeFacts(sql, id, before, after);
       writeZones(sql, id, before, after, now);
@@ -210,8 +225,14 @@ export function makePieceStore(db: Db, misreadings: () => Dossier['misreadings']
     count: () => sql.count.get() as number,
     countKinds: () => sql.countKinds.all() as KindCount[],
     countShown: () => sql.countShown.get() as number,
-    remove: (id, now) => sql.remove.run(now, id).changes > 0,
-    putBack: (id, now) => sql.putBack.run(now, id).changes > 0,
+    remove: (id, now) => {
+      looks = null;
+      return sql.remove.run(now, id).changes > 0;
+    },
+    putBack: (id, now) => {
+      looks = null;
+      return sql.putBack.run(now, id).changes > 0;
+    },
     listRemoved: () => sql.removed.all() as RemovedHead[],
     listRemovedSince: (since) => sql.removedSince.all(since) as string[],
     purge: db.transaction((before: string, now: string) => {

@@ -5,6 +5,7 @@ import {
   type LatticeReading,
   type PictureFault,
   type PartFault,
+  type GrainReading,
   type RepeatReading,
   type ShineReading,
   type StripReading,
@@ -103,3 +104,13 @@ export const sayShine = ({ bright, radius }: ShineReading): string =>
   radius === 0
     ? 'The lamp leaves no spot that moves with the phone.'
     : `The lamp's spot moves with the phone; it is ${Math.round(radius * 200)} % of the picture wide and ${Math.round(Math.exp(bright) * 10) / 10} times as bright as the film.`;
+
+/** What a picture in side light shows of pores and grain. */
+export function sayGrain({ answer, alongDeg, aligned, density }: GrainReading): string {
+  if (answer === null) return 'Neither grain nor pores are to be seen: nothing is proposed.';
+  const runs =
+    aligned < 0.3 ? 'No one way of the grain is seen' : `The grain runs at ${Math.round(alongDeg)}° across the picture`;
+  return density === 0
+    ? `${runs}; no pores stand out.`
+    : `${runs}; about ${Math.max(1, Math.round(density * 100))} % of the face is ${answer === 'seen_not_felt' ? 'dark strokes without a bright flank' : 'grooves'}.`;
+}

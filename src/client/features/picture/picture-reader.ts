@@ -17,6 +17,7 @@ export interface PictureReader {
   setAside: () => Promise<void>;
   readShine: () => Promise<Answer<PictureApi['readShine']>>;
   readRepeat: () => Promise<Answer<PictureApi['readRepeat']>>;
+  readGrain: () => Promise<Answer<PictureApi['readGrain']>>;
   /** Ends the work, done or not. */
   close: () => void;
 }
@@ -54,6 +55,10 @@ export function makePictureReader(): PictureReader {
     },
     readRepeat: async () => {
       const reply = await line.ask('read', (api) => api.readRepeat());
+      return reply.ok ? reply.answer : REFUSED;
+    },
+    readGrain: async () => {
+      const reply = await line.ask('read', (api) => api.readGrain());
       return reply.ok ? reply.answer : REFUSED;
     },
     close: line.close,

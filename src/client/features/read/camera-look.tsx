@@ -5,7 +5,8 @@ import { useOpenedPicture, type PictureReader } from '@/client/features/picture'
 import { Body, Button, Column, Row, Small, useTones } from '@/client/ui';
 import { CAMERA_LOOKS, type Check } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
-import { sayRepeat, sayShine } from '@/words';
+import { lookMisread, type Misreadings } from '@/core/survey';
+import { sayGrain, sayRepeat, sayShine } from '@/words';
 
 interface Proposal {
   answer: string | null;
@@ -28,6 +29,13 @@ const LOOKS: Readonly<Record<string, Look>> = {
       return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayRepeat(reading) };
     },
   },
+  pores: {
+    hint: 'A hand’s breadth away, light from one side, the grain across the picture.',
+    read: async (reader) => {
+      const reading = await reader.readGrain();
+      return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayGrain(reading) };
+    },
+  },
   gloss_look: {
     hint: 'Lamp of the phone on, a hand’s breadth away. Then once more of the same place, the phone tilted a little.',
     second: 'Take it again, tilted',
@@ -40,16 +48,23 @@ const LOOKS: Readonly<Record<string, Look>> = {
 
 interface CameraLookProps {
   check: Check;
+  /** How often such looks are wrong in this shop, by what was confirmed; as renders gave it where nothing was. */
+  misreadings: Misreadings;
+  onPropose: (result: string | null) => void;
   onTake: (result: string) => void;
 }
 
 /** What a photograph speaks for: proposed with its picture, taken by the owner or not. */
-export function CameraLook({ check, onTake }: CameraLookProps) {
+export function CameraLook({ check, misreadings, onPropose, onTake }: CameraLookProps) {
   const tones = useTones();
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [picture, setPicture] = useState<string | null>(null);
   const [taken, setTaken] = useState(0);
-  const { shot, busy, problem, pick, measure } = useOpenedPicture(() => setProposal(null));
+  const propose = (next: Proposal | null): void => {
+    setProposal(next);
+    onPropose(next?.answer ?? null);
+  };
+  const { shot, busy, problem, pick, measure } = useOpenedPicture(() => propose(null));
   const { hint, second, read } = LOOKS[check.code]!;
   const wanted = second ? 2 : 1;
   const take = async (again: boolean): Promise<void> => {
@@ -61,10 +76,11 @@ export function CameraLook({ check, onTake }: CameraLookProps) {
       const answer = await read(reader);
       if (typeof answer === 'string') return answer;
       setPicture(shot?.url ?? null);
-      setProposal(answer);
+      propose(answer);
       return null;
     });
-  const { misread, renders } = CAMERA_LOOKS[check.code]!;
+  const { misread: onRenders, renders } = CAMERA_LOOKS[check.code]!;
+  const misread = lookMisread(check.code, misreadings)!;
   const proposed = check.answers.find(({ code }) => code === proposal?.answer);
   const shown = shot?.url ?? picture;
   return (
@@ -96,11 +112,14 @@ export function CameraLook({ check, onTake }: CameraLookProps) {
         <Column gap="$s">
           <Body role="status">{proposal.says}</Body>
           <Small>
-            {`On made-up pictures (${renders} of each) such a look is right ${formatChance(1 - misread)}. It counts as that, and never alone.`}
+            {misread === onRenders
+              ? `On made-up pictures (${renders} of each) such a look is right ${formatChance(1 - misread)}. It counts as that, and never alone.`
+              : `With what you looked at yourself after a picture, such a look is right ${formatChance(1 - misread)} in this shop. It counts as that, and never alone.`}
           </Small>
           <Row>
             <Button onPress={() => onTake(proposed.code)}>{`Take it: ${proposed.label}`}</Button>
           </Row>
+          <Small>Or look yourself and answer above: that tells how good such pictures are here.</Small>
         </Column>
       ) : null}
     </Column>

@@ -15,7 +15,7 @@ import {
 import type { Observation } from '@/core/dossier';
 import { CAMERA_LOOKS, LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
-import type { NextCheck } from '@/core/survey';
+import type { Misreadings, NextCheck } from '@/core/survey';
 import { sayForesight, sayWorth } from '@/words';
 import { CameraLook } from './camera-look';
 
@@ -23,7 +23,8 @@ interface CheckCardProps {
   check: Check;
   worth: NextCheck | undefined;
   canSkip: boolean;
-  onAnswer: (result: string, test?: Pick<Observation, 'kit' | 'by'>) => void;
+  misreadings?: Misreadings;
+  onAnswer: (result: string, test?: Pick<Observation, 'kit' | 'by' | 'proposed'>) => void;
   onSkip: () => void;
   /** Given for solvent checks: there is no fresh air here. */
   onNoAir?: () => void;
@@ -37,11 +38,16 @@ const CARE_WORDS = {
 const MARKS = ['leaves no mark', 'leaves a small hidden mark', 'leaves a visible mark'] as const;
 
 /** One question: what to do, where, what it costs, and its answers as big tiles. Keys 1 to 9 answer, 0 cannot tell. */
-export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: CheckCardProps) {
+export function CheckCard({ check, worth, canSkip, misreadings = {}, onAnswer, onSkip, onNoAir }: CheckCardProps) {
   const [kit, setKit] = useState<LeadKit>('home_swab');
+  const [proposed, setProposed] = useState<string | null>(null);
   const answer = useMemo(
-    () => (code: string) => (check.code === 'lead_test' ? onAnswer(code, { kit }) : onAnswer(code)),
-    [check.code, kit, onAnswer],
+    () => (code: string) => {
+      if (check.code === 'lead_test') onAnswer(code, { kit });
+      else if (proposed !== null) onAnswer(code, { proposed });
+      else onAnswer(code);
+    },
+    [check.code, kit, proposed, onAnswer],
   );
   useKeys(
     useMemo(() => {
@@ -90,7 +96,12 @@ export function CheckCard({ check, worth, canSkip, onAnswer, onSkip, onNoAir }: 
         ) : null}
       </Row>
       {check.code in CAMERA_LOOKS ? (
-        <CameraLook check={check} onTake={(code) => onAnswer(code, { by: 'camera' })} />
+        <CameraLook
+          check={check}
+          misreadings={misreadings}
+          onPropose={setProposed}
+          onTake={(code) => onAnswer(code, { by: 'camera' })}
+        />
       ) : null}
       {worth ? <Foresight check={check} worth={worth} /> : null}
     </Column>

@@ -1,5 +1,5 @@
 import { Body, Button, Card, Column, Disclosure, Notice, Row, Small, StateMark, Subheading } from '@/client/ui';
-import type { Observation, PieceChange, Zone } from '@/core/dossier';
+import { resultOf, type Observation, type PieceChange, type Zone } from '@/core/dossier';
 import { findAnswer, findCheck } from '@/core/knowledge';
 import type { Contradiction, EvidenceItem } from '@/core/survey';
 import { sayClash } from '@/words';
@@ -29,6 +29,15 @@ function setCertainty({ zone, change }: Parts, id: string, certainty: Observatio
     zoneId: zone.id,
     observation: { ...rest, id, ...(certainty === undefined ? {} : { certainty }) },
   });
+}
+
+/** The owner looked too after all, and it is as the photograph had it. */
+function confirmLook({ zone, change }: Parts, id: string): void {
+  const observation = zone.observations?.find((entry) => entry.id === id);
+  const proposed = observation && resultOf(observation);
+  if (!observation || proposed === undefined) return;
+  const { by: _camera, ...rest } = observation;
+  change({ type: 'observation_recorded', zoneId: zone.id, observation: { ...rest, id, proposed } });
 }
 
 /** Answers that do not fit together: which one to make again, and what to do with it then. */
@@ -83,6 +92,7 @@ export function Evidence({ zone, evidence, change }: Parts & { evidence: readonl
 
 function EvidenceCard({ item, zone, change }: Parts & { item: EvidenceItem }) {
   const { observationId: id } = item;
+  const byCamera = zone.observations?.some((own) => own.id === id && own.by === 'camera') === true;
   return (
     <Card gap="$xs">
       <Subheading>{findAnswer(item.check, item.result)?.label ?? item.result}</Subheading>
@@ -90,6 +100,7 @@ function EvidenceCard({ item, zone, change }: Parts & { item: EvidenceItem }) {
       <Body>{`${STRENGTH_WORDS[item.strength] ?? ''} evidence ${item.speaks} ${item.aboutLabel} (${BASIS_WORDS[item.basis]})`}</Body>
       {item.certainty === 'doubtful' ? <StateMark tone="wait">Doubtful: counts for less</StateMark> : null}
       {item.certainty === 'confirmed' ? <StateMark tone="go">Made twice</StateMark> : null}
+      {byCamera ? <Small>By a photograph: it counts as such looks do.</Small> : null}
       {item.lent ? <Small>From the zone this one is like.</Small> : null}
       {id && !item.lent ? (
         <Row gap="$s" flexWrap="wrap">
@@ -98,6 +109,9 @@ function EvidenceCard({ item, zone, change }: Parts & { item: EvidenceItem }) {
           >
             {item.certainty === 'doubtful' ? 'I am sure of it' : 'I am not sure of it'}
           </Button>
+          {byCamera ? (
+            <Button onPress={() => confirmLook({ zone, change }, id)}>I looked myself: it is so</Button>
+          ) : null}
           <Button onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}>
             Take this answer back
           </Button>

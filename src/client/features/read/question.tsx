@@ -70,6 +70,7 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
           check={check}
           worth={diagnosis.nextChecks.find((next) => next.check === code)}
           canSkip={check.code !== 'lead_test'}
+          {...(dossier.misreadings ? { misreadings: dossier.misreadings } : {})}
           onAnswer={(result, test) => record({ result, ...test })}
           onSkip={skip}
           {...(check.care === 'solvent' ? { onNoAir: noAir } : {})}
