@@ -59,6 +59,17 @@ const SENTENCES = [
     message: 'Nothing is read from a sentence: ask for the data it was made from.',
   },
 ];
+/* What a screen says lies in the room of words, so that another language is another folder of it. */
+const OWN_WORDS = [
+  'JSXText[value=/\\p{L}{2}/u]',
+  ...['', ' > JSXExpressionContainer', ' > JSXExpressionContainer > ConditionalExpression'].map(
+    (at) =>
+      `JSXAttribute[name.name=/^(label|aria-label|title|alt|hint|placeholder|words|what|says)$/]${at} > Literal[value=/\\p{L}{2}/u]`,
+  ),
+  // Errors thrown at programmers are not shown.
+  'Literal[value=/^\\p{Lu}?\\p{Ll}+,? \\p{Ll}+/u]:not(NewExpression > Literal)',
+  'TemplateElement[value.raw=/(?<!px) ?\\b(?!solid)\\p{L}{2,}[,;:.]? |^[,;:.]? \\p{L}{2,}/u]',
+].map((selector) => ({ selector, message: 'Words of screens lie in src/words.' }));
 /* A module's index.ts is its only door. */
 const DEEP_CORE = { group: ['@/core/*/*'], message: 'Import from the module’s index.' };
 const DEEP_WORDS = { group: ['@/words/*'], message: 'Import from the room’s index: it picks the language.' };
@@ -89,6 +100,11 @@ module.exports = defineConfig([
       'no-restricted-imports': ['error', { patterns: [DEEP_CORE, DEEP_FEATURE, DEEP_WORDS] }],
       'no-restricted-syntax': ['error', ...SENTENCES],
     },
+  },
+  {
+    files: ['src/client/**/*.ts', 'src/client/**/*.tsx', 'src/app/**/*.tsx'],
+    ignores: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
+    rules: { 'no-restricted-syntax': ['error', ...SENTENCES, ...OWN_WORDS] },
   },
   {
     files: ['src/core/**/*.ts'],

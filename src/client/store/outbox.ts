@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PictureTaken, PieceChange, ShelfChange } from '@/core/dossier';
 import type { WorkshopChange } from '@/core/workshop';
+import { OUTBOX_WORDS } from '@/words';
 
 /** A change made here and not yet acknowledged by the server. */
 export interface PendingChange {
@@ -38,7 +39,7 @@ export const isDrawnFor = (change: PendingChange['change'], work: PendingChange[
   work?.type === 'work_logged' && change.type === 'tin_drawn' && change.drawing.work === work.work;
 
 /** Why a change is laid aside that was not itself refused. */
-const WENT_ALONG = 'It belongs to work that was refused.';
+const WENT_ALONG = OUTBOX_WORDS.itBelongsToWorkThatWas;
 
 /** Changes wait here, in order, until the server has stored them. What is shown is the server's piece plus these. */
 export const outboxSlice = createSlice({

@@ -32,6 +32,7 @@ import { findPicture, forgetPicture } from './kept-pictures';
 import { keepPieces } from './kept-shop';
 import { currentShop, meetShop } from './shop-id';
 import { piecesApi } from './pieces-api';
+import { SENDER_WORDS } from '@/words';
 
 /** The first wait before the server is tried again, and the longest: each is twice the one before. */
 const RETRY_MS = 3000;
@@ -94,7 +95,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
   const sendOne = async (next: PendingChange): Promise<Sent> => {
     const request = await makeRequest(next);
     if (!request) {
-      dispatch(changeRefused({ id: next.id, message: 'This browser no longer has the picture. Take it again.' }));
+      dispatch(changeRefused({ id: next.id, message: SENDER_WORDS.thisBrowserNoLongerHasThe }));
       return 'settled';
     }
     const { path, ...asked } = request;
@@ -134,7 +135,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
       dispatch(changeStored({ id: next.id }));
       if (next.change.type === 'picture_taken') void forgetPicture(next.change.photoId);
     } else {
-      const message = (told as Partial<ErrorBody>).error?.message ?? 'The server refused this change.';
+      const message = (told as Partial<ErrorBody>).error?.message ?? SENDER_WORDS.theServerRefusedThisChange;
       dispatch(changeRefused({ id: next.id, message }));
     }
     return 'settled';

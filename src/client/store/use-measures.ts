@@ -14,6 +14,7 @@ import {
 } from '@/core/shared';
 import type { RootState } from './store';
 import { useWorkshop } from './use-workshop';
+import { USE_MEASURES_WORDS } from '@/words';
 
 /** How a field of a quantity is written and read in the owner's unit. */
 export interface Gauge {
@@ -65,7 +66,7 @@ export function makeMeasures(units: Units, currency: string | undefined, locale:
         },
         say: (kept) => formatQuantity(quantity, kept, units),
         sayRange: (low, high) =>
-          `From ${convertToShown(quantity, low, units)} to ${formatQuantity(quantity, high, units)}.`,
+          USE_MEASURES_WORDS.fromTo(convertToShown(quantity, low, units), formatQuantity(quantity, high, units)),
       };
     }),
   };

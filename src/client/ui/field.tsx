@@ -6,6 +6,7 @@ import { stepBy } from './step-by';
 import { Strong } from './text';
 import { FONT, RADIUS, SPACE, TYPE_SIZE } from './tokens';
 import { useTones } from './use-tones';
+import { FIELD_WORDS } from '@/words';
 
 interface FieldProps {
   label: string;
@@ -58,7 +59,7 @@ export function Field({
   return (
     <Labelled id={id} label={hideLabel ? undefined : unit ? `${label}, ${unit}` : label} error={error}>
       <Row gap="$xs">
-        {step ? <Stepper id={id} label="Less" sign="−" onPress={() => press(-step)} /> : null}
+        {step ? <Stepper id={id} label={FIELD_WORDS.less} sign="−" onPress={() => press(-step)} /> : null}
         <TextInput
           id={id}
           value={value}
@@ -87,7 +88,7 @@ export function Field({
             ...(step ? { flex: 1, textAlign: 'center' as const } : {}),
           }}
         />
-        {step ? <Stepper id={id} label="More" sign="+" onPress={() => press(step)} /> : null}
+        {step ? <Stepper id={id} label={FIELD_WORDS.more} sign="+" onPress={() => press(step)} /> : null}
       </Row>
     </Labelled>
   );

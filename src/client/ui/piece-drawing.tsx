@@ -6,6 +6,7 @@ import type { ReadingState } from '@/core/piece';
 import type { Point, Shape } from '@/core/templates';
 import { FONT } from './tokens';
 import { useTones } from './use-tones';
+import { PIECE_DRAWING_WORDS } from '@/words';
 
 /** A place on the drawing, as shares of its width and height from the top left. */
 export interface Place {
@@ -127,7 +128,7 @@ export function PieceDrawing(props: PieceDrawingProps) {
         <Pressable
           role="button"
           onPress={place}
-          aria-label="Tap the place on the drawing"
+          aria-label={PIECE_DRAWING_WORDS.tapThePlaceOnTheDrawing}
           style={{ position: 'absolute', left: 0, top: 0, width, height }}
         />
       ) : null}

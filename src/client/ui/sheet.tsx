@@ -4,6 +4,7 @@ import { Button } from './button';
 import { Column, Row } from './layout';
 import { Heading } from './text';
 import { useTones } from './use-tones';
+import { SHEET_WORDS } from '@/words';
 
 interface SheetProps {
   /** What the button says, and the sheet is called. */
@@ -62,7 +63,7 @@ export function OpenSheet({
         <Row gap="$m" alignItems="center" justifyContent="space-between" paddingLeft="$l">
           <Heading flex={1}>{label}</Heading>
           <Button look="quiet" icon={<X size={18} color={tones.ink} aria-hidden />} onPress={close}>
-            Close
+            {SHEET_WORDS.close}
           </Button>
         </Row>
       </div>

@@ -6,7 +6,8 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   useLayoutEffect(() => {
     const listen = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null;
-      if (target?.matches('input, textarea, select') === true || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (target?.matches(':is(input,textarea,select)') === true || event.ctrlKey || event.altKey || event.metaKey)
+        return;
       // What lies over the screen has the keys to itself.
       if (document.querySelector('dialog[open]')) return;
       const action = keys[event.key];

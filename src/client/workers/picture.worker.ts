@@ -18,7 +18,7 @@ import {
   type StripsOptions,
 } from '@/core/photo';
 import { KEPT_SIDE_PX, MOST_PIXELS } from '@/core/shared';
-import { reportColour, reportDrawDown, reportLattice, reportStrips } from '@/words';
+import { PICTURE_WORKER_WORDS, reportColour, reportDrawDown, reportLattice, reportStrips } from '@/words';
 
 /* Photographs are read here, away from the interface's thread. The picture is kept until the worker is closed. */
 
@@ -43,7 +43,7 @@ export interface StripsReport {
 }
 
 const SQUARE_SIDE = 480;
-const NONE_OPEN: Refused = { kind: 'refused', message: 'Pick the picture again.' };
+const NONE_OPEN: Refused = { kind: 'refused', message: PICTURE_WORKER_WORDS.pickThePictureAgain };
 
 let pixels: Pixels | null = null;
 /** A picture before it, of the same place. */
@@ -78,9 +78,9 @@ expose(api);
 
 async function open(picture: Blob): Promise<Opened | Refused> {
   const bitmap = await createImageBitmap(picture, { imageOrientation: 'from-image' }).catch(() => null);
-  if (!bitmap) return { kind: 'refused', message: 'This is not a picture that can be read. Pick a JPEG, PNG or WebP.' };
+  if (!bitmap) return { kind: 'refused', message: PICTURE_WORKER_WORDS.thisIsNotAPictureThat };
   if (bitmap.width * bitmap.height > MOST_PIXELS) {
-    return { kind: 'refused', message: 'This picture has more than 60 million pixels. Take a smaller one.' };
+    return { kind: 'refused', message: PICTURE_WORKER_WORDS.thisPictureHasMoreThan60 };
   }
   const scale = Math.min(1, KEPT_SIDE_PX / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [

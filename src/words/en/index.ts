@@ -24,4 +24,5 @@ export * from './surface';
 export * from './symptoms';
 export * from './trouble';
 export { writeJobSheet } from './job-sheet';
+export * from './screens';
 export * from './work';

@@ -7,37 +7,42 @@ import { Body, Button, Card, Disclosure, Field, Notice, Title } from '@/client/u
 import { useEnterMutation, useGetAccessQuery } from './access-api';
 import { sayRefusal, spaceCode } from './say';
 import { TrustSteps } from './trust-steps';
+import { ENTER_SCREEN_WORDS } from '@/words';
 
 /** Where a device comes in: by a code from the computer of the workshop, or by the passphrase. */
 export function EnterScreen() {
   const { data: access, isLoading } = useGetAccessQuery();
   const waiting = useSelector((state: RootState) => state.outbox.pending.length);
   return (
-    <Screen title="Come in" header={null}>
-      <Title>Come into the workshop</Title>
+    <Screen title={ENTER_SCREEN_WORDS.comeIn} header={null}>
+      <Title>{ENTER_SCREEN_WORDS.comeIntoTheWorkshop}</Title>
       {isLoading ? (
         <Skeleton />
       ) : access?.entered ? (
         <Notice
           tone="go"
-          title={access.local ? 'This is the computer of the workshop' : 'This device is in'}
-          action={<Button onPress={() => location.replace('/')}>To Today</Button>}
+          title={access.local ? ENTER_SCREEN_WORDS.thisIsTheComputerOfThe : ENTER_SCREEN_WORDS.thisDeviceIsIn}
+          action={<Button onPress={() => location.replace('/')}>{ENTER_SCREEN_WORDS.toToday}</Button>}
         >
-          It needs no code.
+          {ENTER_SCREEN_WORDS.itNeedsNoCode}
         </Notice>
       ) : (
         <>
           {waiting > 0 ? (
             <Notice
               tone="wait"
-              title={waiting === 1 ? '1 change waits on this device' : `${waiting} changes wait on this device`}
+              title={
+                waiting === 1
+                  ? ENTER_SCREEN_WORDS.n1ChangeWaitsOnThisDevice
+                  : ENTER_SCREEN_WORDS.changesWaitOnThisDevice(waiting)
+              }
             >
-              They are kept here and go to the workshop once this device is let in again.
+              {ENTER_SCREEN_WORDS.theyAreKeptHereAndGo}
             </Notice>
           ) : null}
           <EnterForm passphrase={access?.passphrase ?? false} />
           <Card>
-            <Disclosure label="The phone warned me: what it means, and how it stops">{() => <TrustSteps />}</Disclosure>
+            <Disclosure label={ENTER_SCREEN_WORDS.thePhoneWarnedMeWhatIt}>{() => <TrustSteps />}</Disclosure>
           </Card>
         </>
       )}
@@ -47,7 +52,7 @@ export function EnterScreen() {
 
 function EnterForm({ passphrase }: { passphrase: boolean }) {
   const [enter, { isLoading, error }] = useEnterMutation();
-  const [device, setDevice] = useState('Phone');
+  const [device, setDevice] = useState(ENTER_SCREEN_WORDS.phone);
   // The code stands behind the hash of the address that the phone was shown.
   const { '#': shown = '' } = useGlobalSearchParams<{ '#'?: string }>();
   const [code, setCode] = useState(() => spaceCode(shown));
@@ -60,21 +65,26 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
     if (!answer.error) location.replace('/');
   };
   return (
-    <Card gap="$m" role="region" aria-label="Come in">
-      <Body>
-        At the computer of the workshop, open “Phones” under “Hours, places, air” and let it show a code. Each code is
-        good for one device, for ten minutes.
-      </Body>
-      <Field label="What this device is called" value={device} onChange={setDevice} />
-      <Field label="Code" numeric value={code} onChange={setCode} placeholder="nine digits" />
-      {passphrase ? <Field label="Or the passphrase" secret value={words} onChange={setWords} /> : null}
+    <Card gap="$m" role="region" aria-label={ENTER_SCREEN_WORDS.comeIn}>
+      <Body>{ENTER_SCREEN_WORDS.atTheComputerOfTheWorkshop}</Body>
+      <Field label={ENTER_SCREEN_WORDS.whatThisDeviceIsCalled} value={device} onChange={setDevice} />
+      <Field
+        label={ENTER_SCREEN_WORDS.code}
+        numeric
+        value={code}
+        onChange={setCode}
+        placeholder={ENTER_SCREEN_WORDS.nineDigits}
+      />
+      {passphrase ? (
+        <Field label={ENTER_SCREEN_WORDS.orThePassphrase} secret value={words} onChange={setWords} />
+      ) : null}
       {error ? (
-        <Notice tone="stop" live title="Not let in">
-          {sayRefusal(error, 'The computer of the workshop does not answer. Is it on, and in the same network?')}
+        <Notice tone="stop" live title={ENTER_SCREEN_WORDS.notLetIn}>
+          {sayRefusal(error, ENTER_SCREEN_WORDS.theComputerOfTheWorkshopDoes)}
         </Notice>
       ) : null}
       <Button look="main" disabled={!ready || isLoading} onPress={() => void go()}>
-        {isLoading ? 'Asking …' : 'Come in'}
+        {isLoading ? ENTER_SCREEN_WORDS.asking : ENTER_SCREEN_WORDS.comeIn}
       </Button>
     </Card>
   );

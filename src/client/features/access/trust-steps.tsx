@@ -1,5 +1,6 @@
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { Body, Column, Disclosure, LinkButton, Row, Small, useTones } from '@/client/ui';
+import { TRUST_STEPS_WORDS } from '@/words';
 
 interface Step {
   draw: 'warning' | 'download' | 'settings' | 'switch' | 'home';
@@ -9,35 +10,33 @@ interface Step {
 const FIRST: readonly Step[] = [
   {
     draw: 'warning',
-    text: 'The phone warns that the connection is not private. It says so of every address nobody in the wide world vouches for, and nobody outside can vouch for a computer in your house. Look for “Details” or “Advanced” and go on to the address.',
+    text: TRUST_STEPS_WORDS.thePhoneWarnsThatTheConnection,
   },
-  { draw: 'download', text: 'Download the workshop’s certificate with the button here.' },
+  { draw: 'download', text: TRUST_STEPS_WORDS.downloadTheWorkshopsCertificateWith },
 ];
 const WAYS: readonly { label: string; steps: readonly Step[] }[] = [
   {
-    label: 'If your phone’s settings have a page “General”',
+    label: TRUST_STEPS_WORDS.ifYourPhonesSettingsHaveA,
     steps: [
-      { draw: 'settings', text: 'Settings, at the top: “Profile downloaded”. Install it.' },
+      { draw: 'settings', text: TRUST_STEPS_WORDS.settingsAtTheTopProfileDownloaded },
       {
         draw: 'switch',
-        text: 'Settings, General, About, at the end “Certificate trust settings”: turn on “Bricolage workshop authority”.',
+        text: TRUST_STEPS_WORDS.settingsGeneralAboutAtTheEnd,
       },
     ],
   },
   {
-    label: 'If your phone’s settings have a page “Security”',
+    label: TRUST_STEPS_WORDS.ifYourPhonesSettingsHaveA2,
     steps: [
       {
         draw: 'settings',
-        text: 'Settings, search for “certificate”: install a certificate, of the kind “CA certificate”. The phone says that this lets somebody watch your traffic: this one can vouch only for addresses inside your house.',
+        text: TRUST_STEPS_WORDS.settingsSearchForCertificateInstall,
       },
-      { draw: 'switch', text: 'Pick the file you downloaded.' },
+      { draw: 'switch', text: TRUST_STEPS_WORDS.pickTheFileYouDownloaded },
     ],
   },
 ];
-const LAST: readonly Step[] = [
-  { draw: 'home', text: 'Open the address again. The warning is gone, and Bricolage can be added to the home screen.' },
-];
+const LAST: readonly Step[] = [{ draw: 'home', text: TRUST_STEPS_WORDS.openTheAddressAgainTheWarning }];
 
 /** How a phone comes to trust the shop: what it will show, and why that is right. */
 export function TrustSteps({ fingerprint }: { fingerprint?: string | undefined }) {
@@ -45,18 +44,15 @@ export function TrustSteps({ fingerprint }: { fingerprint?: string | undefined }
   return (
     <Column gap="$m">
       <Steps steps={FIRST} />
-      <LinkButton href="/authority.crt">Download the certificate</LinkButton>
-      {fingerprint ? <Small>{`Its fingerprint (SHA-256), should the phone show one: ${fingerprint}`}</Small> : null}
+      <LinkButton href="/authority.crt">{TRUST_STEPS_WORDS.downloadTheCertificate}</LinkButton>
+      {fingerprint ? <Small>{TRUST_STEPS_WORDS.itsFingerprintSha256ShouldThe(fingerprint)}</Small> : null}
       {WAYS.map((own) => (
         <Disclosure key={own.label} label={own.label}>
           {() => <Steps steps={own.steps} from={FIRST.length} />}
         </Disclosure>
       ))}
       <Steps steps={LAST} from={FIRST.length + way!.steps.length} />
-      <Small>
-        The key of this authority lies on the computer of the workshop and nowhere else, and it is good for private
-        addresses and names ending in .local alone. Remove it from the phone’s settings when you no longer use it.
-      </Small>
+      <Small>{TRUST_STEPS_WORDS.theKeyOfThisAuthorityLies}</Small>
     </Column>
   );
 }

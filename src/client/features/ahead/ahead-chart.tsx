@@ -4,7 +4,7 @@ import type { ShopAnswer } from '@/client/features/planner';
 import { makeTimes } from '@/client/features/shop-plan';
 import { FONT, useTones } from '@/client/ui';
 import { addDays, dateOf, minuteAt, minuteOf } from '@/core/schedule';
-import { nameBlock } from '@/words';
+import { AHEAD_CHART_WORDS, nameBlock } from '@/words';
 import { lowerFirst } from '@/core/shared';
 
 const [LEFT, ROW, TOP, WIDTH] = [170, 40, 34, 1120];
@@ -32,7 +32,11 @@ export function AheadChart({
   const height = TOP + pieces.length * ROW + 8;
   const items = plan.sittings.flatMap((sitting) => sitting.items);
   const dates = Array.from({ length: days }, (_, i) => addDays(first, i));
-  const label = `Two weeks: ${pieces.map(({ id, name }) => `${name}, ${new Set(items.filter(({ piece }) => piece === id).map(({ startAt }) => startAt.slice(0, 10))).size} days with work`).join('; ')}.`;
+  const daysOf = (id: string): number =>
+    new Set(items.filter(({ piece }) => piece === id).map(({ startAt }) => startAt.slice(0, 10))).size;
+  const label = AHEAD_CHART_WORDS.twoWeeks(
+    pieces.map(({ id, name }) => AHEAD_CHART_WORDS.daysWithWork(name, daysOf(id))).join('; '),
+  );
   return (
     <View
       role="img"
@@ -117,7 +121,7 @@ export function AheadChart({
               ) : null}
               {piece.blocks.length > 0 ? (
                 <Text x={LEFT + 6} y={y + 25} fontSize={12} fill={tones.stop}>
-                  {`held back: ${lowerFirst(nameBlock(piece.blocks[0]!))}`}
+                  {AHEAD_CHART_WORDS.heldBack(lowerFirst(nameBlock(piece.blocks[0]!)))}
                 </Text>
               ) : null}
             </G>

@@ -22,7 +22,7 @@ import {
 import { listSittings, sayWhere, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';
-import { sayBound, nameTasks } from '@/words';
+import { AHEAD_SCREEN_WORDS, sayBound, nameTasks } from '@/words';
 
 const DAYS = 14;
 const DAY_MS = 86_400_000;
@@ -35,13 +35,16 @@ export function AheadScreen() {
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
   const until = new Date(Date.parse(now) + DAYS * DAY_MS).toISOString();
   return (
-    <Screen title="Two weeks ahead" header={<ShopHeader title="Two weeks ahead" before={<TodayLink />} />}>
+    <Screen
+      title={AHEAD_SCREEN_WORDS.twoWeeksAhead}
+      header={<ShopHeader title={AHEAD_SCREEN_WORDS.twoWeeksAhead} before={<TodayLink />} />}
+    >
       {failed ? <Unreachable retry={retry} /> : null}
       {broken ? <BrokenSearch /> : null}
       {!answer && question && !broken ? <Skeleton /> : null}
       {answer && answer.plan.sittings.length === 0 ? (
-        <Notice tone="act" title="Nothing is planned">
-          Work is planned once a system has been taken for a piece, in Choose.
+        <Notice tone="act" title={AHEAD_SCREEN_WORDS.nothingIsPlanned}>
+          {AHEAD_SCREEN_WORDS.workIsPlannedOnceASystem}
         </Notice>
       ) : null}
       {answer && answer.plan.sittings.length > 0 ? (
@@ -66,11 +69,15 @@ function Closed({ answer, until, times, now }: { answer: ShopAnswer; until: stri
       tone="wait"
       title={
         closed.length === 1
-          ? 'One sitting is closed to waterborne coats'
-          : `${closed.length} sittings are closed to waterborne coats`
+          ? AHEAD_SCREEN_WORDS.oneSittingIsClosedToWaterborne
+          : AHEAD_SCREEN_WORDS.sittingsAreClosedToWaterborneCoats(closed.length)
       }
     >
-      {`About ${degrees.say(first.climate.temperature_c)} and ${first.climate.humidity_pct} % are expected ${times.moment(first.startAt, now)}, by last week’s readings. Other work is planned there.`}
+      {AHEAD_SCREEN_WORDS.aboutAndAreExpectedByLast(
+        degrees.say(first.climate.temperature_c),
+        first.climate.humidity_pct,
+        times.moment(first.startAt, now),
+      )}
     </Notice>
   );
 }
@@ -89,17 +96,17 @@ function Sittings({ answer, until, times, now, workshop }: SittingsProps) {
   const wide = useIsWide();
   return (
     <Column gap="$m">
-      <View role="list" aria-label="Sittings" flexDirection="row" flexWrap="wrap" gap="$m">
+      <View role="list" aria-label={AHEAD_SCREEN_WORDS.sittings} flexDirection="row" flexWrap="wrap" gap="$m">
         {near.map((sitting) => (
           <View key={sitting.startAt} role="listitem" width={wide ? '49%' : '100%'}>
             <SittingCard sitting={sitting} answer={answer} times={times} now={now} workshop={workshop} />
           </View>
         ))}
       </View>
-      {later > 0 ? <Small>{`${later} more sittings come after these two weeks.`}</Small> : null}
+      {later > 0 ? <Small>{AHEAD_SCREEN_WORDS.moreSittingsComeAfterTheseTwo(later)}</Small> : null}
       {answer.plan.unplaced.length > 0 ? (
-        <Notice tone="stop" title={`${answer.plan.unplaced.length} jobs find no time`}>
-          They do not fit into any of your hours, or the air stays closed to them. Longer hours on one day would help.
+        <Notice tone="stop" title={AHEAD_SCREEN_WORDS.jobsFindNoTime(answer.plan.unplaced.length)}>
+          {AHEAD_SCREEN_WORDS.theyDoNotFitIntoAny}
         </Notice>
       ) : null}
     </Column>
@@ -115,7 +122,9 @@ function SittingCard({ sitting, answer, times, now, workshop }: { sitting: Sitti
     <Card padding="$m" gap="$s">
       <Row justifyContent="space-between" alignItems="baseline" gap="$s">
         <Heading render="h2">{times.day(sitting.startAt)}</Heading>
-        <Small>{`${times.clock(sitting.startAt)}–${times.clock(sitting.endAt)}, ${saySpan(minutes)} of work`}</Small>
+        <Small>
+          {AHEAD_SCREEN_WORDS.ofWork(times.clock(sitting.startAt), times.clock(sitting.endAt), saySpan(minutes))}
+        </Small>
       </Row>
       {sitting.items.map((item) => (
         <ItemRow
@@ -142,24 +151,26 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
       <Disclosure label={`${times.clock(item.startAt)}  ${task.label}: ${piece.name}`}>
         {() => (
           <Column gap="$s" paddingLeft="$m">
-            <Body>{`${sayWhere(piece, task)}. ${saySpan((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000)}${item.goesOn ? ', goes on in the next sitting' : ''}.`}</Body>
+            <Body>{`${sayWhere(piece, task)}. ${saySpan((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000)}${item.goesOn ? AHEAD_SCREEN_WORDS.goesOnInTheNextSitting : ''}.`}</Body>
             <Small>{sayBound(item.bound, nameTasks(answer.pieces))}</Small>
             <Row gap="$s" flexWrap="wrap">
               <Button onPress={() => router.push(`/piece/${piece.id}/work?task=${encodeURIComponent(task.id)}`)}>
-                Open
+                {AHEAD_SCREEN_WORDS.open}
               </Button>
               {pinned ? (
-                <Button onPress={() => change({ type: 'task_unpinned', task: task.id })}>Unpin</Button>
+                <Button onPress={() => change({ type: 'task_unpinned', task: task.id })}>
+                  {AHEAD_SCREEN_WORDS.unpin}
+                </Button>
               ) : (
                 <Button onPress={() => change({ type: 'task_pinned', pin: { task: task.id, at: item.startAt } })}>
-                  {`Pin to ${times.moment(item.startAt, now)}`}
+                  {AHEAD_SCREEN_WORDS.pinTo(times.moment(item.startAt, now))}
                 </Button>
               )}
             </Row>
           </Column>
         )}
       </Disclosure>
-      {pinned ? <StateMark tone="act">Pinned</StateMark> : null}
+      {pinned ? <StateMark tone="act">{AHEAD_SCREEN_WORDS.pinned}</StateMark> : null}
     </Column>
   );
 }
@@ -172,7 +183,7 @@ function SaveCalendar({ answer, now }: { answer: ShopAnswer; now: string }) {
   };
   return (
     <Row>
-      <Button onPress={() => void save()}>Save as a calendar file</Button>
+      <Button onPress={() => void save()}>{AHEAD_SCREEN_WORDS.saveAsACalendarFile}</Button>
     </Row>
   );
 }

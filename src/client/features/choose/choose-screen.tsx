@@ -16,11 +16,11 @@ import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { lowerFirst } from '@/core/shared';
-import { nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
+import { CHOOSE_SCREEN_WORDS, nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
-  return <PieceScreen stage="Choose">{(parts) => <Choosing {...parts} />}</PieceScreen>;
+  return <PieceScreen stage={CHOOSE_SCREEN_WORDS.choose}>{(parts) => <Choosing {...parts} />}</PieceScreen>;
 }
 
 const SHOWN_WIDE = 3;
@@ -32,8 +32,8 @@ function Choosing(parts: PieceParts) {
   if (failed) return <BrokenSearch />;
   if (!plan)
     return (
-      <Notice tone="wait" live title="Searching">
-        Looking through every way that holds.
+      <Notice tone="wait" live title={CHOOSE_SCREEN_WORDS.searching}>
+        {CHOOSE_SCREEN_WORDS.lookingThroughEveryWayThatHolds}
       </Notice>
     );
   return <Chosen {...parts} dossier={dossier} plan={plan} fresh={fresh} />;
@@ -60,13 +60,13 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
   return (
     <Column gap="$l" aria-busy={!fresh}>
       {groupBlocks(plan.blocked, dossier).map(({ gate, text }) => (
-        <Notice key={gate + text} tone="stop" title={BLOCK_TITLES[gate] ?? 'Blocked'}>
+        <Notice key={gate + text} tone="stop" title={BLOCK_TITLES[gate] ?? CHOOSE_SCREEN_WORDS.blocked}>
           {text}
         </Notice>
       ))}
       {systems.length === 0 && plan.blocked.length === 0 ? (
-        <Notice tone="wait" title="Nothing to plan">
-          Every zone is left as it is. Change that under your wishes.
+        <Notice tone="wait" title={CHOOSE_SCREEN_WORDS.nothingToPlan}>
+          {CHOOSE_SCREEN_WORDS.everyZoneIsLeftAsIt}
         </Notice>
       ) : null}
       <RuledOut dossier={dossier} />
@@ -74,7 +74,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
       <Assumptions dossier={dossier} />
       {zones.length > 1 && systems.length > 0 ? (
         <Choices
-          label="Zone shown"
+          label={CHOOSE_SCREEN_WORDS.zoneShown}
           options={zones.map((zone) => ({ code: zone.id, label: zoneName(zone) }))}
           value={zoneId}
           onPick={setZone}
@@ -82,7 +82,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
       ) : null}
       {!wide && systems.length > 1 ? (
         <Choices
-          label="System"
+          label={CHOOSE_SCREEN_WORDS.system}
           options={systems.map((system, i) => ({ code: system.id, label: `${i + 1} ${systemName(system)}` }))}
           value={current?.id}
           onPick={setPicked}
@@ -133,12 +133,12 @@ function groupBlocks(blocked: Plan['blocked'], dossier: Dossier): { gate: string
 }
 
 const BLOCK_TITLES: Readonly<Record<string, string>> = {
-  woodworm: 'Woodworm: held back',
-  mould: 'Mould: held back',
-  lead_test: 'Lead test first',
-  certified_practice: 'Stop: lead was found',
-  no_system: 'No system is left',
-  climate: 'No coat in this air',
+  woodworm: CHOOSE_SCREEN_WORDS.woodwormHeldBack,
+  mould: CHOOSE_SCREEN_WORDS.mouldHeldBack,
+  lead_test: CHOOSE_SCREEN_WORDS.leadTestFirst,
+  certified_practice: CHOOSE_SCREEN_WORDS.stopLeadWasFound,
+  no_system: CHOOSE_SCREEN_WORDS.noSystemIsLeft,
+  climate: CHOOSE_SCREEN_WORDS.noCoatInThisAir,
 };
 
 function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
@@ -153,7 +153,7 @@ function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
 function RuledOut({ dossier }: { dossier: Dossier }) {
   const closed = judgeGates(dossier).filter(({ state }) => state === 'closed');
   return closed.map((gate) => (
-    <Notice key={`${gate.zone}${gate.gate}`} tone="stop" title="Ruled out by your own test">
+    <Notice key={`${gate.zone}${gate.gate}`} tone="stop" title={CHOOSE_SCREEN_WORDS.ruledOutByYourOwnTest}>
       {`${nameZone(dossier, gate.zone)}: ${sayGate(gate)}`}
     </Notice>
   ));
@@ -168,10 +168,14 @@ function Assumptions({ dossier }: { dossier: Dossier }) {
   return (
     <Notice
       tone="wait"
-      title="Not everything is read yet"
-      action={<Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/read`)}>Go on reading</Button>}
+      title={CHOOSE_SCREEN_WORDS.notEverythingIsReadYet}
+      action={
+        <Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/read`)}>
+          {CHOOSE_SCREEN_WORDS.goOnReading}
+        </Button>
+      }
     >
-      {`These plans serve whatever the ${names} may still turn out to be. A few checks more may save work.`}
+      {CHOOSE_SCREEN_WORDS.thesePlansServeWhateverTheMay(names)}
     </Notice>
   );
 }
@@ -185,13 +189,13 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
   if (groups.size === 0) return null;
   const name = (id: string): string => nameZone(dossier, id);
   return (
-    <Disclosure label={`Not these: ${groups.size} ruled out, and why`}>
+    <Disclosure label={CHOOSE_SCREEN_WORDS.notTheseRuledOutAndWhy(groups.size)}>
       {() =>
         [...groups.values()].map((group) => (
           <Column key={`${group[0]!.code}${group[0]!.finding.rule}`} gap="$xs">
             <Strong>{nameRejected(group[0]!)}</Strong>
             <Body>{sayRuledOut(group[0]!.finding)}</Body>
-            <Small>{`${group.map(({ zone }) => name(zone)).join(', ')} · rule of common practice`}</Small>
+            <Small>{CHOOSE_SCREEN_WORDS.ruleOfCommonPractice(group.map(({ zone }) => name(zone)).join(', '))}</Small>
           </Column>
         ))
       }

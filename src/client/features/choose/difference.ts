@@ -1,5 +1,6 @@
 import { formatChance } from '@/core/shared';
 import type { CoatingSystem } from '@/core/systems';
+import { DIFFERENCE_WORDS } from '@/words';
 
 /** What another system would change against the one now, in words: "25 min less, 1 in 40 more go wrong". */
 export function sayDifference(
@@ -7,24 +8,24 @@ export function sayDifference(
   other: CoatingSystem | undefined,
   sayMoney: (sum: number) => string,
 ): string {
-  if (!other) return 'leaves no system';
-  if (!now) return 'gives a system';
+  if (!other) return DIFFERENCE_WORDS.leavesNoSystem;
+  if (!now) return DIFFERENCE_WORDS.givesASystem;
   const parts = [
-    say(other.handsOnMin - now.handsOnMin, 5, (n) => `${Math.round(n)} min`),
-    say(other.elapsedH - now.elapsedH, 2, (n) => `${Math.round(n)} h of waiting`),
-    say(other.materialsCost - now.materialsCost, 1, (n) => `materials ${sayMoney(n)}`),
+    say(other.handsOnMin - now.handsOnMin, 5, (n) => DIFFERENCE_WORDS.min(Math.round(n))),
+    say(other.elapsedH - now.elapsedH, 2, (n) => DIFFERENCE_WORDS.hOfWaiting(Math.round(n))),
+    say(other.materialsCost - now.materialsCost, 1, (n) => DIFFERENCE_WORDS.materials(sayMoney(n))),
     sayRisk(other.risk.overall - now.risk.overall),
   ].filter((part) => part !== '');
-  return parts.length > 0 ? parts.join(', ') : 'no difference here';
+  return parts.length > 0 ? parts.join(', ') : DIFFERENCE_WORDS.noDifferenceHere;
 }
 
 function say(difference: number, least: number, words: (amount: number) => string): string {
   if (Math.abs(difference) < least) return '';
-  return `${words(Math.abs(difference))} ${difference < 0 ? 'less' : 'more'}`;
+  return `${words(Math.abs(difference))} ${difference < 0 ? DIFFERENCE_WORDS.less : DIFFERENCE_WORDS.more}`;
 }
 
 /** Chances closer than one in two hundred are not told apart. */
 function sayRisk(difference: number): string {
   if (Math.abs(difference) < 0.005) return '';
-  return `${formatChance(Math.abs(difference))} ${difference < 0 ? 'fewer' : 'more'} go wrong`;
+  return DIFFERENCE_WORDS.goWrong(formatChance(Math.abs(difference)), difference);
 }

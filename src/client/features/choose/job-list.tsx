@@ -3,6 +3,7 @@ import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
 import { nameZone, type Dossier } from '@/core/dossier';
 import { mergeJobs, type CoatingSystem } from '@/core/systems';
+import { JOB_LIST_WORDS } from '@/words';
 
 /** The whole piece as one list: what is the same on several zones is done in one go. */
 export function JobList({ system, dossier }: { system: CoatingSystem; dossier: Dossier }) {
@@ -11,7 +12,7 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
   const all = system.zones.filter(({ stack }) => stack.paint ?? stack.topcoat !== 'none').length;
   const name = (id: string): string => nameZone(dossier, id);
   return (
-    <Disclosure label={`The work in order: ${jobs.length} jobs for the whole piece`}>
+    <Disclosure label={JOB_LIST_WORDS.theWorkInOrderJobsFor(jobs.length)}>
       {() => (
         <Column role="list" gap="$m">
           {jobs.map((job, i) => (
@@ -19,12 +20,18 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
               <Strong>{`${i + 1}. ${job.label}`}</Strong>
               {job.colour ? <Coloured colour={job.colour} /> : null}
               <Small>
-                {[`${job.minutes} min`, job.ml > 0 ? sayVolume(job.ml) : '', job.waitH > 0 ? `then ${job.waitH} h` : '']
+                {[
+                  JOB_LIST_WORDS.min(job.minutes),
+                  job.ml > 0 ? sayVolume(job.ml) : '',
+                  job.waitH > 0 ? JOB_LIST_WORDS.thenH(job.waitH) : '',
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </Small>
               <Body>
-                {job.zones.length >= all && all > 1 ? 'Every zone that is painted' : job.zones.map(name).join(', ')}
+                {job.zones.length >= all && all > 1
+                  ? JOB_LIST_WORDS.everyZoneThatIsPainted
+                  : job.zones.map(name).join(', ')}
               </Body>
             </Column>
           ))}

@@ -6,7 +6,7 @@ import { useMeasures } from '@/client/store';
 import { Coloured } from '@/client/features/colour';
 import { usePlanner } from '@/client/features/planner';
 import { lowerFirst } from '@/core/shared';
-import { sayConsidered, sayWarnings, sayWhy } from '@/words';
+import { LAYERS_WORDS, sayConsidered, sayWarnings, sayWhy } from '@/words';
 
 const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
   scuff: 'prep',
@@ -39,11 +39,11 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
   const cure =
     step.class && step.class in FILM_FACTS ? FILM_FACTS[step.class as keyof typeof FILM_FACTS].cureDays : null;
   const amounts = [
-    `${step.minutes} min`,
+    LAYERS_WORDS.min(step.minutes),
     step.ml ? sayVolume(step.ml) : '',
-    step.recoatH && step.coats && step.coats > 1 ? `${step.recoatH} h between coats` : '',
-    step.waitH > 0 ? `then ${step.waitH} h` : '',
-    cure && step.op !== 'edge_seal' ? `hard after ${cure} days` : '',
+    step.recoatH && step.coats && step.coats > 1 ? LAYERS_WORDS.hBetweenCoats(step.recoatH) : '',
+    step.waitH > 0 ? LAYERS_WORDS.thenH(step.waitH) : '',
+    cure && step.op !== 'edge_seal' ? LAYERS_WORDS.hardAfterDays(cure) : '',
   ].filter(Boolean);
   const cautions = sayWarnings(plan.warnings.filter((warning) => 'op' in warning && warning.op === step.op));
   return (
@@ -64,20 +64,20 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
 }
 
 const VERDICTS: Record<Considered['verdict'], string> = {
-  ruled_out: 'Ruled out',
-  dearer: 'Would do, but weighs more',
-  beaten: 'Beaten',
+  ruled_out: LAYERS_WORDS.ruledOut,
+  dearer: LAYERS_WORDS.wouldDoButWeighsMore,
+  beaten: LAYERS_WORDS.beaten,
 };
 
 function ElseConsidered({ step, plan, dossier }: LayersProps & { step: Step }) {
   const layer = LAYER_OF[step.op];
   const { answer } = usePlanner(layer ? { kind: 'considered', dossier, zone: plan, layer } : null);
   if (!layer) return null;
-  if (!answer) return <Small role="status">Looking at what else there was …</Small>;
+  if (!answer) return <Small role="status">{LAYERS_WORDS.lookingAtWhatElseThereWas}</Small>;
   if (answer.length === 0) return null;
   return (
-    <Column gap="$s" role="list" aria-label="What else was considered">
-      <Strong>What else was considered</Strong>
+    <Column gap="$s" role="list" aria-label={LAYERS_WORDS.whatElseWasConsidered}>
+      <Strong>{LAYERS_WORDS.whatElseWasConsidered}</Strong>
       {answer.map((considered) => {
         const { what, text } = sayConsidered(considered);
         return (

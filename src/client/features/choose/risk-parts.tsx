@@ -3,6 +3,7 @@ import { View } from '@tamagui/core';
 import { formatChance } from '@/core/shared';
 import type { Risk } from '@/core/systems';
 import { FAILURE_WORDS, listFailures } from './words';
+import { RISK_PARTS_WORDS } from '@/words';
 
 /** How much of the risk each way of failing makes up: a bar, a chance and words. */
 export function RiskParts({ risk }: { risk: Risk }) {
@@ -10,7 +11,7 @@ export function RiskParts({ risk }: { risk: Risk }) {
   if (parts.length === 0) return null;
   const most = parts[0]!.p;
   return (
-    <Column role="list" aria-label="What may go wrong" gap="$xs">
+    <Column role="list" aria-label={RISK_PARTS_WORDS.whatMayGoWrong} gap="$xs">
       {parts.map(({ mode, p }) => (
         <Row key={mode} role="listitem" gap="$s" alignItems="center">
           <Small width={132}>{FAILURE_WORDS[mode]}</Small>

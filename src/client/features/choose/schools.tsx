@@ -5,6 +5,7 @@ import { DEFAULT_SCHOOLS, type CoatingSystem } from '@/core/systems';
 import { sayDifference } from './difference';
 import { usePlanner } from '@/client/features/planner';
 import { useMeasures } from '@/client/store';
+import { SCHOOLS_WORDS } from '@/words';
 
 type Schools = NonNullable<Goal['schools']>;
 type School = keyof typeof DEFAULT_SCHOOLS;
@@ -13,71 +14,71 @@ type School = keyof typeof DEFAULT_SCHOOLS;
 const SCHOOLS: readonly { school: School; title: string; ways: readonly { code: string; label: string }[] }[] = [
   {
     school: 'dulling',
-    title: 'Dulling the old coat',
+    title: SCHOOLS_WORDS.dullingTheOldCoat,
     ways: [
-      { code: 'mix', label: 'Either, as it suits' },
-      { code: 'scuff', label: 'Paper' },
-      { code: 'liquid', label: 'Liquid deglosser' },
+      { code: 'mix', label: SCHOOLS_WORDS.eitherAsItSuits },
+      { code: 'scuff', label: SCHOOLS_WORDS.paper },
+      { code: 'liquid', label: SCHOOLS_WORDS.liquidDeglosser },
     ],
   },
   {
     school: 'priming',
-    title: 'Priming',
+    title: SCHOOLS_WORDS.priming,
     ways: [
-      { code: 'always', label: 'Prime everything' },
-      { code: 'when_needed', label: 'Prime where it is needed' },
+      { code: 'always', label: SCHOOLS_WORDS.primeEverything },
+      { code: 'when_needed', label: SCHOOLS_WORDS.primeWhereItIsNeeded },
     ],
   },
   {
     school: 'stain_block',
-    title: 'Stain block',
+    title: SCHOOLS_WORDS.stainBlock,
     ways: [
-      { code: 'whole_zone', label: 'The whole face' },
-      { code: 'spots_only', label: 'Knots and spots' },
-      { code: 'wait_and_see', label: 'Wait and see' },
+      { code: 'whole_zone', label: SCHOOLS_WORDS.theWholeFace },
+      { code: 'spots_only', label: SCHOOLS_WORDS.knotsAndSpots },
+      { code: 'wait_and_see', label: SCHOOLS_WORDS.waitAndSee },
     ],
   },
   {
     school: 'fill',
-    title: 'Filling',
+    title: SCHOOLS_WORDS.filling,
     ways: [
-      { code: 'obvious_first_then_after_prime', label: 'Obvious holes first' },
-      { code: 'before', label: 'All before primer' },
-      { code: 'after_prime', label: 'All after primer' },
+      { code: 'obvious_first_then_after_prime', label: SCHOOLS_WORDS.obviousHolesFirst },
+      { code: 'before', label: SCHOOLS_WORDS.allBeforePrimer },
+      { code: 'after_prime', label: SCHOOLS_WORDS.allAfterPrimer },
     ],
   },
   {
     school: 'grain',
-    title: 'Hiding the grain',
+    title: SCHOOLS_WORDS.hidingTheGrain,
     ways: [
-      { code: 'spackle_brush', label: 'Spackle, brushed' },
-      { code: 'spackle_knife', label: 'Spackle, knifed' },
-      { code: 'grain_filler', label: 'Grain filler' },
-      { code: 'leave', label: 'Leave it' },
+      { code: 'spackle_brush', label: SCHOOLS_WORDS.spackleBrushed },
+      { code: 'spackle_knife', label: SCHOOLS_WORDS.spackleKnifed },
+      { code: 'grain_filler', label: SCHOOLS_WORDS.grainFiller },
+      { code: 'leave', label: SCHOOLS_WORDS.leaveIt },
     ],
   },
   {
     school: 'between',
-    title: 'Between coats',
+    title: SCHOOLS_WORDS.betweenCoats,
     ways: [
-      { code: 'denib_every', label: 'Sand every coat' },
-      { code: 'only_if_rough', label: 'Only if rough' },
+      { code: 'denib_every', label: SCHOOLS_WORDS.sandEveryCoat },
+      { code: 'only_if_rough', label: SCHOOLS_WORDS.onlyIfRough },
     ],
   },
   {
     school: 'doors',
-    title: 'Doors and drawers',
+    title: SCHOOLS_WORDS.doorsAndDrawers,
     ways: [
-      { code: 'off', label: 'Take them off' },
-      { code: 'on', label: 'Leave them on' },
+      { code: 'off', label: SCHOOLS_WORDS.takeThemOff },
+      { code: 'on', label: SCHOOLS_WORDS.leaveThemOn },
     ],
   },
   {
     school: 'topcoat',
-    title: 'Clear coat over paint',
+    title: SCHOOLS_WORDS.clearCoatOverPaint,
     ways: [
-      { code: 'when_needed', label: 'Where it is needed' },
-      { code: 'always', label: 'Always' },
+      { code: 'when_needed', label: SCHOOLS_WORDS.whereItIsNeeded },
+      { code: 'always', label: SCHOOLS_WORDS.always },
     ],
   },
 ];
@@ -91,10 +92,10 @@ interface SchoolsProps {
 /** The schools followed, and what each other one would have done and cost. */
 export function SchoolSwitches(props: SchoolsProps) {
   return (
-    <Disclosure label="Schools: where the trade is of two minds">
+    <Disclosure label={SCHOOLS_WORDS.schoolsWhereTheTradeIsOf}>
       {() => (
         <Column gap="$l">
-          <Small>Under each switch stands what it would change in the best system.</Small>
+          <Small>{SCHOOLS_WORDS.underEachSwitchStandsWhatIt}</Small>
           {SCHOOLS.map((entry) => (
             <SchoolSwitch key={entry.school} {...entry} {...props} />
           ))}
@@ -126,7 +127,7 @@ function SchoolSwitch({ school, title, ways, dossier, now, onChange }: SchoolsPr
   );
   const { answer, fresh } = usePlanner(request);
   const hint = (code: string): string => {
-    if (code === value) return 'as now';
+    if (code === value) return SCHOOLS_WORDS.asNow;
     const at = others.findIndex((other) => other.code === code);
     return answer && fresh ? sayDifference(now, answer[at] ?? undefined, sayMoney) : '…';
   };

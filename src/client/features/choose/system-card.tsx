@@ -18,7 +18,7 @@ import { formatChanceRange, lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures, timeNow } from '@/client/store';
-import { sayAssumption, sayWarnings } from '@/words';
+import { SYSTEM_CARD_WORDS, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
@@ -54,26 +54,26 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
     >
       <View minHeight={wide ? 52 : undefined}>
         <Heading>{title}</Heading>
-        {zone ? <Small>{`On the ${lowerFirst(zoneName(zone))}`}</Small> : null}
+        {zone ? <Small>{SYSTEM_CARD_WORDS.onThe(lowerFirst(zoneName(zone)))}</Small> : null}
       </View>
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
       <Row>
         <FigureBlock
           figure={formatChanceRange(system.risk.overall, system.patches)}
-          words={`go wrong, mostly ${mainFailure(system)}. ${sayBasis(system.patches)}`}
+          words={SYSTEM_CARD_WORDS.goWrongMostly(mainFailure(system), sayBasis(system.patches))}
         />
       </Row>
       <Rule />
       <Row gap="$l">
-        <FigureBlock figure={sayHours(system.handsOnMin)} words="of your hands" />
-        <FigureBlock figure={sayDays(system.elapsedH)} words="until the last coat may be touched" />
+        <FigureBlock figure={sayHours(system.handsOnMin)} words={SYSTEM_CARD_WORDS.ofYourHands} />
+        <FigureBlock figure={sayDays(system.elapsedH)} words={SYSTEM_CARD_WORDS.untilTheLastCoatMayBe} />
       </Row>
       <Rule />
       <Row>
         <FigureBlock
           figure={sayMoney(system.materialsCost)}
-          words={`for materials; fumes: ${lowerFirst(FUME_WORDS[system.fumes])}`}
+          words={SYSTEM_CARD_WORDS.forMaterialsFumes(lowerFirst(FUME_WORDS[system.fumes]))}
         />
       </Row>
       <Rule />
@@ -81,7 +81,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       {due ? <Small>{due}</Small> : null}
       <Rule />
       {zonePlan ? (
-        <Disclosure label={`${zoneName(zone!)}: ${zonePlan.steps.length} steps, and why`}>
+        <Disclosure label={SYSTEM_CARD_WORDS.stepsAndWhy(zoneName(zone!), zonePlan.steps.length)}>
           {() => <Layers plan={zonePlan} dossier={dossier} />}
         </Disclosure>
       ) : null}
@@ -96,9 +96,9 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
           {warning.text}
         </Notice>
       ))}
-      {taken ? <StateMark tone="go">You took this one</StateMark> : null}
+      {taken ? <StateMark tone="go">{SYSTEM_CARD_WORDS.youTookThisOne}</StateMark> : null}
       <Button look="main" onPress={onTake}>
-        {taken ? 'Keep this one and prove it' : 'Take this one'}
+        {taken ? SYSTEM_CARD_WORDS.keepThisOneAndProveIt : SYSTEM_CARD_WORDS.takeThisOne}
       </Button>
     </View>
   );

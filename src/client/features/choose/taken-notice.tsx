@@ -3,7 +3,7 @@ import { nameZone, type Choice, type Dossier, type Stack } from '@/core/dossier'
 import { labelProduct } from '@/core/knowledge';
 import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
-import { sayRuledOut } from '@/words';
+import { TAKEN_NOTICE_WORDS, sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
 import { useMeasures, useToday } from '@/client/store';
 import { sayDate } from '@/client/features/shop-plan';
@@ -28,25 +28,28 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
   if (!chosen || !plan.taken) return null;
   const { system, broken } = plan.taken;
   const best = plan.systems[0];
-  const day = chosen.at ? sayDate(chosen.at, now) : 'an earlier day';
-  const versions = `Version ${earlier.length + 1}, taken on ${day}`;
+  const day = chosen.at ? sayDate(chosen.at, now) : TAKEN_NOTICE_WORDS.anEarlierDay;
+  const versions = TAKEN_NOTICE_WORDS.versionTakenOn(earlier.length + 1, day);
   const name = (id: string): string => nameZone(dossier, id);
   return (
     <Column gap="$s">
       {broken.length > 0 ? (
-        <Notice tone="stop" title={`${versions}: a rule now forbids it`}>
+        <Notice tone="stop" title={TAKEN_NOTICE_WORDS.aRuleNowForbidsIt(versions)}>
           {broken.map(({ zone, finding }) => `${name(zone)}: ${sayRuledOut(finding)}`).join(' ')}
         </Notice>
       ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
-        <Notice tone="wait" title={`${versions}: something better is known now`}>
-          {`Yours stays as it is. As things stand about ${formatChanceRange(system.risk.overall, system.patches)} go wrong. Against it, the best below: ${sayDifference(system, best, sayMoney)}.`}
+        <Notice tone="wait" title={TAKEN_NOTICE_WORDS.somethingBetterIsKnownNow(versions)}>
+          {TAKEN_NOTICE_WORDS.yoursStaysAsItIsAs(
+            formatChanceRange(system.risk.overall, system.patches),
+            sayDifference(system, best, sayMoney),
+          )}
         </Notice>
       ) : (
         <Notice tone="go" title={versions}>
-          Nothing that was learned since speaks against it.
+          {TAKEN_NOTICE_WORDS.nothingThatWasLearnedSinceSpeaks}
         </Notice>
       )}
-      <Disclosure label={`What was assumed then${earlier.length > 0 ? `, and ${earlier.length} earlier` : ''}`}>
+      <Disclosure label={TAKEN_NOTICE_WORDS.whatWasAssumedThen(earlier.length)}>
         {() => (
           <Column gap="$m">
             {[chosen, ...earlier.toReversed()].map((choice, i) => (
@@ -65,9 +68,16 @@ function Version({ choice, name }: { choice: Choice; name: (id: string) => strin
   const { sayMoney } = useMeasures();
   return (
     <Column gap="$xs">
-      <Strong>{at ? `Taken on ${sayDate(at, now)}` : 'Taken earlier'}</Strong>
+      <Strong>{at ? TAKEN_NOTICE_WORDS.takenOn(sayDate(at, now)) : TAKEN_NOTICE_WORDS.takenEarlier}</Strong>
       {figures ? (
-        <Small>{`Then: goes wrong ${describeChance(figures.risk)}, ${figures.hands_on_min} min of hands, ${figures.elapsed_h} h in all, materials ${sayMoney(figures.materials_cost)}`}</Small>
+        <Small>
+          {TAKEN_NOTICE_WORDS.thenGoesWrongMinOfHands(
+            describeChance(figures.risk),
+            figures.hands_on_min,
+            figures.elapsed_h,
+            sayMoney(figures.materials_cost),
+          )}
+        </Small>
       ) : null}
       {zones.map(({ id, stack }) => (stack ? <Body key={id}>{`${name(id)}: ${sayStack(stack)}`}</Body> : null))}
       {assumes.map((text) => (
@@ -83,5 +93,5 @@ function sayStack({ primers, paint, topcoat }: Stack): string {
     ...(paint ? [labelProduct(paint)] : []),
     ...(topcoat === 'none' ? [] : [labelProduct(topcoat)]),
   ];
-  return layers.join(', ') || 'left as it is';
+  return layers.join(', ') || TAKEN_NOTICE_WORDS.leftAsItIs;
 }

@@ -1,23 +1,23 @@
 import type { Measures } from '@/client/store';
 import type { SmallSupply, Supply } from '@/core/systems';
-import { sayColour } from '@/words';
+import { TO_BUY_TEXT_WORDS, sayColour } from '@/words';
 
 /** "1 × 750 ml and 1 × 250 ml, about 44", or that the shelf has it. */
 export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Measures): string {
   const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
-  const fromIt = shelf > 0 ? `${sayVolume(shelf)} from the shelf` : '';
-  if (buy.tins.length === 0) return `${fromIt}: nothing to buy`;
+  const fromIt = shelf > 0 ? TO_BUY_TEXT_WORDS.fromTheShelf(sayVolume(shelf)) : '';
+  if (buy.tins.length === 0) return TO_BUY_TEXT_WORDS.nothingToBuy(fromIt);
   const tins = buy.tins.map(({ volumeMl, count }) => `${count} × ${sayVolume(volumeMl)}`).join(' and ');
-  return `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${sayMoney(buy.price)}`;
+  return TO_BUY_TEXT_WORDS.about(fromIt, tins, sayMoney(buy.price));
 }
 
 /** What colour of a paint is wanted. */
-const sayIn = ({ colour }: Supply): string => (colour ? ` in ${sayColour(colour)} (${colour})` : '');
+const sayIn = ({ colour }: Supply): string => (colour ? TO_BUY_TEXT_WORDS.inIt(sayColour(colour), colour) : '');
 
 export const listToBuyText = (supplies: readonly Supply[], small: readonly SmallSupply[], measures: Measures): string =>
   [
     ...supplies.map((supply) => `${supply.label}${sayIn(supply)}: ${sayTins(supply, measures)}`),
-    ...small.map(({ label, ml }) => (ml > 0 ? `${label}: about ${measures.sayVolume(ml)}` : label)),
+    ...small.map(({ label, ml }) => (ml > 0 ? TO_BUY_TEXT_WORDS.about2(label, measures.sayVolume(ml)) : label)),
   ].join('\n');
 
 /** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
@@ -25,7 +25,7 @@ export function listToBuyCsv(supplies: readonly Supply[]): string {
   const quote = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
   const rows = supplies.flatMap(({ class: code, label, colour = '', neededMl, fromShelf, buy }) => {
     const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
-    const tins = buy.tins.map(({ volumeMl, count }) => `${count} x ${volumeMl}`).join(' + ');
+    const tins = buy.tins.map(({ volumeMl, count }) => TO_BUY_TEXT_WORDS.x(count, volumeMl)).join(' + ');
     return [[code, quote(label), colour, neededMl, Math.round(shelf), quote(tins), buy.price.toFixed(2)].join(',')];
   });
   return ['class,product,colour,needed_ml,from_shelf_ml,tins_to_buy_ml,price', ...rows, ''].join('\r\n');

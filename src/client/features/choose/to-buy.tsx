@@ -4,13 +4,14 @@ import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
 import type { SmallSupply, Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
+import { TO_BUY_WORDS } from '@/words';
 
 const sayToBuy = (price: number, small: number, { sayMoney }: ReturnType<typeof useMeasures>): string =>
   price > 0
-    ? `To buy: about ${sayMoney(price)}`
+    ? TO_BUY_WORDS.toBuyAbout(sayMoney(price))
     : small > 0
-      ? 'To buy: small things, the shelf has the coats'
-      : 'To buy: nothing, the shelf has it all';
+      ? TO_BUY_WORDS.toBuySmallThingsTheShelf
+      : TO_BUY_WORDS.toBuyNothingTheShelfHas;
 
 /** What to buy by tin sizes, with what the shelf has taken off; to copy or to save as a table. */
 export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small: readonly SmallSupply[] }) {
@@ -20,8 +21,8 @@ export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small:
   const copy = (): void => {
     navigator.clipboard
       .writeText(listToBuyText(supplies, small, measures))
-      .then(() => setCopied('Copied.'))
-      .catch(() => setCopied('The browser does not allow copying here. Save it as a table instead.'));
+      .then(() => setCopied(TO_BUY_WORDS.copied))
+      .catch(() => setCopied(TO_BUY_WORDS.theBrowserDoesNotAllowCopying));
   };
   return (
     <Disclosure label={sayToBuy(price, small.length, measures)}>
@@ -33,31 +34,33 @@ export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small:
                 <Strong>{supply.label}</Strong>
                 {supply.colour ? <Coloured colour={supply.colour} /> : null}
                 <Body>{sayTins(supply, measures)}</Body>
-                <Small>{`${measures.sayVolume(supply.neededMl)} for all zones, tray and roller included`}</Small>
+                <Small>{TO_BUY_WORDS.forAllZonesTrayAndRoller(measures.sayVolume(supply.neededMl))}</Small>
               </Column>
             ))}
           </Column>
           {small.length > 0 ? (
-            <Column role="list" gap="$xs" aria-label="Small things">
-              <Strong>Small things, in the price by the splash</Strong>
+            <Column role="list" gap="$xs" aria-label={TO_BUY_WORDS.smallThings}>
+              <Strong>{TO_BUY_WORDS.smallThingsInThePriceBy}</Strong>
               {small.map(({ label, ml }) => (
                 <Body
                   key={label}
                   role="listitem"
-                >{`${label}${ml > 0 ? `, about ${measures.sayVolume(ml)}` : ''}`}</Body>
+                >{`${label}${ml > 0 ? TO_BUY_WORDS.about(measures.sayVolume(ml)) : ''}`}</Body>
               ))}
             </Column>
           ) : null}
-          <Small>Prices of classes are estimates until your own tins stand on the shelf.</Small>
+          <Small>{TO_BUY_WORDS.pricesOfClassesAreEstimatesUntil}</Small>
           <Row gap="$s" flexWrap="wrap">
-            <Button onPress={copy}>Copy the list</Button>
-            <Button onPress={() => printText('To buy', listToBuyText(supplies, small, measures))}>Print it</Button>
+            <Button onPress={copy}>{TO_BUY_WORDS.copyTheList}</Button>
+            <Button onPress={() => printText(TO_BUY_WORDS.toBuy, listToBuyText(supplies, small, measures))}>
+              {TO_BUY_WORDS.printIt}
+            </Button>
             <a
               href={`data:text/csv;charset=utf-8,${encodeURIComponent(listToBuyCsv(supplies))}`}
               download="to-buy.csv"
               style={{ color: 'inherit', display: 'inline-block', padding: '14px 4px' }}
             >
-              Save as a table (CSV)
+              {TO_BUY_WORDS.saveAsATableCsv}
             </a>
           </Row>
           {copied ? <Small role="status">{copied}</Small> : null}

@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { colourUsed, type AppDispatch, type RootState } from '@/client/store';
 import { Choices, Column, Field, Row, Swatch, Well } from '@/client/ui';
 import { readHex } from '@/core/colour';
+import { OWN_COLOUR_WORDS } from '@/words';
 
 interface OwnColourProps {
   colour: string;
@@ -11,7 +12,7 @@ interface OwnColourProps {
 }
 
 /** Any other colour: from the device's own picker, as the six digits a paint shop gives, or one that was used before. */
-export function OwnColour({ colour, onPick, label = 'Or another colour' }: OwnColourProps) {
+export function OwnColour({ colour, onPick, label = OWN_COLOUR_WORDS.orAnotherColour }: OwnColourProps) {
   const dispatch = useDispatch<AppDispatch>();
   const recent = useSelector((state: RootState) => state.settings.recentColours);
   const [text, setText] = useState(colour);
@@ -25,18 +26,18 @@ export function OwnColour({ colour, onPick, label = 'Or another colour' }: OwnCo
   return (
     <Column gap="$s">
       <Row gap="$s" alignItems="flex-end">
-        <Well label="Pick a colour" value={own ?? colour} onChange={setText} onPick={keep} />
+        <Well label={OWN_COLOUR_WORDS.pickAColour} value={own ?? colour} onChange={setText} onPick={keep} />
         <Field
           label={label}
           value={text}
           onChange={setText}
           onBlur={() => keep(text)}
-          error={own ? undefined : 'Six digits after a #, such as #F3EFE6.'}
+          error={own ? undefined : OWN_COLOUR_WORDS.sixDigitsAfterASuchAs}
         />
       </Row>
       {recent.length > 0 ? (
         <Choices
-          label="Used before"
+          label={OWN_COLOUR_WORDS.usedBefore}
           options={recent.map((code) => ({ code, label: code, drawing: <Swatch colour={code} /> }))}
           value={readHex(colour) ?? undefined}
           onPick={keep}

@@ -9,7 +9,7 @@ import { describeChance } from '@/core/shared';
 import { labelState } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import type { PieceSummary } from '@/core/work';
-import { sayNext, sayState } from '@/words';
+import { COMPARE_SCREEN_WORDS, sayNext, sayState } from '@/words';
 
 const ALL = { find: '', kind: null, show: 'all', sort: 'changed' } as const;
 
@@ -20,13 +20,13 @@ export function CompareScreen() {
   const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
   const [left, right] = [picked[0] ?? pieces[0]?.id, picked[1] ?? pieces[1]?.id];
   return (
-    <Screen title="Compare" header={<BackHeader title="Compare" />}>
+    <Screen title={COMPARE_SCREEN_WORDS.compare} header={<BackHeader title={COMPARE_SCREEN_WORDS.compare} />}>
       {!data ? <Skeleton /> : null}
-      {data && pieces.length < 2 ? <Body>There is nothing to compare before the second piece.</Body> : null}
+      {data && pieces.length < 2 ? <Body>{COMPARE_SCREEN_WORDS.thereIsNothingToCompareBefore}</Body> : null}
       {left !== undefined && right !== undefined ? (
         <Row gap="$m" alignItems="flex-start">
-          <Side label="One" pieces={pieces} id={left} onPick={(id) => setPicked([id, right])} />
-          <Side label="Other" pieces={pieces} id={right} onPick={(id) => setPicked([left, id])} />
+          <Side label={COMPARE_SCREEN_WORDS.one} pieces={pieces} id={left} onPick={(id) => setPicked([id, right])} />
+          <Side label={COMPARE_SCREEN_WORDS.other} pieces={pieces} id={right} onPick={(id) => setPicked([left, id])} />
         </Row>
       ) : null}
     </Screen>
@@ -61,13 +61,15 @@ function Standing({ summary: { kind, section, tone, state, next, due } }: { summ
   return (
     <Column gap="$s">
       {section ? <LabelledSection section={section} /> : null}
-      <Line what="Kind">{KIND_LABELS[kind]}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.kind}>{KIND_LABELS[kind]}</Line>
       <Column>
-        <Small>Where it stands</Small>
+        <Small>{COMPARE_SCREEN_WORDS.whereItStands}</Small>
         <StateMark tone={tone}>{sayState(state)}</StateMark>
       </Column>
-      <Line what="Next">{sayNext(next)}</Line>
-      <Line what="Wanted by">{due ? new Date(`${due}T12:00:00`).toLocaleDateString() : 'no day'}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.next}>{sayNext(next)}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.wantedBy}>
+        {due ? new Date(`${due}T12:00:00`).toLocaleDateString() : COMPARE_SCREEN_WORDS.noDay}
+      </Line>
     </Column>
   );
 }
@@ -78,7 +80,7 @@ function Known({ dossier }: { dossier: Dossier }) {
   const best = answer?.systems[0];
   return (
     <Column gap="$s">
-      <Heading>Faces</Heading>
+      <Heading>{COMPARE_SCREEN_WORDS.faces}</Heading>
       {diagnosesOf(dossier).map(({ id, belief }) => {
         const zone = dossier.zones?.find((own) => own.id === id);
         return (
@@ -87,8 +89,8 @@ function Known({ dossier }: { dossier: Dossier }) {
           </Line>
         );
       })}
-      <Heading>The best way</Heading>
-      {answer && !best ? <Body>No way is open yet.</Body> : null}
+      <Heading>{COMPARE_SCREEN_WORDS.theBestWay}</Heading>
+      {answer && !best ? <Body>{COMPARE_SCREEN_WORDS.noWayIsOpenYet}</Body> : null}
       {best ? <Cost best={best} /> : null}
     </Column>
   );
@@ -98,10 +100,14 @@ function Cost({ best }: { best: CoatingSystem }) {
   const { sayMoney } = useMeasures();
   return (
     <>
-      <Line what="Goes wrong">{describeChance(best.risk.overall)}</Line>
-      <Line what="Hours of hands">{`${Math.round(best.handsOnMin / 6) / 10} h`}</Line>
-      <Line what="On the calendar">{`${Math.max(1, Math.ceil(best.elapsedH / 24))} days`}</Line>
-      <Line what="To buy">{sayMoney(best.materialsCost)}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.goesWrong}>{describeChance(best.risk.overall)}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.hoursOfHands}>
+        {COMPARE_SCREEN_WORDS.h(Math.round(best.handsOnMin / 6) / 10)}
+      </Line>
+      <Line what={COMPARE_SCREEN_WORDS.onTheCalendar}>
+        {COMPARE_SCREEN_WORDS.days(Math.max(1, Math.ceil(best.elapsedH / 24)))}
+      </Line>
+      <Line what={COMPARE_SCREEN_WORDS.toBuy}>{sayMoney(best.materialsCost)}</Line>
     </>
   );
 }

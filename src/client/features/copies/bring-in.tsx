@@ -6,6 +6,7 @@ import { piecesApi, type AppDispatch } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Notice, Row, Small, Strong } from '@/client/ui';
 import type { Arrival, Clashes, Counted } from '@/contract';
 import { useDropArrivalMutation, useLookAtMutation, useTakeInMutation } from './copies-api';
+import { BRING_IN_WORDS } from '@/words';
 
 /** Pieces from a file, looked at before they are the shop's. */
 export function BringIn() {
@@ -22,23 +23,23 @@ export function BringIn() {
     await look(file);
   };
   return (
-    <Card gap="$m" role="region" aria-label="Bring pieces in">
-      <Heading>Bring pieces in</Heading>
-      <Body>
-        From the file of one piece (.json) or of a whole shop (.zip). You see what is in it before anything changes.
-      </Body>
+    <Card gap="$m" role="region" aria-label={BRING_IN_WORDS.bringPiecesIn}>
+      <Heading>{BRING_IN_WORDS.bringPiecesIn}</Heading>
+      <Body>{BRING_IN_WORDS.fromTheFileOfOnePiece}</Body>
       {data ? null : (
         <Button disabled={isLoading} onPress={() => void pick()}>
-          {isLoading ? 'Reading it …' : 'Pick a file'}
+          {isLoading ? BRING_IN_WORDS.readingIt : BRING_IN_WORDS.pickAFile}
         </Button>
       )}
       {error ? (
-        <Notice tone="stop" live title="Nothing was brought in">
+        <Notice tone="stop" live title={BRING_IN_WORDS.nothingWasBroughtIn}>
           {sayRefusal(error, AWAY)}
         </Notice>
       ) : null}
       {done === null ? null : (
-        <Small role="status">{done === 1 ? 'One piece was brought in.' : `${done} pieces were brought in.`}</Small>
+        <Small role="status">
+          {done === 1 ? BRING_IN_WORDS.onePieceWasBroughtIn : BRING_IN_WORDS.piecesWereBroughtIn(done)}
+        </Small>
       )}
       {data ? (
         <Preview
@@ -53,7 +54,7 @@ export function BringIn() {
   );
 }
 
-const AWAY = 'The workshop does not answer. Try again when it does.';
+const AWAY = BRING_IN_WORDS.theWorkshopDoesNotAnswerTry;
 
 function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number | null) => void }) {
   const [clashes, setClashes] = useState<Clashes>('leave');
@@ -72,19 +73,19 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
     onDone(null);
   };
   return (
-    <Column gap="$m" role="group" aria-label="What is in the file">
-      {arrival.fresh.count > 0 ? <Names title={count(arrival.fresh, 'new piece')} of={arrival.fresh} /> : null}
-      {arrival.same.count > 0 ? (
-        <Small>{`${count(arrival.same, 'piece')} here already, just so: left as they are.`}</Small>
+    <Column gap="$m" role="group" aria-label={BRING_IN_WORDS.whatIsInTheFile}>
+      {arrival.fresh.count > 0 ? (
+        <Names title={BRING_IN_WORDS.newPieces(arrival.fresh.count)} of={arrival.fresh} />
       ) : null}
+      {arrival.same.count > 0 ? <Small>{BRING_IN_WORDS.hereAlreadyJustSoLeftAs(arrival.same.count)}</Small> : null}
       {arrival.clashes.count > 0 ? (
         <Column gap="$s">
-          <Names title={`${count(arrival.clashes, 'piece')} here otherwise, or in the bin`} of={arrival.clashes} />
+          <Names title={BRING_IN_WORDS.hereOtherwiseOrInTheBin(arrival.clashes.count)} of={arrival.clashes} />
           <Choices
-            label="Pieces that are here otherwise"
+            label={BRING_IN_WORDS.piecesThatAreHereOtherwise}
             options={[
-              { code: 'leave', label: 'Keep mine alone' },
-              { code: 'beside', label: 'Bring them in beside mine' },
+              { code: 'leave', label: BRING_IN_WORDS.keepMineAlone },
+              { code: 'beside', label: BRING_IN_WORDS.bringThemInBesideMine },
             ]}
             value={clashes}
             onPick={(code) => setClashes(code as Clashes)}
@@ -93,41 +94,39 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
       ) : null}
       <Small>
         {[
-          arrival.pictures > 0 ? `${arrival.pictures} pictures come along.` : '',
-          arrival.tins > 0 ? `${arrival.tins} tins are new to the shelf.` : '',
-          arrival.from === 'shop' ? 'Hours, places and air stay as they are here.' : '',
+          arrival.pictures > 0 ? BRING_IN_WORDS.picturesComeAlong(arrival.pictures) : '',
+          arrival.tins > 0 ? BRING_IN_WORDS.tinsAreNewToTheShelf(arrival.tins) : '',
+          arrival.from === 'shop' ? BRING_IN_WORDS.hoursPlacesAndAirStayAs : '',
         ]
           .filter(Boolean)
           .join(' ')}
       </Small>
       {error ? (
-        <Notice tone="stop" live title="Nothing was brought in">
+        <Notice tone="stop" live title={BRING_IN_WORDS.nothingWasBroughtIn}>
           {sayRefusal(error, AWAY)}
         </Notice>
       ) : null}
       <Row gap="$s" flexWrap="wrap">
         <Button look="main" disabled={isLoading || coming + arrival.tins === 0} onPress={() => void go()}>
-          {isLoading ? 'Bringing in …' : sayCome(coming, arrival.tins)}
+          {isLoading ? BRING_IN_WORDS.bringingIn : sayCome(coming, arrival.tins)}
         </Button>
-        <Button onPress={leave}>Leave it</Button>
+        <Button onPress={leave}>{BRING_IN_WORDS.leaveIt}</Button>
       </Row>
     </Column>
   );
 }
 
 const sayCome = (pieces: number, tins: number): string => {
-  if (pieces === 0) return tins === 0 ? 'Nothing to bring in' : 'Bring the tins in';
-  return pieces === 1 ? 'Bring 1 piece in' : `Bring ${pieces} pieces in`;
+  if (pieces === 0) return tins === 0 ? BRING_IN_WORDS.nothingToBringIn : BRING_IN_WORDS.bringTheTinsIn;
+  return pieces === 1 ? BRING_IN_WORDS.bring1PieceIn : BRING_IN_WORDS.bringPiecesIn2(pieces);
 };
-
-const count = ({ count: n }: Counted, word: string): string => (n === 1 ? `1 ${word}` : `${n} ${word}s`);
 
 function Names({ title, of: { count: n, names } }: { title: string; of: Counted }) {
   const more = n - names.length;
   return (
     <Column gap={2}>
       <Strong>{title}</Strong>
-      {names.length > 0 ? <Small>{names.join(', ') + (more > 0 ? ` and ${more} more` : '')}</Small> : null}
+      {names.length > 0 ? <Small>{names.join(', ') + (more > 0 ? BRING_IN_WORDS.andMore(more) : '')}</Small> : null}
     </Column>
   );
 }

@@ -7,6 +7,7 @@ import { Body, Button, Card, Column, Heading, LinkButton, Notice, Row, Sheet, Sm
 import { upperFirst } from '@/core/shared';
 import { BringIn } from './bring-in';
 import { useListCopiesQuery, useMakeCopyMutation, usePutBackMutation } from './copies-api';
+import { COPIES_SCREEN_WORDS } from '@/words';
 
 const MINUTE_MS = 60_000;
 const TIMES = makeTimes(OWN_ZONE);
@@ -15,25 +16,20 @@ const TIMES = makeTimes(OWN_ZONE);
 export function CopiesScreen() {
   const access = useAccess();
   return (
-    <Screen title="Copies" header={<ShopHeader title="Copies" before={<TodayLink />} />}>
-      <Card gap="$m" role="region" aria-label="The whole shop">
-        <Heading>The whole shop in one file</Heading>
-        <Body>
-          Every piece, the shelf, the workshop and all pictures, with tables for a spreadsheet. Keep it somewhere else
-          than on this computer: it makes the same shop again in another place.
-        </Body>
-        <LinkButton href="/api/keeping/shop.zip">Save the whole shop (.zip)</LinkButton>
-        <Small>
-          To make a shop from it: npm run -s bricolage -- restore SHOP.zip NEW.sqlite, and start with BRICOLAGE_DB set
-          to the new file.
-        </Small>
+    <Screen
+      title={COPIES_SCREEN_WORDS.copies}
+      header={<ShopHeader title={COPIES_SCREEN_WORDS.copies} before={<TodayLink />} />}
+    >
+      <Card gap="$m" role="region" aria-label={COPIES_SCREEN_WORDS.theWholeShop}>
+        <Heading>{COPIES_SCREEN_WORDS.theWholeShopInOneFile}</Heading>
+        <Body>{COPIES_SCREEN_WORDS.everyPieceTheShelfTheWorkshop}</Body>
+        <LinkButton href="/api/keeping/shop.zip">{COPIES_SCREEN_WORDS.saveTheWholeShopZip}</LinkButton>
+        <Small>{COPIES_SCREEN_WORDS.toMakeAShopFromIt}</Small>
       </Card>
       <BringIn />
       {!access ? <Skeleton /> : null}
       {access?.local ? <Copies /> : null}
-      {access && !access.local ? (
-        <Small>Copies are made, and the shop is put back from one, at the computer of the workshop.</Small>
-      ) : null}
+      {access && !access.local ? <Small>{COPIES_SCREEN_WORDS.copiesAreMadeAndTheShop}</Small> : null}
     </Screen>
   );
 }
@@ -44,28 +40,25 @@ function Copies() {
   const now = useNow(MINUTE_MS);
   if (!data) return error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />;
   return (
-    <Card gap="$m" role="region" aria-label="Copies of the shop">
-      <Heading>Copies of the shop</Heading>
-      <Body>
-        One is made when the server starts and on each day, and kept for seven days and four weeks. They lie beside your
-        records, on the same disk: the file above is for the day that disk fails.
-      </Body>
-      {data.backups.length === 0 ? <Body>No copy yet.</Body> : null}
+    <Card gap="$m" role="region" aria-label={COPIES_SCREEN_WORDS.copiesOfTheShop}>
+      <Heading>{COPIES_SCREEN_WORDS.copiesOfTheShop}</Heading>
+      <Body>{COPIES_SCREEN_WORDS.oneIsMadeWhenTheServer}</Body>
+      {data.backups.length === 0 ? <Body>{COPIES_SCREEN_WORDS.noCopyYet}</Body> : null}
       {data.backups.map(({ at }) => (
         <Row key={at} gap="$m" alignItems="center">
           <Strong flex={1}>{upperFirst(TIMES.moment(at, now))}</Strong>
-          <Sheet label="Put back" describes={TIMES.moment(at, now)}>
+          <Sheet label={COPIES_SCREEN_WORDS.putBack} describes={TIMES.moment(at, now)}>
             {(close) => <PutBack at={at} words={TIMES.moment(at, now)} close={close} />}
           </Sheet>
         </Row>
       ))}
       {failed ? (
-        <Notice tone="stop" live title="No copy was made">
-          Is there room on the disk? What was stored is whole.
+        <Notice tone="stop" live title={COPIES_SCREEN_WORDS.noCopyWasMade}>
+          {COPIES_SCREEN_WORDS.isThereRoomOnTheDisk}
         </Notice>
       ) : null}
       <Button disabled={isLoading} onPress={() => void make()}>
-        {isLoading ? 'Copying …' : 'Make a copy now'}
+        {isLoading ? COPIES_SCREEN_WORDS.copying : COPIES_SCREEN_WORDS.makeACopyNow}
       </Button>
     </Card>
   );
@@ -80,21 +73,18 @@ function PutBack({ at, words, close }: { at: string; words: string; close: () =>
   };
   return (
     <Column gap="$m">
-      <Body>{`The shop goes back to how it stood ${words}: pieces, readings, tests, tins and hours, with their pictures.`}</Body>
-      <Body>
-        What it is now is copied first, so that you can come back here. Every phone has to be let in again, and what
-        waits on a phone is sent to the shop as it then is.
-      </Body>
+      <Body>{COPIES_SCREEN_WORDS.theShopGoesBackToHow(words)}</Body>
+      <Body>{COPIES_SCREEN_WORDS.whatItIsNowIsCopied}</Body>
       {error ? (
-        <Notice tone="stop" live title="The shop is as it was">
-          It could not be put back. Look at the list again.
+        <Notice tone="stop" live title={COPIES_SCREEN_WORDS.theShopIsAsItWas}>
+          {COPIES_SCREEN_WORDS.itCouldNotBePutBack}
         </Notice>
       ) : null}
       <Row gap="$s">
         <Button look="main" disabled={isLoading} onPress={() => void go()}>
-          {isLoading ? 'Putting back …' : 'Put the shop back'}
+          {isLoading ? COPIES_SCREEN_WORDS.puttingBack : COPIES_SCREEN_WORDS.putTheShopBack}
         </Button>
-        <Button onPress={close}>Leave it</Button>
+        <Button onPress={close}>{COPIES_SCREEN_WORDS.leaveIt}</Button>
       </Row>
     </Column>
   );

@@ -2,6 +2,7 @@ import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { Body, Card, FONT, Heading, useTones } from '@/client/ui';
 import type { ShopAccount } from '@/core/earned';
 import { sayMonth } from './months';
+import { DAYS_CHART_WORDS } from '@/words';
 
 const WIDTH = 320;
 const HEIGHT = 120;
@@ -18,9 +19,9 @@ export function DaysChart({ days }: { days: NonNullable<ShopAccount['days']> }) 
   const y = (own: number): number => 10 + (1 - own / Math.max(1, high)) * (HEIGHT - BOTTOM - 10);
   const words = { fontFamily: FONT.text, fontSize: 12, fill: tones.softInk };
   return (
-    <Card gap="$m" render="section" aria-label="Days from bought to sold">
-      <Heading>Days from bought to sold</Heading>
-      <Body>{`Half of ${list.length} took ${Math.round(median)} days or less; the quickest ${low}, the slowest ${high}.`}</Body>
+    <Card gap="$m" render="section" aria-label={DAYS_CHART_WORDS.daysFromBoughtToSold}>
+      <Heading>{DAYS_CHART_WORDS.daysFromBoughtToSold}</Heading>
+      <Body>{DAYS_CHART_WORDS.halfOfTookDaysOrLess(list.length, Math.round(median), low, high)}</Body>
       <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
         {[0, high].map((own) => (
           <G key={own}>

@@ -17,7 +17,7 @@ import {
   FigureBlock,
 } from '@/client/ui';
 import { COMPARED_BY, toShown, type CompareBy, type ShopAccount } from '@/core/earned';
-import { COMPARED, nameCause, sayAdvice } from '@/words';
+import { EARNED_SCREEN_WORDS, COMPARED, nameCause, sayAdvice } from '@/words';
 import { DaysChart } from './days-chart';
 import { GroupChart } from './group-chart';
 import { sayMonth } from './months';
@@ -27,7 +27,7 @@ import { TiedChart } from './tied-chart';
 export function EarnedScreen() {
   const { data, error, refetch } = useGetEarnedQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Earned" header={<ShopHeader title="Earned" />}>
+    <Screen title={EARNED_SCREEN_WORDS.earned} header={<ShopHeader title={EARNED_SCREEN_WORDS.earned} />}>
       {data ? <Earned account={data} /> : error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />}
     </Screen>
   );
@@ -39,7 +39,7 @@ function useSums(currency: string): { say: (minor: number) => string; sayHour: (
     const { sayMoney, saySum } = makeMeasures('metric', currency);
     return {
       say: (minor) => sayMoney(toShown(minor, currency)),
-      sayHour: (minor) => `${saySum(toShown(Math.round(minor), currency))} an hour`,
+      sayHour: (minor) => EARNED_SCREEN_WORDS.anHour(saySum(toShown(Math.round(minor), currency))),
     };
   }, [currency]);
 }
@@ -51,21 +51,21 @@ function Earned({ account }: { account: ShopAccount }) {
   const nothing = sums.sold === 0 && account.tied.pieces.length === 0;
   if (nothing)
     return (
-      <Notice tone="wait" title="Nothing bought or sold yet">
-        What a piece was bought and sold for stands on its last tab, Let go. From the first sale on it is told here what
-        an hour of yours brings.
+      <Notice tone="wait" title={EARNED_SCREEN_WORDS.nothingBoughtOrSoldYet}>
+        {EARNED_SCREEN_WORDS.whatAPieceWasBoughtAnd}
       </Notice>
     );
   return (
     <Column gap="$l">
       <Row gap="$xl" flexWrap="wrap">
-        <FigureBlock figure={say(sums.beforeOwnTime)} words={`before own time, ${sums.sold} sold`} />
-        <FigureBlock figure={perHour === null ? '–' : sayHour(perHour)} words={`over ${Math.round(sums.hours)} h`} />
-        <FigureBlock figure={say(sums.afterOwnTime)} words="after own time" />
+        <FigureBlock figure={say(sums.beforeOwnTime)} words={EARNED_SCREEN_WORDS.beforeOwnTimeSold(sums.sold)} />
+        <FigureBlock
+          figure={perHour === null ? '–' : sayHour(perHour)}
+          words={EARNED_SCREEN_WORDS.overH(Math.round(sums.hours))}
+        />
+        <FigureBlock figure={say(sums.afterOwnTime)} words={EARNED_SCREEN_WORDS.afterOwnTime} />
       </Row>
-      {foreign > 0 ? (
-        <Small>{`${foreign} ${foreign === 1 ? 'piece is' : 'pieces are'} in another currency and not counted.`}</Small>
-      ) : null}
+      {foreign > 0 ? <Small>{EARNED_SCREEN_WORDS.inAnotherCurrencyAndNotCounted(foreign)}</Small> : null}
       <View flexDirection={wide ? 'row' : 'column'} gap="$xl" alignItems="stretch">
         <Column flex={wide ? 1 : undefined} gap="$l" minWidth={0}>
           <Compared account={account} sayHour={sayHour} />
@@ -75,7 +75,7 @@ function Earned({ account }: { account: ShopAccount }) {
           <TiedChart tied={account.tied} say={say} />
           {account.days ? <DaysChart days={account.days} /> : null}
           <Row>
-            <FileLink href="/api/lists/earned.csv">Save the accounts as a table (CSV)</FileLink>
+            <FileLink href="/api/lists/earned.csv">{EARNED_SCREEN_WORDS.saveTheAccountsAsATable}</FileLink>
           </Row>
         </Column>
       </View>
@@ -87,49 +87,46 @@ function Compared({ account, sayHour }: { account: ShopAccount; sayHour: (minor:
   const [by, setBy] = useState<CompareBy>('kind');
   const comparison = account.comparisons[by];
   return (
-    <Card gap="$m" render="section" aria-label="What an hour brought">
-      <Heading>What an hour brought</Heading>
+    <Card gap="$m" render="section" aria-label={EARNED_SCREEN_WORDS.whatAnHourBrought}>
+      <Heading>{EARNED_SCREEN_WORDS.whatAnHourBrought}</Heading>
       <Choices
-        label="Compared by"
+        label={EARNED_SCREEN_WORDS.comparedBy}
         options={COMPARED_BY.map((code) => ({ code, label: COMPARED[code] }))}
         value={by}
         onPick={setBy}
       />
       <Strong>{sayAdvice(comparison.advice, by, sayHour, sayMonth)}</Strong>
       {comparison.groups.length > 0 ? <GroupChart comparison={comparison} sayHour={sayHour} /> : null}
-      <Small>
-        The mark is what the next one may be expected to bring, drawn toward all pieces; its bar holds the truth nine
-        times in ten. Dots are single pieces. Under three nothing is told.
-      </Small>
+      <Small>{EARNED_SCREEN_WORDS.theMarkIsWhatTheNext}</Small>
     </Card>
   );
 }
 
 function Failures({ account, say }: { account: ShopAccount; say: (minor: number) => string }) {
   const { redo, refunds, saved, thrownAway } = account;
-  const hours = (minutes: number): string => `${Math.round(minutes / 6) / 10} h`;
+  const hours = (minutes: number): string => EARNED_SCREEN_WORDS.h(Math.round(minutes / 6) / 10);
   return (
-    <Card gap="$m" render="section" aria-label="What failed, and what proof saved">
-      <Heading>What failed, and what proof saved</Heading>
-      {redo.length === 0 ? <Body>Nothing had to be done again.</Body> : null}
+    <Card gap="$m" render="section" aria-label={EARNED_SCREEN_WORDS.whatFailedAndWhatProofSaved}>
+      <Heading>{EARNED_SCREEN_WORDS.whatFailedAndWhatProofSaved}</Heading>
+      {redo.length === 0 ? <Body>{EARNED_SCREEN_WORDS.nothingHadToBeDoneAgain}</Body> : null}
       <Column role="list" gap="$xs">
         {redo.map(({ cause, count, minutes, materials }) => (
           <Row key={cause ?? 'unknown'} role="listitem" justifyContent="space-between" gap="$m">
             <Body
               flex={1}
-            >{`${cause ? nameCause(cause) : 'Not found out'}${count > 1 ? `, ${count} times` : ''}`}</Body>
+            >{`${cause ? nameCause(cause) : EARNED_SCREEN_WORDS.notFoundOut}${count > 1 ? EARNED_SCREEN_WORDS.times(count) : ''}`}</Body>
             <Strong>{`${hours(minutes)}, ${say(materials)}`}</Strong>
           </Row>
         ))}
       </Column>
-      {refunds > 0 ? <Body>{`Given back to buyers: ${say(refunds)}.`}</Body> : null}
+      {refunds > 0 ? <Body>{EARNED_SCREEN_WORDS.givenBackToBuyers(say(refunds))}</Body> : null}
       {thrownAway.tins > 0 ? (
-        <Body>{`Left in ${thrownAway.tins} ${thrownAway.tins === 1 ? 'tin' : 'tins'} that went off the shelf: ${say(thrownAway.amount)}.`}</Body>
+        <Body>{EARNED_SCREEN_WORDS.leftInThatWentOffThe(thrownAway.tins, say(thrownAway.amount))}</Body>
       ) : null}
       <Body>
         {saved.faces === 0
-          ? 'No patch has failed before a piece was painted yet.'
-          : `Patches failed on ${saved.faces} ${saved.faces === 1 ? 'face' : 'faces'} before they were painted: about ${hours(saved.minutes)} of stripping spared.`}
+          ? EARNED_SCREEN_WORDS.noPatchHasFailedBeforeA
+          : EARNED_SCREEN_WORDS.patchesFailedOnBeforeTheyWere(saved.faces, hours(saved.minutes))}
       </Body>
     </Card>
   );

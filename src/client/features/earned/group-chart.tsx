@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { Button, Column, Pressed, Row, Small, Strong, useIsWide, useTones } from '@/client/ui';
 import type { Comparison, Group } from '@/core/earned';
-import { nameGroup } from '@/words';
+import { GROUP_CHART_WORDS, nameGroup } from '@/words';
 import { sayMonth } from './months';
 
 interface GroupChartProps {
@@ -23,7 +23,7 @@ export function GroupChart({ comparison, sayHour }: GroupChartProps) {
   ]);
   const [from, to] = [Math.min(0, ...ends), Math.max(...ends, whole)];
   return (
-    <Column gap="$s" role="list" aria-label="Groups">
+    <Column gap="$s" role="list" aria-label={GROUP_CHART_WORDS.groups}>
       {groups.map((group) => {
         const name = nameGroup(by, group.key, sayMonth);
         return (
@@ -40,7 +40,7 @@ export function GroupChart({ comparison, sayHour }: GroupChartProps) {
                 <Strong textAlign="left" flexShrink={1}>
                   {name}
                 </Strong>
-                <Small>{`${group.count} sold`}</Small>
+                <Small>{GROUP_CHART_WORDS.sold(group.count)}</Small>
               </Row>
               <GroupLine group={group} from={from} to={to} whole={whole} />
               <Small textAlign="left">{sayGroup(group, sayHour)}</Small>
@@ -57,15 +57,15 @@ export function GroupChart({ comparison, sayHour }: GroupChartProps) {
           </Column>
         );
       })}
-      <Small>{`From ${sayHour(from)} to ${sayHour(to)}; the upright line is the mean of all, ${sayHour(whole)}.`}</Small>
+      <Small>{GROUP_CHART_WORDS.fromToTheUprightLineIs(sayHour(from), sayHour(to), sayHour(whole))}</Small>
     </Column>
   );
 }
 
 const sayGroup = ({ expected, low, high, median, count }: Group, sayHour: (minor: number) => string): string =>
   expected
-    ? `${sayHour(expected.shrunk)} to be expected, median ${sayHour(median)}`
-    : `cannot tell yet from ${count}: ${count === 1 ? sayHour(median) : `${sayHour(low)} to ${sayHour(high)}`}`;
+    ? GROUP_CHART_WORDS.toBeExpectedMedian(sayHour(expected.shrunk), sayHour(median))
+    : GROUP_CHART_WORDS.cannotTellYetFrom(count, sayHour(median), sayHour(low), sayHour(high));
 
 const NARROW = 300;
 const WIDE = 490;

@@ -3,7 +3,7 @@ import Svg, { G, Line, Path, Text } from 'react-native-svg';
 import { useNow } from '@/client/store';
 import { Body, Card, Column, Disclosure, FONT, Heading, Pressed, Small, Strong, useTones } from '@/client/ui';
 import type { ShopAccount } from '@/core/earned';
-import { sayNext } from '@/words';
+import { TIED_CHART_WORDS, sayNext } from '@/words';
 import { sayShortMonth } from './months';
 
 type Tied = ShopAccount['tied'];
@@ -15,12 +15,12 @@ export function TiedChart({ tied, say }: { tied: Tied; say: (minor: number) => s
   const now = useNow(DAY_MS);
   const { pieces, overTime } = tied;
   return (
-    <Card gap="$m" render="section" aria-label="Money tied up">
-      <Heading>Money tied up</Heading>
-      <Body>{`${say(tied.now)} stands in the garage in ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}.`}</Body>
+    <Card gap="$m" render="section" aria-label={TIED_CHART_WORDS.moneyTiedUp}>
+      <Heading>{TIED_CHART_WORDS.moneyTiedUp}</Heading>
+      <Body>{TIED_CHART_WORDS.standsInTheGarageIn(say(tied.now), pieces.length)}</Body>
       {overTime.length > 1 ? <TiedLine overTime={overTime} say={say} /> : null}
       {pieces.length > 0 ? (
-        <Disclosure label="In which pieces">
+        <Disclosure label={TIED_CHART_WORDS.inWhichPieces}>
           {() => (
             <Column gap="$s">
               {pieces.map(({ id, name, spent, boughtAt, next }) => (
@@ -52,7 +52,7 @@ export function TiedChart({ tied, say }: { tied: Tied; say: (minor: number) => s
 }
 
 const sayAge = (boughtAt: string, now: string): string =>
-  `here for ${Math.max(0, Math.round((Date.parse(now) - Date.parse(boughtAt)) / DAY_MS))} days`;
+  TIED_CHART_WORDS.hereForDays(Math.max(0, Math.round((Date.parse(now) - Date.parse(boughtAt)) / DAY_MS)));
 
 const WIDTH = 320;
 const HEIGHT = 110;
@@ -91,7 +91,14 @@ function TiedLine({ overTime, say }: { overTime: Tied['overTime']; say: (minor: 
           ) : null,
         )}
       </Svg>
-      <Small>{`${say(first.amount)} at the end of ${sayShortMonth(new Date(Date.parse(first.at) - DAY_MS).toISOString())}, at most ${say(most)}, ${say(last.amount)} now.`}</Small>
+      <Small>
+        {TIED_CHART_WORDS.atTheEndOfAtMost(
+          say(first.amount),
+          sayShortMonth(new Date(Date.parse(first.at) - DAY_MS).toISOString()),
+          say(most),
+          say(last.amount),
+        )}
+      </Small>
     </>
   );
 }

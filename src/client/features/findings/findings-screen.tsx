@@ -24,21 +24,21 @@ import { describeShare, lowerFirst } from '@/core/shared';
 import { CellMark } from './cell-mark';
 import { PatternList } from './pattern-list';
 import { namePrimer, sayComparison, sayCounts } from './words';
-import { describeTreatment } from '@/words';
+import { FINDINGS_SCREEN_WORDS, describeTreatment } from '@/words';
 
 const PREPS: Record<PrepGroup, string> = {
-  none: 'not dulled',
-  liquid_degloss: 'deglosser',
-  scuff: 'scuffed',
-  bare: 'sanded bare or stripped',
+  none: FINDINGS_SCREEN_WORDS.notDulled,
+  liquid_degloss: FINDINGS_SCREEN_WORDS.deglosser,
+  scuff: FINDINGS_SCREEN_WORDS.scuffed,
+  bare: FINDINGS_SCREEN_WORDS.sandedBareOrStripped,
 };
-const MODES = { adhesion: 'Grip', bleed: 'Bleed' } as const;
+const MODES = { adhesion: FINDINGS_SCREEN_WORDS.grip, bleed: FINDINGS_SCREEN_WORDS.bleed } as const;
 
 /** Findings: which primer can be trusted on which surface, by the shop's own tests. */
 export function FindingsScreen() {
   const { data, error, refetch } = useGetExperienceQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Findings" header={<ShopHeader title="Findings" />}>
+    <Screen title={FINDINGS_SCREEN_WORDS.findings} header={<ShopHeader title={FINDINGS_SCREEN_WORDS.findings} />}>
       <FindingsTabs />
       {data ? (
         <Column gap="$l">
@@ -61,20 +61,16 @@ function Findings({ experience }: { experience: readonly Experience[] }) {
   const rows = useMemo(() => (view ? buildFindings(experience, view) : []), [experience, view]);
   if (!view) {
     return (
-      <Notice tone="wait" title="Nothing tested yet">
-        Every patch you scratch or watch in Prove counts here, and in the next plan. Until then plans go by common
-        practice.
+      <Notice tone="wait" title={FINDINGS_SCREEN_WORDS.nothingTestedYet}>
+        {FINDINGS_SCREEN_WORDS.everyPatchYouScratchOrWatch}
       </Notice>
     );
   }
   return (
     <Column gap="$l">
-      <Body>
-        What your own tests say. The mark is the chance to hold, its bar how sure that is. Patches count: several
-        readings of one patch stand or fall together.
-      </Body>
+      <Body>{FINDINGS_SCREEN_WORDS.whatYourOwnTestsSayThe}</Body>
       <Choices
-        label="What was tested"
+        label={FINDINGS_SCREEN_WORDS.whatWasTested}
         options={views.map(({ mode, prep, tests }) => ({
           code: `${mode}/${prep}`,
           label: `${MODES[mode]}, ${PREPS[prep]} (${tests})`,
@@ -102,7 +98,13 @@ function SurfaceCard({ row, view }: { row: FindingsRow; view: FindingsView }) {
     <Card gap="$m" render="section" aria-label={nameSurface(row)}>
       <Heading>{nameSurface(row)}</Heading>
       {row.leaders ? <Small>{sayComparison(row.leaders)}</Small> : null}
-      <View flexDirection="row" flexWrap="wrap" gap="$s" role="list" aria-label={`Primers on ${nameSurface(row)}`}>
+      <View
+        flexDirection="row"
+        flexWrap="wrap"
+        gap="$s"
+        role="list"
+        aria-label={FINDINGS_SCREEN_WORDS.primersOn(nameSurface(row))}
+      >
         {row.cells.map((own) => (
           <View key={own.primer} role="listitem" width={wide ? '24%' : '48%'}>
             <CellButton
@@ -133,7 +135,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       alignItems="flex-start"
       cursor="pointer"
       aria-pressed={on}
-      aria-label={`${namePrimer(cell.primer)}: holds ${describeShare(cell.mean)}, ${sayCounts(cell)}`}
+      aria-label={FINDINGS_SCREEN_WORDS.holds(namePrimer(cell.primer), describeShare(cell.mean), sayCounts(cell))}
       onPress={onPress}
       {...{ type: 'button' }}
     >
@@ -142,11 +144,13 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       </Small>
       <CellMark cell={cell} />
       <Row width={120} justifyContent="space-between">
-        <Small fontSize={11}>never</Small>
-        <Small fontSize={11}>half</Small>
-        <Small fontSize={11}>always</Small>
+        <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.never}</Small>
+        <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.half}</Small>
+        <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.always}</Small>
       </Row>
-      <Small color="$ink" textAlign="left">{`Holds ${describeShare(cell.mean)}`}</Small>
+      <Small color="$ink" textAlign="left">
+        {FINDINGS_SCREEN_WORDS.holds2(describeShare(cell.mean))}
+      </Small>
       <Small textAlign="left">{sayCounts(cell)}</Small>
     </View>
   );
@@ -158,11 +162,15 @@ function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: Fin
   const { substrate, finish } = row;
   const { data: readings } = useListReadingsQuery({ substrate, finish, primer: cell.primer, ...view });
   return (
-    <Column gap="$s" role="group" aria-label={`Readings of ${namePrimer(cell.primer)}`}>
-      <Strong>{`Holds ${describeShare(cell.mean)}; nine chances in ten that it lies between ${Math.round(cell.lo * 100)} and ${Math.round(cell.hi * 100)} in 100.`}</Strong>
-      {readings?.length === 0 ? (
-        <Small>No test of it on this surface: what is shown comes from common practice and from its neighbours.</Small>
-      ) : null}
+    <Column gap="$s" role="group" aria-label={FINDINGS_SCREEN_WORDS.readingsOf(namePrimer(cell.primer))}>
+      <Strong>
+        {FINDINGS_SCREEN_WORDS.holdsNineChancesInTenThat(
+          describeShare(cell.mean),
+          Math.round(cell.lo * 100),
+          Math.round(cell.hi * 100),
+        )}
+      </Strong>
+      {readings?.length === 0 ? <Small>{FINDINGS_SCREEN_WORDS.noTestOfItOnThis}</Small> : null}
       {readings?.map(({ piece, pieceName, zone, kind, treatment, held }, i) => (
         <Row
           key={i}
@@ -179,10 +187,12 @@ function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: Fin
               href={`/piece/${piece}/prove`}
               style={{ color: tones.act, minHeight: 48, display: 'flex', alignItems: 'center' }}
             >
-              {`${pieceName ?? 'A piece'}, ${lowerFirst(zone)}`}
+              {`${pieceName ?? FINDINGS_SCREEN_WORDS.aPiece}, ${lowerFirst(zone)}`}
             </Link>
           </Column>
-          <StateMark tone={held ? 'go' : 'stop'}>{held ? 'Held' : 'Failed'}</StateMark>
+          <StateMark tone={held ? 'go' : 'stop'}>
+            {held ? FINDINGS_SCREEN_WORDS.held : FINDINGS_SCREEN_WORDS.failed}
+          </StateMark>
         </Row>
       ))}
     </Column>

@@ -3,7 +3,7 @@ import Svg, { Circle, Line, Rect } from 'react-native-svg';
 import type { Times } from '@/client/features/shop-plan';
 import { Body, Button, Card, Column, Heading, Row, Small, StateMark, Strong, saveText, useTones } from '@/client/ui';
 import { CURE_MOMENTS, judgeTransport, listCureEntries, momentsOf, type Cure } from '@/core/handover';
-import { nameCureMoment, sayUntil, TRANSPORTS } from '@/words';
+import { CURE_CARD_WORDS, nameCureMoment, sayUntil, TRANSPORTS } from '@/words';
 
 interface CureCardProps {
   cure: Cure | null;
@@ -15,15 +15,15 @@ interface CureCardProps {
 
 /** From when what may be done with the piece, and how it may travel today. */
 export function CureCard({ cure, id, name, times, now }: CureCardProps) {
-  if (!cure) return <Small>Nothing is painted yet: the days of its cure are reckoned from its last coats.</Small>;
+  if (!cure) return <Small>{CURE_CARD_WORDS.nothingIsPaintedYetTheDays}</Small>;
   const moments = momentsOf(cure);
   const save = async (): Promise<void> => {
     const { writeEvents } = await import('@/core/calendar');
     saveText(`${id}-cure.ics`, 'text/calendar', writeEvents(listCureEntries(cure, id, name, nameCureMoment), now));
   };
   return (
-    <Card gap="$m" render="section" aria-label="Cure">
-      <Heading>What may be done with it</Heading>
+    <Card gap="$m" render="section" aria-label={CURE_CARD_WORDS.cure}>
+      <Heading>{CURE_CARD_WORDS.whatMayBeDoneWithIt}</Heading>
       <CureLine cure={cure} now={now} />
       <Column role="list" gap="$m">
         {CURE_MOMENTS.map((moment) => {
@@ -33,7 +33,9 @@ export function CureCard({ cure, id, name, times, now }: CureCardProps) {
               <Row justifyContent="space-between" gap="$s" flexWrap="wrap">
                 <Strong flexShrink={1}>{nameCureMoment(moment)}</Strong>
                 <StateMark tone={open ? 'go' : 'wait'}>
-                  {open ? `since ${times.day(moments[moment])}` : `from ${sayFrom(moments[moment], now, times)}`}
+                  {open
+                    ? CURE_CARD_WORDS.since(times.day(moments[moment]))
+                    : CURE_CARD_WORDS.fromIt(sayFrom(moments[moment], now, times))}
                 </StateMark>
               </Row>
               {open ? null : <Small>{sayUntil(moment)}</Small>}
@@ -42,12 +44,12 @@ export function CureCard({ cure, id, name, times, now }: CureCardProps) {
         })}
       </Column>
       <Column gap="$xs">
-        <Strong>If it travels today</Strong>
+        <Strong>{CURE_CARD_WORDS.ifItTravelsToday}</Strong>
         <Body>{TRANSPORTS[judgeTransport(cure, now)]}</Body>
       </Column>
-      <Small>{`Slowest is ${cure.slowest.what} on ${cure.slowest.where}, in this air and by its label. Common practice; what your tin says comes first.`}</Small>
+      <Small>{CURE_CARD_WORDS.slowestIsOnInThisAir(cure.slowest.what, cure.slowest.where)}</Small>
       <Row>
-        <Button onPress={() => void save()}>Save these days for a calendar</Button>
+        <Button onPress={() => void save()}>{CURE_CARD_WORDS.saveTheseDaysForACalendar}</Button>
       </Row>
     </Card>
   );

@@ -9,7 +9,7 @@ import { Button, Column, Row, Small, StateMark, useIsWide, type Tone } from '@/c
 import { handedOverAt, withShelf } from '@/core/dossier';
 import { judgeLeaving, judgeLeavingGate, listReady, listWorked, readCure, type Leaving } from '@/core/handover';
 import { airOf } from '@/core/work';
-import { LEAVINGS } from '@/words';
+import { LET_GO_SCREEN_WORDS, LEAVINGS } from '@/words';
 import { CureCard } from './cure-card';
 import { Papers } from './papers';
 import { ReadyList } from './ready-list';
@@ -17,7 +17,7 @@ import { SaleCard } from './sale-card';
 
 /** Let go: the days of the cure, what is seen to before it leaves, what goes with it, the sale, and what it earned. */
 export function LetGoScreen() {
-  return <PieceScreen stage="Let go">{(parts) => <LettingGo {...parts} />}</PieceScreen>;
+  return <PieceScreen stage={LET_GO_SCREEN_WORDS.letGo}>{(parts) => <LettingGo {...parts} />}</PieceScreen>;
 }
 
 const TONES: Record<Leaving, Tone> = {
@@ -65,9 +65,11 @@ function LettingGo({ dossier, change }: PieceParts) {
           <SaleCard view={money} gate={gate} goneAt={handedOverAt(dossier)} onHandOver={handOver} />
           <AccountPanel dossier={whole} view={money} />
           <Row gap="$s" alignItems="center" flexWrap="wrap">
-            <Button onPress={() => router.replace(`/piece/${id}/mend`)}>Something is wrong with it</Button>
+            <Button onPress={() => router.replace(`/piece/${id}/mend`)}>
+              {LET_GO_SCREEN_WORDS.somethingIsWrongWithIt}
+            </Button>
             <Small flexGrow={1} flexShrink={1} flexBasis={200}>
-              It came back, or a buyer complains: Mend finds out why.
+              {LET_GO_SCREEN_WORDS.itCameBackOrABuyer}
             </Small>
           </Row>
         </Column>

@@ -15,7 +15,7 @@ import {
 } from '@/client/ui';
 import { namePiece, type Dossier } from '@/core/dossier';
 import { tellPiece, type Cure } from '@/core/handover';
-import { writeCareNote, writeListing } from '@/words';
+import { PAPERS_WORDS, writeCareNote, writeListing } from '@/words';
 
 interface PapersProps {
   dossier: Dossier;
@@ -38,22 +38,28 @@ export function Papers({ dossier, cure, times }: PapersProps) {
   );
   const pictures = dossier.photos?.length ?? 0;
   return (
-    <Card gap="$m" render="section" aria-label="Papers">
-      <Heading>What goes with it</Heading>
+    <Card gap="$m" render="section" aria-label={PAPERS_WORDS.papers}>
+      <Heading>{PAPERS_WORDS.whatGoesWithIt}</Heading>
       <Paper
-        title="Care note"
-        open="Read the care note"
+        title={PAPERS_WORDS.careNote}
+        open={PAPERS_WORDS.readTheCareNote}
         text={note}
         file={`${id}-care.md`}
-        heading={`${name}: how to look after it`}
+        heading={PAPERS_WORDS.howToLookAfterIt(name)}
       />
-      <Paper title="Facts for the sale" open="Read the facts" text={listing} file={`${id}-sale.md`} heading={name} />
+      <Paper
+        title={PAPERS_WORDS.factsForTheSale}
+        open={PAPERS_WORDS.readTheFacts}
+        text={listing}
+        file={`${id}-sale.md`}
+        heading={name}
+      />
       {pictures > 1 ? (
         <Row>
-          <FileLink href={`/api/pieces/${id}/side-by-side`}>Before and after as one picture</FileLink>
+          <FileLink href={`/api/pieces/${id}/side-by-side`}>{PAPERS_WORDS.beforeAndAfterAsOnePicture}</FileLink>
         </Row>
       ) : (
-        <Small>With a first and a last picture of it, they can be saved here side by side.</Small>
+        <Small>{PAPERS_WORDS.withAFirstAndALast}</Small>
       )}
     </Card>
   );
@@ -73,11 +79,11 @@ function Paper({ title, open, text, file, heading }: PaperProps) {
     <Column gap="$s">
       <Strong>{title}</Strong>
       <Row gap="$s" flexWrap="wrap">
-        <Button label={`Print: ${title}`} onPress={() => printText(heading, text)}>
-          Print or PDF
+        <Button label={PAPERS_WORDS.print(title)} onPress={() => printText(heading, text)}>
+          {PAPERS_WORDS.printOrPdf}
         </Button>
-        <Button label={`Save: ${title}`} onPress={() => saveText(file, 'text/markdown', text)}>
-          Save as Markdown
+        <Button label={PAPERS_WORDS.save(title)} onPress={() => saveText(file, 'text/markdown', text)}>
+          {PAPERS_WORDS.saveAsMarkdown}
         </Button>
       </Row>
       <Disclosure label={open}>

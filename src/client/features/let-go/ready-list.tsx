@@ -3,6 +3,7 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { timeNow } from '@/client/store';
 import type { Handover } from '@/core/dossier';
 import { listReady, type ReadyItem } from '@/core/handover';
+import { READY_LIST_WORDS } from '@/words';
 
 /** What is seen to before it leaves, one tap each. */
 export function ReadyList({ dossier, change }: PieceParts) {
@@ -15,21 +16,28 @@ export function ReadyList({ dossier, change }: PieceParts) {
     set({ ready: doneAt === null ? { ...others, [code]: timeNow() } : others });
   };
   return (
-    <Card gap="$s" render="section" aria-label="Before it leaves">
+    <Card gap="$s" render="section" aria-label={READY_LIST_WORDS.beforeItLeaves}>
       <Row justifyContent="space-between" alignItems="center" gap="$s">
-        <Heading>Before it leaves</Heading>
-        <StateMark tone={open === 0 ? 'go' : 'act'}>{open === 0 ? 'All seen to' : `${open} to see to`}</StateMark>
+        <Heading>{READY_LIST_WORDS.beforeItLeaves}</Heading>
+        <StateMark tone={open === 0 ? 'go' : 'act'}>
+          {open === 0 ? READY_LIST_WORDS.allSeenTo : READY_LIST_WORDS.toSeeTo(open)}
+        </StateMark>
       </Row>
       {items.map((item) => (
         <Item key={item.code} item={item} onPress={() => toggle(item)} />
       ))}
       <KeptField
-        label="On the label of the jar"
+        label={READY_LIST_WORDS.onTheLabelOfTheJar}
         value={handover.touch_up}
         most={120}
         onSet={(touch_up) => set({ touch_up })}
       />
-      <KeptField label="Flaws that stay" value={handover.flaws} most={500} onSet={(flaws) => set({ flaws })} />
+      <KeptField
+        label={READY_LIST_WORDS.flawsThatStay}
+        value={handover.flaws}
+        most={500}
+        onSet={(flaws) => set({ flaws })}
+      />
     </Card>
   );
 }
@@ -56,9 +64,7 @@ function Item({ item: { label, why, off, doneAt }, onPress }: { item: ReadyItem;
       </Strong>
       <Column flex={1} alignItems="flex-start">
         <Strong textAlign="left">{label}</Strong>
-        <Small textAlign="left">
-          {held ? `${off} ${off === 1 ? 'part is' : 'parts are'} off still. Put them back in Work first.` : why}
-        </Small>
+        <Small textAlign="left">{held ? READY_LIST_WORDS.offStillPutThemBackIn(off) : why}</Small>
       </Column>
     </Pressed>
   );

@@ -6,6 +6,7 @@ import { sayDate } from '@/client/features/shop-plan';
 import { dateOf, minuteOf } from '@/core/schedule';
 import { definedOnly } from '@/core/shared';
 import type { Gate } from '@/core/proof';
+import { SALE_CARD_WORDS } from '@/words';
 
 interface SaleCardProps {
   view: MoneyView;
@@ -27,15 +28,15 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
   const early = bought?.at !== undefined && day !== '' && day < bought.at.slice(0, 10);
   if (!sold)
     return (
-      <Card gap="$m" render="section" aria-label="Sale">
-        <Heading>Sold?</Heading>
+      <Card gap="$m" render="section" aria-label={SALE_CARD_WORDS.sale}>
+        <Heading>{SALE_CARD_WORDS.sold}</Heading>
         <Row gap="$m">
-          <AmountField label="For" currency={currency} value={amount} onSet={setAmount} step={5} />
+          <AmountField label={SALE_CARD_WORDS.forIt} currency={currency} value={amount} onSet={setAmount} step={5} />
           <MomentField
-            label="On"
+            label={SALE_CARD_WORDS.on}
             value={day}
             onChange={setDay}
-            error={early ? `It was bought on ${sayDate(bought.at!, today)}. Put one of the two right.` : undefined}
+            error={early ? SALE_CARD_WORDS.itWasBoughtOnPutOne(sayDate(bought.at!, today)) : undefined}
           />
         </Row>
         <Button
@@ -43,46 +44,46 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
           disabled={amount === undefined || day === '' || early}
           onPress={() => set({ sold: { amount: amount!, at: day === thisDay ? timeNow() : day } })}
         >
-          It is sold
+          {SALE_CARD_WORDS.itIsSold}
         </Button>
       </Card>
     );
   return (
-    <Card gap="$m" render="section" aria-label="Sale">
-      <Heading>{`Sold for ${saySum(sold.amount)}`}</Heading>
-      <Small>{sold.at ? sayDate(sold.at, today) : 'Day not known'}</Small>
+    <Card gap="$m" render="section" aria-label={SALE_CARD_WORDS.sale}>
+      <Heading>{SALE_CARD_WORDS.soldFor(saySum(sold.amount))}</Heading>
+      <Small>{sold.at ? sayDate(sold.at, today) : SALE_CARD_WORDS.dayNotKnown}</Small>
       <Row gap="$m">
         <AmountField
-          label="Fees of selling"
+          label={SALE_CARD_WORDS.feesOfSelling}
           currency={currency}
           value={sold.fees}
           most={sold.amount}
           onSet={(fees) => set({ sold: definedOnly({ ...sold, fees }) })}
         />
         <AmountField
-          label="Delivery"
+          label={SALE_CARD_WORDS.delivery}
           currency={currency}
           value={sold.transport}
           onSet={(transport) => set({ sold: definedOnly({ ...sold, transport }) })}
         />
       </Row>
       {goneAt ? (
-        <Strong>{`Handed over ${sayDate(goneAt, today)}.`}</Strong>
+        <Strong>{SALE_CARD_WORDS.handedOver(sayDate(goneAt, today))}</Strong>
       ) : (
         <Column gap="$s">
           {gate?.state === 'waiting' ? (
-            <Notice tone="wait" title="Not cured yet">
-              {`${sayCure(gate, today)} Handed over before, it marks and sticks; say so, and wrap it. It is kept in the record either way.`}
+            <Notice tone="wait" title={SALE_CARD_WORDS.notCuredYet}>
+              {SALE_CARD_WORDS.handedOverBeforeItMarksAnd(sayCure(gate, today))}
             </Notice>
           ) : null}
           <Button look="main" onPress={onHandOver}>
-            Handed over
+            {SALE_CARD_WORDS.handedOver2}
           </Button>
         </Column>
       )}
       <Row>
         <Button look="quiet" onPress={() => set({ sold: undefined })}>
-          Not sold after all
+          {SALE_CARD_WORDS.notSoldAfterAll}
         </Button>
       </Row>
     </Card>
@@ -90,4 +91,4 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
 }
 
 const sayCure = ({ because }: Gate, today: string): string =>
-  because.code === 'cures' ? `It is cured right through on ${sayDate(because.until, today)}.` : '';
+  because.code === 'cures' ? SALE_CARD_WORDS.itIsCuredRightThroughOn(sayDate(because.until, today)) : '';

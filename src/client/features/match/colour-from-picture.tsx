@@ -1,14 +1,23 @@
 import { useState } from 'react';
 import { MarkedPicture, type MarkedPart } from '@/client/features/picture';
 import { Body, Column, Small, Toggle } from '@/client/ui';
+import { COLOUR_FROM_PICTURE_WORDS } from '@/words';
 
 const PAPER: MarkedPart = {
   code: 'white',
-  label: 'White paper',
+  label: COLOUR_FROM_PICTURE_WORDS.whitePaper,
   start: { x: 0.12, y: 0.1, width: 0.76, height: 0.14 },
 };
-const PART: MarkedPart = { code: 'part', label: 'The colour', start: { x: 0.15, y: 0.45, width: 0.3, height: 0.35 } };
-const GREY: MarkedPart = { code: 'grey', label: 'Grey card', start: { x: 0.58, y: 0.45, width: 0.25, height: 0.35 } };
+const PART: MarkedPart = {
+  code: 'part',
+  label: COLOUR_FROM_PICTURE_WORDS.theColour,
+  start: { x: 0.15, y: 0.45, width: 0.3, height: 0.35 },
+};
+const GREY: MarkedPart = {
+  code: 'grey',
+  label: COLOUR_FROM_PICTURE_WORDS.greyCard,
+  start: { x: 0.58, y: 0.45, width: 0.25, height: 0.35 },
+};
 
 interface ColourFromPictureProps {
   /** What is to be photographed. */
@@ -22,11 +31,15 @@ export function ColourFromPicture({ what, onRead }: ColourFromPictureProps) {
   const [told, setTold] = useState<string | null>(null);
   return (
     <Column gap="$s">
-      <Body>{`Lay a sheet of white paper beside ${what} and photograph both from straight above, in even daylight.`}</Body>
-      <Toggle label="A grey card (18 %) lies there too" on={withGrey} onPress={() => setWithGrey(!withGrey)} />
+      <Body>{COLOUR_FROM_PICTURE_WORDS.layASheetOfWhitePaper(what)}</Body>
+      <Toggle
+        label={COLOUR_FROM_PICTURE_WORDS.aGreyCard18LiesThere}
+        on={withGrey}
+        onPress={() => setWithGrey(!withGrey)}
+      />
       <MarkedPicture
         parts={withGrey ? [PAPER, PART, GREY] : [PAPER, PART]}
-        action="Read the colour"
+        action={COLOUR_FROM_PICTURE_WORDS.readTheColour}
         read={async (reader, boxes) => {
           const answer = await reader.readColour({
             white: boxes.white!,

@@ -4,12 +4,20 @@ import { Body, Button, Column, FigureBlock, Notice, Small, printSvg } from '@/cl
 import type { ShelfItem } from '@/core/dossier';
 import { drawCard } from '@/core/film';
 import { estimateContrastRatio } from '@/core/knowledge';
-import { CARD_WORDS } from '@/words';
+import { DRAW_DOWN_CARD_WORDS, CARD_WORDS } from '@/words';
 
 const PARTS: readonly MarkedPart[] = [
-  { code: 'white', label: 'Bare white', start: { x: 0.15, y: 0.12, width: 0.7, height: 0.12 } },
-  { code: 'overBlack', label: 'Coat over black', start: { x: 0.14, y: 0.4, width: 0.3, height: 0.35 } },
-  { code: 'overWhite', label: 'Coat over white', start: { x: 0.56, y: 0.4, width: 0.3, height: 0.35 } },
+  { code: 'white', label: DRAW_DOWN_CARD_WORDS.bareWhite, start: { x: 0.15, y: 0.12, width: 0.7, height: 0.12 } },
+  {
+    code: 'overBlack',
+    label: DRAW_DOWN_CARD_WORDS.coatOverBlack,
+    start: { x: 0.14, y: 0.4, width: 0.3, height: 0.35 },
+  },
+  {
+    code: 'overWhite',
+    label: DRAW_DOWN_CARD_WORDS.coatOverWhite,
+    start: { x: 0.56, y: 0.4, width: 0.3, height: 0.35 },
+  },
 ];
 
 interface DrawDownCardProps {
@@ -25,14 +33,13 @@ export function DrawDownCard({ tin, name, onKeep }: DrawDownCardProps) {
   const byClass = tin.colour ? estimateContrastRatio(tin.colour) : null;
   return (
     <Column gap="$m">
-      <Body>
-        Print the card at its size, check its line with a ruler, and put one coat across both halves as you paint a
-        piece. When it is dry, photograph the whole card.
-      </Body>
-      <Button onPress={() => printSvg(drawCard({ ...CARD_WORDS, tin: name }))}>Print the card</Button>
+      <Body>{DRAW_DOWN_CARD_WORDS.printTheCardAtItsSize}</Body>
+      <Button onPress={() => printSvg(drawCard({ ...CARD_WORDS, tin: name }))}>
+        {DRAW_DOWN_CARD_WORDS.printTheCard}
+      </Button>
       <MarkedPicture
         parts={PARTS}
-        action="Read the card"
+        action={DRAW_DOWN_CARD_WORDS.readTheCard}
         read={async (reader, { white, overBlack, overWhite }) => {
           const answer = await reader.readDrawDown({ white: white!, overBlack: overBlack!, overWhite: overWhite! });
           if ('kind' in answer) return answer.message;
@@ -45,20 +52,22 @@ export function DrawDownCard({ tin, name, onKeep }: DrawDownCardProps) {
         <>
           <FigureBlock
             figure={read.ratio.toFixed(2)}
-            words={`over black as against over white. ${read.ratio >= 0.98 ? 'One coat hides.' : 'One coat does not hide; the plan counts how many do.'} ${read.why}`}
+            words={DRAW_DOWN_CARD_WORDS.overBlackAsAgainstOverWhite(read.ratio, read.why)}
           />
           <Button look="main" onPress={() => onKeep({ ...tin, contrast_ratio: read.ratio })}>
-            Keep it with the tin
+            {DRAW_DOWN_CARD_WORDS.keepItWithTheTin}
           </Button>
         </>
       ) : null}
       {known === undefined ? (
         <Small>
-          {byClass === null ? 'So far its class is gone by.' : `So far the class is gone by: about ${byClass}.`}
+          {byClass === null
+            ? DRAW_DOWN_CARD_WORDS.soFarItsClassIsGone
+            : DRAW_DOWN_CARD_WORDS.soFarTheClassIsGone(byClass)}
         </Small>
       ) : (
-        <Notice tone="go" title={`Measured: ${known.toFixed(2)}`}>
-          Plans count the coats of this tin by it.
+        <Notice tone="go" title={DRAW_DOWN_CARD_WORDS.measured(known.toFixed(2))}>
+          {DRAW_DOWN_CARD_WORDS.plansCountTheCoatsOfThis}
         </Notice>
       )}
       {known === undefined ? null : (
@@ -68,7 +77,7 @@ export function DrawDownCard({ tin, name, onKeep }: DrawDownCardProps) {
             onKeep(without);
           }}
         >
-          Go by the class again
+          {DRAW_DOWN_CARD_WORDS.goByTheClassAgain}
         </Button>
       )}
     </Column>

@@ -4,7 +4,7 @@ import { Body, Column, Notice, Row, Small, Strong, Swatch } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import { rankTins } from '@/core/colour';
-import { sayColourWays } from '@/words';
+import { MATCH_TINS_WORDS, sayColourWays } from '@/words';
 import { ColourFromPicture } from './colour-from-picture';
 
 /** Which of the tins comes nearest to a colour, and which way the others are off. */
@@ -16,32 +16,29 @@ export function MatchTins({ tins }: { tins: readonly ShelfItem[] }) {
   const nameOf = (id: string): string => own.find((tin) => tin.id === id)?.name ?? id;
   return (
     <Column gap="$m">
-      <ColourFromPicture what="the part that is to be met" onRead={setColour} />
-      <OwnColour key={colour ?? ''} label="Or type it" colour={colour ?? '#FFFFFF'} onPick={setColour} />
+      <ColourFromPicture what={MATCH_TINS_WORDS.thePartThatIsToBe} onRead={setColour} />
+      <OwnColour key={colour ?? ''} label={MATCH_TINS_WORDS.orTypeIt} colour={colour ?? '#FFFFFF'} onPick={setColour} />
       {colour ? (
         <>
           <Coloured colour={colour} />
           {own.length === 0 ? (
-            <Notice tone="wait" title="No tin with a colour">
-              Give your tins of paint their colour on Shelf, and they are held against it here.
+            <Notice tone="wait" title={MATCH_TINS_WORDS.noTinWithAColour}>
+              {MATCH_TINS_WORDS.giveYourTinsOfPaintTheir}
             </Notice>
           ) : null}
-          <Column role="list" aria-label="Tins, nearest first" gap="$s">
+          <Column role="list" aria-label={MATCH_TINS_WORDS.tinsNearestFirst} gap="$s">
             {rankTins(colour, own).map(({ tin, de, ways, withinError }) => (
               <Row key={tin} role="listitem" gap="$s" alignItems="center">
                 <Swatch colour={own.find(({ id }) => id === tin)!.colour} />
                 <Column flex={1}>
                   <Strong>{nameOf(tin)}</Strong>
-                  <Body>{`It is ${sayColourWays(ways, nameOf(tin))}.`}</Body>
-                  <Small>{`ΔE00 ${de.toFixed(1)}${withinError ? ': nearer than a phone can tell' : ''}`}</Small>
+                  <Body>{MATCH_TINS_WORDS.itIs(sayColourWays(ways, nameOf(tin)))}</Body>
+                  <Small>{MATCH_TINS_WORDS.e00(de.toFixed(1), withinError)}</Small>
                 </Column>
               </Row>
             ))}
           </Column>
-          <Small>
-            A phone is good to about ΔE 3 to 5, a paint shop’s instrument to less than 1: for an exact match take the
-            door along.
-          </Small>
+          <Small>{MATCH_TINS_WORDS.aPhoneIsGoodToAbout}</Small>
         </>
       ) : null}
     </Column>

@@ -1,13 +1,13 @@
 import { Choices, Sheet } from '@/client/ui';
 import { ROLES, type RoleCode } from '@/core/knowledge';
-import { ROLE_LABELS } from '@/words';
+import { ADD_ZONE_WORDS, ROLE_LABELS } from '@/words';
 
 export function AddZone({ onAdd }: { onAdd: (role: RoleCode) => void }) {
   return (
-    <Sheet label="Add a zone">
+    <Sheet label={ADD_ZONE_WORDS.addAZone}>
       {(close) => (
         <Choices
-          label="What is the new zone?"
+          label={ADD_ZONE_WORDS.whatIsTheNewZone}
           options={ROLES.map((code) => ({ code, label: ROLE_LABELS[code] }))}
           onPick={(role) => {
             onAdd(role);

@@ -1,8 +1,14 @@
 import { Column, Pressed, Row, Small, Strong } from '@/client/ui';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { countsOf, KIND_TEMPLATES, remeasure, type Counted } from '@/core/templates';
+import { COUNTS_WORDS } from '@/words';
 
-const NAMES: Record<Counted, string> = { drawers: 'Drawers', doors: 'Doors', shelves: 'Shelves', panels: 'Panels' };
+const NAMES: Record<Counted, string> = {
+  drawers: COUNTS_WORDS.drawers,
+  doors: COUNTS_WORDS.doors,
+  shelves: COUNTS_WORDS.shelves,
+  panels: COUNTS_WORDS.panels,
+};
 
 /** How many drawers, doors, shelves and panels it has: each press redraws the piece and works its areas out anew. */
 export function Counts({ dossier, change }: PieceParts) {
@@ -19,11 +25,23 @@ export function Counts({ dossier, change }: PieceParts) {
         return (
           <Row key={what} alignItems="center" gap="$xs" role="group" aria-label={NAMES[what]}>
             <Small flex={1}>{NAMES[what]}</Small>
-            <Step what={what} sign="−" says="Less" off={count <= least} onPress={() => set(what, count - 1)} />
+            <Step
+              what={what}
+              sign="−"
+              says={COUNTS_WORDS.less}
+              off={count <= least}
+              onPress={() => set(what, count - 1)}
+            />
             <Strong minWidth={24} textAlign="center" fontVariant={['tabular-nums']} aria-live="polite">
               {String(count)}
             </Strong>
-            <Step what={what} sign="+" says="More" off={count >= most} onPress={() => set(what, count + 1)} />
+            <Step
+              what={what}
+              sign="+"
+              says={COUNTS_WORDS.more}
+              off={count >= most}
+              onPress={() => set(what, count + 1)}
+            />
           </Row>
         );
       })}

@@ -1,30 +1,31 @@
 import { Choices, Column, Strong, type ChoiceOption } from '@/client/ui';
 import type { History } from '@/core/dossier';
+import { HISTORY_FIELDS_WORDS } from '@/words';
 
 type YesNo = 'yes' | 'no' | 'unknown';
 const YES_NO: readonly ChoiceOption<YesNo>[] = [
-  { code: 'yes', label: 'Yes' },
-  { code: 'no', label: 'No' },
-  { code: 'unknown', label: 'Not known' },
+  { code: 'yes', label: HISTORY_FIELDS_WORDS.yes },
+  { code: 'no', label: HISTORY_FIELDS_WORDS.noIt },
+  { code: 'unknown', label: HISTORY_FIELDS_WORDS.notKnown },
 ];
 
 const ERAS: readonly ChoiceOption<NonNullable<History['era']>>[] = [
-  { code: 'before_1940', label: 'Before 1940' },
+  { code: 'before_1940', label: HISTORY_FIELDS_WORDS.before1940 },
   { code: '1940_1977', label: '1940–1977' },
   { code: '1978_1999', label: '1978–1999' },
-  { code: 'since_2000', label: 'Since 2000' },
-  { code: 'unknown', label: 'Not known' },
+  { code: 'since_2000', label: HISTORY_FIELDS_WORDS.since2000 },
+  { code: 'unknown', label: HISTORY_FIELDS_WORDS.notKnown },
 ];
 
 const ROOMS: readonly ChoiceOption<NonNullable<History['room']>>[] = [
-  { code: 'kitchen', label: 'Kitchen' },
-  { code: 'bathroom', label: 'Bathroom' },
-  { code: 'bedroom', label: 'Bedroom' },
-  { code: 'nursery', label: 'Nursery' },
-  { code: 'living', label: 'Living room' },
-  { code: 'hall', label: 'Hall' },
-  { code: 'workshop', label: 'Workshop' },
-  { code: 'outdoors', label: 'Outdoors' },
+  { code: 'kitchen', label: HISTORY_FIELDS_WORDS.kitchen },
+  { code: 'bathroom', label: HISTORY_FIELDS_WORDS.bathroom },
+  { code: 'bedroom', label: HISTORY_FIELDS_WORDS.bedroom },
+  { code: 'nursery', label: HISTORY_FIELDS_WORDS.nursery },
+  { code: 'living', label: HISTORY_FIELDS_WORDS.livingRoom },
+  { code: 'hall', label: HISTORY_FIELDS_WORDS.hall },
+  { code: 'workshop', label: HISTORY_FIELDS_WORDS.workshop },
+  { code: 'outdoors', label: HISTORY_FIELDS_WORDS.outdoors },
 ];
 
 type Fact = keyof Pick<History, 'era' | 'room' | 'painted_before' | 'bled_before' | 'flatpack_marks'>;
@@ -44,10 +45,20 @@ export function HistoryFields({ only, value, onChange }: HistoryFieldsProps) {
   return (
     <Column gap="$l">
       {only.includes('era') ? (
-        <Question label="How old is it?" options={ERAS} value={value.era} onPick={(era) => set({ era })} />
+        <Question
+          label={HISTORY_FIELDS_WORDS.howOldIsIt}
+          options={ERAS}
+          value={value.era}
+          onPick={(era) => set({ era })}
+        />
       ) : null}
       {only.includes('room') ? (
-        <Question label="Where did it stand?" options={ROOMS} value={value.room} onPick={(room) => set({ room })} />
+        <Question
+          label={HISTORY_FIELDS_WORDS.whereDidItStand}
+          options={ROOMS}
+          value={value.room}
+          onPick={(room) => set({ room })}
+        />
       ) : null}
       {YES_NO_QUESTIONS.filter(([fact]) => only.includes(fact)).map(([fact, label]) => (
         <Question
@@ -63,9 +74,9 @@ export function HistoryFields({ only, value, onChange }: HistoryFieldsProps) {
 }
 
 const YES_NO_QUESTIONS = [
-  ['painted_before', 'Has it been painted before?'],
-  ['bled_before', 'Did colour bleed through paint once?'],
-  ['flatpack_marks', 'Flat-pack marks: cam holes, stickers, paper edges?'],
+  ['painted_before', HISTORY_FIELDS_WORDS.hasItBeenPaintedBefore],
+  ['bled_before', HISTORY_FIELDS_WORDS.didColourBleedThroughPaintOnce],
+  ['flatpack_marks', HISTORY_FIELDS_WORDS.flatPackMarksCamHolesStickers],
 ] as const;
 
 interface QuestionProps<C extends string> {

@@ -5,7 +5,7 @@ import { nameZone } from '@/core/dossier';
 import { findCheck } from '@/core/knowledge';
 import type { LookWorth } from '@/core/price';
 import { lowerFirst } from '@/core/shared';
-import { sayLookGain } from '@/words';
+import { KERB_LOOK_WORDS, sayLookGain } from '@/words';
 
 interface KerbLookProps extends PieceParts {
   look: LookWorth;
@@ -26,7 +26,7 @@ export function KerbLook({ look, dossier, change, sayMoney }: KerbLookProps) {
   const skip = (): void =>
     change({ type: 'skips_set', zoneId: zone.id, checks: [...(zone.skipped_checks ?? []), check.code] });
   return (
-    <Column gap="$s" render="section" aria-label="Look first">
+    <Column gap="$s" render="section" aria-label={KERB_LOOK_WORDS.lookFirst}>
       <Column>
         <Subheading>{`${check.title}, ${lowerFirst(nameZone(dossier, zone.id))}`}</Subheading>
         <Small>{`${check.where}. ${sayLookGain(look, sayMoney)}`}</Small>
@@ -42,7 +42,7 @@ export function KerbLook({ look, dossier, change, sayMoney }: KerbLookProps) {
         onPick={answer}
       />
       <Row>
-        <Button onPress={skip}>Can’t tell</Button>
+        <Button onPress={skip}>{KERB_LOOK_WORDS.cantTell}</Button>
       </Row>
     </Column>
   );

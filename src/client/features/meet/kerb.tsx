@@ -23,7 +23,7 @@ import {
 import { askingOf, type LogEntry } from '@/core/dossier';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
-import { sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
+import { KERB_WORDS, sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
 import { KerbLook } from './kerb-look';
 import { PriceBar } from './price-bar';
 
@@ -49,10 +49,10 @@ export function Kerb({ dossier, change }: PieceParts) {
   );
   const { answer: door, fresh, failed } = usePlanner(request);
   return (
-    <Card gap="$m" render="section" aria-label="At the door" aria-busy={request !== null && !fresh}>
+    <Card gap="$m" render="section" aria-label={KERB_WORDS.atTheDoor} aria-busy={request !== null && !fresh}>
       {failed ? <BrokenSearch /> : null}
       {door && sale ? <Judged door={door} dossier={dossier} change={change} view={view} /> : null}
-      {request && !door && !failed ? <Small role="status">Working out what it may cost…</Small> : null}
+      {request && !door && !failed ? <Small role="status">{KERB_WORDS.workingOutWhatItMayCost}</Small> : null}
       <Prices view={view} sale={sale} />
     </Card>
   );
@@ -73,7 +73,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
         <Row alignItems="flex-end" gap="$s" flexWrap="wrap">
           {verdict === 'leave' ? null : (
             <>
-              <Heading>at most</Heading>
+              <Heading>{KERB_WORDS.atMost}</Heading>
               <Figure fontSize={52} lineHeight={54}>
                 {sayMoney(walkAway)}
               </Figure>
@@ -95,11 +95,19 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
       {look && verdict !== 'leave' ? (
         <KerbLook look={look} dossier={dossier} change={change} sayMoney={sayMoney} />
       ) : null}
-      <Disclosure label="How that is reckoned">
+      <Disclosure label={KERB_WORDS.howThatIsReckoned}>
         {() => (
           <Column gap="$xs">
             <Small>
-              {`Left to you at ${sayMoney(door.atPrice)}, after your own time: ${sayMoney(profit.median)} in the middle case, ${sayMoney(profit.low)} in a bad one, ${sayMoney(profit.high)} in a good one. ${Math.round(hours.low)} to ${Math.round(hours.high)} h of work. Met in four of five of ${door.draws} draws of what it may be.`}
+              {KERB_WORDS.leftToYouAtAfterYour(
+                sayMoney(door.atPrice),
+                sayMoney(profit.median),
+                sayMoney(profit.low),
+                sayMoney(profit.high),
+                Math.round(hours.low),
+                Math.round(hours.high),
+                door.draws,
+              )}
             </Small>
             {COSTS.map(([cost, label]) => (
               <Row key={cost} justifyContent="space-between">
@@ -119,20 +127,20 @@ function NoRate() {
   return (
     <Notice
       tone="wait"
-      title="Your own time counts for nothing yet"
-      action={<Button onPress={() => router.push('/workshop')}>Say what an hour is worth</Button>}
+      title={KERB_WORDS.yourOwnTimeCountsForNothing}
+      action={<Button onPress={() => router.push('/workshop')}>{KERB_WORDS.sayWhatAnHourIsWorth}</Button>}
     />
   );
 }
 
 const COSTS: readonly (readonly [keyof Door['cost'], string])[] = [
-  ['materials', 'Paint and primer'],
-  ['consumables', 'Paper, rollers, tape, rags'],
-  ['hardware', 'Handles and fittings'],
-  ['ownTime', 'Your own time'],
-  ['fees', 'Fees of selling'],
-  ['transport', 'Transport'],
-  ['redo', 'What may fail and be done again'],
+  ['materials', KERB_WORDS.paintAndPrimer],
+  ['consumables', KERB_WORDS.paperRollersTapeRags],
+  ['hardware', KERB_WORDS.handlesAndFittings],
+  ['ownTime', KERB_WORDS.yourOwnTime],
+  ['fees', KERB_WORDS.feesOfSelling],
+  ['transport', KERB_WORDS.transport],
+  ['redo', KERB_WORDS.whatMayFailAndBeDone],
 ];
 
 /** What they ask, and what such a piece sells for. */
@@ -154,7 +162,7 @@ function Prices({ view, sale }: { view: MoneyView; sale: ForeseenSale | null }) 
       <Row gap="$m">
         <View flex={1}>
           <AmountField
-            label="They ask"
+            label={KERB_WORDS.theyAsk}
             currency={currency}
             value={money.asking}
             onSet={(asking) => set({ asking })}
@@ -162,29 +170,40 @@ function Prices({ view, sale }: { view: MoneyView; sale: ForeseenSale | null }) 
           />
         </View>
         <View flex={1}>
-          <AmountField label="Sells for about" currency={currency} value={typed?.likely} onSet={likely} step={10} />
+          <AmountField
+            label={KERB_WORDS.sellsForAbout}
+            currency={currency}
+            value={typed?.likely}
+            onSet={likely}
+            step={10}
+          />
         </View>
       </Row>
       {sale ? (
         <Small>
-          {`Reckoned with ${sayMoney(sale.low)} to ${sayMoney(sale.high)}, ${sayMoney(sale.likely)} most likely. ${saySaleBasis(sale)}`}
+          {KERB_WORDS.reckonedWithToMostLikely(
+            sayMoney(sale.low),
+            sayMoney(sale.high),
+            sayMoney(sale.likely),
+            saySaleBasis(sale),
+          )}
         </Small>
       ) : (
-        <Strong>What does one like it sell for here, painted? Then it can be said what this one may cost.</Strong>
+        <Strong>{KERB_WORDS.whatDoesOneLikeItSell}</Strong>
       )}
       {typed ? (
-        <Disclosure label="The range it sells in">
+        <Disclosure label={KERB_WORDS.theRangeItSellsIn}>
           {() => (
             <Row gap="$m">
               <AmountField
-                label="At least"
+                label={KERB_WORDS.atLeast}
                 currency={currency}
                 value={typed.low}
                 most={typed.likely}
                 onSet={(low) => low !== undefined && set({ sale: { ...typed, low } })}
               />
               <AmountField
-                label="At best"
+                label={KERB_WORDS.atBest}
                 currency={currency}
                 value={typed.high}
                 onSet={(high) => high !== undefined && set({ sale: { ...typed, high: Math.max(high, typed.likely) } })}

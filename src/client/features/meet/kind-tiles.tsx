@@ -4,6 +4,7 @@ import { Button, Column, PieceDrawing, Pressed, Strong } from '@/client/ui';
 import { useGetKerbQuery } from '@/client/store';
 import { PIECE_KINDS, type PieceKind, KIND_LABELS } from '@/core/knowledge';
 import { buildTemplate } from '@/core/templates';
+import { KIND_TILES_WORDS } from '@/words';
 
 /** As many as fit a phone's first screen, two abreast. */
 const SHOWN_FIRST = 6;
@@ -19,7 +20,7 @@ export function KindTiles({ onPick }: { onPick: (kind: PieceKind) => void }) {
   const shown = all ? kinds : kinds.slice(0, SHOWN_FIRST);
   return (
     <Column gap="$m">
-      <View flexDirection="row" flexWrap="wrap" gap="$s" role="group" aria-label="Kind of piece">
+      <View flexDirection="row" flexWrap="wrap" gap="$s" role="group" aria-label={KIND_TILES_WORDS.kindOfPiece}>
         {shown.map((kind) => (
           <Pressed
             key={kind}
@@ -37,7 +38,9 @@ export function KindTiles({ onPick }: { onPick: (kind: PieceKind) => void }) {
           </Pressed>
         ))}
       </View>
-      {all ? null : <Button onPress={() => setAll(true)}>{`${kinds.length - shown.length} other kinds`}</Button>}
+      {all ? null : (
+        <Button onPress={() => setAll(true)}>{KIND_TILES_WORDS.otherKinds(kinds.length - shown.length)}</Button>
+      )}
     </Column>
   );
 }

@@ -29,12 +29,13 @@ import { Kerb } from './kerb';
 import { REGIONS } from './regions';
 import { SizeFields } from './size-fields';
 import { ZoneEditor } from './zone-editor';
+import { MEET_SCREEN_WORDS } from '@/words';
 
 /** Meet: at the kerb, what it is and what it may cost; at home its zones and areas, and what is known of it. Every tap is stored. */
 export function MeetScreen() {
   return (
     <PieceScreen
-      stage="Meet"
+      stage={MEET_SCREEN_WORDS.meet}
       note={({ piece }) => (namePiece(piece) === KIND_LABELS[piece.kind] ? '' : KIND_LABELS[piece.kind])}
       action={(parts) => <MeetAction {...parts} />}
     >
@@ -53,11 +54,11 @@ function MeetAction({ dossier, change }: PieceParts) {
     <>
       {open ? (
         <Button grow onPress={() => set({ bought: { amount: asking, at: timeNow() } })}>
-          I bought it
+          {MEET_SCREEN_WORDS.iBoughtIt}
         </Button>
       ) : null}
       <Button look="main" grow onPress={read}>
-        Read its surfaces
+        {MEET_SCREEN_WORDS.readItsSurfaces}
       </Button>
     </>
   );
@@ -83,14 +84,14 @@ function Meet(parts: PieceParts) {
         <Drawn {...parts} />
         {first ? kerb : null}
         {history(FIRST_FACTS)}
-        {first ? null : <Disclosure label="What it may cost">{() => kerb}</Disclosure>}
+        {first ? null : <Disclosure label={MEET_SCREEN_WORDS.whatItMayCost}>{() => kerb}</Disclosure>}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <Pictures {...parts} />
-        <Folded label="More that is known of it" open={wide}>
+        <Folded label={MEET_SCREEN_WORDS.moreThatIsKnownOfIt} open={wide}>
           {() => <More {...parts}>{history(OTHER_FACTS)}</More>}
         </Folded>
-        <Folded label="Zones, areas and size" open={wide}>
+        <Folded label={MEET_SCREEN_WORDS.zonesAreasAndSize} open={wide}>
           {() => (
             <Column gap="$m">
               <SizeFields {...parts} />
@@ -99,7 +100,9 @@ function Meet(parts: PieceParts) {
           )}
         </Folded>
         <Body>
-          <FileLink href={`/api/pieces/${piece.id ?? ''}/dossier`}>Save the dossier of this piece as a file</FileLink>
+          <FileLink href={`/api/pieces/${piece.id ?? ''}/dossier`}>
+            {MEET_SCREEN_WORDS.saveTheDossierOfThisPiece}
+          </FileLink>
         </Body>
         <PutAwayCard dossier={dossier} change={change} />
       </Column>
@@ -141,17 +144,17 @@ function More({ dossier, change, children }: PieceParts & { children: ReactNode 
   return (
     <Column gap="$l">
       <KeptField
-        label="Name"
+        label={MEET_SCREEN_WORDS.name}
         value={facts.name}
         most={80}
-        needed="Give it a name you will know it by."
+        needed={MEET_SCREEN_WORDS.giveItANameYouWill}
         onSet={(name) => name && change({ type: 'piece_facts_set', piece: { ...facts, name } })}
       />
       {children}
       <Column gap="$s">
-        <Strong>Where in the world? It sets the date rule for lead.</Strong>
+        <Strong>{MEET_SCREEN_WORDS.whereInTheWorldItSets}</Strong>
         <Choices
-          label="Region"
+          label={MEET_SCREEN_WORDS.region}
           options={REGIONS}
           value={REGIONS.find(({ code }) => code === facts.region)?.code}
           onPick={(region) => {

@@ -8,6 +8,7 @@ import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 
 import { KindTiles } from './kind-tiles';
+import { NEW_PIECE_SCREEN_WORDS } from '@/words';
 
 /** A new piece: one tap on what it is. Everything else has a sensible start and is put right on Meet. */
 export function NewPieceScreen() {
@@ -20,10 +21,10 @@ export function NewPieceScreen() {
     router.replace(`/piece/${id}/meet`);
   };
   return (
-    <Screen title="New piece" header={<BackHeader title="New piece" />}>
+    <Screen title={NEW_PIECE_SCREEN_WORDS.newPiece} header={<BackHeader title={NEW_PIECE_SCREEN_WORDS.newPiece} />}>
       <Column gap="$m">
-        <Heading>What is it?</Heading>
-        <Body>One tap adds it, and says what to look at before you pay for it.</Body>
+        <Heading>{NEW_PIECE_SCREEN_WORDS.whatIsIt}</Heading>
+        <Body>{NEW_PIECE_SCREEN_WORDS.oneTapAddsItAndSays}</Body>
         <KindTiles onPick={pick} />
       </Column>
     </Screen>

@@ -2,6 +2,7 @@ import { View } from '@tamagui/core';
 import Svg, { Line, Path, Rect, Text } from 'react-native-svg';
 import { FONT, useTones } from '@/client/ui';
 import type { Door } from '@/core/price';
+import { PRICE_BAR_WORDS } from '@/words';
 
 interface PriceBarProps {
   door: Pick<Door, 'mostToPay' | 'walkAway'>;
@@ -44,7 +45,7 @@ export function PriceBar({ door, asked, width, say }: PriceBarProps) {
           <>
             <Path d={`M${at(asked) - 6} ${TOP - 10}h12l-6 10z`} fill={asked > door.walkAway ? tones.stop : tones.go} />
             <Text {...label(asked)} y={TOP - 15} {...words}>
-              {`they ask ${say(asked)}`}
+              {PRICE_BAR_WORDS.theyAsk(say(asked))}
             </Text>
           </>
         )}

@@ -1,5 +1,6 @@
 import { Button, Column, Heading, Row, Small, Strong } from '@/client/ui';
 import { zoneName, type RemovedZone, type Zone } from '@/core/dossier';
+import { REMOVED_ZONES_WORDS } from '@/words';
 
 /** Zones taken away or joined to others: for thirty days each can be had back with all that was recorded. */
 export function RemovedZones({
@@ -11,9 +12,9 @@ export function RemovedZones({
 }) {
   if (removed.length === 0) return null;
   return (
-    <Column gap="$s" role="region" aria-label="Zones taken away">
-      <Heading>Taken away</Heading>
-      <Small>Each can be had back for thirty days; then it is gone with all that was recorded.</Small>
+    <Column gap="$s" role="region" aria-label={REMOVED_ZONES_WORDS.zonesTakenAway}>
+      <Heading>{REMOVED_ZONES_WORDS.takenAway}</Heading>
+      <Small>{REMOVED_ZONES_WORDS.eachCanBeHadBackFor}</Small>
       {removed.map(({ zone, log = [], tests = [] }) => {
         const count = (zone.observations ?? []).length + (zone.defects ?? []).length + log.length + tests.length;
         return (
@@ -21,11 +22,11 @@ export function RemovedZones({
             <Column flex={1}>
               <Strong>{zoneName(zone)}</Strong>
               <Small>
-                {count === 0 ? 'nothing was recorded of it' : `${count} record${count === 1 ? '' : 's'} kept`}
+                {count === 0 ? REMOVED_ZONES_WORDS.nothingWasRecordedOfIt : REMOVED_ZONES_WORDS.recordKept(count)}
               </Small>
             </Column>
-            <Button label={`Bring back ${zoneName(zone)}`} onPress={() => onBringBack(zone)}>
-              Bring back
+            <Button label={REMOVED_ZONES_WORDS.bringBack(zoneName(zone))} onPress={() => onBringBack(zone)}>
+              {REMOVED_ZONES_WORDS.bringBack2}
             </Button>
           </Row>
         );

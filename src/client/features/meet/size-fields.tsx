@@ -3,11 +3,12 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { useMeasures } from '@/client/store';
 import { Column, Field, Row, Small } from '@/client/ui';
 import { KIND_TEMPLATES, remeasure, type Size } from '@/core/templates';
+import { SIZE_FIELDS_WORDS } from '@/words';
 
 const SIDES = [
-  ['width', 'Width'],
-  ['depth', 'Depth'],
-  ['height', 'Height'],
+  ['width', SIZE_FIELDS_WORDS.width],
+  ['depth', SIZE_FIELDS_WORDS.depth],
+  ['height', SIZE_FIELDS_WORDS.height],
 ] as const;
 const MOST_SIDE_MM = 10_000;
 
@@ -38,11 +39,11 @@ export function SizeFields({ dossier, change }: PieceParts) {
             value={typed[side] ?? gauge.write(size[side])}
             onChange={(text) => setTyped({ ...typed, [side]: text })}
             onBlur={keep}
-            error={isRight(read(side)) ? undefined : `More than 0, at most ${gauge.say(MOST_SIDE_MM)}.`}
+            error={isRight(read(side)) ? undefined : SIZE_FIELDS_WORDS.moreThan0AtMost(gauge.say(MOST_SIDE_MM))}
           />
         ))}
       </Row>
-      <Small>A rough guess will do: areas that you did not measure yourself follow from it.</Small>
+      <Small>{SIZE_FIELDS_WORDS.aRoughGuessWillDoAreas}</Small>
     </Column>
   );
 }

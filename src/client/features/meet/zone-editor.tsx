@@ -4,7 +4,7 @@ import { makeId, useMeasures } from '@/client/store';
 import { Button, Card, Column, Heading, PieceDrawing, Row, Small, Strong, Toggle } from '@/client/ui';
 import { isLeft, leaveZone, takeUpZone, zoneName, type Zone } from '@/core/dossier';
 import { assignShapes, templateOf, restore } from '@/core/templates';
-import { ROLE_LABELS } from '@/words';
+import { ZONE_EDITOR_WORDS, ROLE_LABELS } from '@/words';
 import { AddZone } from './add-zone';
 import { RemovedZones } from './removed-zones';
 import { ZoneForm, type ZoneCardProps } from './zone-form';
@@ -39,9 +39,9 @@ export function ZoneEditor({ dossier, change }: PieceParts) {
           pickedParts={picked}
           onPick={(zone, part) => (zone === open ? togglePart(part) : show(zone))}
         />
-        <Small>{open ? 'Tap faces of the zone to split them off.' : 'Tap a face or a zone to change it.'}</Small>
+        <Small>{open ? ZONE_EDITOR_WORDS.tapFacesOfTheZoneTo : ZONE_EDITOR_WORDS.tapAFaceOrAZone}</Small>
       </Column>
-      <Heading>Zones</Heading>
+      <Heading>{ZONE_EDITOR_WORDS.zones}</Heading>
       {zones.map((zone) => (
         <ZoneCard
           key={zone.id}
@@ -86,12 +86,12 @@ function ZoneCard(props: ZoneCardProps) {
       <Row gap="$s" alignItems="center">
         <Column flex={1} justifyContent="center" minHeight={48}>
           <Strong>{name}</Strong>
-          <Small>{`${zone.area_m2 === undefined ? 'area not known' : sayArea(zone.area_m2)}${left ? ', left as it is' : ''}`}</Small>
+          <Small>{`${zone.area_m2 === undefined ? ZONE_EDITOR_WORDS.areaNotKnown : sayArea(zone.area_m2)}${left ? ZONE_EDITOR_WORDS.leftAsItIs : ''}`}</Small>
         </Column>
-        <Button label={open ? `Close ${name}` : `Change ${name}`} onPress={onOpen}>
-          {open ? 'Close' : 'Change'}
+        <Button label={open ? ZONE_EDITOR_WORDS.close(name) : ZONE_EDITOR_WORDS.change(name)} onPress={onOpen}>
+          {open ? ZONE_EDITOR_WORDS.close2 : ZONE_EDITOR_WORDS.change2}
         </Button>
-        <Toggle label="Leave" on={left} onPress={onLeave} />
+        <Toggle label={ZONE_EDITOR_WORDS.leave} on={left} onPress={onLeave} />
       </Row>
       {open ? <ZoneForm {...props} /> : null}
     </Card>

@@ -3,6 +3,7 @@ import { makeId, useMeasures } from '@/client/store';
 import { Button, Choices, Column, Field, Row, Small, Strong, Toggle } from '@/client/ui';
 import { toZoneFacts, zoneName, type PieceChange, type Zone } from '@/core/dossier';
 import { joinInto, listParts, splitOff, type Shape } from '@/core/templates';
+import { ZONE_FORM_WORDS } from '@/words';
 
 export interface ZoneCardProps {
   zone: Zone;
@@ -38,44 +39,58 @@ export function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }
     onDone();
   };
   const split = (): void =>
-    make(splitOff(shapes, zones, zone.id, [...picked], { id: makeId(), name: `${zoneName(zone)}, apart` }, makeId));
+    make(
+      splitOff(
+        shapes,
+        zones,
+        zone.id,
+        [...picked],
+        { id: makeId(), name: ZONE_FORM_WORDS.apart(zoneName(zone)) },
+        makeId,
+      ),
+    );
   return (
     <Column gap="$m">
       <Field
-        label="Name"
+        label={ZONE_FORM_WORDS.name}
         value={name}
         onChange={setName}
         onBlur={keep}
-        error={wrong.name ? 'Give it a name.' : undefined}
+        error={wrong.name ? ZONE_FORM_WORDS.giveItAName : undefined}
       />
       <Field
-        label={`${zoneName(zone)} area`}
+        label={ZONE_FORM_WORDS.area(zoneName(zone))}
         unit={gauge.unit}
         numeric
         value={text}
         onChange={setText}
         onBlur={keep}
-        error={wrong.area ? `More than 0, at most ${gauge.say(100)}.` : undefined}
+        error={wrong.area ? ZONE_FORM_WORDS.moreThan0AtMost(gauge.say(100)) : undefined}
       />
       {parts.length > 1 ? (
         <Column gap="$s">
-          <Strong>Split off what is different</Strong>
+          <Strong>{ZONE_FORM_WORDS.splitOffWhatIsDifferent}</Strong>
           <Row gap="$s" flexWrap="wrap">
             {parts.map((part, i) => (
-              <Toggle key={part} label={`Face ${i + 1}`} on={picked.has(part)} onPress={() => onPart(part)} />
+              <Toggle
+                key={part}
+                label={ZONE_FORM_WORDS.face(i + 1)}
+                on={picked.has(part)}
+                onPress={() => onPart(part)}
+              />
             ))}
           </Row>
           <Button disabled={picked.size === 0 || picked.size === parts.length} onPress={split}>
-            {`Make ${picked.size === 1 ? 'this face' : 'these faces'} a zone of its own`}
+            {ZONE_FORM_WORDS.makeAZoneOfItsOwn(picked.size)}
           </Button>
         </Column>
       ) : null}
       {others.length > 0 && !isLeader ? (
         <Column gap="$s">
-          <Strong>Join another zone into it</Strong>
-          <Small>Its faces and area come here; what was read of it alone is put away with it.</Small>
+          <Strong>{ZONE_FORM_WORDS.joinAnotherZoneIntoIt}</Strong>
+          <Small>{ZONE_FORM_WORDS.itsFacesAndAreaComeHere}</Small>
           <Choices
-            label={`Join into ${zoneName(zone)}`}
+            label={ZONE_FORM_WORDS.joinInto(zoneName(zone))}
             options={others
               .filter(({ id, like }) => like === undefined && !others.some((other) => other.like === id))
               .map((other) => ({ code: other.id, label: zoneName(other) }))}
@@ -84,15 +99,15 @@ export function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }
         </Column>
       ) : null}
       {isLeader ? (
-        <Small>Other zones are read like this one, so it cannot be joined or removed.</Small>
+        <Small>{ZONE_FORM_WORDS.otherZonesAreReadLikeThis}</Small>
       ) : (
         <Row>
           <Button
             look="quiet"
-            label={`Remove ${zoneName(zone)}`}
+            label={ZONE_FORM_WORDS.remove(zoneName(zone))}
             onPress={() => make([{ type: 'zone_removed', zoneId: zone.id }])}
           >
-            Remove this zone
+            {ZONE_FORM_WORDS.removeThisZone}
           </Button>
         </Row>
       )}

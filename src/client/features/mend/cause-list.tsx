@@ -1,7 +1,7 @@
 import { BeliefBar, Body, Column, Disclosure, Heading, Small, Strong } from '@/client/ui';
 import { formatChance } from '@/core/shared';
 import type { CausesBelief } from '@/core/trouble';
-import { explainCause, nameCause, sayCauses } from '@/words';
+import { CAUSE_LIST_WORDS, explainCause, nameCause, sayCauses } from '@/words';
 
 /** Causes this unlikely are not shown. */
 const LEAST = 0.04;
@@ -11,17 +11,17 @@ export function CauseList({ belief }: { belief: CausesBelief }) {
   const { causes, other } = belief;
   const shown = causes.filter(({ p }, i) => i < 2 || p >= LEAST);
   return (
-    <Column gap="$s" render="section" aria-label="What made it">
-      <Heading>What made it</Heading>
+    <Column gap="$s" render="section" aria-label={CAUSE_LIST_WORDS.whatMadeIt}>
+      <Heading>{CAUSE_LIST_WORDS.whatMadeIt}</Heading>
       <Body role="status">{sayCauses(belief)}</Body>
       <Column>
         {shown.map(({ code, p }) => (
           <BeliefBar key={code} label={nameCause(code)} p={p} />
         ))}
-        {other >= LEAST ? <BeliefBar label="Something else" p={other} /> : null}
+        {other >= LEAST ? <BeliefBar label={CAUSE_LIST_WORDS.somethingElse} p={other} /> : null}
       </Column>
-      <Small>Each is its own chance: more than one may be at work.</Small>
-      <Disclosure label="What speaks for each, and against it">
+      <Small>{CAUSE_LIST_WORDS.eachIsItsOwnChanceMore}</Small>
+      <Disclosure label={CAUSE_LIST_WORDS.whatSpeaksForEachAndAgainst}>
         {() => (
           <Column role="list" gap="$m">
             {shown.map((cause) => (
@@ -30,7 +30,7 @@ export function CauseList({ belief }: { belief: CausesBelief }) {
                 <Small>{explainCause(cause)}</Small>
               </Column>
             ))}
-            <Small>Chances by common practice, moved by what was seen and by the log.</Small>
+            <Small>{CAUSE_LIST_WORDS.chancesByCommonPracticeMovedBy}</Small>
           </Column>
         )}
       </Disclosure>

@@ -4,7 +4,7 @@ import type { Trouble } from '@/core/dossier';
 import { findClue, findSymptom, type ClueCode } from '@/core/knowledge';
 import { readNumber } from '@/core/shared';
 import { findNextClue, readClues, type CausesBelief } from '@/core/trouble';
-import { askClue, sayAnswer, sayNextClue } from '@/words';
+import { CLUES_WORDS, askClue, sayAnswer, sayNextClue } from '@/words';
 
 interface CluesProps {
   trouble: Trouble;
@@ -28,9 +28,9 @@ export function Clues({ trouble, belief, open, onTell }: CluesProps) {
     onTell(rest);
   };
   return (
-    <Column gap="$m" render="section" aria-label="Clues">
+    <Column gap="$m" render="section" aria-label={CLUES_WORDS.clues}>
       {!open ? (
-        <Heading>What it looked like</Heading>
+        <Heading>{CLUES_WORDS.whatItLookedLike}</Heading>
       ) : current ? (
         <>
           <Column gap="$xs">
@@ -39,18 +39,18 @@ export function Clues({ trouble, belief, open, onTell }: CluesProps) {
           </Column>
           <Answer clue={current} onTell={(answer) => tell(current, answer)} />
           <Row>
-            <Button onPress={() => setPassed([...passed, current])}>Can’t tell</Button>
+            <Button onPress={() => setPassed([...passed, current])}>{CLUES_WORDS.cantTell}</Button>
           </Row>
         </>
       ) : (
         <Column gap="$xs">
-          <Heading>Nothing left to look at would change the way out</Heading>
-          <Small>What you tell besides makes the causes clearer.</Small>
+          <Heading>{CLUES_WORDS.nothingLeftToLookAtWould}</Heading>
+          <Small>{CLUES_WORDS.whatYouTellBesidesMakesThe}</Small>
         </Column>
       )}
       <Told trouble={trouble} belief={belief} {...(open ? { onTakeBack: takeBack } : {})} />
       {open && left.length > 0 ? (
-        <Sheet label="Tell more of how it looks">
+        <Sheet label={CLUES_WORDS.tellMoreOfHowItLooks}>
           {(close) => (
             <Column gap="$l">
               {left.map((clue) => (
@@ -95,12 +95,12 @@ function NumberAnswer({ clue, unit, onTell }: { clue: ClueCode; unit: 'h' | 'd';
   return (
     <Column gap="$s">
       <Field
-        label="Days"
-        unit="days"
+        label={CLUES_WORDS.days}
+        unit={CLUES_WORDS.days2}
         numeric
         value={text}
         onChange={setText}
-        error={wrong ? `A number of days from 0 to ${Math.floor(most)}.` : undefined}
+        error={wrong ? CLUES_WORDS.aNumberOfDaysFrom0(Math.floor(most)) : undefined}
       />
       <Row>
         <Button
@@ -108,7 +108,7 @@ function NumberAnswer({ clue, unit, onTell }: { clue: ClueCode; unit: 'h' | 'd';
           disabled={text === '' || wrong}
           onPress={() => days !== undefined && onTell(unit === 'h' ? days * 24 : days)}
         >
-          Keep
+          {CLUES_WORDS.keep}
         </Button>
       </Row>
     </Column>
@@ -126,20 +126,20 @@ function Told({ trouble, belief, onTakeBack }: ToldProps) {
   const known = readClues(trouble, belief.view);
   if (known.length === 0) return null;
   return (
-    <Column role="list" gap="$xs" aria-label="Told so far">
+    <Column role="list" gap="$xs" aria-label={CLUES_WORDS.toldSoFar}>
       {known.map(({ clue, answer }) => (
         <Row key={clue} role="listitem" gap="$s" alignItems="center" justifyContent="space-between">
           <Column flex={1}>
             <Small>{askClue(clue)}</Small>
             <Small color="$ink">
               {trouble.clues?.[clue] === undefined
-                ? `${sayAnswer(clue, answer)} (by the log)`
+                ? CLUES_WORDS.byTheLog(sayAnswer(clue, answer))
                 : sayAnswer(clue, answer)}
             </Small>
           </Column>
           {trouble.clues?.[clue] === undefined || !onTakeBack ? null : (
-            <Button look="quiet" label={`Take back: ${askClue(clue)}`} onPress={() => onTakeBack(clue)}>
-              Take back
+            <Button look="quiet" label={CLUES_WORDS.takeBack(askClue(clue))} onPress={() => onTakeBack(clue)}>
+              {CLUES_WORDS.takeBack2}
             </Button>
           )}
         </Row>

@@ -4,7 +4,7 @@ import { Column, Heading, Pressed, Row, Small, StateMark, Strong } from '@/clien
 import { listTreated, nameZone, type Dossier, type Trouble } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
 import { readTroubleState, type TroubleState } from '@/core/trouble';
-import { nameSymptom } from '@/words';
+import { MEND_SCREEN_WORDS, nameSymptom } from '@/words';
 import { NewTrouble } from './new-trouble';
 import { SymptomGlyph } from './symptom-glyph';
 import { TroubleView } from './trouble-view';
@@ -13,7 +13,7 @@ import { TROUBLE_STATES } from './words';
 /** Mend: something is wrong. What made it, and the way out. */
 export function MendScreen() {
   return (
-    <PieceScreen stage="Mend" note={countOpen}>
+    <PieceScreen stage={MEND_SCREEN_WORDS.mend} note={countOpen}>
       {(parts) => <Mend {...parts} />}
     </PieceScreen>
   );
@@ -21,7 +21,7 @@ export function MendScreen() {
 
 function countOpen(dossier: Dossier): string {
   const open = (dossier.troubles ?? []).filter((trouble) => readTroubleState(dossier, trouble) === 'open').length;
-  return open === 0 ? '' : `${open} open`;
+  return open === 0 ? '' : MEND_SCREEN_WORDS.open(open);
 }
 
 function Mend(parts: PieceParts) {
@@ -33,8 +33,8 @@ function Mend(parts: PieceParts) {
   return (
     <Column gap="$xl">
       {troubles.length > 0 ? (
-        <Column gap="$s" render="section" aria-label="What went wrong">
-          <Heading>What went wrong with it</Heading>
+        <Column gap="$s" render="section" aria-label={MEND_SCREEN_WORDS.whatWentWrong}>
+          <Heading>{MEND_SCREEN_WORDS.whatWentWrongWithIt}</Heading>
           {troubles.map((own) => (
             <TroubleCard key={own.id} dossier={dossier} trouble={own} />
           ))}
@@ -69,7 +69,7 @@ function TroubleCard({ dossier, trouble }: { dossier: Dossier; trouble: Trouble 
       <SymptomGlyph symptom={trouble.symptom} />
       <Column flex={1} gap="$xs" alignItems="flex-start">
         <Strong textAlign="left">{nameSymptom(trouble.symptom)}</Strong>
-        <Small>{`On the ${lowerFirst(nameZone(dossier, trouble.zone))}`}</Small>
+        <Small>{MEND_SCREEN_WORDS.onThe(lowerFirst(nameZone(dossier, trouble.zone)))}</Small>
         <Row>
           <StateMark tone={TONES[state]}>{TROUBLE_STATES[state]}</StateMark>
         </Row>

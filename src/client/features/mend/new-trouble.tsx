@@ -7,7 +7,7 @@ import { Choices, Column, Heading, Notice, PieceDrawing, Small, Subheading, useI
 import { zoneName, type Zone } from '@/core/dossier';
 import { findSymptom, SYMPTOM_GROUPS, SYMPTOMS, type SymptomCode } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
-import { nameSymptom, saySymptom, SYMPTOM_GROUP_WORDS } from '@/words';
+import { NEW_TROUBLE_WORDS, nameSymptom, saySymptom, SYMPTOM_GROUP_WORDS } from '@/words';
 import { SymptomGlyph } from './symptom-glyph';
 
 /** Something is wrong: on which face, and what it looks like. */
@@ -19,8 +19,8 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
   const shapes = useMemo(() => assignShapes(templateOf(dossier.piece).shapes, dossier.zones ?? []), [dossier]);
   if (!zone)
     return (
-      <Notice tone="wait" title="No face that was painted">
-        Every zone is left as it is, or the piece has none. Open Meet to change that.
+      <Notice tone="wait" title={NEW_TROUBLE_WORDS.noFaceThatWasPainted}>
+        {NEW_TROUBLE_WORDS.everyZoneIsLeftAsIt}
       </Notice>
     );
   const start = (symptom: SymptomCode): void => {
@@ -29,10 +29,10 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
     router.setParams({ trouble: id });
   };
   return (
-    <Column gap="$l" render="section" aria-label="Something is wrong">
+    <Column gap="$l" render="section" aria-label={NEW_TROUBLE_WORDS.somethingIsWrong}>
       <Column gap="$xs">
-        <Heading>Something is wrong</Heading>
-        <Small>On which face, and what does it look like? What the log says is read with it.</Small>
+        <Heading>{NEW_TROUBLE_WORDS.somethingIsWrong}</Heading>
+        <Small>{NEW_TROUBLE_WORDS.onWhichFaceAndWhatDoes}</Small>
       </Column>
       <Column gap="$s" alignItems={wide ? 'flex-start' : 'center'}>
         <PieceDrawing
@@ -45,7 +45,7 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
       </Column>
       {zones.length > 1 ? (
         <Choices
-          label="Face"
+          label={NEW_TROUBLE_WORDS.face}
           options={zones.map((own) => ({ code: own.id, label: zoneName(own) }))}
           value={zone.id}
           onPick={setPicked}

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { Button, Notice, Row } from '@/client/ui';
 import type { TroubleState } from '@/core/trouble';
+import { STANDING_WORDS } from '@/words';
 
 interface StandingProps {
   state: TroubleState;
@@ -16,33 +17,37 @@ export function Standing({ state, pieceId, onHolds, onBack }: StandingProps) {
       return (
         <Notice
           tone="act"
-          title="The way out is done. Does it hold?"
+          title={STANDING_WORDS.theWayOutIsDoneDoes}
           action={
             <Row gap="$s" flexWrap="wrap">
               <Button look="main" onPress={onHolds}>
-                It holds: mended
+                {STANDING_WORDS.itHoldsMended}
               </Button>
-              <Button onPress={onBack}>It came back</Button>
+              <Button onPress={onBack}>{STANDING_WORDS.itCameBack}</Button>
             </Row>
           }
         >
-          Give it the time that its proof asked for. What you say here counts in the shop’s findings.
+          {STANDING_WORDS.giveItTheTimeThatIts}
         </Notice>
       );
     case 'in_recovery':
       return (
         <Notice
           tone="act"
-          title="A way out is under way"
-          action={<Button onPress={() => router.push(`/piece/${pieceId}/work`)}>Go on in Work</Button>}
+          title={STANDING_WORDS.aWayOutIsUnderWay}
+          action={<Button onPress={() => router.push(`/piece/${pieceId}/work`)}>{STANDING_WORDS.goOnInWork}</Button>}
         >
-          The work on this face is what it says from now on. What stood before is kept.
+          {STANDING_WORDS.theWorkOnThisFaceIs}
         </Notice>
       );
     case 'mended':
       return (
-        <Notice tone="go" title="Mended" action={<Button onPress={onBack}>It came back</Button>}>
-          It held. What made it, and what mended it, stay with the piece.
+        <Notice
+          tone="go"
+          title={STANDING_WORDS.mended}
+          action={<Button onPress={onBack}>{STANDING_WORDS.itCameBack}</Button>}
+        >
+          {STANDING_WORDS.itHeldWhatMadeItAnd}
         </Notice>
       );
     case 'open':

@@ -3,7 +3,7 @@ import { useMeasures } from '@/client/store';
 import { Body, Column, Disclosure, Heading, Row, Small, Strong, FigureBlock } from '@/client/ui';
 import { formatChance } from '@/core/shared';
 import type { TakenRecovery } from '@/core/trouble';
-import { nameWayOut, sayWayOut } from '@/words';
+import { TAKEN_WAY_WORDS, nameWayOut, sayWayOut } from '@/words';
 import { sayDays, sayHours } from './spans';
 
 /** The way out that was taken, with what it was to cost then. */
@@ -11,21 +11,21 @@ export function TakenWay({ taken: { recovery, steps }, now }: { taken: TakenReco
   const { sayMoney } = useMeasures();
   const { remedy, at, figures } = recovery;
   return (
-    <Column gap="$m" render="section" aria-label="Way out">
+    <Column gap="$m" render="section" aria-label={TAKEN_WAY_WORDS.wayOut}>
       <Column gap="$xs">
         <Heading>{nameWayOut(remedy)}</Heading>
-        <Small>{`Taken on ${sayDate(at, now)}`}</Small>
+        <Small>{TAKEN_WAY_WORDS.takenOn(sayDate(at, now))}</Small>
       </Column>
       {figures ? (
         <Row rowGap="$s" columnGap="$l" flexWrap="wrap">
-          <FigureBlock figure={formatChance(figures.holds)} words="hold, it was said" />
-          <FigureBlock figure={sayHours(figures.hands_on_min)} words="of your hands" />
-          <FigureBlock figure={sayDays(figures.elapsed_h)} words="on the calendar" />
-          <FigureBlock figure={sayMoney(figures.materials_cost)} words="for materials" />
+          <FigureBlock figure={formatChance(figures.holds)} words={TAKEN_WAY_WORDS.holdItWasSaid} />
+          <FigureBlock figure={sayHours(figures.hands_on_min)} words={TAKEN_WAY_WORDS.ofYourHands} />
+          <FigureBlock figure={sayDays(figures.elapsed_h)} words={TAKEN_WAY_WORDS.onTheCalendar} />
+          <FigureBlock figure={sayMoney(figures.materials_cost)} words={TAKEN_WAY_WORDS.forMaterials} />
         </Row>
       ) : null}
       <Body>{sayWayOut(remedy)}</Body>
-      <Disclosure label={`${steps.length} steps, and why`}>
+      <Disclosure label={TAKEN_WAY_WORDS.stepsAndWhy(steps.length)}>
         {() => (
           <Column role="list" gap="$m">
             {steps.map((step, i) => (

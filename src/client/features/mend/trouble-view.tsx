@@ -7,7 +7,7 @@ import { Button, Choices, Column, Heading, Row, Small, useIsWide } from '@/clien
 import { nameZone, type Trouble } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
 import { findTaken, judgeCauses, noteFound, readTroubleState } from '@/core/trouble';
-import { nameSymptom } from '@/words';
+import { TROUBLE_VIEW_WORDS, nameSymptom } from '@/words';
 import { CauseList } from './cause-list';
 import { Clues } from './clues';
 import { Standing } from './standing';
@@ -17,9 +17,9 @@ import { WaysOut } from './ways-out';
 import { WhatHappened } from './what-happened';
 
 const PARTS = [
-  { code: 'looks', label: 'Looks' },
-  { code: 'happened', label: 'What happened' },
-  { code: 'way_out', label: 'Way out' },
+  { code: 'looks', label: TROUBLE_VIEW_WORDS.looks },
+  { code: 'happened', label: TROUBLE_VIEW_WORDS.whatHappened },
+  { code: 'way_out', label: TROUBLE_VIEW_WORDS.wayOut },
 ] as const;
 type Part = (typeof PARTS)[number]['code'];
 
@@ -57,10 +57,10 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
           <PhotoStrip dossier={dossier} zone={zone} change={change} />
           <Row>
             <Button look="quiet" onPress={() => router.push(`/piece/${dossier.piece.id ?? ''}/prove`)}>
-              Read it from a picture
+              {TROUBLE_VIEW_WORDS.readItFromAPicture}
             </Button>
           </Row>
-          <Small>Prove reads a lattice that was pulled, and a strip that bleeds, from a picture.</Small>
+          <Small>{TROUBLE_VIEW_WORDS.proveReadsALatticeThatWas}</Small>
         </Column>
       ) : null}
     </Column>
@@ -83,13 +83,13 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
         <SymptomGlyph symptom={trouble.symptom} />
         <Column flex={1}>
           <Heading>{nameSymptom(trouble.symptom)}</Heading>
-          <Small>{`On the ${lowerFirst(nameZone(dossier, trouble.zone))}`}</Small>
+          <Small>{TROUBLE_VIEW_WORDS.onThe(lowerFirst(nameZone(dossier, trouble.zone)))}</Small>
         </Column>
       </Row>
       <Standing state={state} pieceId={dossier.piece.id ?? ''} onHolds={() => settle('mended')} onBack={comesBack} />
       {wide ? null : (
         <Choices
-          label="Part of the story"
+          label={TROUBLE_VIEW_WORDS.partOfTheStory}
           options={PARTS}
           value={part}
           onPick={(code) => router.setParams({ part: code })}
@@ -112,11 +112,11 @@ export function TroubleView({ dossier, change, trouble }: PieceParts & { trouble
       )}
       <Row gap="$s" flexWrap="wrap">
         <Button look="quiet" onPress={() => router.setParams({ trouble: '', part: '' })}>
-          All that went wrong
+          {TROUBLE_VIEW_WORDS.allThatWentWrong}
         </Button>
         {state === 'open' ? (
           <Button look="quiet" onPress={remove}>
-            It was nothing: take it off
+            {TROUBLE_VIEW_WORDS.itWasNothingTakeItOff}
           </Button>
         ) : null}
       </Row>

@@ -36,6 +36,7 @@ import {
 } from '@/core/trouble';
 import { sayDays, sayHours } from './spans';
 import {
+  WAYS_OUT_WORDS,
   explainWayOut,
   nameHazard,
   nameLeaving,
@@ -75,8 +76,8 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
   if (failed) return <BrokenSearch />;
   if (!answer)
     return (
-      <Notice tone="wait" live title="Searching">
-        Looking for every way out that holds.
+      <Notice tone="wait" live title={WAYS_OUT_WORDS.searching}>
+        {WAYS_OUT_WORDS.lookingForEveryWayOutThat}
       </Notice>
     );
   const { ways, leaving, ruledOut, rejected } = answer;
@@ -89,18 +90,18 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
   };
   const shown = wide ? ways.slice(0, SHOWN_WIDE) : current ? [current] : [];
   return (
-    <Column gap="$l" render="section" aria-label="Way out" aria-busy={!fresh}>
-      <Heading>Way out</Heading>
+    <Column gap="$l" render="section" aria-label={WAYS_OUT_WORDS.wayOut} aria-busy={!fresh}>
+      <Heading>{WAYS_OUT_WORDS.wayOut}</Heading>
       {ways.length === 0 ? (
-        <Notice tone="stop" title="No way out that may be worked here">
+        <Notice tone="stop" title={WAYS_OUT_WORDS.noWayOutThatMayBe}>
           {ruledOut.some(({ rule }) => rule === 'lead_found')
-            ? 'Lead was found here: work on it is for certified practice.'
-            : 'The rules leave nothing. More ventilation or another look would.'}
+            ? WAYS_OUT_WORDS.leadWasFoundHereWorkOn
+            : WAYS_OUT_WORDS.theRulesLeaveNothingMoreVentilation}
         </Notice>
       ) : null}
       {!wide && ways.length > 1 ? (
         <Choices
-          label="Ways out"
+          label={WAYS_OUT_WORDS.waysOut}
           options={ways.map((way, i) => ({ code: way.id, label: `${i + 1} ${nameWayOut(way.remedy)}` }))}
           value={current?.id}
           onPick={setPicked}
@@ -121,14 +122,14 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
       </View>
       <Rule />
       <Column gap="$m">
-        <Heading>Or leave it</Heading>
+        <Heading>{WAYS_OUT_WORDS.orLeaveIt}</Heading>
         <View flexDirection={wide ? 'row' : 'column'} gap="$m">
           {leaving.map((way) => (
             <Leave key={way.how} way={way} may={may} onTake={() => onSettle(way.how)} />
           ))}
         </View>
       </Column>
-      <Disclosure label={`Not these: ${ruledOut.length + rejected.length} ruled out, and why`}>
+      <Disclosure label={WAYS_OUT_WORDS.notTheseRuledOutAndWhy(ruledOut.length + rejected.length)}>
         {() => (
           <Column gap="$m">
             {ruledOut.map((out) => (
@@ -143,7 +144,7 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
           </Column>
         )}
       </Disclosure>
-      <Small>Labels, safety sheets, local law and licensed practice go before anything said here.</Small>
+      <Small>{WAYS_OUT_WORDS.labelsSafetySheetsLocalLawAnd}</Small>
     </Column>
   );
 }
@@ -186,10 +187,10 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
         {labels.length > 0 ? <Small>{labels.map((own) => RECOVERY_LABELS[own]).join(' · ')}</Small> : null}
       </Column>
       <Row rowGap="$s" columnGap="$l" flexWrap="wrap">
-        <FigureBlock figure={formatChance(holds)} words="hold" />
-        <FigureBlock figure={sayHours(plan.handsOnMin)} words="of your hands" />
-        <FigureBlock figure={sayDays(plan.elapsedH)} words="on the calendar" />
-        <FigureBlock figure={sayMoney(plan.materialsCost)} words="for materials" />
+        <FigureBlock figure={formatChance(holds)} words={WAYS_OUT_WORDS.hold} />
+        <FigureBlock figure={sayHours(plan.handsOnMin)} words={WAYS_OUT_WORDS.ofYourHands} />
+        <FigureBlock figure={sayDays(plan.elapsedH)} words={WAYS_OUT_WORDS.onTheCalendar} />
+        <FigureBlock figure={sayMoney(plan.materialsCost)} words={WAYS_OUT_WORDS.forMaterials} />
       </Row>
       <Body>{explainWayOut(remedy, serves, leaves)}</Body>
       {blocked.map((hazard) => (
@@ -198,19 +199,19 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
         </Notice>
       ))}
       {may ? (
-        <Button look="main" label={`Take this way out: ${title}`} onPress={onTake}>
-          Take this way out
+        <Button look="main" label={WAYS_OUT_WORDS.takeThisWayOut(title)} onPress={onTake}>
+          {WAYS_OUT_WORDS.takeThisWayOut2}
         </Button>
       ) : null}
       {section ? <LabelledSection section={section} /> : null}
-      <Disclosure label={`${plan.steps.length} steps, and why`}>
+      <Disclosure label={WAYS_OUT_WORDS.stepsAndWhy(plan.steps.length)}>
         {() => (
           <Column role="list" gap="$m">
             {plan.steps.map((step, i) => (
               <Column key={i} role="listitem">
                 <Strong>{`${i + 1}. ${step.label}`}</Strong>
                 <Small>
-                  {[`${step.minutes} min`, step.waitH > 0 ? `then ${sayDays(step.waitH)}` : '']
+                  {[WAYS_OUT_WORDS.min(step.minutes), step.waitH > 0 ? WAYS_OUT_WORDS.then(sayDays(step.waitH)) : '']
                     .filter(Boolean)
                     .join(' · ')}
                 </Small>
@@ -243,7 +244,7 @@ function Leave({ way, may, onTake }: { way: LeavingWay; may: boolean; onTake: ()
     <Card gap="$s" flex={wide ? 1 : undefined}>
       <Strong>{nameLeaving(way.how)}</Strong>
       <Body>{sayLeaving(way)}</Body>
-      {way.worsens >= 0.5 ? <StateMark tone="wait">more likely than not it goes on</StateMark> : null}
+      {way.worsens >= 0.5 ? <StateMark tone="wait">{WAYS_OUT_WORDS.moreLikelyThanNotItGoes}</StateMark> : null}
       {may ? (
         <Row>
           <Button onPress={onTake}>{nameLeaving(way.how)}</Button>

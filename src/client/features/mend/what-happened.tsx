@@ -8,7 +8,7 @@ import type { Dossier } from '@/core/dossier';
 import { labelProduct, OPERATION_FACTS, type ProductClass } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import { drawStory, tellWork, type CausesBelief, type StoryRow } from '@/core/trouble';
-import { sayFinding } from '@/words';
+import { WHAT_HAPPENED_WORDS, sayFinding } from '@/words';
 
 /** What the log says happened to this face: its layers, and how each was put on against what was asked. */
 export function WhatHappened({ belief, dossier, now }: { belief: CausesBelief; dossier: Dossier; now: string }) {
@@ -19,22 +19,22 @@ export function WhatHappened({ belief, dossier, now }: { belief: CausesBelief; d
   const view = useWork(dossier);
   const silent = belief.findings.filter(({ entry }) => entry === undefined);
   return (
-    <Column gap="$l" render="section" aria-label="What happened">
-      <Heading>What happened</Heading>
+    <Column gap="$l" render="section" aria-label={WHAT_HAPPENED_WORDS.whatHappened}>
+      <Heading>{WHAT_HAPPENED_WORDS.whatHappened}</Heading>
       <LabelledSection section={section} />
       {rows.length === 0 ? (
-        <Notice tone="wait" title="Nothing is written down of this face">
-          What was not logged convicts nobody: the causes go by what it looks like and what lies under it.
+        <Notice tone="wait" title={WHAT_HAPPENED_WORDS.nothingIsWrittenDownOfThis}>
+          {WHAT_HAPPENED_WORDS.whatWasNotLoggedConvictsNobody}
         </Notice>
       ) : (
-        <Column role="list" aria-label="The log of this face">
+        <Column role="list" aria-label={WHAT_HAPPENED_WORDS.theLogOfThisFace}>
           {rows.map((row) => (
             <Entry key={row.index} row={row} when={row.entry.at ? times.moment(row.entry.at, now) : ''} view={view} />
           ))}
         </Column>
       )}
       {silent.length > 0 ? (
-        <Disclosure label={`Not written down: ${silent.length}`}>
+        <Disclosure label={WHAT_HAPPENED_WORDS.notWrittenDown(silent.length)}>
           {() => (
             <Column gap="$s">
               {silent.map((finding, i) => (
@@ -54,20 +54,20 @@ function Entry({ row, when, view }: { row: StoryRow; when: string; view: WorkVie
   const what = `${OPERATION_FACTS[entry.op].label}${entry.class ? `, ${lowerFirst(labelProduct(entry.class as ProductClass))}` : ''}`;
   const facts = [
     when,
-    entry.skipped ? 'left out on purpose' : '',
+    entry.skipped ? WHAT_HAPPENED_WORDS.leftOutOnPurpose : '',
     air
       ? `${gauge('temperature_c').say(air.temperature_c)}, ${air.humidity_pct} %`
       : OPERATION_FACTS[entry.op].coat
-        ? 'air not known'
+        ? WHAT_HAPPENED_WORDS.airNotKnown
         : '',
-    entry.thinned_pct ? `thinned ${entry.thinned_pct} %` : '',
+    entry.thinned_pct ? WHAT_HAPPENED_WORDS.thinned(entry.thinned_pct) : '',
   ].filter(Boolean);
   return (
     <Column role="listitem" gap="$xs" paddingVertical="$s" borderBottomWidth={1} borderColor="$line">
       {wait ? <WaitBar {...wait} /> : null}
       <Row gap="$s" alignItems="center" justifyContent="space-between">
         <Strong flex={1}>{what}</Strong>
-        {suspect ? <StateMark tone="stop">suspect</StateMark> : null}
+        {suspect ? <StateMark tone="stop">{WHAT_HAPPENED_WORDS.suspect}</StateMark> : null}
       </Row>
       <Small>{facts.join(' · ')}</Small>
       {findings.map((finding) => (
@@ -81,7 +81,7 @@ function Entry({ row, when, view }: { row: StoryRow; when: string; view: WorkVie
 }
 
 const sayHours = (hours: number): string =>
-  hours < 72 ? `${Math.round(hours * 10) / 10} h` : `${Math.round(hours / 24)} days`;
+  hours < 72 ? WHAT_HAPPENED_WORDS.h(Math.round(hours * 10) / 10) : WHAT_HAPPENED_WORDS.days(Math.round(hours / 24));
 
 /** How long the coat before stood, drawn against how long it was to stand. */
 function WaitBar({ wasH, askedH }: { wasH: number; askedH: number }) {
@@ -89,13 +89,13 @@ function WaitBar({ wasH, askedH }: { wasH: number; askedH: number }) {
   const kept = wasH >= askedH;
   const width = (hours: number): `${number}%` => `${Math.min(100, (hours / most) * 100)}%`;
   return (
-    <Column gap={2} role="img" aria-label={`Waited ${sayHours(wasH)}, ${sayHours(askedH)} were asked for`}>
+    <Column gap={2} role="img" aria-label={WHAT_HAPPENED_WORDS.waitedWereAskedFor(sayHours(wasH), sayHours(askedH))}>
       <View height={14} backgroundColor="$line" position="relative" aria-hidden>
         <View height={14} width={width(wasH)} backgroundColor={kept ? '$go' : '$stop'} />
         <View position="absolute" top={-3} bottom={-3} left={width(askedH)} width={2} backgroundColor="$ink" />
       </View>
       <Small color={kept ? '$softInk' : '$stop'}>
-        {`Stood ${sayHours(wasH)}; asked ${sayHours(askedH)}${kept ? '' : ': too soon'}`}
+        {WHAT_HAPPENED_WORDS.stoodAsked(sayHours(wasH), sayHours(askedH), kept)}
       </Small>
     </Column>
   );

@@ -1,11 +1,12 @@
 import type { TroubleState } from '@/core/trouble';
+import { MEND_WORDS } from '@/words';
 
 /** Where a trouble stands. */
 export const TROUBLE_STATES: Record<TroubleState, string> = {
-  open: 'open: find out why',
-  in_recovery: 'a way out is under way',
-  recovered: 'the way out is done: does it hold?',
-  mended: 'mended',
-  came_back: 'it came back',
-  left: 'left as it is',
+  open: MEND_WORDS.openFindOutWhy,
+  in_recovery: MEND_WORDS.aWayOutIsUnderWay,
+  recovered: MEND_WORDS.theWayOutIsDoneDoes,
+  mended: MEND_WORDS.mended,
+  came_back: MEND_WORDS.itCameBack,
+  left: MEND_WORDS.leftAsItIs,
 };

@@ -20,7 +20,7 @@ import {
 import type { Dossier, MoneyFacts } from '@/core/dossier';
 import { closeAccount, correctAccount, countMaterials, type Line } from '@/core/ledger';
 import { toMajor } from '@/core/money';
-import { LINES } from '@/words';
+import { ACCOUNT_PANEL_WORDS, LINES } from '@/words';
 import { AmountField } from './amount-field';
 import type { MoneyView } from './use-money';
 
@@ -36,35 +36,37 @@ export function AccountPanel({ dossier, view }: AccountPanelProps) {
   const { saySum } = useMeasures();
   const today = useToday();
   return (
-    <Card gap="$m" render="section" aria-label="Money">
-      <Heading>{earned ? 'What it earned' : 'What it has cost so far'}</Heading>
+    <Card gap="$m" render="section" aria-label={ACCOUNT_PANEL_WORDS.money}>
+      <Heading>{earned ? ACCOUNT_PANEL_WORDS.whatItEarned : ACCOUNT_PANEL_WORDS.whatItHasCostSoFar}</Heading>
       {earned ? (
         <>
           <Row gap="$xl" flexWrap="wrap">
-            <FigureBlock figure={saySum(toMajor(earned.beforeOwnTime))} words="before own time" />
+            <FigureBlock figure={saySum(toMajor(earned.beforeOwnTime))} words={ACCOUNT_PANEL_WORDS.beforeOwnTime} />
             <FigureBlock
               figure={earned.perHour ? saySum(toMajor(earned.perHour)) : '–'}
-              words={`an hour, ${earned.hours} h`}
+              words={ACCOUNT_PANEL_WORDS.anHourH(earned.hours)}
             />
-            <FigureBlock figure={saySum(toMajor(earned.afterOwnTime))} words="after own time" />
+            <FigureBlock figure={saySum(toMajor(earned.afterOwnTime))} words={ACCOUNT_PANEL_WORDS.afterOwnTime} />
           </Row>
           <Lines lines={earned.lines} />
-          {earned.days === null ? null : <Small>{`${earned.days} days from bought to sold.`}</Small>}
+          {earned.days === null ? null : <Small>{ACCOUNT_PANEL_WORDS.daysFromBoughtToSold(earned.days)}</Small>}
         </>
       ) : (
-        <Small>
-          {`Paint from the log so far: ${saySum(countMaterials(dossier))}. What it earned is told once it is sold.`}
-        </Small>
+        <Small>{ACCOUNT_PANEL_WORDS.paintFromTheLogSoFar(saySum(countMaterials(dossier)))}</Small>
       )}
       <Bought view={view} today={today} />
-      <Disclosure label="Extras, handles, refunds">{() => <Extras view={view} />}</Disclosure>
-      <Disclosure label="Put right what was worked out">{() => <Corrections view={view} />}</Disclosure>
-      <Disclosure label="What is aimed for">{() => <Aims view={view} />}</Disclosure>
+      <Disclosure label={ACCOUNT_PANEL_WORDS.extrasHandlesRefunds}>{() => <Extras view={view} />}</Disclosure>
+      <Disclosure label={ACCOUNT_PANEL_WORDS.putRightWhatWasWorkedOut}>{() => <Corrections view={view} />}</Disclosure>
+      <Disclosure label={ACCOUNT_PANEL_WORDS.whatIsAimedFor}>{() => <Aims view={view} />}</Disclosure>
     </Card>
   );
 }
 
-const FROM: Record<Line['from'], string> = { given: '', worked_out: 'worked out', corrected: 'put right by you' };
+const FROM: Record<Line['from'], string> = {
+  given: '',
+  worked_out: ACCOUNT_PANEL_WORDS.workedOut,
+  corrected: ACCOUNT_PANEL_WORDS.putRightByYou,
+};
 
 function Lines({ lines }: { lines: readonly Line[] }) {
   const { saySum } = useMeasures();
@@ -91,19 +93,19 @@ function Bought({ view: { money, currency, set }, today }: { view: MoneyView; to
     <Column gap="$m">
       <Row gap="$m">
         <AmountField
-          label="Bought for"
+          label={ACCOUNT_PANEL_WORDS.boughtFor}
           currency={currency}
           value={bought?.amount}
           onSet={(amount) => (amount === undefined ? set({ bought: undefined }) : keep({ amount }))}
         />
         {bought ? (
           <MomentField
-            label="On"
+            label={ACCOUNT_PANEL_WORDS.on}
             value={bought.at?.slice(0, 10) ?? ''}
             onChange={(at) => at !== '' && keep({ at })}
             error={
               bought.at && money.sold?.at && money.sold.at.slice(0, 10) < bought.at.slice(0, 10)
-                ? `Sold on ${sayDate(money.sold.at, today)}: put one of the two right.`
+                ? ACCOUNT_PANEL_WORDS.soldOnPutOneOfThe(sayDate(money.sold.at, today))
                 : undefined
             }
           />
@@ -111,8 +113,8 @@ function Bought({ view: { money, currency, set }, today }: { view: MoneyView; to
       </Row>
       {bought ? (
         <KeptField
-          label="Where"
-          placeholder="House clearance, market, found…"
+          label={ACCOUNT_PANEL_WORDS.where}
+          placeholder={ACCOUNT_PANEL_WORDS.houseClearanceMarketFound}
           value={bought.from}
           most={60}
           onSet={(from) => keep({ from })}
@@ -138,36 +140,44 @@ function Extras({ view: { money, currency, set } }: { view: MoneyView }) {
       {extras.map((extra, i) => (
         <Row key={i} alignItems="center" justifyContent="space-between" gap="$s">
           <Small color="$ink" flex={1}>{`${extra.what}, ${saySum(extra.amount)}`}</Small>
-          <Button label={`Remove ${extra.what}`} onPress={() => set({ extras: extras.filter((_, own) => own !== i) })}>
-            Remove
+          <Button
+            label={ACCOUNT_PANEL_WORDS.remove(extra.what)}
+            onPress={() => set({ extras: extras.filter((_, own) => own !== i) })}
+          >
+            {ACCOUNT_PANEL_WORDS.remove2}
           </Button>
         </Row>
       ))}
       <Row gap="$m">
-        <Field label="What for" value={what} onChange={(text) => setWhat(text.slice(0, 80))} />
-        <AmountField label="Cost" currency={currency} value={amount} onSet={setAmount} />
+        <Field label={ACCOUNT_PANEL_WORDS.whatFor} value={what} onChange={(text) => setWhat(text.slice(0, 80))} />
+        <AmountField label={ACCOUNT_PANEL_WORDS.cost} currency={currency} value={amount} onSet={setAmount} />
       </Row>
       <Button disabled={what.trim() === '' || amount === undefined} onPress={add}>
-        Add this cost
+        {ACCOUNT_PANEL_WORDS.addThisCost}
       </Button>
       <AmountField
-        label="Handles and fittings"
+        label={ACCOUNT_PANEL_WORDS.handlesAndFittings}
         currency={currency}
         value={money.hardware}
         onSet={(hardware) => set({ hardware })}
       />
       {refunds.map((own, i) => (
         <Row key={i} alignItems="center" justifyContent="space-between" gap="$s">
-          <Small color="$ink" flex={1}>{`Given back: ${saySum(own.amount)}`}</Small>
-          <Button label={`Remove refund ${i + 1}`} onPress={() => set({ refunds: refunds.filter((_, k) => k !== i) })}>
-            Remove
+          <Small color="$ink" flex={1}>
+            {ACCOUNT_PANEL_WORDS.givenBack(saySum(own.amount))}
+          </Small>
+          <Button
+            label={ACCOUNT_PANEL_WORDS.removeRefund(i + 1)}
+            onPress={() => set({ refunds: refunds.filter((_, k) => k !== i) })}
+          >
+            {ACCOUNT_PANEL_WORDS.remove2}
           </Button>
         </Row>
       ))}
       {money.sold ? (
         <Row gap="$m" alignItems="flex-end">
           <AmountField
-            label="Given back to the buyer"
+            label={ACCOUNT_PANEL_WORDS.givenBackToTheBuyer}
             currency={currency}
             value={refund}
             most={money.sold.amount}
@@ -180,7 +190,7 @@ function Extras({ view: { money, currency, set } }: { view: MoneyView }) {
               setRefund(undefined);
             }}
           >
-            Keep
+            {ACCOUNT_PANEL_WORDS.keep}
           </Button>
         </Row>
       ) : null}
@@ -196,22 +206,22 @@ function Corrections({ view: { money, currency, set } }: { view: MoneyView }) {
     set({ corrections: correctAccount(corrections, part, timeNow()) });
   return (
     <Column gap="$m">
-      <Small>What stands here takes the place of what the log and the shelf say; empty it, and they count again.</Small>
+      <Small>{ACCOUNT_PANEL_WORDS.whatStandsHereTakesThePlace}</Small>
       <AmountField
-        label="Hours"
-        unit="h"
+        label={ACCOUNT_PANEL_WORDS.hours}
+        unit={ACCOUNT_PANEL_WORDS.h}
         most={MOST_HOURS}
         value={corrections.hours}
         onSet={(hours) => keep({ hours })}
       />
       <AmountField
-        label="Paint and primer"
+        label={ACCOUNT_PANEL_WORDS.paintAndPrimer}
         currency={currency}
         value={corrections.materials}
         onSet={(materials) => keep({ materials })}
       />
       <AmountField
-        label="Paper, rollers, tape, rags"
+        label={ACCOUNT_PANEL_WORDS.paperRollersTapeRags}
         currency={currency}
         value={corrections.consumables}
         onSet={(consumables) => keep({ consumables })}
@@ -227,16 +237,18 @@ function Earlier({ corrections }: { corrections: NonNullable<MoneyFacts['correct
   const today = useToday();
   const say = ({ hours, materials, consumables }: NonNullable<typeof corrections.earlier>[number]): string =>
     [
-      hours === undefined ? '' : `${hours} h`,
-      materials === undefined ? '' : `${saySum(materials)} of paint`,
-      consumables === undefined ? '' : `${saySum(consumables)} of small things`,
+      hours === undefined ? '' : ACCOUNT_PANEL_WORDS.h2(hours),
+      materials === undefined ? '' : ACCOUNT_PANEL_WORDS.ofPaint(saySum(materials)),
+      consumables === undefined ? '' : ACCOUNT_PANEL_WORDS.ofSmallThings(saySum(consumables)),
     ]
       .filter(Boolean)
-      .join(', ') || 'as it was worked out';
+      .join(', ') || ACCOUNT_PANEL_WORDS.asItWasWorkedOut;
   return (
-    <Column role="list" aria-label="What stood there before">
+    <Column role="list" aria-label={ACCOUNT_PANEL_WORDS.whatStoodThereBefore}>
       {corrections.earlier?.toReversed().map((own, i) => (
-        <Small key={i} role="listitem">{`Until ${sayDate(own.at, today)}: ${say(own)}`}</Small>
+        <Small key={i} role="listitem">
+          {ACCOUNT_PANEL_WORDS.until(sayDate(own.at, today), say(own))}
+        </Small>
       ))}
     </Column>
   );
@@ -251,19 +263,19 @@ function Aims({ view: { money, currency, set } }: { view: MoneyView }) {
   return (
     <Column gap="$m">
       <AmountField
-        label="What an hour is worth"
+        label={ACCOUNT_PANEL_WORDS.whatAnHourIsWorth}
         currency={currency}
         value={money.hour_rate}
         onSet={(hour_rate) => set({ hour_rate })}
       />
       <AmountField
-        label="Profit, after own time"
+        label={ACCOUNT_PANEL_WORDS.profitAfterOwnTime}
         currency={currency}
         value={target.profit}
         onSet={(profit) => keep({ profit })}
       />
       <AmountField
-        label="Or earned an hour"
+        label={ACCOUNT_PANEL_WORDS.orEarnedAnHour}
         currency={currency}
         value={target.per_hour}
         onSet={(per_hour) => keep({ per_hour })}

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Field } from '@/client/ui';
 import { hasItsDecimals } from '@/core/money';
 import { readNumber } from '@/core/shared';
+import { AMOUNT_FIELD_WORDS } from '@/words';
 
 interface AmountFieldProps {
   label: string;
@@ -57,8 +58,10 @@ export function AmountField({ label, value, onSet, currency, unit, most = MOST, 
 
 function findFault(text: string, read: number | undefined, most: number, currency: string | undefined) {
   if (text.trim() === '') return undefined;
-  if (read === undefined) return 'Write an amount, or leave it empty.';
-  if (read < 0) return 'Not less than nothing.';
-  if (read > most) return `At most ${most}.`;
-  return currency && !hasItsDecimals(read, currency) ? `Finer than ${currency} has decimals. Round it.` : undefined;
+  if (read === undefined) return AMOUNT_FIELD_WORDS.writeAnAmountOrLeaveIt;
+  if (read < 0) return AMOUNT_FIELD_WORDS.notLessThanNothing;
+  if (read > most) return AMOUNT_FIELD_WORDS.atMost(most);
+  return currency && !hasItsDecimals(read, currency)
+    ? AMOUNT_FIELD_WORDS.finerThanHasDecimalsRoundIt(currency)
+    : undefined;
 }

@@ -1,7 +1,7 @@
 import { useDispatch, useSelector } from 'react-redux';
 import { clockSettled, isClockAsked, type AppDispatch, type RootState } from '@/client/store';
 import { Button } from '@/client/ui';
-import { sayClockOff } from '@/words';
+import { CLOCK_BAR_WORDS, sayClockOff } from '@/words';
 import { Bar } from './bar';
 
 /** Asks which clock is right, where this device's and the computer's differ by much. */
@@ -10,13 +10,13 @@ export function ClockBar() {
   const dispatch = useDispatch<AppDispatch>();
   if (!isClockAsked(clock)) return null;
   return (
-    <Bar label="Which clock is right" title={sayClockOff(clock.aheadMs)} lines={[WHY]}>
-      <Button onPress={() => dispatch(clockSettled('shop'))}>Go by the computer</Button>
+    <Bar label={CLOCK_BAR_WORDS.whichClockIsRight} title={sayClockOff(clock.aheadMs)} lines={[WHY]}>
+      <Button onPress={() => dispatch(clockSettled('shop'))}>{CLOCK_BAR_WORDS.goByTheComputer}</Button>
       <Button look="quiet" onPress={() => dispatch(clockSettled('device'))}>
-        This clock is right
+        {CLOCK_BAR_WORDS.thisClockIsRight}
       </Button>
     </Bar>
   );
 }
 
-const WHY = 'Drying and curing are counted from the times you log here.';
+const WHY = CLOCK_BAR_WORDS.dryingAndCuringAreCountedFrom;

@@ -1,7 +1,7 @@
 import { useDispatch, useSelector } from 'react-redux';
 import { changeMade, makeId, replacedSeen, usePieceName, type AppDispatch, type RootState } from '@/client/store';
 import { Button } from '@/client/ui';
-import { sayChanges, sayReplaced } from '@/words';
+import { REPLACED_BAR_WORDS, sayChanges, sayReplaced } from '@/words';
 import { Bar } from './bar';
 
 /** What another device has just set otherwise than one did here: it holds, for it came later; one may put one's own back. */
@@ -11,12 +11,12 @@ export function ReplacedBar() {
   const nameOf = usePieceName();
   if (!first) return null;
   const { id, pieceId, change, said, by, facts } = first;
-  const where = pieceId === '' ? 'The workshop' : nameOf(pieceId);
+  const where = pieceId === '' ? REPLACED_BAR_WORDS.theWorkshop : nameOf(pieceId);
   const leave = (): void => void dispatch(replacedSeen({ id }));
   return (
     <Bar
-      label="Replaced by another"
-      title={`${by ?? 'The computer'} changed what you had set`}
+      label={REPLACED_BAR_WORDS.replacedByAnother}
+      title={REPLACED_BAR_WORDS.changedWhatYouHadSet(by)}
       lines={[`${where}: ${said ?? sayChanges([change], undefined)}`, ...facts.map(sayReplaced)]}
     >
       <Button
@@ -25,10 +25,10 @@ export function ReplacedBar() {
           leave();
         }}
       >
-        Put mine back
+        {REPLACED_BAR_WORDS.putMineBack}
       </Button>
       <Button look="quiet" onPress={leave}>
-        Leave it so
+        {REPLACED_BAR_WORDS.leaveItSo}
       </Button>
     </Bar>
   );

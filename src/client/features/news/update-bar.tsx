@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Workbox } from 'workbox-window';
 import { Button } from '@/client/ui';
 import { Bar } from './bar';
+import { UPDATE_BAR_WORDS } from '@/words';
 
 /** A page may stay open for days. */
 const LOOK_EVERY_MS = 3_600_000;
@@ -41,12 +42,12 @@ export function UpdateBar({ laterMs }: { laterMs: number }) {
   if (!news) return null;
   return (
     <Bar
-      label="A newer Bricolage"
-      title={news === 'ready' ? 'A new version is ready' : 'A new version was taken in another tab'}
+      label={UPDATE_BAR_WORDS.aNewerBricolage}
+      title={news === 'ready' ? UPDATE_BAR_WORDS.aNewVersionIsReady : UPDATE_BAR_WORDS.aNewVersionWasTakenIn}
     >
-      <Button onPress={take}>Take it now</Button>
+      <Button onPress={take}>{UPDATE_BAR_WORDS.takeItNow}</Button>
       <Button look="quiet" onPress={() => setNews(null)}>
-        Later
+        {UPDATE_BAR_WORDS.later}
       </Button>
     </Bar>
   );

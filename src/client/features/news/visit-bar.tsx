@@ -1,6 +1,7 @@
 import { useGetVisitQuery, useVisit } from '@/client/store';
 import { Button } from '@/client/ui';
 import { Bar } from './bar';
+import { VISIT_BAR_WORDS } from '@/words';
 
 /** Whoever looks round the invented workshop is told so, with the way back. */
 export function VisitBar() {
@@ -9,11 +10,11 @@ export function VisitBar() {
   if (!data?.visiting) return null;
   return (
     <Bar
-      label="Looking round"
-      title="This is the invented workshop"
-      lines={['Try anything: nothing of it is yours, and it is as new next time.']}
+      label={VISIT_BAR_WORDS.lookingRound}
+      title={VISIT_BAR_WORDS.thisIsTheInventedWorkshop}
+      lines={[VISIT_BAR_WORDS.tryAnythingNothingOfItIs]}
     >
-      <Button onPress={() => void visit(false)}>Back to my shop</Button>
+      <Button onPress={() => void visit(false)}>{VISIT_BAR_WORDS.backToMyShop}</Button>
     </Bar>
   );
 }

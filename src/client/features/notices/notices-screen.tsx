@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { BackHeader, Screen, Skeleton, Unreachable } from '@/client/features/piece-frame';
 import { Body, Column, Disclosure, Field, Small } from '@/client/ui';
 import { matches, wordsOf } from '@/core/find';
+import { NOTICES_SCREEN_WORDS } from '@/words';
 
 /** As the build writes them. */
 interface NoticeText {
@@ -29,9 +30,9 @@ export function NoticesScreen() {
     return (notices ?? []).filter(({ name, licence }) => matches(asked, `${name} ${licence}`));
   }, [notices, words]);
   return (
-    <Screen title="Notices" header={<BackHeader title="Notices" />}>
+    <Screen title={NOTICES_SCREEN_WORDS.notices} header={<BackHeader title={NOTICES_SCREEN_WORDS.notices} />}>
       <Column gap="$m" width="100%" maxWidth={720} alignSelf="center">
-        <Body>Bricolage is made with the work of many others. These are their licences.</Body>
+        <Body>{NOTICES_SCREEN_WORDS.bricolageIsMadeWithTheWork}</Body>
         {failed && !notices ? (
           <Unreachable
             retry={() => {
@@ -43,14 +44,16 @@ export function NoticesScreen() {
         {!notices && !failed ? <Skeleton /> : null}
         {notices ? (
           <>
-            <Field label="Package or licence" value={words} onChange={setWords} />
-            <Small role="status">{`${found.length} of ${notices.length} packages`}</Small>
+            <Field label={NOTICES_SCREEN_WORDS.packageOrLicence} value={words} onChange={setWords} />
+            <Small role="status">{NOTICES_SCREEN_WORDS.ofPackages(found.length, notices.length)}</Small>
             {found.slice(0, MOST).map(({ name, version, licence, text }) => (
               <Disclosure key={`${name}@${version}`} label={`${name} ${version}: ${licence}`}>
-                {() => <Small whiteSpace="pre-wrap">{text || 'It came without a text of its own.'}</Small>}
+                {() => <Small whiteSpace="pre-wrap">{text || NOTICES_SCREEN_WORDS.itCameWithoutATextOf}</Small>}
               </Disclosure>
             ))}
-            {found.length > MOST ? <Small>{`${found.length - MOST} more: narrow it by a name.`}</Small> : null}
+            {found.length > MOST ? (
+              <Small>{NOTICES_SCREEN_WORDS.moreNarrowItByAName(found.length - MOST)}</Small>
+            ) : null}
           </>
         ) : null}
       </Column>

@@ -28,6 +28,7 @@ import {
   useSetPassphraseMutation,
 } from './opening-api';
 import { QrCode } from './qr-code';
+import { PHONES_SCREEN_WORDS } from '@/words';
 
 const MINUTE_MS = 60_000;
 const TIMES = makeTimes(OWN_ZONE);
@@ -36,7 +37,10 @@ const TIMES = makeTimes(OWN_ZONE);
 export function PhonesScreen() {
   const access = useAccess();
   return (
-    <Screen title="Phones" header={<ShopHeader title="Phones" before={<TodayLink />} />}>
+    <Screen
+      title={PHONES_SCREEN_WORDS.phones}
+      header={<ShopHeader title={PHONES_SCREEN_WORDS.phones} before={<TodayLink />} />}
+    >
       {!access ? <Skeleton /> : access.local ? <Opening /> : <OwnPass device={access.device ?? ''} />}
     </Screen>
   );
@@ -45,13 +49,10 @@ export function PhonesScreen() {
 function OwnPass({ device }: { device: string }) {
   const leave = useLeave();
   return (
-    <Card gap="$m" role="region" aria-label="This device">
+    <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.thisDevice}>
       <Heading>{device}</Heading>
-      <Body>
-        This device is let in. Who else is, and whether phones come in at all, is settled at the computer of the
-        workshop.
-      </Body>
-      <Button onPress={() => void leave()}>Leave the workshop on this device</Button>
+      <Body>{PHONES_SCREEN_WORDS.thisDeviceIsLetInWho}</Body>
+      <Button onPress={() => void leave()}>{PHONES_SCREEN_WORDS.leaveTheWorkshopOnThisDevice}</Button>
     </Card>
   );
 }
@@ -62,17 +63,17 @@ function Opening() {
   const wide = useIsWide();
   if (!data) return error ? <Unreachable retry={() => void refetch()} /> : <Skeleton />;
   const door = (
-    <Card gap="$m" role="region" aria-label="The door">
-      <Heading>{data.open ? 'Phones in the house can come in' : 'Only this computer can come in'}</Heading>
+    <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.theDoor}>
+      <Heading>
+        {data.open ? PHONES_SCREEN_WORDS.phonesInTheHouseCanCome : PHONES_SCREEN_WORDS.onlyThisComputerCanComeIn}
+      </Heading>
       <Body>
-        {data.open
-          ? 'Over the network of the house, encrypted, each device with a pass of its own. From outside the house nothing comes in.'
-          : 'Let phones in, and the garage has the plan, the clocks and the camera at hand. They come over the network of your house, encrypted; nothing is sent anywhere else.'}
+        {data.open ? PHONES_SCREEN_WORDS.overTheNetworkOfTheHouse : PHONES_SCREEN_WORDS.letPhonesInAndTheGarage}
       </Body>
-      <Toggle label="Let phones in" on={data.open} onPress={() => void setOpen(!data.open)} />
+      <Toggle label={PHONES_SCREEN_WORDS.letPhonesIn} on={data.open} onPress={() => void setOpen(!data.open)} />
       {refused ? (
-        <Notice tone="stop" live title="The door stays shut">
-          {sayRefusal(refused, 'The server does not answer.')}
+        <Notice tone="stop" live title={PHONES_SCREEN_WORDS.theDoorStaysShut}>
+          {sayRefusal(refused, PHONES_SCREEN_WORDS.theServerDoesNotAnswer)}
         </Notice>
       ) : null}
       {data.urls.map((url) => (
@@ -94,7 +95,7 @@ function Opening() {
             <Devices {...data} />
             <Passphrase set={data.passphrase} />
             <Card>
-              <Disclosure label="The phone warns: what it means, and how it stops">
+              <Disclosure label={PHONES_SCREEN_WORDS.thePhoneWarnsWhatItMeans}>
                 {() => <TrustSteps fingerprint={data.fingerprint} />}
               </Disclosure>
             </Card>
@@ -111,24 +112,24 @@ function Pair() {
   const now = useNow(MINUTE_MS / 6);
   const holds = data !== undefined && now < data.until;
   return (
-    <Card gap="$m" role="region" aria-label="One more phone">
-      <Heading>One more phone</Heading>
+    <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.oneMorePhone}>
+      <Heading>{PHONES_SCREEN_WORDS.oneMorePhone}</Heading>
       {holds ? (
         <>
-          <Body>Point the phone’s camera at the picture. The phone must be in the same network.</Body>
-          <QrCode rows={data.qr} label={`Picture of ${data.url} with the code`} />
-          <Body>{`Or open ${data.url} and type the code:`}</Body>
+          <Body>{PHONES_SCREEN_WORDS.pointThePhonesCameraAtThe}</Body>
+          <QrCode rows={data.qr} label={PHONES_SCREEN_WORDS.pictureOfWithTheCode(data.url)} />
+          <Body>{PHONES_SCREEN_WORDS.orOpenAndTypeTheCode(data.url)}</Body>
           <Strong fontSize={28} lineHeight={36}>
             {spaceCode(data.code)}
           </Strong>
-          <Small>{`Good for one device, until ${TIMES.clock(data.until)}.`}</Small>
+          <Small>{PHONES_SCREEN_WORDS.goodForOneDeviceUntil(TIMES.clock(data.until))}</Small>
         </>
       ) : (
-        <Body>{data ? 'That code has run out.' : 'A code lets one device in; it holds for ten minutes.'}</Body>
+        <Body>{data ? PHONES_SCREEN_WORDS.thatCodeHasRunOut : PHONES_SCREEN_WORDS.aCodeLetsOneDeviceIn}</Body>
       )}
-      {error ? <Notice tone="stop" live title="There is no code just now" /> : null}
+      {error ? <Notice tone="stop" live title={PHONES_SCREEN_WORDS.thereIsNoCodeJustNow} /> : null}
       <Button look={holds ? 'plain' : 'main'} onPress={() => void make()}>
-        {holds ? 'Another code' : 'Show a code'}
+        {holds ? PHONES_SCREEN_WORDS.anotherCode : PHONES_SCREEN_WORDS.showACode}
       </Button>
     </Card>
   );
@@ -138,24 +139,22 @@ function Devices({ devices }: OpeningState) {
   const [end] = useEndPassMutation();
   const now = useNow(MINUTE_MS);
   return (
-    <Card gap="$m" role="region" aria-label="Who is in">
-      <Heading>Who is in</Heading>
-      {devices.length === 0 ? <Body>No phone yet.</Body> : null}
+    <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.whoIsIn}>
+      <Heading>{PHONES_SCREEN_WORDS.whoIsIn}</Heading>
+      {devices.length === 0 ? <Body>{PHONES_SCREEN_WORDS.noPhoneYet}</Body> : null}
       {devices.map(({ id, device, made_at, seen_at }) => (
         <Row key={id} gap="$m" alignItems="center">
           <Column flex={1} gap={2}>
             <Strong>{device}</Strong>
-            <Small>{`Seen ${TIMES.moment(seen_at, now)} · since ${TIMES.day(made_at)}`}</Small>
+            <Small>{PHONES_SCREEN_WORDS.seenSince(TIMES.moment(seen_at, now), TIMES.day(made_at))}</Small>
           </Column>
-          <Button label={`End the pass of ${device}`} onPress={() => void end(id)}>
-            End
+          <Button label={PHONES_SCREEN_WORDS.endThePassOf(device)} onPress={() => void end(id)}>
+            {PHONES_SCREEN_WORDS.end}
           </Button>
         </Row>
       ))}
-      {devices.length > 1 ? <Button onPress={() => void end(null)}>End all passes</Button> : null}
-      {devices.length > 0 ? (
-        <Small>A pass ends by itself when it was not used for 30 days, and after 180 days in any case.</Small>
-      ) : null}
+      {devices.length > 1 ? <Button onPress={() => void end(null)}>{PHONES_SCREEN_WORDS.endAllPasses}</Button> : null}
+      {devices.length > 0 ? <Small>{PHONES_SCREEN_WORDS.aPassEndsByItselfWhen}</Small> : null}
     </Card>
   );
 }
@@ -168,25 +167,21 @@ function Passphrase({ set }: { set: boolean }) {
     if (!answer.error) setWords('');
   };
   return (
-    <Card gap="$m" role="region" aria-label="Passphrase">
-      <Heading>Passphrase</Heading>
-      <Body>
-        {set
-          ? 'A device can also come in by the passphrase, without a code from here.'
-          : 'With a passphrase a device can come in again by itself, when nobody is at this computer.'}
-      </Body>
+    <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.passphrase}>
+      <Heading>{PHONES_SCREEN_WORDS.passphrase}</Heading>
+      <Body>{set ? PHONES_SCREEN_WORDS.aDeviceCanAlsoComeIn : PHONES_SCREEN_WORDS.withAPassphraseADeviceCan}</Body>
       <Field
-        label={set ? 'Another passphrase' : 'Passphrase'}
+        label={set ? PHONES_SCREEN_WORDS.anotherPassphrase : PHONES_SCREEN_WORDS.passphrase}
         secret
         value={words}
         onChange={setWords}
-        error={error ? sayRefusal(error, 'The server does not answer.') : undefined}
+        error={error ? sayRefusal(error, PHONES_SCREEN_WORDS.theServerDoesNotAnswer) : undefined}
       />
       <Row gap="$s">
         <Button disabled={words === '' || isLoading} onPress={() => void keep()}>
-          Keep it
+          {PHONES_SCREEN_WORDS.keepIt}
         </Button>
-        {set ? <Button onPress={() => void change(null)}>No passphrase</Button> : null}
+        {set ? <Button onPress={() => void change(null)}>{PHONES_SCREEN_WORDS.noPassphrase}</Button> : null}
       </Row>
     </Card>
   );

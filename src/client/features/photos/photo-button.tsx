@@ -5,6 +5,7 @@ import { useTakePicture } from '@/client/store';
 import { Button, Column, Small, useTones } from '@/client/ui';
 import type { Dossier, Zone } from '@/core/dossier';
 import { makeSmall } from './make-small';
+import { PHOTO_BUTTON_WORDS } from '@/words';
 
 interface PhotoButtonProps {
   dossier: Dossier;
@@ -41,7 +42,7 @@ export function PhotoButton({ dossier, zone, label, onTaken }: PhotoButtonProps)
   return (
     <Column gap="$xs">
       <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} disabled={busy} onPress={() => void pick()}>
-        {busy ? 'Opening…' : label}
+        {busy ? PHOTO_BUTTON_WORDS.opening : label}
       </Button>
       {problem ? (
         <Small role="alert" color="$stop">

@@ -5,6 +5,7 @@ import { Button, Column, Row, Small, Subheading } from '@/client/ui';
 import { zoneName, type Dossier, type PieceChange, type Zone } from '@/core/dossier';
 import { PhotoButton } from './photo-button';
 import { lowerFirst } from '@/core/shared';
+import { PHOTO_STRIP_WORDS } from '@/words';
 
 interface PhotoStripProps {
   dossier: Dossier;
@@ -18,11 +19,11 @@ export function PhotoStrip({ dossier, zone, change }: PhotoStripProps) {
   const waiting = useWaitingPictures(dossier.piece.id ?? '', zone.id).reverse();
   const name = lowerFirst(zoneName(zone));
   return (
-    <Column gap="$s" render="section" aria-label="Pictures">
-      {photos.length + waiting.length > 0 ? <Subheading>{`Pictures of the ${name}`}</Subheading> : null}
+    <Column gap="$s" render="section" aria-label={PHOTO_STRIP_WORDS.pictures}>
+      {photos.length + waiting.length > 0 ? <Subheading>{PHOTO_STRIP_WORDS.picturesOfThe(name)}</Subheading> : null}
       <Row gap="$s" flexWrap="wrap">
         {waiting.map((photoId) => (
-          <WaitingPicture key={photoId} photoId={photoId} label={`Picture of the ${name} that waits to be sent`} />
+          <WaitingPicture key={photoId} photoId={photoId} label={PHOTO_STRIP_WORDS.pictureOfTheThatWaitsTo(name)} />
         ))}
         {photos.map((photo, i) => {
           const defect = zone.defects?.findIndex((entry) => entry.photo === photo.id) ?? -1;
@@ -32,22 +33,22 @@ export function PhotoStrip({ dossier, zone, change }: PhotoStripProps) {
                 source={{ uri: photoPath(photo.sha256) }}
                 style={SIZE}
                 resizeMode="cover"
-                accessibilityLabel={`Picture ${i + 1} of the ${name}`}
+                accessibilityLabel={PHOTO_STRIP_WORDS.pictureOfThe(i + 1, name)}
               />
-              {defect >= 0 ? <Small>{`Shows no. ${defect + 1}`}</Small> : null}
+              {defect >= 0 ? <Small>{PHOTO_STRIP_WORDS.showsNo(defect + 1)}</Small> : null}
               <Button
                 look="quiet"
-                label={`Remove picture ${i + 1}`}
+                label={PHOTO_STRIP_WORDS.removePicture(i + 1)}
                 onPress={() => change({ type: 'photo_withdrawn', photoId: photo.id })}
               >
-                Remove
+                {PHOTO_STRIP_WORDS.remove}
               </Button>
             </Column>
           );
         })}
       </Row>
       <Row>
-        <PhotoButton dossier={dossier} zone={zone} label="Add a picture" />
+        <PhotoButton dossier={dossier} zone={zone} label={PHOTO_STRIP_WORDS.addAPicture} />
       </Row>
     </Column>
   );
@@ -61,7 +62,7 @@ function WaitingPicture({ photoId, label }: { photoId: string; label: string }) 
   return (
     <Column gap="$xs" width={SIZE.width}>
       {url ? <Image source={{ uri: url }} style={SIZE} resizeMode="cover" accessibilityLabel={label} /> : null}
-      <Small>Waits to be sent</Small>
+      <Small>{PHOTO_STRIP_WORDS.waitsToBeSent}</Small>
     </Column>
   );
 }

@@ -4,6 +4,7 @@ import { Image, type LayoutChangeEvent } from 'react-native';
 import { Small } from '@/client/ui';
 import type { Point, Rect } from '@/core/photo';
 import { useDrag } from '@/client/features/drag';
+import { BOX_PICTURE_WORDS } from '@/words';
 
 interface BoxPictureProps {
   url: string;
@@ -48,7 +49,7 @@ export function BoxPicture({ url, width, height, boxes, marking, nameOf, onMark 
       maxWidth={560}
       aspectRatio={width / height}
       role="application"
-      aria-label={`Box for ${nameOf(marking)}`}
+      aria-label={BOX_PICTURE_WORDS.boxFor(nameOf(marking))}
       tabIndex={0}
       cursor="crosshair"
       style={{ touchAction: 'none' } as object}
@@ -70,7 +71,7 @@ export function BoxPicture({ url, width, height, boxes, marking, nameOf, onMark 
       <Image
         source={{ uri: url }}
         style={{ position: 'absolute', width: '100%', height: '100%' }}
-        accessibilityLabel="The photograph"
+        accessibilityLabel={BOX_PICTURE_WORDS.thePhotograph}
       />
       {Object.entries(boxes).map(([code, rect]) => (
         <View

@@ -5,6 +5,7 @@ import type { Rect } from '@/core/photo';
 import { BoxPicture } from './box-picture';
 import type { PictureReader } from './picture-reader';
 import { useOpenedPicture } from './use-opened-picture';
+import { MARKED_PICTURE_WORDS } from '@/words';
 
 /** Something to be marked on a photograph; `start`: where it is looked for first, as shares of the picture. */
 export interface MarkedPart {
@@ -33,18 +34,18 @@ export function MarkedPicture({ parts, action, read }: MarkedPictureProps) {
   return (
     <Column gap="$m">
       <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void pick()}>
-        {shot ? 'Another picture' : 'Pick or take a picture'}
+        {shot ? MARKED_PICTURE_WORDS.anotherPicture : MARKED_PICTURE_WORDS.pickOrTakeAPicture}
       </Button>
       {busy ? <Body role="status">{busy}</Body> : null}
       {problem ? (
-        <Notice tone="stop" live title="Not good enough to go by">
+        <Notice tone="stop" live title={MARKED_PICTURE_WORDS.notGoodEnoughToGoBy}>
           {problem}
         </Notice>
       ) : null}
       {shot ? (
         <>
-          <Choices label="What to mark" options={parts} value={marking} onPick={setMarking} />
-          <Small>Draw a box over it with a finger, or move it with the arrow keys (with shift: its size).</Small>
+          <Choices label={MARKED_PICTURE_WORDS.whatToMark} options={parts} value={marking} onPick={setMarking} />
+          <Small>{MARKED_PICTURE_WORDS.drawABoxOverItWith}</Small>
           <BoxPicture
             {...shot}
             boxes={Object.fromEntries(Object.entries(boxes).filter(([code]) => parts.some((own) => own.code === code)))}

@@ -1,6 +1,7 @@
 import { openLine } from '@/client/workers/line';
 import type { LatticeReport, PictureApi, Refused, StripsReport as Strips } from '@/client/workers/picture.worker';
 import type { ColourOptions, DrawDownOptions, LatticeOptions, StripsOptions } from '@/core/photo';
+import { PICTURE_READER_WORDS } from '@/words';
 
 export type { LatticeReport };
 export type StripsReport = Strips['report'];
@@ -22,7 +23,7 @@ export interface PictureReader {
   close: () => void;
 }
 
-const REFUSED: Refused = { kind: 'refused', message: 'The picture could not be read. Take another one.' };
+const REFUSED: Refused = { kind: 'refused', message: PICTURE_READER_WORDS.thePictureCouldNotBeRead };
 
 /** A reader of one photograph after another, off the interface's thread; it answers in the order it is asked. */
 export function makePictureReader(): PictureReader {
@@ -48,7 +49,7 @@ export function makePictureReader(): PictureReader {
       const reply = await line.ask('read', (api) => api.readDrawDown(options));
       return reply.ok ? reply.answer : REFUSED;
     },
-    setAside: async () => void (await line.ask('set aside', (api) => api.setAside())),
+    setAside: async () => void (await line.ask('setAside', (api) => api.setAside())),
     readShine: async () => {
       const reply = await line.ask('read', (api) => api.readShine());
       return reply.ok ? reply.answer : REFUSED;

@@ -1,6 +1,7 @@
 import { launchImageLibraryAsync } from 'expo-image-picker';
 import { useEffect, useRef, useState } from 'react';
 import { makePictureReader, type PictureReader } from './picture-reader';
+import { USE_OPENED_PICTURE_WORDS } from '@/words';
 
 export interface OpenedPicture {
   url: string;
@@ -26,7 +27,7 @@ export function useOpenedPicture(onOpened: (width: number, height: number) => vo
     const own = before ?? makePictureReader();
     reader.current = own;
     setProblem(null);
-    setBusy('Opening the picture…');
+    setBusy(USE_OPENED_PICTURE_WORDS.openingThePicture);
     const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
     if (before) await before.setAside();
     const answer = await own.open(picture);
@@ -40,7 +41,7 @@ export function useOpenedPicture(onOpened: (width: number, height: number) => vo
   /** Reads it; what is wrong is told and the picture stays open, or it is put away. */
   const measure = async (read: (reader: PictureReader) => Promise<string | null>): Promise<void> => {
     if (!reader.current) return;
-    setBusy('Measuring…');
+    setBusy(USE_OPENED_PICTURE_WORDS.measuring);
     const told = await read(reader.current);
     setBusy(null);
     setProblem(told);

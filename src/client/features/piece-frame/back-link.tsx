@@ -1,6 +1,7 @@
 import { Link } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import { SPACE, useTones } from '@/client/ui';
+import { BACK_LINK_WORDS } from '@/words';
 
 /** The way back, as big as a thumb; its arrow stands on the text margin. */
 const Back = ({ href, label }: { href: '/' | '/pieces'; label: string }) => {
@@ -23,5 +24,5 @@ const Back = ({ href, label }: { href: '/' | '/pieces'; label: string }) => {
   );
 };
 
-export const BackLink = () => <Back href="/pieces" label="All pieces" />;
-export const TodayLink = () => <Back href="/" label="Today" />;
+export const BackLink = () => <Back href="/pieces" label={BACK_LINK_WORDS.allPieces} />;
+export const TodayLink = () => <Back href="/" label={BACK_LINK_WORDS.today} />;

@@ -1,10 +1,11 @@
 import { styled, View } from '@tamagui/core';
 import { Link, usePathname } from 'expo-router';
 import { Row, Strong } from '@/client/ui';
+import { FINDINGS_TABS_WORDS } from '@/words';
 
 const PLACES = [
-  { href: '/findings', label: 'Own tests' },
-  { href: '/practice', label: 'Practice' },
+  { href: '/findings', label: FINDINGS_TABS_WORDS.ownTests },
+  { href: '/practice', label: FINDINGS_TABS_WORDS.practice },
 ] as const;
 
 const Tab = styled(View, {
@@ -20,7 +21,7 @@ const Tab = styled(View, {
 export function FindingsTabs() {
   const path = usePathname();
   return (
-    <Row render="nav" aria-label="Findings and practice" gap="$s">
+    <Row render="nav" aria-label={FINDINGS_TABS_WORDS.findingsAndPractice} gap="$s">
       {PLACES.map(({ href, label }) => (
         <Link
           key={href}

@@ -4,6 +4,7 @@ import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
 import { useState } from 'react';
 import { makeFrame } from '@/client/room';
 import { useTones } from '@/client/ui';
+import { HELP_BUTTON_WORDS } from '@/words';
 
 /** What it says comes when it is first opened. */
 const HelpSheet = makeFrame<{ onClosed: () => void }>(async () => (await import('@/client/rooms')).HelpSheet);
@@ -18,7 +19,7 @@ export function HelpButton() {
     <>
       <View
         render="button"
-        aria-label="What is this screen for?"
+        aria-label={HELP_BUTTON_WORDS.whatIsThisScreenFor}
         width={48}
         height={48}
         alignItems="center"

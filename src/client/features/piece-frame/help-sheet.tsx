@@ -1,6 +1,6 @@
 import { usePathname, router } from 'expo-router';
 import { Body, Button, Column, OpenSheet, Small, Strong } from '@/client/ui';
-import { findTerm, HELP, SCREENS, type ScreenCode } from '@/words';
+import { HELP_SHEET_WORDS, findTerm, HELP, SCREENS, type ScreenCode } from '@/words';
 
 /** The screen an address belongs to. */
 function screenOf(path: string): ScreenCode {
@@ -11,15 +11,15 @@ function screenOf(path: string): ScreenCode {
 export function HelpSheet({ onClosed }: { onClosed: () => void }) {
   const { name, answers, terms, numbers } = HELP[screenOf(usePathname())];
   return (
-    <OpenSheet label={`About ${name}`} onClosed={onClosed}>
+    <OpenSheet label={HELP_SHEET_WORDS.about(name)} onClosed={onClosed}>
       {(close) => (
         <Column gap="$l">
           <Column gap="$xs">
-            <Strong>What it answers</Strong>
+            <Strong>{HELP_SHEET_WORDS.whatItAnswers}</Strong>
             <Body>{answers}</Body>
           </Column>
           {terms.length > 0 ? (
-            <Column gap="$s" role="list" aria-label="Words on this screen">
+            <Column gap="$s" role="list" aria-label={HELP_SHEET_WORDS.wordsOnThisScreen}>
               {terms.map(findTerm).map(({ code, term, says }) => (
                 <Column key={code} role="listitem">
                   <Strong>{term}</Strong>
@@ -29,7 +29,7 @@ export function HelpSheet({ onClosed }: { onClosed: () => void }) {
             </Column>
           ) : null}
           <Column gap="$xs">
-            <Strong>Where the figures come from</Strong>
+            <Strong>{HELP_SHEET_WORDS.whereTheFiguresComeFrom}</Strong>
             <Body>{numbers}</Body>
           </Column>
           <Button
@@ -38,7 +38,7 @@ export function HelpSheet({ onClosed }: { onClosed: () => void }) {
               router.push('/glossary');
             }}
           >
-            All words
+            {HELP_SHEET_WORDS.allWords}
           </Button>
         </Column>
       )}

@@ -1,16 +1,17 @@
 import { router } from 'expo-router';
 import { Button, Notice } from '@/client/ui';
 import { Screen } from './screen';
+import { NOT_FOUND_SCREEN_WORDS } from '@/words';
 
 export function NotFoundScreen() {
   return (
-    <Screen title="Nothing here" header={null}>
+    <Screen title={NOT_FOUND_SCREEN_WORDS.nothingHere} header={null}>
       <Notice
         tone="wait"
-        title="There is nothing at this address"
-        action={<Button onPress={() => router.replace('/pieces')}>All pieces</Button>}
+        title={NOT_FOUND_SCREEN_WORDS.thereIsNothingAtThisAddress}
+        action={<Button onPress={() => router.replace('/pieces')}>{NOT_FOUND_SCREEN_WORDS.allPieces}</Button>}
       >
-        Pieces are found from the list.
+        {NOT_FOUND_SCREEN_WORDS.piecesAreFoundFromTheList}
       </Notice>
     </Screen>
   );

@@ -3,15 +3,16 @@ import { Link, usePathname } from 'expo-router';
 import { Column, Row, Small, Strong, Title } from '@/client/ui';
 import { BackLink } from './back-link';
 import { HelpButton } from './help-button';
+import { PIECE_HEADER_WORDS } from '@/words';
 
 const STAGES = [
-  { code: 'meet', label: 'Meet' },
-  { code: 'read', label: 'Read' },
-  { code: 'choose', label: 'Choose' },
-  { code: 'prove', label: 'Prove' },
-  { code: 'work', label: 'Work' },
-  { code: 'mend', label: 'Mend' },
-  { code: 'let-go', label: 'Let go' },
+  { code: 'meet', label: PIECE_HEADER_WORDS.meet },
+  { code: 'read', label: PIECE_HEADER_WORDS.read },
+  { code: 'choose', label: PIECE_HEADER_WORDS.choose },
+  { code: 'prove', label: PIECE_HEADER_WORDS.prove },
+  { code: 'work', label: PIECE_HEADER_WORDS.work },
+  { code: 'mend', label: PIECE_HEADER_WORDS.mend },
+  { code: 'let-go', label: PIECE_HEADER_WORDS.letGo },
 ] as const;
 
 const Tab = styled(View, {
@@ -39,7 +40,12 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
           <Small>{note}</Small>
           <HelpButton />
         </Row>
-        <Row render="nav" aria-label="Steps of this piece" justifyContent="space-between" maxWidth={460}>
+        <Row
+          render="nav"
+          aria-label={PIECE_HEADER_WORDS.stepsOfThisPiece}
+          justifyContent="space-between"
+          maxWidth={460}
+        >
           {STAGES.map((stage) => {
             const href = `/piece/${id}/${stage.code}` as const;
             const current = path === href;

@@ -7,6 +7,7 @@ import { Guide } from './late';
 import { PieceHeader } from './piece-header';
 import { Screen } from './screen';
 import { Skeleton, Unreachable } from './waiting-states';
+import { PIECE_SCREEN_WORDS } from '@/words';
 
 export interface PieceParts {
   dossier: Dossier;
@@ -38,10 +39,10 @@ export function PieceScreen({ stage, note, children, action }: PieceScreenProps)
         {error === 'missing' ? (
           <Notice
             tone="stop"
-            title="There is no such piece"
-            action={<Button onPress={() => router.replace('/pieces')}>All pieces</Button>}
+            title={PIECE_SCREEN_WORDS.thereIsNoSuchPiece}
+            action={<Button onPress={() => router.replace('/pieces')}>{PIECE_SCREEN_WORDS.allPieces}</Button>}
           >
-            It may have been removed, or the address has a slip in it.
+            {PIECE_SCREEN_WORDS.itMayHaveBeenRemovedOr}
           </Notice>
         ) : null}
         {error === 'unreachable' ? <Unreachable retry={retry} /> : null}

@@ -4,6 +4,7 @@ import { createPortal } from 'react-dom';
 import { ScrollView } from 'react-native';
 import { useTones } from '@/client/ui';
 import { ServerNotices } from './server-notices';
+import { SCREEN_WORDS } from '@/words';
 
 interface ScreenProps {
   title: string;
@@ -28,7 +29,7 @@ export function Screen({ title, header, children, action, scrolls = true }: Scre
   const tones = useTones();
   const [place, setPlace] = useState<HTMLElement | null>(null);
   useEffect(() => {
-    document.title = `${title} · Bricolage`;
+    document.title = SCREEN_WORDS.bricolage(title);
   }, [title]);
   return (
     <View flex={1} backgroundColor="$ground" render="main">

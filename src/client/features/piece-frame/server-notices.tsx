@@ -5,7 +5,7 @@ import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
 import { changeThrownAway, changeTriedAgain, usePieceName, type AppDispatch, type RootState } from '@/client/store';
 import { Button, Column, Notice, Row, Sheet, Small, Strong, ToneIcon } from '@/client/ui';
-import { sayChanges } from '@/words';
+import { SERVER_NOTICES_WORDS, sayChanges } from '@/words';
 
 type Pending = RootState['outbox']['pending'];
 
@@ -22,15 +22,21 @@ export function ServerNotices() {
         <Notice
           tone="stop"
           live
-          title={parked.length === 1 ? 'A change was not stored' : `${parked.length} changes were not stored`}
-          action={<Sheet label="See why">{(close) => <Parked parked={parked} close={close} />}</Sheet>}
+          title={
+            parked.length === 1
+              ? SERVER_NOTICES_WORDS.aChangeWasNotStored
+              : SERVER_NOTICES_WORDS.changesWereNotStored(parked.length)
+          }
+          action={
+            <Sheet label={SERVER_NOTICES_WORDS.seeWhy}>{(close) => <Parked parked={parked} close={close} />}</Sheet>
+          }
         >
           {parked[0]!.refused}
         </Notice>
       ) : null}
       {unkept.some((id) => pending.some((own) => own.id === id)) ? (
-        <Notice tone="stop" live title="This browser has no room left">
-          What you do now is kept in this page alone: leave it open until the workshop has answered.
+        <Notice tone="stop" live title={SERVER_NOTICES_WORDS.thisBrowserHasNoRoomLeft}>
+          {SERVER_NOTICES_WORDS.whatYouDoNowIsKept}
         </Notice>
       ) : null}
     </View>
@@ -52,12 +58,14 @@ function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
       <ToneIcon tone="wait" />
       <Column flex={1} paddingVertical="$xs">
         <Strong color="$wait">
-          {pending.length > 0 ? `Offline: ${sayWaiting(pending)} kept here` : 'Offline: shown as it was last heard'}
+          {pending.length > 0
+            ? SERVER_NOTICES_WORDS.offlineKeptHere(sayWaiting(pending))
+            : SERVER_NOTICES_WORDS.offlineShownAsItWasLast}
         </Strong>
-        <Small>{`No answer since ${TIMES.clock(since)}. What you do is kept and judged here.`}</Small>
+        <Small>{SERVER_NOTICES_WORDS.noAnswerSinceWhatYouDo(TIMES.clock(since))}</Small>
       </Column>
       {pending.length > 0 ? (
-        <Sheet label="What waits" look="quiet">
+        <Sheet label={SERVER_NOTICES_WORDS.whatWaits} look="quiet">
           {() => <Waiting pending={pending} />}
         </Sheet>
       ) : null}
@@ -70,7 +78,7 @@ function sayWaiting(pending: Pending): string {
   const pictures = pending.filter(({ change }) => change.type === 'picture_taken').length;
   const count = (n: number, word: string): string[] => (n === 0 ? [] : [n === 1 ? `1 ${word}` : `${n} ${word}s`]);
   const parts = [...count(pending.length - pictures, 'change'), ...count(pictures, 'picture')];
-  return `${parts.join(' and ')} ${pending.length === 1 ? 'is' : 'are'}`;
+  return `${parts.join(' and ')} ${pending.length === 1 ? SERVER_NOTICES_WORDS.is : SERVER_NOTICES_WORDS.are}`;
 }
 
 /** What waits to be sent, oldest first. */
@@ -81,7 +89,7 @@ function Waiting({ pending }: { pending: Pending }) {
       {pending.map(({ id, pieceId, change, said }) => (
         <Column key={id} role="listitem" gap={2}>
           <Strong>{said ?? sayChanges([change], undefined)}</Strong>
-          <Small>{pieceId === '' ? 'The workshop' : nameOf(pieceId)}</Small>
+          <Small>{pieceId === '' ? SERVER_NOTICES_WORDS.theWorkshop : nameOf(pieceId)}</Small>
         </Column>
       ))}
     </Column>
@@ -103,18 +111,18 @@ function Parked({ parked, close }: { parked: RootState['outbox']['parked']; clos
         return (
           <Column key={id} role="listitem" gap="$s">
             <Strong>{words}</Strong>
-            <Small>{`${pieceId === '' ? 'The workshop' : nameOf(pieceId)}: ${refused ?? ''}`}</Small>
+            <Small>{`${pieceId === '' ? SERVER_NOTICES_WORDS.theWorkshop : nameOf(pieceId)}: ${refused ?? ''}`}</Small>
             <Row gap="$s" flexWrap="wrap">
               {pieceId === '' ? null : (
-                <Button label={`Mend it on ${nameOf(pieceId)}`} onPress={() => mend(pieceId)}>
-                  Go to the piece
+                <Button label={SERVER_NOTICES_WORDS.mendItOn(nameOf(pieceId))} onPress={() => mend(pieceId)}>
+                  {SERVER_NOTICES_WORDS.goToThePiece}
                 </Button>
               )}
-              <Button label={`Send again: ${words}`} onPress={() => dispatch(changeTriedAgain({ id }))}>
-                Send again
+              <Button label={SERVER_NOTICES_WORDS.sendAgain(words)} onPress={() => dispatch(changeTriedAgain({ id }))}>
+                {SERVER_NOTICES_WORDS.sendAgain2}
               </Button>
-              <Button label={`Throw away: ${words}`} onPress={() => dispatch(changeThrownAway({ id }))}>
-                Throw away
+              <Button label={SERVER_NOTICES_WORDS.throwAway(words)} onPress={() => dispatch(changeThrownAway({ id }))}>
+                {SERVER_NOTICES_WORDS.throwAway2}
               </Button>
             </Row>
           </Column>

@@ -7,6 +7,7 @@ import { schemePicked, type AppDispatch } from '@/client/store';
 import { Column, Row, Title, useIsDark, useTones } from '@/client/ui';
 import { FindLink } from './find-link';
 import { HelpButton } from './help-button';
+import { SHOP_HEADER_WORDS } from '@/words';
 
 /** Header of a screen of the whole shop: its name, with what stands before it and after. */
 export function ShopHeader({ title, before, children }: { title: string; before?: ReactNode; children?: ReactNode }) {
@@ -40,7 +41,7 @@ function SchemeSwitch() {
   return (
     <View
       render="button"
-      aria-label={dark ? 'Use the light look' : 'Use the dark look'}
+      aria-label={dark ? SHOP_HEADER_WORDS.useTheLightLook : SHOP_HEADER_WORDS.useTheDarkLook}
       width={48}
       height={48}
       marginRight={-12}

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { guideBegun, useGetVisitQuery, useVisit, type AppDispatch } from '@/client/store';
 import { Body, Button, Card, Column, Heading, Small } from '@/client/ui';
+import { WAYS_ON_WORDS } from '@/words';
 
 /** An empty shop: three ways on. */
 export function WaysOn({ children }: { children: string }) {
@@ -9,9 +10,9 @@ export function WaysOn({ children }: { children: string }) {
   const { data } = useGetVisitQuery();
   const visit = useVisit();
   return (
-    <Card padding="$xl" gap="$l" render="section" aria-label="Three ways on">
+    <Card padding="$xl" gap="$l" render="section" aria-label={WAYS_ON_WORDS.threeWaysOn}>
       <Column gap="$s">
-        <Heading>No piece yet</Heading>
+        <Heading>{WAYS_ON_WORDS.noPieceYet}</Heading>
         <Body>{children}</Body>
       </Column>
       <Column gap="$xs">
@@ -22,19 +23,19 @@ export function WaysOn({ children }: { children: string }) {
             router.push('/new');
           }}
         >
-          Bring the first piece in
+          {WAYS_ON_WORDS.bringTheFirstPieceIn}
         </Button>
-        <Small>Five short cards lead you from what it is to the first step of work.</Small>
+        <Small>{WAYS_ON_WORDS.fiveShortCardsLeadYouFrom}</Small>
       </Column>
       {data?.possible ? (
         <Column gap="$xs">
-          <Button onPress={() => void visit(true)}>Look round an invented workshop</Button>
-          <Small>Pieces in all stages, in a file of its own. One tap brings you back.</Small>
+          <Button onPress={() => void visit(true)}>{WAYS_ON_WORDS.lookRoundAnInventedWorkshop}</Button>
+          <Small>{WAYS_ON_WORDS.piecesInAllStagesInA}</Small>
         </Column>
       ) : null}
       <Column gap="$xs">
-        <Button onPress={() => router.push('/practice')}>Practise on made-up pieces</Button>
-        <Small>Ten minutes: surfaces, lattices, stains, clocks.</Small>
+        <Button onPress={() => router.push('/practice')}>{WAYS_ON_WORDS.practiseOnMadeUpPieces}</Button>
+        <Small>{WAYS_ON_WORDS.tenMinutesSurfacesLatticesStainsClocks}</Small>
       </Column>
     </Card>
   );

@@ -3,7 +3,7 @@ import { Link } from 'expo-router';
 import { useNow } from '@/client/store';
 import { Body, Card, Column, Heading, SectionDrawing, StateMark, type Tone } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
-import { sayNext, sayState } from '@/words';
+import { PIECE_CARD_WORDS, sayNext, sayState } from '@/words';
 
 const MINUTE_MS = 60_000;
 
@@ -40,7 +40,7 @@ export function MetHereCard({ id, name }: { id: string; name: string }) {
         <Heading render="span" numberOfLines={1}>
           {name}
         </Heading>
-        <StateMark tone="wait">Kept here until the server has it</StateMark>
+        <StateMark tone="wait">{PIECE_CARD_WORDS.keptHereUntilTheServerHas}</StateMark>
       </Card>
     </Link>
   );
@@ -51,8 +51,8 @@ function sayDue(
   { what, dueAt, overdueAt }: NonNullable<PieceSummary['reading']>,
   now: string,
 ): { tone: Tone; words: string } {
-  if (now > overdueAt) return { tone: 'stop', words: `Overdue: ${what}` };
-  if (now >= dueAt) return { tone: 'act', words: `Due now: ${what}` };
+  if (now > overdueAt) return { tone: 'stop', words: PIECE_CARD_WORDS.overdue(what) };
+  if (now >= dueAt) return { tone: 'act', words: PIECE_CARD_WORDS.dueNow(what) };
   const hours = Math.round((Date.parse(dueAt) - Date.parse(now)) / 3_600_000);
-  return { tone: 'wait', words: `In ${hours < 48 ? `${hours} h` : `${Math.round(hours / 24)} days`}: ${what}` };
+  return { tone: 'wait', words: PIECE_CARD_WORDS.inIt(hours, Math.round(hours / 24), what) };
 }

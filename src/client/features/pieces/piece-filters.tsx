@@ -2,21 +2,22 @@ import { router } from 'expo-router';
 import { Button, Choices, Column, Row, SelectField, Sheet } from '@/client/ui';
 import { KIND_LABELS, PIECE_KINDS, type PieceKind } from '@/core/knowledge';
 import type { PiecesAsked } from '@/core/work';
+import { PIECE_FILTERS_WORDS } from '@/words';
 
 /** Which pieces are wanted, besides what is typed. */
 export type Wanted = Omit<PiecesAsked, 'find'>;
 export const ALL: Wanted = { kind: null, show: 'all', sort: 'changed' };
 
 const SHOW: Record<PiecesAsked['show'], string> = {
-  all: 'All in the shop',
-  held: 'Held back',
-  due: 'With a day they are wanted by',
-  archived: 'Archived',
+  all: PIECE_FILTERS_WORDS.allInTheShop,
+  held: PIECE_FILTERS_WORDS.heldBack,
+  due: PIECE_FILTERS_WORDS.withADayTheyAreWanted,
+  archived: PIECE_FILTERS_WORDS.archived,
 };
 const SORT: Record<PiecesAsked['sort'], string> = {
-  changed: 'Changed last first',
-  due: 'Wanted first',
-  name: 'By name',
+  changed: PIECE_FILTERS_WORDS.changedLastFirst,
+  due: PIECE_FILTERS_WORDS.wantedFirst,
+  name: PIECE_FILTERS_WORDS.byName,
 };
 const ANY = 'any';
 
@@ -38,26 +39,26 @@ export function PieceFilters({ wanted, onWant }: PieceFiltersProps) {
   ].filter(Boolean);
   return (
     <Row gap="$s" flexWrap="wrap">
-      <Sheet label={narrowed.length > 0 ? narrowed.join(', ') : 'Filter and sort'}>
+      <Sheet label={narrowed.length > 0 ? narrowed.join(', ') : PIECE_FILTERS_WORDS.filterAndSort}>
         {() => (
           <Column gap="$l">
             <Choices
-              label="Which pieces"
+              label={PIECE_FILTERS_WORDS.whichPieces}
               options={toOptions(SHOW)}
               value={show}
               onPick={(own) => onWant({ ...wanted, show: own })}
             />
             <SelectField
-              label="Kind"
+              label={PIECE_FILTERS_WORDS.kind}
               value={kind ?? ANY}
               options={[
-                { code: ANY, label: 'Any kind' },
+                { code: ANY, label: PIECE_FILTERS_WORDS.anyKind },
                 ...PIECE_KINDS.map((own) => ({ code: own, label: KIND_LABELS[own] })),
               ]}
               onPick={(own) => onWant({ ...wanted, kind: own === ANY ? null : (own as PieceKind) })}
             />
             <Choices
-              label="In which order"
+              label={PIECE_FILTERS_WORDS.inWhichOrder}
               options={toOptions(SORT)}
               value={sort}
               onPick={(own) => onWant({ ...wanted, sort: own })}
@@ -67,11 +68,11 @@ export function PieceFilters({ wanted, onWant }: PieceFiltersProps) {
       </Sheet>
       {narrowed.length > 0 ? (
         <Button look="quiet" onPress={() => onWant(ALL)}>
-          Show all
+          {PIECE_FILTERS_WORDS.showAll}
         </Button>
       ) : null}
       <Button look="quiet" onPress={() => router.push('/compare')}>
-        Compare two
+        {PIECE_FILTERS_WORDS.compareTwo}
       </Button>
     </Row>
   );

@@ -8,6 +8,7 @@ import { Body, Button, Column, Field, Row, useIsWide, useTones } from '@/client/
 import type { PieceSummary } from '@/core/work';
 import { MetHereCard, PieceCard } from './piece-card';
 import { ALL, PieceFilters, type Wanted } from './piece-filters';
+import { PIECES_SCREEN_WORDS } from '@/words';
 
 const SEARCH_ID = 'find-piece';
 
@@ -25,11 +26,11 @@ export function PiecesScreen() {
   const none = empty && typed === '' && wanted === ALL && !isFetching && met.length === 0;
   return (
     <Screen
-      title="Pieces"
+      title={PIECES_SCREEN_WORDS.pieces}
       header={
-        <ShopHeader title="Pieces">
-          <Button look="quiet" label="Archive and bin" onPress={() => router.push('/put-away')}>
-            Put away
+        <ShopHeader title={PIECES_SCREEN_WORDS.pieces}>
+          <Button look="quiet" label={PIECES_SCREEN_WORDS.archiveAndBin} onPress={() => router.push('/put-away')}>
+            {PIECES_SCREEN_WORDS.putAway}
           </Button>
         </ShopHeader>
       }
@@ -37,7 +38,7 @@ export function PiecesScreen() {
       action={
         pieces ? (
           <Button look="main" grow onPress={() => router.push('/new')} icon={<PlusIcon />}>
-            New piece
+            {PIECES_SCREEN_WORDS.newPiece}
           </Button>
         ) : undefined
       }
@@ -45,21 +46,16 @@ export function PiecesScreen() {
       <Column width="100%" maxWidth={1212} alignSelf="center" padding="$l" paddingBottom={0} gap="$l">
         {isLoading ? <Skeleton /> : null}
         {error && !data ? <Unreachable retry={() => void refetch()} /> : null}
-        {none ? (
-          <WaysOn>
-            Here stands each piece with a cut through its layers, where it is and what comes next. Tell Bricolage what
-            you have found, and it asks what it needs to know before you spend a week on it.
-          </WaysOn>
-        ) : null}
+        {none ? <WaysOn>{PIECES_SCREEN_WORDS.hereStandsEachPieceWithA}</WaysOn> : null}
         {pieces && !none ? (
           <Column gap="$s">
             <Field
-              label="Find a piece"
+              label={PIECES_SCREEN_WORDS.findAPiece}
               hideLabel
               inputId={SEARCH_ID}
               value={words}
               onChange={setWords}
-              placeholder="Find by name or kind"
+              placeholder={PIECES_SCREEN_WORDS.findByNameOrKind}
             />
             <PieceFilters wanted={wanted} onWant={setWanted} />
           </Column>
@@ -68,7 +64,7 @@ export function PiecesScreen() {
           <MetHereCard key={id} id={id} name={piece.name ?? 'A new piece'} />
         ))}
         {empty && !none && !isFetching ? (
-          <Body>{typed === '' ? 'No piece is so.' : `No piece matches “${words}”.`}</Body>
+          <Body>{typed === '' ? PIECES_SCREEN_WORDS.noPieceIsSo : PIECES_SCREEN_WORDS.noPieceMatches(words)}</Body>
         ) : null}
       </Column>
       {pieces && !empty ? (
@@ -120,7 +116,7 @@ function PieceList({ pieces, onEnd }: PieceListProps) {
       onEndReached={onEnd}
       onEndReachedThreshold={1}
       role="list"
-      aria-label="Pieces"
+      aria-label={PIECES_SCREEN_WORDS.pieces}
       style={{ flex: 1 }}
       contentContainerStyle={{
         padding: 16,

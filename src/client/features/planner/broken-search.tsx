@@ -1,10 +1,11 @@
 import { Notice } from '@/client/ui';
+import { BROKEN_SEARCH_WORDS } from '@/words';
 
 /** The planner was asked twice and broke at it both times. */
 export function BrokenSearch() {
   return (
-    <Notice tone="stop" live title="The search broke off">
-      It was tried twice. Change something, or load the page anew; what is kept is whole.
+    <Notice tone="stop" live title={BROKEN_SEARCH_WORDS.theSearchBrokeOff}>
+      {BROKEN_SEARCH_WORDS.itWasTriedTwiceChangeSomething}
     </Notice>
   );
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Button, Choices, Column, Row, Strong, useKeys } from '@/client/ui';
 import type { Exercise } from '@/core/practice';
 import { CONFIDENCES, type Confidence } from '@/core/workshop';
-import { nameConfidence, nameOption } from '@/words';
+import { ANSWER_PART_WORDS, nameConfidence, nameOption } from '@/words';
 import { AtThumb } from './at-thumb';
 
 interface AnswerPartProps {
@@ -31,8 +31,8 @@ export function AnswerPart({ exercise, label, onAnswer, keys = true }: AnswerPar
     <Column gap="$m">
       <Choices label={label} tileWidth={140} options={options} value={picked ?? undefined} onPick={setPicked} />
       {picked === null ? null : (
-        <AtThumb label="How sure are you?">
-          <Strong>How sure are you?</Strong>
+        <AtThumb label={ANSWER_PART_WORDS.howSureAreYou}>
+          <Strong>{ANSWER_PART_WORDS.howSureAreYou}</Strong>
           <Row gap="$s" flexWrap="wrap" justifyContent="center">
             {CONFIDENCES.map((own) => (
               <Button key={own} onPress={() => onAnswer(picked, own)}>

@@ -4,6 +4,7 @@ import { FINISH_FACTS, labelProduct, OPERATION_FACTS, SUBSTRATE_FACTS, type Prod
 import type { Exercise, WrongExercise } from '@/core/practice';
 import { lowerFirst } from '@/core/shared';
 import { drawStory, tellWork } from '@/core/trouble';
+import { CASE_FACTS_WORDS } from '@/words';
 
 /** What is known of the case besides its picture. */
 export function CaseFacts({ exercise }: { exercise: Exercise }) {
@@ -16,9 +17,14 @@ export function CaseFacts({ exercise }: { exercise: Exercise }) {
       return (
         <Column gap="$s">
           <Body>
-            {`${SUBSTRATE_FACTS[substrate].label}, ${FINISH_FACTS[finish].label}. The probe ${bleeds ? 'came through brown' : 'stayed white'}; tape ${failing ? 'took off sheets of the old coat' : 'took nothing off'}.`}
+            {CASE_FACTS_WORDS.theProbeTape(
+              SUBSTRATE_FACTS[substrate].label,
+              FINISH_FACTS[finish].label,
+              bleeds,
+              failing,
+            )}
           </Body>
-          <Coat colour={exercise.colour} label="The colour it is to be" />
+          <Coat colour={exercise.colour} label={CASE_FACTS_WORDS.theColourItIsToBe} />
         </Column>
       );
     }
@@ -26,7 +32,12 @@ export function CaseFacts({ exercise }: { exercise: Exercise }) {
       const { film, climate, hours } = exercise;
       return (
         <Body>
-          {`${labelProduct(film)}, put on ${Math.round(hours * 10) / 10} h ago. It is ${gauge('temperature_c').say(climate.temperature_c)} and ${climate.humidity_pct} % in the shop, as it was all the while.`}
+          {CASE_FACTS_WORDS.putOnHAgoItIs(
+            labelProduct(film),
+            Math.round(hours * 10) / 10,
+            gauge('temperature_c').say(climate.temperature_c),
+            climate.humidity_pct,
+          )}
         </Body>
       );
     }
@@ -34,11 +45,11 @@ export function CaseFacts({ exercise }: { exercise: Exercise }) {
       const { paint, primer, old } = exercise.stack;
       return (
         <Column gap="$xs">
-          <Strong>From the top</Strong>
-          <Coat colour={paint} label="Paint" />
-          <Coat colour={primer} label="Primer" />
-          <Coat colour={old} label="Old coat" />
-          <Small>then wood</Small>
+          <Strong>{CASE_FACTS_WORDS.fromTheTop}</Strong>
+          <Coat colour={paint} label={CASE_FACTS_WORDS.paint} />
+          <Coat colour={primer} label={CASE_FACTS_WORDS.primer} />
+          <Coat colour={old} label={CASE_FACTS_WORDS.oldCoat} />
+          <Small>{CASE_FACTS_WORDS.thenWood}</Small>
         </Column>
       );
     }
@@ -64,20 +75,20 @@ function CaseLog({ exercise: { belief } }: { exercise: WrongExercise }) {
   return (
     <Column gap="$s">
       <LabelledSection section={drawStory(belief, last)} />
-      <Strong>What is written down</Strong>
-      {rows.length === 0 ? <Small>Nothing of this face.</Small> : null}
-      <Column role="list" aria-label="The log of this case" gap="$xs">
+      <Strong>{CASE_FACTS_WORDS.whatIsWrittenDown}</Strong>
+      {rows.length === 0 ? <Small>{CASE_FACTS_WORDS.nothingOfThisFace}</Small> : null}
+      <Column role="list" aria-label={CASE_FACTS_WORDS.theLogOfThisCase} gap="$xs">
         {rows.map(({ index, entry, wait }) => (
           <Small key={index} role="listitem" color="$ink">
             {[
               OPERATION_FACTS[entry.op].label,
               entry.class ? lowerFirst(labelProduct(entry.class as ProductClass)) : '',
-              entry.grit ? `${entry.grit} grit` : '',
-              entry.ml ? `${entry.ml} ml` : '',
-              entry.thinned_pct ? `thinned ${entry.thinned_pct} %` : '',
-              entry.humidity_pct === undefined ? '' : `${entry.humidity_pct} % humidity`,
-              wait ? `${Math.round(wait.wasH)} h after the coat before` : '',
-              entry.skipped ? 'left out on purpose' : '',
+              entry.grit ? CASE_FACTS_WORDS.grit(entry.grit) : '',
+              entry.ml ? CASE_FACTS_WORDS.ml(entry.ml) : '',
+              entry.thinned_pct ? CASE_FACTS_WORDS.thinned(entry.thinned_pct) : '',
+              entry.humidity_pct === undefined ? '' : CASE_FACTS_WORDS.humidity(entry.humidity_pct),
+              wait ? CASE_FACTS_WORDS.hAfterTheCoatBefore(Math.round(wait.wasH)) : '',
+              entry.skipped ? CASE_FACTS_WORDS.leftOutOnPurpose : '',
             ]
               .filter(Boolean)
               .join(', ')}

@@ -1,7 +1,15 @@
 import { useEffect, useId, useMemo, useState } from 'react';
 import { Skeleton } from '@/client/features/piece-frame';
 import { Body, Button, Card, Column, Heading, Notice, Small, useKeys } from '@/client/ui';
-import { nameConfidence, explainExercise, askExercise, nameExercise, nameOption, nameAnswer } from '@/words';
+import {
+  EXERCISE_VIEW_WORDS,
+  nameConfidence,
+  explainExercise,
+  askExercise,
+  nameExercise,
+  nameOption,
+  nameAnswer,
+} from '@/words';
 import { pictureOf, type Exercise, type SurfaceExercise, type SurfaceTold } from '@/core/practice';
 import { findCheck } from '@/core/knowledge';
 import { formatChance, lowerFirst } from '@/core/shared';
@@ -32,7 +40,7 @@ export function ExerciseView({ exercise, given, onAnswer, onNext }: ExerciseView
         <Small>{nameExercise(exercise.kind)}</Small>
         <Heading>{askExercise(exercise)}</Heading>
       </Column>
-      {picture ? <MadePicture spec={picture} label="What is to be seen" /> : null}
+      {picture ? <MadePicture spec={picture} label={EXERCISE_VIEW_WORDS.whatIsToBeSeen} /> : null}
       <CaseFacts exercise={exercise} />
       {exercise.kind === 'surface' && !given ? (
         <SurfaceLooks
@@ -71,8 +79,12 @@ function Result({ exercise, given, looks, onNext }: ResultProps) {
   const said = nameOption(exercise, given.said).label;
   return (
     <Column gap="$m">
-      <Notice live tone={given.right ? 'go' : 'stop'} title={given.right ? 'Right' : 'Not so'}>
-        {`You said: ${lowerFirst(said)} (${lowerFirst(nameConfidence(given.confidence))}).`}
+      <Notice
+        live
+        tone={given.right ? 'go' : 'stop'}
+        title={given.right ? EXERCISE_VIEW_WORDS.right : EXERCISE_VIEW_WORDS.notSo}
+      >
+        {EXERCISE_VIEW_WORDS.youSaid(lowerFirst(said), lowerFirst(nameConfidence(given.confidence)))}
       </Notice>
       <Column gap="$s">
         {explainExercise(exercise).map((line) => (
@@ -82,7 +94,7 @@ function Result({ exercise, given, looks, onNext }: ResultProps) {
       {exercise.kind === 'surface' ? <BestOrder exercise={exercise} looks={looks} /> : null}
       <AtThumb>
         <Button look="main" onPress={onNext}>
-          Next exercise
+          {EXERCISE_VIEW_WORDS.nextExercise}
         </Button>
       </AtThumb>
     </Column>
@@ -108,11 +120,18 @@ function BestOrder({ exercise, looks }: { exercise: SurfaceExercise; looks: read
   const misread = looks.filter(({ showed, said }) => showed !== said);
   return (
     <Card gap="$s">
-      <Heading>The shortest way</Heading>
+      <Heading>{EXERCISE_VIEW_WORDS.theShortestWay}</Heading>
       <Body>
-        {`Your ${looks.length} ${looks.length === 1 ? 'look' : 'looks'} took ${round(told.minutes)} min and made this ${formatChance(told.believed)} likely. The diagnosis would have looked ${best.checks.length} times in ${round(best.minutes)} min, to ${formatChance(best.believed)}:`}
+        {EXERCISE_VIEW_WORDS.yourTookMinAndMadeThis(
+          looks.length,
+          round(told.minutes),
+          formatChance(told.believed),
+          best.checks.length,
+          round(best.minutes),
+          formatChance(best.believed),
+        )}
       </Body>
-      <Column role="list" aria-label="Looks of the diagnosis" gap="$xs">
+      <Column role="list" aria-label={EXERCISE_VIEW_WORDS.looksOfTheDiagnosis} gap="$xs">
         {best.checks.map((check) => (
           <Small key={check} role="listitem" color="$ink">
             {`${findCheck(check)!.title}: ${lowerFirst(nameAnswer(check, exercise.shows.get(check)!))}`}
@@ -121,7 +140,11 @@ function BestOrder({ exercise, looks }: { exercise: SurfaceExercise; looks: read
       </Column>
       {misread.map(({ check, showed, said }) => (
         <Small key={check}>
-          {`${findCheck(check)!.title}: it showed “${nameAnswer(check, showed)}”, you read “${nameAnswer(check, said)}”.`}
+          {EXERCISE_VIEW_WORDS.itShowedYouRead(
+            findCheck(check)!.title,
+            nameAnswer(check, showed),
+            nameAnswer(check, said),
+          )}
         </Small>
       ))}
     </Card>

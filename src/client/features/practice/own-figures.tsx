@@ -4,7 +4,7 @@ import { Body, Card, Column, Disclosure, FONT, Heading, Small, Strong, Toggle, u
 import { findCheck, MISREADING_RATE } from '@/core/knowledge';
 import { calibrate, measureSlips, tellProgress, type KindProgress } from '@/core/practice';
 import type { Workshop } from '@/core/workshop';
-import { nameExercise, sayCalibration } from '@/words';
+import { OWN_FIGURES_WORDS, nameExercise, sayCalibration } from '@/words';
 
 /** What was learnt so far: how sure one may be, how it went, and how often each look is misread. */
 export function OwnFigures({ workshop }: { workshop: Workshop }) {
@@ -12,15 +12,15 @@ export function OwnFigures({ workshop }: { workshop: Workshop }) {
   if (practice.length === 0) return null;
   return (
     <Column gap="$l">
-      <Card gap="$s" render="section" aria-label="How sure you may be">
-        <Heading>How sure you may be</Heading>
+      <Card gap="$s" render="section" aria-label={OWN_FIGURES_WORDS.howSureYouMayBe}>
+        <Heading>{OWN_FIGURES_WORDS.howSureYouMayBe}</Heading>
         {calibrate(practice).map((own) => (
           <Body key={own.confidence}>{sayCalibration(own)}</Body>
         ))}
-        <Small>Few answers are drawn to your share over all.</Small>
+        <Small>{OWN_FIGURES_WORDS.fewAnswersAreDrawnToYour}</Small>
       </Card>
-      <Card gap="$m" render="section" aria-label="How it went">
-        <Heading>How it went</Heading>
+      <Card gap="$m" render="section" aria-label={OWN_FIGURES_WORDS.howItWent}>
+        <Heading>{OWN_FIGURES_WORDS.howItWent}</Heading>
         {tellProgress(practice).map((own) => (
           <ProgressCurve key={own.kind} progress={own} />
         ))}
@@ -41,7 +41,7 @@ function ProgressCurve({ progress: { kind, answers, curve } }: { progress: KindP
   const y = (share: number): number => 6 + (1 - share) * (HEIGHT - 12);
   const path = curve.map((share, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(share).toFixed(1)}`).join('');
   const words = { fontFamily: FONT.text, fontSize: 11, fill: tones.softInk };
-  const said = `${last} in 10 right lately, of ${answers} ${answers === 1 ? 'answer' : 'answers'}`;
+  const said = OWN_FIGURES_WORDS.in10RightLatelyOf(last, answers);
   return (
     <Column gap={2}>
       <Strong>{nameExercise(kind)}</Strong>
@@ -58,10 +58,10 @@ function ProgressCurve({ progress: { kind, answers, curve } }: { progress: KindP
             <Line key={share} x1={28} x2={WIDTH - 8} y1={y(share)} y2={y(share)} stroke={tones.line} />
           ))}
           <Text x={2} y={y(1) + 5} {...words}>
-            all
+            {OWN_FIGURES_WORDS.all}
           </Text>
           <Text x={2} y={y(0) + 2} {...words}>
-            none
+            {OWN_FIGURES_WORDS.none}
           </Text>
           <Path d={path} fill="none" stroke={tones.act} strokeWidth={2.4} strokeLinejoin="round" />
         </Svg>
@@ -78,25 +78,23 @@ function OwnMisreadings({ workshop }: { workshop: Workshop }) {
   if (slips.length === 0 && !on) return null;
   const percent = (rate: number): string => `${Math.round(rate * 100)} %`;
   return (
-    <Card gap="$m" render="section" aria-label="How often you misread">
-      <Heading>How often you misread</Heading>
-      <Body>
-        {`A diagnosis takes everybody to misread ${percent(MISREADING_RATE)} of looks. It can take what was measured of you here instead: what you read well then counts more, what you misread counts less. You can turn it off again at any time.`}
-      </Body>
+    <Card gap="$m" render="section" aria-label={OWN_FIGURES_WORDS.howOftenYouMisread}>
+      <Heading>{OWN_FIGURES_WORDS.howOftenYouMisread}</Heading>
+      <Body>{OWN_FIGURES_WORDS.aDiagnosisTakesEverybodyToMisread(percent(MISREADING_RATE))}</Body>
       <Toggle
-        label="Count it in my diagnoses"
+        label={OWN_FIGURES_WORDS.countItInMyDiagnoses}
         on={on}
         onPress={() => setUp({ own_misreadings: on ? undefined : true })}
       />
-      <Disclosure label="What was measured">
+      <Disclosure label={OWN_FIGURES_WORDS.whatWasMeasured}>
         {() => (
-          <Column gap="$xs" role="list" aria-label="Misreadings by check">
+          <Column gap="$xs" role="list" aria-label={OWN_FIGURES_WORDS.misreadingsByCheck}>
             {slips.map(({ check, looks, slips: wrong, rate }) => (
               <Small key={check} role="listitem" color="$ink">
-                {`${findCheck(check)!.title}: ${wrong} of ${looks} misread, taken as ${percent(rate)}`}
+                {OWN_FIGURES_WORDS.ofMisreadTakenAs(findCheck(check)!.title, wrong, looks, percent(rate))}
               </Small>
             ))}
-            <Small>Twenty looks of everybody are counted with yours, so that a few say little.</Small>
+            <Small>{OWN_FIGURES_WORDS.twentyLooksOfEverybodyAreCounted}</Small>
           </Column>
         )}
       </Disclosure>

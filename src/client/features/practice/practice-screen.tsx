@@ -4,7 +4,7 @@ import { timeNow, useWorkshop } from '@/client/store';
 import { Body, Button, Card, Choices, Column, Heading, Notice, Row, Small, useIsWide, useKeys } from '@/client/ui';
 import { countDue, SKILLS } from '@/core/practice';
 import { EXERCISE_KINDS, type ExerciseKind } from '@/core/workshop';
-import { nameExercise, sayTeaches } from '@/words';
+import { PRACTICE_SCREEN_WORDS, nameExercise, sayTeaches } from '@/words';
 import { AtThumb } from './at-thumb';
 import { ExerciseView } from './exercise-view';
 import { OwnFigures } from './own-figures';
@@ -20,7 +20,7 @@ export function PracticeScreen() {
   const [startedAt, setStartedAt] = useState<string | null>(null);
   const stop = useCallback(() => setStartedAt(null), []);
   return (
-    <Screen title="Practice" header={<ShopHeader title="Practice" />}>
+    <Screen title={PRACTICE_SCREEN_WORDS.practice} header={<ShopHeader title={PRACTICE_SCREEN_WORDS.practice} />}>
       <FindingsTabs />
       {!known ? (
         <Skeleton />
@@ -48,21 +48,22 @@ function PracticeHome({ chosen, onChoose, onStart }: PracticeHomeProps) {
     <Column gap="$l">
       <Row gap="$l" flexDirection={wide ? 'row' : 'column'} alignItems={wide ? 'flex-start' : 'stretch'}>
         <Column gap="$m" flex={wide ? 1 : undefined}>
-          <Heading>Ten minutes of pieces that do not exist</Heading>
-          <Body>
-            They are made up by the model that judges your surfaces, so what they truly are is known. What you get wrong
-            is asked again soon, what you know only when you are about to forget it.
-          </Body>
+          <Heading>{PRACTICE_SCREEN_WORDS.tenMinutesOfPiecesThatDo}</Heading>
+          <Body>{PRACTICE_SCREEN_WORDS.theyAreMadeUpByThe}</Body>
           <Small>
             {workshop.practice.length === 0
-              ? `${fresh} things to learn.`
-              : `${due} due now, ${fresh} never asked. ${workshop.practice.length} answered so far.`}
+              ? PRACTICE_SCREEN_WORDS.thingsToLearn(fresh)
+              : PRACTICE_SCREEN_WORDS.dueNowNeverAskedAnsweredSo(due, fresh, workshop.practice.length)}
           </Small>
           <Choices
-            label="What to practise"
+            label={PRACTICE_SCREEN_WORDS.whatToPractise}
             tileWidth={150}
             options={[
-              { code: 'mixed' as Chosen, label: 'All of it', hint: 'what is due first' },
+              {
+                code: 'mixed' as Chosen,
+                label: PRACTICE_SCREEN_WORDS.allOfIt,
+                hint: PRACTICE_SCREEN_WORDS.whatIsDueFirst,
+              },
               ...EXERCISE_KINDS.map((kind) => ({
                 code: kind as Chosen,
                 label: nameExercise(kind),
@@ -74,7 +75,7 @@ function PracticeHome({ chosen, onChoose, onStart }: PracticeHomeProps) {
           />
           <AtThumb>
             <Button look="main" onPress={onStart}>
-              Start ten minutes
+              {PRACTICE_SCREEN_WORDS.startTenMinutes}
             </Button>
           </AtThumb>
         </Column>
@@ -103,20 +104,20 @@ function PracticeRound({ chosen, startedAt, onStop }: PracticeRoundProps) {
   return (
     <Column gap="$l" width="100%" maxWidth={640} alignSelf="center">
       <Row alignItems="center" justifyContent="space-between" gap="$s">
-        <Small>{`${own.length} answered, ${right} right, ${minutes} min`}</Small>
+        <Small>{PRACTICE_SCREEN_WORDS.answeredRightMin(own.length, right, minutes)}</Small>
         <Button look="quiet" onPress={onStop}>
-          Stop here
+          {PRACTICE_SCREEN_WORDS.stopHere}
         </Button>
       </Row>
       {minutes >= ROUND_MIN && given ? (
-        <Notice tone="go" title="Ten minutes are over">
-          Short and often teaches more than long and seldom. Stop here, or go on.
+        <Notice tone="go" title={PRACTICE_SCREEN_WORDS.tenMinutesAreOver}>
+          {PRACTICE_SCREEN_WORDS.shortAndOftenTeachesMoreThan}
         </Notice>
       ) : null}
       {failed ? (
         <Card>
-          <Body>This exercise could not be drawn.</Body>
-          <Button onPress={next}>Take another</Button>
+          <Body>{PRACTICE_SCREEN_WORDS.thisExerciseCouldNotBeDrawn}</Body>
+          <Button onPress={next}>{PRACTICE_SCREEN_WORDS.takeAnother}</Button>
         </Card>
       ) : exercise ? (
         <ExerciseView

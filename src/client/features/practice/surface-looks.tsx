@@ -4,7 +4,7 @@ import { findCheck, KIND_LABELS } from '@/core/knowledge';
 import type { SurfaceExercise } from '@/core/practice';
 import { lowerFirst } from '@/core/shared';
 import type { PracticeLook } from '@/core/workshop';
-import { nameAnswer, ROLE_LABELS } from '@/words';
+import { SURFACE_LOOKS_WORDS, nameAnswer, ROLE_LABELS } from '@/words';
 import { MadePicture } from './made-picture';
 
 interface SurfaceLooksProps {
@@ -30,26 +30,26 @@ export function SurfaceLooks({ exercise, looks, onLook, reading, onRead }: Surfa
     <Column gap="$m">
       <Small>{sayWhere(exercise)}</Small>
       {looks.length > 0 ? (
-        <Column role="list" aria-label="Looks so far" gap="$xs">
+        <Column role="list" aria-label={SURFACE_LOOKS_WORDS.looksSoFar} gap="$xs">
           {looks.map(({ check, said }) => (
             <Small key={check} role="listitem" color="$ink">
               {`${findCheck(check)!.title}: ${lowerFirst(nameAnswer(check, said))}`}
             </Small>
           ))}
-          <Small>{`${sayMinutes(minutes)} of looking so far.`}</Small>
+          <Small>{SURFACE_LOOKS_WORDS.ofLookingSoFar(sayMinutes(minutes))}</Small>
         </Column>
       ) : null}
       {reading ? (
         <ReadLook exercise={exercise} check={reading} onLook={onLook} onLeave={() => onRead(null)} />
       ) : (
         <Row>
-          <Sheet label={looks.length === 0 ? 'Take a first look' : 'Take another look'}>
+          <Sheet label={looks.length === 0 ? SURFACE_LOOKS_WORDS.takeAFirstLook : SURFACE_LOOKS_WORDS.takeAnotherLook}>
             {(close) => (
               <Choices
-                label="Looks"
+                label={SURFACE_LOOKS_WORDS.looks}
                 options={left.map(({ check, minutes: takes, pictured }) => ({
                   code: check,
-                  label: `${findCheck(check)!.title} (${sayMinutes(takes)}${pictured ? '' : ', told'})`,
+                  label: `${findCheck(check)!.title} (${sayMinutes(takes)}${pictured ? '' : SURFACE_LOOKS_WORDS.told})`,
                 }))}
                 onPick={(check) => {
                   close();
@@ -65,23 +65,25 @@ export function SurfaceLooks({ exercise, looks, onLook, reading, onRead }: Surfa
 }
 
 const sayMinutes = (minutes: number): string =>
-  minutes < 1 ? `${Math.round(minutes * 60)} s` : `${Math.round(minutes * 10) / 10} min`;
+  minutes < 1
+    ? SURFACE_LOOKS_WORDS.s(Math.round(minutes * 60))
+    : SURFACE_LOOKS_WORDS.min(Math.round(minutes * 10) / 10);
 
 const ERAS = {
-  before_1940: 'made before 1940',
-  '1940_1977': 'made between 1940 and 1977',
-  '1978_1999': 'made between 1978 and 1999',
-  since_2000: 'made since 2000',
-  unknown: 'nobody knows when it was made',
+  before_1940: SURFACE_LOOKS_WORDS.madeBefore1940,
+  '1940_1977': SURFACE_LOOKS_WORDS.madeBetween1940And1977,
+  '1978_1999': SURFACE_LOOKS_WORDS.madeBetween1978And1999,
+  since_2000: SURFACE_LOOKS_WORDS.madeSince2000,
+  unknown: SURFACE_LOOKS_WORDS.nobodyKnowsWhenItWasMade,
 } as const;
 
 function sayWhere({ surface: { kind, role, history } }: SurfaceExercise): string {
   const facts = [
-    `${ROLE_LABELS[role]} of a ${lowerFirst(KIND_LABELS[kind])}`,
+    SURFACE_LOOKS_WORDS.ofA(ROLE_LABELS[role], lowerFirst(KIND_LABELS[kind])),
     ERAS[history.era ?? 'unknown'],
-    history.painted_before === 'yes' ? 'said to be painted over' : '',
-    history.flatpack_marks === 'yes' ? 'with the holes and cams of flat packs' : '',
-    history.room ? `stood in the ${history.room}` : '',
+    history.painted_before === 'yes' ? SURFACE_LOOKS_WORDS.saidToBePaintedOver : '',
+    history.flatpack_marks === 'yes' ? SURFACE_LOOKS_WORDS.withTheHolesAndCamsOf : '',
+    history.room ? SURFACE_LOOKS_WORDS.stoodInThe(history.room) : '',
   ];
   return `${facts.filter(Boolean).join('; ')}.`;
 }
@@ -111,13 +113,16 @@ function ReadLook({ exercise, check, onLook, onLeave }: ReadLookProps) {
     ),
   );
   return (
-    <Column gap="$m" render="section" aria-label="Look">
+    <Column gap="$m" render="section" aria-label={SURFACE_LOOKS_WORDS.look}>
       <Column gap="$xs">
         <Heading>{title}</Heading>
         <Small>{`${where}.`}</Small>
       </Column>
-      <MadePicture spec={{ of: 'check', check, answer: showed, seed: exercise.seed }} label="What is to be seen" />
-      <Strong>What do you see?</Strong>
+      <MadePicture
+        spec={{ of: 'check', check, answer: showed, seed: exercise.seed }}
+        label={SURFACE_LOOKS_WORDS.whatIsToBeSeen}
+      />
+      <Strong>{SURFACE_LOOKS_WORDS.whatDoYouSee}</Strong>
       <Choices
         label={title}
         tileWidth={98}
@@ -126,7 +131,7 @@ function ReadLook({ exercise, check, onLook, onLeave }: ReadLookProps) {
       />
       <Row>
         <Button look="quiet" onPress={onLeave}>
-          Look at something else
+          {SURFACE_LOOKS_WORDS.lookAtSomethingElse}
         </Button>
       </Row>
     </Column>

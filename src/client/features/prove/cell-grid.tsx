@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { Image, ScrollView } from 'react-native';
 import { Button, Column, Row, Small } from '@/client/ui';
 import { isRowConfirmed, type Confirmed } from '@/core/photo';
+import { CELL_GRID_WORDS } from '@/words';
 
 interface CellGridProps {
   cells: readonly (readonly number[])[];
@@ -26,12 +27,18 @@ export function CellGrid({ cells, square, confirmed, onToggle, onConfirmRow }: C
   return (
     <Column gap="$s">
       <ScrollView horizontal style={{ maxWidth: '100%' }} contentContainerStyle={{ width: side }}>
-        <View position="relative" width={side} height={side} role="group" aria-label="Squares of the lattice">
+        <View
+          position="relative"
+          width={side}
+          height={side}
+          role="group"
+          aria-label={CELL_GRID_WORDS.squaresOfTheLattice}
+        >
           {url ? (
             <Image
               source={{ uri: url }}
               style={{ position: 'absolute', width: side, height: side }}
-              accessibilityLabel="The lattice, straightened"
+              accessibilityLabel={CELL_GRID_WORDS.theLatticeStraightened}
             />
           ) : null}
           {cells.map((row, r) => (
@@ -42,7 +49,7 @@ export function CellGrid({ cells, square, confirmed, onToggle, onConfirmRow }: C
                   render="button"
                   role="checkbox"
                   aria-checked={share >= 0.5 ? true : share > 0.02 ? 'mixed' : false}
-                  aria-label={`Row ${r + 1}, square ${c + 1}: ${Math.round(share * 100)} % bare`}
+                  aria-label={CELL_GRID_WORDS.rowSquareBare(r + 1, c + 1, Math.round(share * 100))}
                   width={side / n}
                   height={side / n}
                   padding={0}
@@ -68,13 +75,13 @@ export function CellGrid({ cells, square, confirmed, onToggle, onConfirmRow }: C
           ))}
         </View>
       </ScrollView>
-      <Small>Red squares have lost coat, with how much in percent. Tap one to turn it over.</Small>
-      <Row gap="$xs" flexWrap="wrap" role="group" aria-label="Confirm rows">
+      <Small>{CELL_GRID_WORDS.redSquaresHaveLostCoatWith}</Small>
+      <Row gap="$xs" flexWrap="wrap" role="group" aria-label={CELL_GRID_WORDS.confirmRows}>
         {cells.map((_row, r) => {
           const done = isRowConfirmed(confirmed, cells, r);
           return (
-            <Button key={r} disabled={done} label={`Row ${r + 1} is right`} onPress={() => onConfirmRow(r)}>
-              {done ? `Row ${r + 1} ✓` : `Row ${r + 1} is right`}
+            <Button key={r} disabled={done} label={CELL_GRID_WORDS.rowIsRight(r + 1)} onPress={() => onConfirmRow(r)}>
+              {done ? CELL_GRID_WORDS.row(r + 1) : CELL_GRID_WORDS.rowIsRight(r + 1)}
             </Button>
           );
         })}

@@ -5,6 +5,7 @@ import Svg, { Polygon } from 'react-native-svg';
 import { useTones } from '@/client/ui';
 import type { Point, Quad } from '@/core/photo';
 import { useDrag } from '@/client/features/drag';
+import { CORNER_PICTURE_WORDS } from '@/words';
 
 interface CornerPictureProps {
   url: string;
@@ -22,7 +23,12 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
-const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
+const NAMES = [
+  CORNER_PICTURE_WORDS.topLeft,
+  CORNER_PICTURE_WORDS.topRight,
+  CORNER_PICTURE_WORDS.bottomRight,
+  CORNER_PICTURE_WORDS.bottomLeft,
+] as const;
 
 /** The photograph with its four corners, to be dragged or moved by the arrow keys. */
 export function CornerPicture({ url, width, height, corners, onMove, onSet }: CornerPictureProps) {
@@ -43,7 +49,7 @@ export function CornerPicture({ url, width, height, corners, onMove, onSet }: Co
       <Image
         source={{ uri: url }}
         style={{ position: 'absolute', width: '100%', height: '100%' }}
-        accessibilityLabel="The photograph of the lattice"
+        accessibilityLabel={CORNER_PICTURE_WORDS.thePhotographOfTheLattice}
       />
       {shown > 0 ? (
         <>
@@ -102,8 +108,8 @@ function Handle({ name, corner, scale, onMove, onSet }: HandleProps) {
     <View
       {...drag}
       role="slider"
-      aria-label={`Corner ${name}`}
-      aria-valuetext={`${Math.round(corner.x)} across, ${Math.round(corner.y)} down`}
+      aria-label={CORNER_PICTURE_WORDS.corner(name)}
+      aria-valuetext={CORNER_PICTURE_WORDS.acrossDown(Math.round(corner.x), Math.round(corner.y))}
       aria-valuenow={Math.round(corner.x)}
       tabIndex={0}
       position="absolute"

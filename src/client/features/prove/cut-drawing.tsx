@@ -2,6 +2,7 @@ import { View } from '@tamagui/core';
 import Svg, { G, Line, Rect } from 'react-native-svg';
 import { Column, Row, Small, Strong, useTones } from '@/client/ui';
 import type { CutSpec } from '@/core/proof';
+import { CUT_DRAWING_WORDS } from '@/words';
 
 const SIDE = 72;
 
@@ -33,9 +34,11 @@ export function CutDrawing({ cut }: { cut: CutSpec }) {
         </Svg>
       </View>
       <Column flex={1} gap={2}>
-        <Strong>{cross ? 'Thick film: cut an X' : `${cut.cuts} cuts each way, ${cut.spacing_mm} mm apart`}</Strong>
-        <Small>{`Through to the surface, along and across the grain; press firm tape on, pull it off flat. (${cut.standard})`}</Small>
-        <Small color="$stop">Fresh blade, cut away from your hand, cap it at once.</Small>
+        <Strong>
+          {cross ? CUT_DRAWING_WORDS.thickFilmCutAnX : CUT_DRAWING_WORDS.cutsEachWayMmApart(cut.cuts, cut.spacing_mm)}
+        </Strong>
+        <Small>{CUT_DRAWING_WORDS.throughToTheSurfaceAlongAnd(cut.standard)}</Small>
+        <Small color="$stop">{CUT_DRAWING_WORDS.freshBladeCutAwayFromYour}</Small>
       </Column>
     </Row>
   );

@@ -2,17 +2,24 @@ import Svg, { Circle, G, Line, Polyline, Text } from 'react-native-svg';
 import { Column, Row, Small, StateMark, Subheading, useTones, type Tone } from '@/client/ui';
 import { BLEED_MOMENTS } from '@/core/dossier';
 import type { Drift } from '@/core/proof';
+import { DRIFT_CHART_WORDS } from '@/words';
 
 const WIDTH = 320;
 const HEIGHT = 120;
 const LEFT = 28;
 const BOTTOM = 20;
 const MOMENTS: readonly string[] = BLEED_MOMENTS;
-const LABELS = ['1 h', 'night', 'last coat', '48 h', '7 d'];
+const LABELS = [
+  DRIFT_CHART_WORDS.oneHour,
+  DRIFT_CHART_WORDS.night,
+  DRIFT_CHART_WORDS.lastCoat,
+  DRIFT_CHART_WORDS.twoDays,
+  DRIFT_CHART_WORDS.sevenDays,
+];
 const VERDICTS: Record<Drift['verdict'], { tone: Tone; words: string }> = {
-  rising: { tone: 'stop', words: 'colour is coming through' },
-  steady: { tone: 'go', words: 'steady' },
-  cannot_tell: { tone: 'wait', words: 'cannot tell a change from these pictures' },
+  rising: { tone: 'stop', words: DRIFT_CHART_WORDS.colourIsComingThrough },
+  steady: { tone: 'go', words: DRIFT_CHART_WORDS.steady },
+  cannot_tell: { tone: 'wait', words: DRIFT_CHART_WORDS.cannotTellAChangeFromThese },
 };
 
 /** How far each strip is from its reference, reading by reading, with what the pictures leave open. */
@@ -23,8 +30,8 @@ export function DriftChart({ drifts }: { drifts: readonly Drift[] }) {
   const x = (at: string): number => LEFT + 16 + (MOMENTS.indexOf(at) * (WIDTH - LEFT - 40)) / (MOMENTS.length - 1);
   const y = (value: number): number => (HEIGHT - BOTTOM) * (1 - Math.max(0, value) / most) + 4;
   return (
-    <Column gap="$s" role="group" aria-label="Bleed over time">
-      <Subheading>Bleed, ΔE00 from the reference</Subheading>
+    <Column gap="$s" role="group" aria-label={DRIFT_CHART_WORDS.bleedOverTime}>
+      <Subheading>{DRIFT_CHART_WORDS.bleedE00FromTheReference}</Subheading>
       <Svg width="100%" height={HEIGHT + 10} viewBox={`0 0 ${WIDTH} ${HEIGHT + 10}`} aria-hidden>
         <Line x1={LEFT} y1={y(1)} x2={WIDTH} y2={y(1)} stroke={tones.stop} strokeDasharray="4 3" />
         <Text x={2} y={y(1) + 4} fontSize={11} fill={tones.softInk}>
@@ -65,7 +72,7 @@ export function DriftChart({ drifts }: { drifts: readonly Drift[] }) {
       </Svg>
       {drifts.map(({ strip, points, verdict }) => (
         <Row key={strip} gap="$s" justifyContent="space-between">
-          <Small>{`Strip ${strip}: ${points.map(({ mean }) => mean.toFixed(1)).join(' → ')}`}</Small>
+          <Small>{DRIFT_CHART_WORDS.strip(strip, points.map(({ mean }) => mean.toFixed(1)).join(' → '))}</Small>
           {points.length > 1 ? <StateMark tone={VERDICTS[verdict].tone}>{VERDICTS[verdict].words}</StateMark> : null}
         </Row>
       ))}

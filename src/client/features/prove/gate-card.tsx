@@ -4,7 +4,7 @@ import { Button, Column, Field, Notice, Row, Sheet, Small, Strong, type Tone } f
 import type { Dossier } from '@/core/dossier';
 import type { Gate } from '@/core/proof';
 import { Setback } from './setback';
-import { sayGate } from '@/words';
+import { GATE_CARD_WORDS, sayGate } from '@/words';
 
 const GATE_TONES: Record<Gate['state'], Tone> = {
   open: 'go',
@@ -15,25 +15,25 @@ const GATE_TONES: Record<Gate['state'], Tone> = {
 };
 const GATE_TITLES: Record<Gate['gate'], Record<Gate['state'], string>> = {
   prime_to_paint: {
-    open: 'Gate open: prime and paint',
-    closed: 'Gate closed: do not paint',
-    waiting: 'Gate waiting for a test',
-    overridden: 'Gate passed over',
-    not_needed: 'No gate',
+    open: GATE_CARD_WORDS.gateOpenPrimeAndPaint,
+    closed: GATE_CARD_WORDS.gateClosedDoNotPaint,
+    waiting: GATE_CARD_WORDS.gateWaitingForATest,
+    overridden: GATE_CARD_WORDS.gatePassedOver,
+    not_needed: GATE_CARD_WORDS.noGate,
   },
   bleed: {
-    open: 'No bleed: go on',
-    closed: 'It bleeds: do not paint',
-    waiting: 'Bleed watch wanted',
-    overridden: 'Bleed gate passed over',
-    not_needed: 'No gate',
+    open: GATE_CARD_WORDS.noBleedGoOn,
+    closed: GATE_CARD_WORDS.itBleedsDoNotPaint,
+    waiting: GATE_CARD_WORDS.bleedWatchWanted,
+    overridden: GATE_CARD_WORDS.bleedGatePassedOver,
+    not_needed: GATE_CARD_WORDS.noGate,
   },
   handover: {
-    open: 'Cured: it may go',
-    closed: 'Not to be handed over',
-    waiting: 'Not cured yet',
-    overridden: 'Handed over before it cured',
-    not_needed: 'No gate',
+    open: GATE_CARD_WORDS.curedItMayGo,
+    closed: GATE_CARD_WORDS.notToBeHandedOver,
+    waiting: GATE_CARD_WORDS.notCuredYet,
+    overridden: GATE_CARD_WORDS.handedOverBeforeItCured,
+    not_needed: GATE_CARD_WORDS.noGate,
   },
 };
 
@@ -49,19 +49,21 @@ export function GateCard({
 }) {
   const id = dossier.piece.id ?? '';
   return (
-    <Column gap="$s" role="status" aria-label={`Gate: ${gate.state}`}>
+    <Column gap="$s" role="status" aria-label={GATE_CARD_WORDS.gate(gate.state)}>
       <Notice
         tone={GATE_TONES[gate.state]}
         title={GATE_TITLES[gate.gate][gate.state]}
         action={
           gate.state === 'closed' ? (
             <Row gap="$s" flexWrap="wrap">
-              <Button onPress={() => router.replace(`/piece/${id}/choose`)}>Choose again without it</Button>
+              <Button onPress={() => router.replace(`/piece/${id}/choose`)}>
+                {GATE_CARD_WORDS.chooseAgainWithoutIt}
+              </Button>
               <Button
                 look="quiet"
                 onPress={() => router.push(`/piece/${id}/mend?zone=${encodeURIComponent(gate.zone)}`)}
               >
-                Find out why
+                {GATE_CARD_WORDS.findOutWhy}
               </Button>
             </Row>
           ) : undefined
@@ -71,7 +73,7 @@ export function GateCard({
       </Notice>
       {gate.state === 'closed' ? <Setback dossier={dossier} zone={gate.zone} /> : null}
       {(gate.state === 'waiting' && gate.gate !== 'handover') || gate.state === 'closed' ? (
-        <Sheet label="Paint without proof…" look="quiet">
+        <Sheet label={GATE_CARD_WORDS.paintWithoutProof} look="quiet">
           {(close) => <OverrideForm onOverride={onOverride} onCancel={close} />}
         </Sheet>
       ) : null}
@@ -84,20 +86,20 @@ function OverrideForm({ onOverride, onCancel }: { onOverride: (reason: string) =
   const tooLong = reason.length > LONGEST_REASON;
   return (
     <Column gap="$m">
-      <Strong>Paint all the same?</Strong>
-      <Small>Your reason stays in the record of this piece for good.</Small>
+      <Strong>{GATE_CARD_WORDS.paintAllTheSame}</Strong>
+      <Small>{GATE_CARD_WORDS.yourReasonStaysInTheRecord}</Small>
       <Field
-        label="Reason"
+        label={GATE_CARD_WORDS.reason}
         value={reason}
         onChange={setReason}
-        error={tooLong ? `At most ${LONGEST_REASON} characters.` : undefined}
+        error={tooLong ? GATE_CARD_WORDS.atMostCharacters(LONGEST_REASON) : undefined}
       />
       <Row gap="$s">
         <Button grow disabled={reason.trim() === '' || tooLong} onPress={() => onOverride(reason.trim())}>
-          Pass over the gate
+          {GATE_CARD_WORDS.passOverTheGate}
         </Button>
         <Button grow onPress={onCancel}>
-          Leave it shut
+          {GATE_CARD_WORDS.leaveItShut}
         </Button>
       </Row>
     </Column>

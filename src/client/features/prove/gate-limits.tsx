@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Button, Choices, Column, Disclosure, Field, Row, Small } from '@/client/ui';
 import type { Dossier, Goal } from '@/core/dossier';
 import { DEFAULT_LIMITS, limitsOf } from '@/core/proof';
+import { GATE_LIMITS_WORDS } from '@/words';
 
 /** What the gates ask for on this piece. The usual limits are a tap away. */
 export function GateLimits({ dossier, onSet }: { dossier: Dossier; onSet: (goal: Goal) => void }) {
@@ -13,34 +14,48 @@ export function GateLimits({ dossier, onSet }: { dossier: Dossier; onSet: (goal:
   const numbers = [mean, worst].map((text) => Number(text.replace(',', '.')));
   const wrong = numbers.some((value) => !(value >= 0.1 && value <= 20));
   return (
-    <Disclosure label={own ? 'What the gates ask for: your own limits' : 'What the gates ask for'}>
+    <Disclosure label={own ? GATE_LIMITS_WORDS.whatTheGatesAskForYour : GATE_LIMITS_WORDS.whatTheGatesAskFor}>
       {() => (
         <Column gap="$m">
           <Choices
-            label="Most that passes a scratch"
+            label={GATE_LIMITS_WORDS.mostThatPassesAScratch}
             options={[0, 1, 2].map((score) => ({
               code: String(score),
-              label: ['Nothing at all', 'A mark only', 'A dent, no loss'][score]!,
+              label: [GATE_LIMITS_WORDS.nothingAtAll, GATE_LIMITS_WORDS.aMarkOnly, GATE_LIMITS_WORDS.aDentNoLoss][
+                score
+              ]!,
             }))}
             value={String(limits.scratch_most)}
             onPick={(code) => set({ ...dossier.goal?.gates, scratch_most: Number(code) })}
           />
           <Choices
-            label="Bleed is judged after"
+            label={GATE_LIMITS_WORDS.bleedIsJudgedAfter}
             options={[
-              { code: '48h', label: '48 hours' },
-              { code: '7d', label: 'A week' },
+              { code: '48h', label: GATE_LIMITS_WORDS.n48Hours },
+              { code: '7d', label: GATE_LIMITS_WORDS.aWeek },
             ]}
             value={limits.bleed_at}
             onPick={(code) => set({ ...dossier.goal?.gates, bleed_at: code as '48h' | '7d' })}
           />
           <Row gap="$m">
-            <Field label="Bleed under, mean" unit="ΔE00" numeric value={mean} onChange={setMean} />
-            <Field label="worst spot" unit="ΔE00" numeric value={worst} onChange={setWorst} />
+            <Field
+              label={GATE_LIMITS_WORDS.bleedUnderMean}
+              unit={GATE_LIMITS_WORDS.e00}
+              numeric
+              value={mean}
+              onChange={setMean}
+            />
+            <Field
+              label={GATE_LIMITS_WORDS.worstSpot}
+              unit={GATE_LIMITS_WORDS.e00}
+              numeric
+              value={worst}
+              onChange={setWorst}
+            />
           </Row>
           {wrong ? (
             <Small role="alert" color="$stop">
-              Between 0.1 and 20.
+              {GATE_LIMITS_WORDS.between01And20}
             </Small>
           ) : null}
           <Row gap="$s" flexWrap="wrap">
@@ -48,7 +63,7 @@ export function GateLimits({ dossier, onSet }: { dossier: Dossier; onSet: (goal:
               disabled={wrong}
               onPress={() => set({ ...dossier.goal?.gates, bleed_mean: numbers[0], bleed_worst: numbers[1] })}
             >
-              Keep these colour limits
+              {GATE_LIMITS_WORDS.keepTheseColourLimits}
             </Button>
             {own ? (
               <Button
@@ -59,7 +74,7 @@ export function GateLimits({ dossier, onSet }: { dossier: Dossier; onSet: (goal:
                   setWorst(String(DEFAULT_LIMITS.bleed_worst));
                 }}
               >
-                Back to the usual limits
+                {GATE_LIMITS_WORDS.backToTheUsualLimits}
               </Button>
             ) : null}
           </Row>

@@ -2,6 +2,7 @@ import type { TestKind } from '@/core/knowledge';
 import { listTestKinds, TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
 import type { ChoiceOption } from '@/client/ui';
+import { KINDS_WORDS } from '@/words';
 
 const toOption = (kind: TestKind): ChoiceOption<TestKind> => {
   const { label, hint } = TEST_KIND_FACTS[kind];
@@ -14,6 +15,6 @@ export const COMMON_KIND_OPTIONS = KIND_OPTIONS.filter(({ code }) => TEST_KIND_F
 
 // prettier-ignore
 export const MOMENTS: Record<BleedMoment, { label: string }> = {
-  '1h': { label: '1 hour' }, overnight: { label: 'Next morning' }, after_clear: { label: 'After the last coat' },
-  '48h': { label: '48 hours' }, '7d': { label: 'A week' },
+  '1h': { label: KINDS_WORDS.n1Hour }, overnight: { label: KINDS_WORDS.nextMorning }, after_clear: { label: KINDS_WORDS.afterTheLastCoat },
+  '48h': { label: KINDS_WORDS.n48Hours }, '7d': { label: KINDS_WORDS.aWeek },
 };

@@ -7,6 +7,7 @@ import { CellGrid } from './cell-grid';
 import { CornerPicture } from './corner-picture';
 import type { LatticeReport } from '@/client/features/picture';
 import { useLatticeReading } from './use-lattice-reading';
+import { LATTICE_READER_WORDS } from '@/words';
 
 export interface LatticeResult {
   removedPct: number;
@@ -33,9 +34,9 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
     <Column gap="$m">
       <Row gap="$s" flexWrap="wrap">
         <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void reading.pick()}>
-          {opened ? 'Take it again' : 'Read it from a photograph'}
+          {opened ? LATTICE_READER_WORDS.takeItAgain : LATTICE_READER_WORDS.readItFromAPhotograph}
         </Button>
-        {busy ? <Button onPress={reading.stop}>Stop</Button> : null}
+        {busy ? <Button onPress={reading.stop}>{LATTICE_READER_WORDS.stop}</Button> : null}
       </Row>
       {busy ? <Body role="status">{busy}</Body> : null}
       {problem ? (
@@ -46,22 +47,22 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
       {opened && corners ? (
         <Column gap="$m">
           <Choices
-            label="Cuts each way"
+            label={LATTICE_READER_WORDS.cutsEachWay}
             options={[
-              { code: '6', label: '6 cuts, 25 squares' },
-              { code: '11', label: '11 cuts, 100 squares' },
+              { code: '6', label: LATTICE_READER_WORDS.n6Cuts25Squares },
+              { code: '11', label: LATTICE_READER_WORDS.n11Cuts100Squares },
             ]}
             value={String(cuts)}
             onPick={(code) => reading.changeCuts(code === '11' ? 11 : 6)}
           />
-          <Small>Put the four dots on the outermost cuts.</Small>
+          <Small>{LATTICE_READER_WORDS.putTheFourDotsOnThe}</Small>
           <CornerPicture {...opened} corners={corners} onMove={reading.moveCorners} onSet={reading.readWithin} />
         </Column>
       ) : null}
       {report && read ? (
-        <Column gap="$m" role="group" aria-label="Reading of the lattice">
+        <Column gap="$m" role="group" aria-label={LATTICE_READER_WORDS.readingOfTheLattice}>
           {report.report.usable ? null : (
-            <Notice tone="stop" live title="Not good enough to go by">
+            <Notice tone="stop" live title={LATTICE_READER_WORDS.notGoodEnoughToGoBy}>
               {report.report.why}
             </Notice>
           )}
@@ -73,7 +74,9 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
             onConfirmRow={(row) => reading.confirm(confirmRow(confirmed, read.cells, row))}
           />
           <View role="status" gap={4}>
-            <Strong>{`${read.removedPct.toFixed(1)} % bare: ISO class ${read.isoClass}, ASTM ${read.astm}`}</Strong>
+            <Strong>
+              {LATTICE_READER_WORDS.bareIsoClassAstm(read.removedPct.toFixed(1), read.isoClass, read.astm)}
+            </Strong>
             <Small>
               {confirmed.size > 0
                 ? sayConfirmed(confirmed.size, read.unconfirmed, usable)
@@ -92,7 +95,7 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
               })
             }
           >
-            Use this reading
+            {LATTICE_READER_WORDS.useThisReading}
           </Button>
         </Column>
       ) : null}
@@ -101,18 +104,18 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
 }
 
 const sayConfidence = ({ confidence, why, usable }: LatticeReport['report']): string => {
-  if (!usable) return 'Take it again, read it by eye, or go through all squares below and confirm each row.';
+  if (!usable) return LATTICE_READER_WORDS.takeItAgainReadItBy;
   const sure =
     confidence >= 0.9
-      ? 'The class is sure.'
+      ? LATTICE_READER_WORDS.theClassIsSure
       : confidence >= LEAST_CONFIDENCE
-        ? 'The class is likely.'
-        : 'The class is a guess: take it again, or confirm each row of squares.';
-  return `${sure} ${why} Tap a square to put it right.`;
+        ? LATTICE_READER_WORDS.theClassIsLikely
+        : LATTICE_READER_WORDS.theClassIsAGuessTake;
+  return LATTICE_READER_WORDS.tapASquareToPutIt(sure, why);
 };
 
 function sayConfirmed(confirmed: number, unconfirmed: number, usable: boolean): string {
-  if (unconfirmed === 0) return 'Every square confirmed by you: it counts as read by eye.';
-  const done = `${confirmed === 1 ? 'One square' : `${confirmed} squares`} put right by you.`;
-  return usable ? done : `${done} ${unconfirmed} to go: the picture alone is not good enough to go by.`;
+  if (unconfirmed === 0) return LATTICE_READER_WORDS.everySquareConfirmedByYouIt;
+  const done = LATTICE_READER_WORDS.putRightByYou(confirmed);
+  return usable ? done : LATTICE_READER_WORDS.toGoThePictureAloneIs(done, unconfirmed);
 }

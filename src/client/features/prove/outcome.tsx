@@ -3,6 +3,7 @@ import { Body, Button, Choices, Column, Disclosure, Row, Small } from '@/client/
 import { sayDate } from '@/client/features/shop-plan';
 import { makeId, useToday, timeNow } from '@/client/store';
 import { nameZone, zoneName, type Dossier, type Outcome } from '@/core/dossier';
+import { OUTCOME_WORDS } from '@/words';
 
 /** How the piece fared in use: what came back teaches more than a patch. */
 export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onRecord: (outcome: Outcome) => void }) {
@@ -12,38 +13,31 @@ export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onReco
   const record = (outcome: Pick<Outcome, 'outcome' | 'mode'>): void =>
     onRecord({ id: makeId(), at: timeNow(), ...outcome, ...(zone === '' ? {} : { zone }) });
   return (
-    <Disclosure
-      label={
-        outcomes.length > 0
-          ? `In use: ${outcomes.length} ${outcomes.length === 1 ? 'report' : 'reports'}`
-          : 'How did it fare in use?'
-      }
-    >
+    <Disclosure label={outcomes.length > 0 ? OUTCOME_WORDS.inUse(outcomes.length) : OUTCOME_WORDS.howDidItFareInUse}>
       {() => (
         <Column gap="$m">
-          <Body>
-            Three months in a house say as much about a system as two patches. It counts in Findings and in the next
-            plan.
-          </Body>
+          <Body>{OUTCOME_WORDS.threeMonthsInAHouseSay}</Body>
           {outcomes.map((outcome) => (
             <Small
               key={outcome.id}
-            >{`${outcome.at ? sayDate(outcome.at, now) : ''} ${outcome.zone ? nameZone(dossier, outcome.zone) : 'Whole piece'}: ${sayOutcome(outcome)}`}</Small>
+            >{`${outcome.at ? sayDate(outcome.at, now) : ''} ${outcome.zone ? nameZone(dossier, outcome.zone) : OUTCOME_WORDS.wholePiece}: ${sayOutcome(outcome)}`}</Small>
           ))}
           <Choices
-            label="Which part"
+            label={OUTCOME_WORDS.whichPart}
             options={[
-              { code: '', label: 'The whole piece' },
+              { code: '', label: OUTCOME_WORDS.theWholePiece },
               ...(dossier.zones ?? []).map((own) => ({ code: own.id, label: zoneName(own) })),
             ]}
             value={zone}
             onPick={setZone}
           />
           <Row gap="$s" flexWrap="wrap">
-            <Button onPress={() => record({ outcome: 'fine' })}>Fine after 3 months</Button>
-            <Button onPress={() => record({ outcome: 'came_back', mode: 'adhesion' })}>Came back: it peels</Button>
+            <Button onPress={() => record({ outcome: 'fine' })}>{OUTCOME_WORDS.fineAfter3Months}</Button>
+            <Button onPress={() => record({ outcome: 'came_back', mode: 'adhesion' })}>
+              {OUTCOME_WORDS.cameBackItPeels}
+            </Button>
             <Button onPress={() => record({ outcome: 'came_back', mode: 'bleed' })}>
-              Came back: colour came through
+              {OUTCOME_WORDS.cameBackColourCameThrough}
             </Button>
           </Row>
         </Column>
@@ -53,4 +47,8 @@ export function ServiceOutcome({ dossier, onRecord }: { dossier: Dossier; onReco
 }
 
 const sayOutcome = ({ outcome, mode }: Outcome): string =>
-  outcome === 'fine' ? 'fine in use' : mode === 'bleed' ? 'colour came through' : 'it peels';
+  outcome === 'fine'
+    ? OUTCOME_WORDS.fineInUse
+    : mode === 'bleed'
+      ? OUTCOME_WORDS.colourCameThrough
+      : OUTCOME_WORDS.itPeels;

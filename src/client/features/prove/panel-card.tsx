@@ -21,7 +21,7 @@ import { judgeTest, traceDrift } from '@/core/proof';
 import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
-import { listStrips } from '@/words';
+import { PANEL_CARD_WORDS, listStrips } from '@/words';
 import { OWN_LOCALE } from '@/client/locale';
 
 interface PanelCardProps {
@@ -41,15 +41,15 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const [now] = useState(() => timeNow());
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
-  const title = `${dossier.piece.name ?? 'Piece'}, ${lowerFirst(nameZone(dossier, panel.zone))}`;
-  const map = drawStripMap(panel, title, `${title}. Black corner: top left, mark it on the piece.`, listStrips(panel));
+  const title = `${dossier.piece.name ?? PANEL_CARD_WORDS.piece}, ${lowerFirst(nameZone(dossier, panel.zone))}`;
+  const map = drawStripMap(panel, title, PANEL_CARD_WORDS.blackCornerTopLeftMarkIt(title), listStrips(panel));
   const moments = scheduleMoments(panel, dossier.climate);
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   return (
-    <Card gap="$m" render="section" aria-label="Panel">
-      <Heading>{`Panel${number ? ` ${number}` : ''}${panel.coated_at ? '' : ' to paint'}`}</Heading>
+    <Card gap="$m" render="section" aria-label={PANEL_CARD_WORDS.panel}>
+      <Heading>{PANEL_CARD_WORDS.panel2(number, ` ${number}`, panel.coated_at)}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
-      {panel.coated_at && !next ? <StateMark tone="go">All readings of it are in</StateMark> : null}
+      {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
       <Column gap={2}>
         {listStrips(panel).map((line) => (
@@ -58,20 +58,17 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
       </Column>
       {panel.coated_at ? null : (
         <Column gap="$s">
-          <Body>
-            Mask the strips, write no code on what is painted, mark the black corner on the piece. Then put on the first
-            coat.
-          </Body>
+          <Body>{PANEL_CARD_WORDS.maskTheStripsWriteNoCode}</Body>
           <Button look="main" onPress={() => onStart({ ...panel, coated_at: timeNow() })}>
-            First coat is on, start the clocks
+            {PANEL_CARD_WORDS.firstCoatIsOnStartThe}
           </Button>
         </Column>
       )}
       <DriftChart drifts={traceDrift(dossier, panel.id)} />
-      <Disclosure label="Times, map to print, calendar">
+      <Disclosure label={PANEL_CARD_WORDS.timesMapToPrintCalendar}>
         {() => (
           <Column gap="$m">
-            <Column gap="$s" role="list" aria-label="Times of the panel">
+            <Column gap="$s" role="list" aria-label={PANEL_CARD_WORDS.timesOfThePanel}>
               {moments.map((moment, i) => (
                 <Row key={i} role="listitem" gap="$m" justifyContent="space-between">
                   <Body flex={1}>{moment.what}</Body>
@@ -80,15 +77,15 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
               ))}
             </Column>
             <Row gap="$s" flexWrap="wrap" alignItems="center">
-              <Button onPress={() => printSvg(map)}>Print the map</Button>
+              <Button onPress={() => printSvg(map)}>{PANEL_CARD_WORDS.printTheMap}</Button>
               <SaveLink name="strip-map.svg" type="image/svg+xml" text={map}>
-                Save the map (SVG)
+                {PANEL_CARD_WORDS.saveTheMapSvg}
               </SaveLink>
               <SaveTimes title={title} panel={panel} moments={moments} now={now} />
             </Row>
             {read ? null : (
               <Button look="quiet" onPress={onRemove}>
-                Throw this panel away
+                {PANEL_CARD_WORDS.throwThisPanelAway}
               </Button>
             )}
           </Column>
@@ -107,7 +104,7 @@ function SaveTimes({ title, panel, moments, now }: { title: string; panel: Panel
   if (!write) return null;
   return (
     <SaveLink name="panel.ics" type="text/calendar" text={write(title, panel.id, moments, panel.coated_at ?? now, now)}>
-      Save the times (calendar)
+      {PANEL_CARD_WORDS.saveTheTimesCalendar}
     </SaveLink>
   );
 }
@@ -127,13 +124,15 @@ function SaveLink({ name, type, text, children }: { name: string; type: string; 
 const TONES: Record<DueReading['state'], Tone> = { later: 'wait', due: 'act', overdue: 'stop' };
 
 function Due({ reading, onPhotograph }: { reading: DueReading; onPhotograph: (moment: Moment) => void }) {
-  const words = { later: 'Next', due: 'Due now', overdue: 'Overdue' }[reading.state];
+  const words = { later: PANEL_CARD_WORDS.next, due: PANEL_CARD_WORDS.dueNow, overdue: PANEL_CARD_WORDS.overdue }[
+    reading.state
+  ];
   return (
     <Column gap="$s">
       <StateMark tone={TONES[reading.state]}>{`${words}: ${lowerFirst(reading.moment.what)}`}</StateMark>
-      <Small>{`${sayDate(reading.dueAt)}. Strips ${reading.strips.join(', ')}.`}</Small>
+      <Small>{PANEL_CARD_WORDS.strips(sayDate(reading.dueAt), reading.strips.join(', '))}</Small>
       {reading.moment.bleedAt && reading.state !== 'later' ? (
-        <Button onPress={() => onPhotograph(reading.moment)}>Measure bleed from a photograph</Button>
+        <Button onPress={() => onPhotograph(reading.moment)}>{PANEL_CARD_WORDS.measureBleedFromAPhotograph}</Button>
       ) : null}
     </Column>
   );
@@ -150,7 +149,7 @@ const sayDate = (iso: string): string =>
 
 function sayWhen({ atH }: Moment, start: string | undefined): string {
   if (start) return sayDate(new Date(Date.parse(start) + atH * 3_600_000).toISOString());
-  return atH < 48 ? `+${Math.round(atH)} h` : `+${Math.round(atH / 24)} d`;
+  return atH < 48 ? PANEL_CARD_WORDS.h(Math.round(atH)) : PANEL_CARD_WORDS.d(Math.round(atH / 24));
 }
 
 /** The worst that is known of each strip: one failure at the right age fails it. */

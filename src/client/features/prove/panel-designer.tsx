@@ -30,7 +30,7 @@ import { treatmentKey } from '@/core/proof';
 import { COMMON_KIND_OPTIONS } from './kinds';
 import { StripMap } from './strip-map';
 import { lowerFirst } from '@/core/shared';
-import { describeTreatment, listStrips, sayProposal } from '@/words';
+import { PANEL_DESIGNER_WORDS, describeTreatment, listStrips, sayProposal } from '@/words';
 
 interface PanelDesignerProps {
   dossier: Dossier;
@@ -45,8 +45,12 @@ export function PanelDesigner({ dossier, zone, onMake }: PanelDesignerProps) {
   if (!answer || answer.zone !== zone.id) {
     return (
       <Card>
-        <Heading>Test panel</Heading>
-        <Body>{answer === null ? 'Working out which strips would tell most.' : 'No panel is proposed here.'}</Body>
+        <Heading>{PANEL_DESIGNER_WORDS.testPanel}</Heading>
+        <Body>
+          {answer === null
+            ? PANEL_DESIGNER_WORDS.workingOutWhichStripsWouldTell
+            : PANEL_DESIGNER_WORDS.noPanelIsProposedHere}
+        </Body>
       </Card>
     );
   }
@@ -78,8 +82,11 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
   });
   const base = { ...treatments[0], product: undefined };
   return (
-    <Card gap="$m" render="section" aria-label="Test panel">
-      <Heading>Test panel for the {lowerFirst(zoneName(zone))}</Heading>
+    <Card gap="$m" render="section" aria-label={PANEL_DESIGNER_WORDS.testPanel}>
+      <Heading>
+        {PANEL_DESIGNER_WORDS.testPanelForThe}
+        {lowerFirst(zoneName(zone))}
+      </Heading>
       <Body>{sayProposal(proposal)}</Body>
       {design.ok ? (
         <>
@@ -96,36 +103,36 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
         </Small>
       )}
       <Row gap="$m">
-        <Field label="Width" unit={gauge.unit} numeric value={width} onChange={setWidth} />
-        <Field label="Height" unit={gauge.unit} numeric value={height} onChange={setHeight} />
+        <Field label={PANEL_DESIGNER_WORDS.width} unit={gauge.unit} numeric value={width} onChange={setWidth} />
+        <Field label={PANEL_DESIGNER_WORDS.height} unit={gauge.unit} numeric value={height} onChange={setHeight} />
       </Row>
-      <Disclosure label="Change the strips">
+      <Disclosure label={PANEL_DESIGNER_WORDS.changeTheStrips}>
         {() => (
           <Column gap="$m">
-            <Strong>Treatments</Strong>
+            <Strong>{PANEL_DESIGNER_WORDS.treatments}</Strong>
             {treatments.map((treatment, i) => (
               <Row key={describeTreatment(treatment)} gap="$s" alignItems="center" justifyContent="space-between">
                 <Body flex={1}>{describeTreatment(treatment)}</Body>
                 <Button
                   look="quiet"
-                  label={`Leave out ${describeTreatment(treatment)}`}
+                  label={PANEL_DESIGNER_WORDS.leaveOut(describeTreatment(treatment))}
                   onPress={() => setTreatments(treatments.filter((_, k) => k !== i))}
                 >
-                  Leave out
+                  {PANEL_DESIGNER_WORDS.leaveOut2}
                 </Button>
               </Row>
             ))}
             <Choices
-              label="Preparation"
+              label={PANEL_DESIGNER_WORDS.preparation}
               options={PREPS.map((code) => ({ code, label: PREP_FACTS[code].label }))}
               value={prep}
               onPick={setPrep}
             />
             <Choices
-              label="Primer"
+              label={PANEL_DESIGNER_WORDS.primer}
               options={[
                 ...PRIMERS.map((code) => ({ code, label: PRIMER_FACTS[code].label })),
-                { code: 'none' as const, label: 'No primer' },
+                { code: 'none' as const, label: PANEL_DESIGNER_WORDS.noPrimer },
               ]}
               value={primer}
               onPick={setPrimer}
@@ -136,7 +143,7 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
                   setTreatments(addNew(treatments, [{ ...base, prep, primer, coats: primer === 'none' ? 0 : 1 }]))
                 }
               >
-                Add this treatment
+                {PANEL_DESIGNER_WORDS.addThisTreatment}
               </Button>
               <Button
                 onPress={() => {
@@ -146,17 +153,21 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
                   setWithControl(false);
                 }}
               >
-                Sanded or not × primed or not
+                {PANEL_DESIGNER_WORDS.sandedOrNotPrimedOrNot}
               </Button>
             </Row>
             {proposal.control ? (
-              <Toggle label="With a control" on={withControl} onPress={() => setWithControl(!withControl)} />
+              <Toggle
+                label={PANEL_DESIGNER_WORDS.withAControl}
+                on={withControl}
+                onPress={() => setWithControl(!withControl)}
+              />
             ) : null}
             <Choices
-              label="Strips of each"
+              label={PANEL_DESIGNER_WORDS.stripsOfEach}
               options={['1', '2', '3', '4'].map((code) => ({
                 code,
-                label: code === '1' ? 'one of each' : `${code} of each`,
+                label: code === '1' ? PANEL_DESIGNER_WORDS.oneOfEach : PANEL_DESIGNER_WORDS.ofEach(code),
               }))}
               value={String(replicates)}
               onPick={(code) => setReplicates(Number(code))}
@@ -173,12 +184,12 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
                 />
               ))}
             </Row>
-            <Button onPress={() => setSeed(seed + 1)}>Draw another order</Button>
+            <Button onPress={() => setSeed(seed + 1)}>{PANEL_DESIGNER_WORDS.drawAnotherOrder}</Button>
           </Column>
         )}
       </Disclosure>
       <Button look="main" disabled={!design.ok} onPress={() => design.ok && onMake({ ...design.panel, at: timeNow() })}>
-        Make this panel
+        {PANEL_DESIGNER_WORDS.makeThisPanel}
       </Button>
     </Card>
   );
@@ -190,9 +201,9 @@ function sayProblem(
   { problem, leastWidthMm, leastHeightMm }: Exclude<PanelDesign, { ok: true }>,
   say: (mm: number) => string,
 ): string {
-  if (problem === 'nothing_to_test') return 'Add a treatment.';
-  if (problem === 'too_many') return 'At most 12 treatments on one panel. Leave some out.';
-  return `Too small: these strips need ${say(leastWidthMm)} × ${say(leastHeightMm)}. Leave out a treatment, paint fewer of each, or find a larger face.`;
+  if (problem === 'nothing_to_test') return PANEL_DESIGNER_WORDS.addATreatment;
+  if (problem === 'too_many') return PANEL_DESIGNER_WORDS.atMost12TreatmentsOnOne;
+  return PANEL_DESIGNER_WORDS.tooSmallTheseStripsNeedLeave(say(leastWidthMm), say(leastHeightMm));
 }
 
 const addNew = (list: readonly Treatment[], more: readonly Treatment[]): Treatment[] => [

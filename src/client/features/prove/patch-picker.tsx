@@ -1,6 +1,7 @@
 import { Choices } from '@/client/ui';
 import type { Panel } from '@/core/dossier';
 import type { Patch } from './test-draft';
+import { PATCH_PICKER_WORDS } from '@/words';
 
 interface PatchPickerProps {
   panels: readonly Panel[];
@@ -16,15 +17,18 @@ export function PatchPicker({ panels, patch, onPatch }: PatchPickerProps) {
       .sort()
       .map((strip) => ({
         code: `${panel.id}/${strip}`,
-        label: panels.length > 1 ? `Panel ${i + 1}, ${strip}` : `Strip ${strip}`,
+        label: panels.length > 1 ? PATCH_PICKER_WORDS.panel(i + 1, strip) : PATCH_PICKER_WORDS.strip(strip),
         patch: { panel, strip },
       })),
   );
   if (strips.length === 0) return null;
   return (
     <Choices
-      label="What is tested"
-      options={[...strips.map(({ code, label }) => ({ code, label })), { code: '', label: 'Another patch' }]}
+      label={PATCH_PICKER_WORDS.whatIsTested}
+      options={[
+        ...strips.map(({ code, label }) => ({ code, label })),
+        { code: '', label: PATCH_PICKER_WORDS.anotherPatch },
+      ]}
       value={patch ? `${patch.panel.id}/${patch.strip}` : ''}
       onPick={(code) => onPatch(strips.find((strip) => strip.code === code)?.patch ?? null)}
     />

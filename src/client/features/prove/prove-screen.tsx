@@ -17,11 +17,15 @@ import { StripReader } from './strip-reader';
 import { hoursSince, type Patch } from './test-draft';
 import { TestForm } from './test-form';
 import { TestList } from './test-list';
+import { PROVE_SCREEN_WORDS } from '@/words';
 
 /** Prove: scratch a patch before the piece is painted. The gate says whether to go on. */
 export function ProveScreen() {
   return (
-    <PieceScreen stage="Prove" note={(dossier) => `${dossier.tests?.length ?? 0} tests`}>
+    <PieceScreen
+      stage={PROVE_SCREEN_WORDS.prove}
+      note={(dossier) => PROVE_SCREEN_WORDS.tests(dossier.tests?.length ?? 0)}
+    >
       {(parts) => <Proving {...parts} />}
     </PieceScreen>
   );
@@ -49,8 +53,8 @@ function Proving({ dossier, change }: PieceParts) {
     zones[0];
   if (!zone)
     return (
-      <Notice tone="wait" title="Nothing to prove">
-        No zone is to be painted. Open Choose or Meet to change that.
+      <Notice tone="wait" title={PROVE_SCREEN_WORDS.nothingToProve}>
+        {PROVE_SCREEN_WORDS.noZoneIsToBePainted}
       </Notice>
     );
   const panels = (dossier.panels ?? []).filter((panel) => panel.zone === zone.id);
@@ -61,14 +65,18 @@ function Proving({ dossier, change }: PieceParts) {
       {dossier.chosen ? null : (
         <Notice
           tone="wait"
-          title="No system taken yet"
-          action={<Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/choose`)}>Choose one</Button>}
+          title={PROVE_SCREEN_WORDS.noSystemTakenYet}
+          action={
+            <Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/choose`)}>
+              {PROVE_SCREEN_WORDS.chooseOne}
+            </Button>
+          }
         >
-          You can log tests of anything. The gate then opens for what held.
+          {PROVE_SCREEN_WORDS.youCanLogTestsOfAnything}
         </Notice>
       )}
       <Choices
-        label="Zone"
+        label={PROVE_SCREEN_WORDS.zone}
         options={zones.map((entry) => ({
           code: entry.id,
           label: state(entry.id) === 'open' ? `${zoneName(entry)} ✓` : zoneName(entry),
@@ -107,7 +115,7 @@ function Proving({ dossier, change }: PieceParts) {
             />
           ))}
           {panels.length > 0 ? (
-            <Disclosure label="Another panel">
+            <Disclosure label={PROVE_SCREEN_WORDS.anotherPanel}>
               {(close) => (
                 <PanelDesigner
                   dossier={dossier}

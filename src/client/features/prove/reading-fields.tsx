@@ -8,7 +8,7 @@ import { lowerFirst } from '@/core/shared';
 import { MOMENTS } from './kinds';
 import { ScoreGlyph } from './score-glyph';
 import type { TestFields } from './test-draft';
-import { INTERFACE_LABELS } from '@/words';
+import { READING_FIELDS_WORDS, INTERFACE_LABELS } from '@/words';
 
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
 const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: INTERFACE_LABELS[code] }));
@@ -20,14 +20,14 @@ export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }
   const { error } = form.getFieldState('value', form.formState);
   return (
     <Column gap="$s">
-      {answers.length > 0 ? <Strong>How did it hold?</Strong> : null}
+      {answers.length > 0 ? <Strong>{READING_FIELDS_WORDS.howDidItHold}</Strong> : null}
       <Controller
         control={form.control}
         name="value"
         render={({ field }) =>
           answers.length > 0 ? (
             <Choices
-              label="How did it hold?"
+              label={READING_FIELDS_WORDS.howDidItHold}
               tileWidth={drawing ? 130 : 60}
               options={answers.map(({ score, ...answer }) => ({
                 ...answer,
@@ -38,7 +38,7 @@ export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }
             />
           ) : (
             <Field
-              label="Double rubs until colour comes off"
+              label={READING_FIELDS_WORDS.doubleRubsUntilColourComesOff}
               numeric
               step={5}
               value={field.value}
@@ -60,13 +60,13 @@ export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }
 export function WhereField({ form }: { form: TestFields }) {
   return (
     <Column gap="$s">
-      <Strong>Where did it let go?</Strong>
+      <Strong>{READING_FIELDS_WORDS.whereDidItLetGo}</Strong>
       <Controller
         control={form.control}
         name="where"
         render={({ field }) => (
           <Choices
-            label="Where did it let go?"
+            label={READING_FIELDS_WORDS.whereDidItLetGo}
             options={WHERE_OPTIONS}
             value={field.value === '' ? undefined : field.value}
             onPick={field.onChange}
@@ -81,18 +81,18 @@ export function WhereField({ form }: { form: TestFields }) {
 export function MomentField({ form, byAge }: { form: TestFields; byAge: BleedMoment | null }) {
   return (
     <Column gap="$s">
-      <Strong>Which moment is it?</Strong>
+      <Strong>{READING_FIELDS_WORDS.whichMomentIsIt}</Strong>
       <Small>
         {byAge
-          ? `By the age of the patch: ${lowerFirst(MOMENTS[byAge].label)}. Pick another where the clear coat came later.`
-          : 'It follows from the age of the patch, below.'}
+          ? READING_FIELDS_WORDS.byTheAgeOfThePatch(lowerFirst(MOMENTS[byAge].label))
+          : READING_FIELDS_WORDS.itFollowsFromTheAgeOf}
       </Small>
       <Controller
         control={form.control}
         name="moment"
         render={({ field }) => (
           <Choices
-            label="Which moment is it?"
+            label={READING_FIELDS_WORDS.whichMomentIsIt}
             options={MOMENT_OPTIONS}
             value={field.value === '' ? (byAge ?? undefined) : field.value}
             onPick={(moment) => field.onChange(moment === byAge ? '' : moment)}

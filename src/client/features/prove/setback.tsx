@@ -4,7 +4,7 @@ import { Column, Small, Strong } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 
 import { lowerFirst } from '@/core/shared';
-import { describeTreatment } from '@/words';
+import { SETBACK_WORDS, describeTreatment } from '@/words';
 
 /** After a failure: what is next best for this zone, and what the failure costs in days and money. */
 export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {
@@ -12,29 +12,27 @@ export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {
   const { sayMoney } = useMeasures();
   const { answer: plan } = usePlanner({ kind: 'plan', dossier: shop });
   const best = plan?.systems[0];
-  if (!plan) return <Small role="status">Looking for the next best way…</Small>;
+  if (!plan) return <Small role="status">{SETBACK_WORDS.lookingForTheNextBestWay}</Small>;
   const next = best?.zones.find(({ id }) => id === zone);
-  if (!best || !next)
-    return <Small>No way is left that the rules allow. Open Choose to see what stands against each.</Small>;
+  if (!best || !next) return <Small>{SETBACK_WORDS.noWayIsLeftThatThe}</Small>;
   const taken = dossier.chosen?.figures;
   const lost = countLostHours(dossier, zone);
   const costs = [
-    `${sayHours(lost)} of waiting for these strips is lost`,
+    SETBACK_WORDS.ofWaitingForTheseStripsIs(sayHours(lost)),
     ...(taken
       ? [
-          sayMore(
-            best.elapsedH - taken.elapsed_h,
-            best.handsOnMin - taken.hands_on_min,
-            best.materialsCost - taken.materials_cost,
-            sayMoney,
+          SETBACK_WORDS.againstTaken(
+            sayMore(best.elapsedH - taken.elapsed_h, sayHours),
+            sayMore(best.handsOnMin - taken.hands_on_min, (minutes) => SETBACK_WORDS.min(Math.round(minutes))),
+            sayMore(best.materialsCost - taken.materials_cost, sayMoney),
           ),
         ]
       : []),
   ];
   return (
     <Column gap={2}>
-      <Strong>{`Next best: ${lowerFirst(describeTreatment(next.treatment))}`}</Strong>
-      <Small>{`What it costs: ${costs.join('; ')}.`}</Small>
+      <Strong>{SETBACK_WORDS.nextBest(lowerFirst(describeTreatment(next.treatment)))}</Strong>
+      <Small>{SETBACK_WORDS.whatItCosts(costs.join('; '))}</Small>
     </Column>
   );
 }
@@ -43,9 +41,8 @@ export function Setback({ dossier, zone }: { dossier: Dossier; zone: string }) {
 const countLostHours = (dossier: Dossier, zone: string): number =>
   Math.max(0, ...(dossier.tests ?? []).filter((test) => test.zone === zone).map(({ age_h }) => age_h ?? 0));
 
-const sayHours = (hours: number): string => (hours < 48 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`);
+const sayHours = (hours: number): string =>
+  hours < 48 ? SETBACK_WORDS.h(Math.round(hours)) : SETBACK_WORDS.days(Math.round(hours / 24));
 
-function sayMore(elapsedH: number, minutes: number, money: number, sayMoney: (value: number) => string): string {
-  const say = (value: number, words: string): string => `${words} ${value < 0 ? 'less' : 'more'}`;
-  return `against the system taken ${say(elapsedH, sayHours(Math.abs(elapsedH)))} on the calendar, ${say(minutes, `${Math.round(Math.abs(minutes))} min`)} of hands, ${say(money, sayMoney(Math.abs(money)))} for tins`;
-}
+const sayMore = (difference: number, say: (value: number) => string): string =>
+  SETBACK_WORDS.moreOrLess(say(Math.abs(difference)), difference < 0);

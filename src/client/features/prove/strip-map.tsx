@@ -3,7 +3,7 @@ import { View } from '@tamagui/core';
 import { useTones } from '@/client/ui';
 import type { Panel } from '@/core/dossier';
 import type { JudgedTest } from '@/core/proof';
-import { describeTreatment } from '@/words';
+import { STRIP_MAP_WORDS, describeTreatment } from '@/words';
 
 export type StripState = JudgedTest['verdict'] | 'unread';
 
@@ -18,11 +18,11 @@ interface StripMapProps {
 const EDGE = 12;
 const SIGNS: Record<StripState, string> = { pass: '✓', fail: '✕', early: '…', incomplete: '?', unread: '' };
 const WORDS: Record<StripState, string> = {
-  pass: 'held',
-  fail: 'failed',
-  early: 'read early',
-  incomplete: 'incomplete',
-  unread: 'not read',
+  pass: STRIP_MAP_WORDS.held,
+  fail: STRIP_MAP_WORDS.failed,
+  early: STRIP_MAP_WORDS.readEarly,
+  incomplete: STRIP_MAP_WORDS.incomplete,
+  unread: STRIP_MAP_WORDS.notRead,
 };
 
 /** The map of a panel, as it lies: codes stand on the tape above the strips, the black corner is the one to mark. */
@@ -37,7 +37,7 @@ export function StripMap({ panel, states, picked, onPick }: StripMapProps) {
       maxWidth={420}
       aspectRatio={width / height}
       role="group"
-      aria-label="Strip map"
+      aria-label={STRIP_MAP_WORDS.stripMap}
     >
       <Svg width="100%" height="100%" viewBox={`0 0 ${width} ${height}`} aria-hidden>
         <Rect
@@ -101,7 +101,12 @@ export function StripMap({ panel, states, picked, onPick }: StripMapProps) {
           backgroundColor="transparent"
           cursor="pointer"
           aria-pressed={code === picked}
-          aria-label={`Strip ${code}, ${describeTreatment(treatment)}${control ? ', control' : ''}: ${WORDS[states.get(code) ?? 'unread']}`}
+          aria-label={STRIP_MAP_WORDS.strip(
+            code,
+            describeTreatment(treatment),
+            control,
+            WORDS[states.get(code) ?? 'unread'],
+          )}
           onPress={() => onPick(code)}
           {...{ type: 'button' }}
         />

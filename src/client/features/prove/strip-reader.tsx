@@ -20,9 +20,12 @@ import type { Moment } from '@/core/panel';
 import type { Limits } from '@/core/proof';
 import { BoxPicture } from '@/client/features/picture';
 import { useStripShots } from './use-strip-shots';
-import { describeTreatment } from '@/words';
+import { STRIP_READER_WORDS, describeTreatment } from '@/words';
 
-const NAMES: Readonly<Record<string, string>> = { white: 'White', reference: 'Reference' };
+const NAMES: Readonly<Record<string, string>> = {
+  white: STRIP_READER_WORDS.white,
+  reference: STRIP_READER_WORDS.reference,
+};
 
 interface StripReaderProps {
   panel: Panel;
@@ -54,45 +57,42 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
       })),
     );
   return (
-    <Card gap="$m" render="section" aria-label="Bleed from a photograph">
-      <Heading>Bleed from a photograph</Heading>
-      <Body>
-        Lay a sheet of white paper and the reference patch beside the strips and photograph all of it from straight
-        above, in even light. Two or three pictures show how far they can be trusted.
-      </Body>
+    <Card gap="$m" render="section" aria-label={STRIP_READER_WORDS.bleedFromAPhotograph}>
+      <Heading>{STRIP_READER_WORDS.bleedFromAPhotograph}</Heading>
+      <Body>{STRIP_READER_WORDS.layASheetOfWhitePaper}</Body>
       <Row gap="$s" flexWrap="wrap">
         <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void shots.pick()}>
-          {count > 0 ? 'Another picture of the same' : 'Pick or take a picture'}
+          {count > 0 ? STRIP_READER_WORDS.anotherPictureOfTheSame : STRIP_READER_WORDS.pickOrTakeAPicture}
         </Button>
       </Row>
       {busy ? <Body role="status">{busy}</Body> : null}
       {problem ? (
-        <Notice tone="stop" live title="Not good enough to go by">
+        <Notice tone="stop" live title={STRIP_READER_WORDS.notGoodEnoughToGoBy}>
           {problem}
         </Notice>
       ) : null}
       {shot ? (
         <Column gap="$m">
           <Choices
-            label="What to mark"
+            label={STRIP_READER_WORDS.whatToMark}
             options={[
-              { code: 'white', label: 'White paper' },
-              { code: 'reference', label: 'Reference patch' },
-              ...strips.map((code) => ({ code, label: `Strip ${code}` })),
+              { code: 'white', label: STRIP_READER_WORDS.whitePaper },
+              { code: 'reference', label: STRIP_READER_WORDS.referencePatch },
+              ...strips.map((code) => ({ code, label: STRIP_READER_WORDS.strip(code) })),
             ]}
             value={marking}
             onPick={setMarking}
           />
-          <Small>Draw a box over it with a finger, or move it with the arrow keys (with shift: its size).</Small>
+          <Small>{STRIP_READER_WORDS.drawABoxOverItWith}</Small>
           <BoxPicture
             {...shot}
             boxes={boxes}
             marking={marking}
-            nameOf={(code) => NAMES[code] ?? `strip ${code}`}
+            nameOf={(code) => NAMES[code] ?? STRIP_READER_WORDS.strip2(code)}
             onMark={(rect) => shots.mark(marking, rect)}
           />
           <Button look="main" onPress={() => void shots.measure()}>
-            Measure these boxes
+            {STRIP_READER_WORDS.measureTheseBoxes}
           </Button>
         </Column>
       ) : null}
@@ -103,22 +103,28 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             return (
               <Column key={code} gap={2}>
                 <Row justifyContent="space-between" gap="$s">
-                  <Strong>{`Strip ${code}: ΔE00 ${de_mean}`}</Strong>
-                  <StateMark tone={passes ? 'go' : 'stop'}>{passes ? 'No bleed' : 'It bleeds'}</StateMark>
+                  <Strong>{STRIP_READER_WORDS.stripE00(code, de_mean)}</Strong>
+                  <StateMark tone={passes ? 'go' : 'stop'}>
+                    {passes ? STRIP_READER_WORDS.noBleed : STRIP_READER_WORDS.itBleeds}
+                  </StateMark>
                 </Row>
-                <Small>{`Worst spot ${de_worst}, give or take ${spread}. ${describeTreatment(
-                  panel.strips.find((strip) => strip.code === code)?.treatment,
-                )}`}</Small>
+                <Small>
+                  {STRIP_READER_WORDS.worstSpotGiveOrTake(
+                    de_worst,
+                    spread,
+                    describeTreatment(panel.strips.find((strip) => strip.code === code)?.treatment),
+                  )}
+                </Small>
               </Column>
             );
           })}
           <Small>
             {count === 1
-              ? 'One picture. Another shows how much of this is the camera.'
-              : `${count} pictures, averaged.`}
+              ? STRIP_READER_WORDS.onePictureAnotherShowsHowMuch
+              : STRIP_READER_WORDS.picturesAveraged(count)}
           </Small>
           <Button look="main" onPress={log}>
-            {`Log ${strips.length === 1 ? 'this strip' : `these ${strips.length} strips`}`}
+            {STRIP_READER_WORDS.log(strips.length)}
           </Button>
         </Column>
       ) : null}

@@ -9,19 +9,20 @@ import { INTERFACES, PREPS, PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '@/core/
 import { bleedMomentOnPanel, treatmentOnStrip, type BleedMoment } from '@/core/panel';
 import { bleedMomentAt, makeReading } from '@/core/proof';
 import type { LatticeResult } from './lattice-reader';
+import { TEST_DRAFT_WORDS } from '@/words';
 
 const draftSchema = z
   .object({
     kind: z.enum(TEST_KINDS),
-    value: z.string({ error: 'Say how it held.' }).min(1, 'Say how it held.'),
+    value: z.string({ error: TEST_DRAFT_WORDS.sayHowItHeld }).min(1, TEST_DRAFT_WORDS.sayHowItHeld),
     age: z
       .string()
       .transform((text) => (text.trim() === '' ? NaN : Number(text.replace(',', '.'))))
       .pipe(
         z
-          .number({ error: 'Write how many hours ago the patch was coated.' })
-          .min(0, 'Not before it was coated.')
-          .max(100_000, 'At most 100 000 h.'),
+          .number({ error: TEST_DRAFT_WORDS.writeHowManyHoursAgoThe })
+          .min(0, TEST_DRAFT_WORDS.notBeforeItWasCoated)
+          .max(100_000, TEST_DRAFT_WORDS.atMost100000H),
       ),
     where: z.enum([...INTERFACES, '']),
     /** Empty while it follows from the age. */
@@ -29,11 +30,11 @@ const draftSchema = z
     prep: z.enum(PREPS),
     primer: z.enum([...PRIMERS, 'none']),
     coats: z.number(),
-    note: z.string().max(500, 'At most 500 characters.'),
+    note: z.string().max(500, TEST_DRAFT_WORDS.atMost500Characters),
   })
   .refine(({ kind, value }) => TEST_KIND_FACTS[kind].reads !== 'double_rubs' || /^\d{1,4}$/.test(value.trim()), {
     path: ['value'],
-    message: 'Write a whole number of double rubs, 0 to 9999.',
+    message: TEST_DRAFT_WORDS.writeAWholeNumberOfDouble,
   });
 export type TestInput = z.input<typeof draftSchema>;
 export type TestFields = UseFormReturn<TestInput, unknown, z.output<typeof draftSchema>>;

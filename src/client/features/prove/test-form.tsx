@@ -13,7 +13,7 @@ import { FROM_PHOTO, useTestDraft, type Patch, type TestFields } from './test-dr
 import { TreatmentFields } from './treatment-fields';
 import { useTestLog } from './use-test-log';
 import { lowerFirst } from '@/core/shared';
-import { describeTreatment } from '@/words';
+import { TEST_FORM_WORDS, describeTreatment } from '@/words';
 
 interface TestFormProps {
   dossier: Dossier;
@@ -45,8 +45,11 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
     ? { removed_pct: photo.removedPct }
     : values.value && makeReading(values.kind, values.value, '48h');
   return (
-    <Card gap="$l" render="section" aria-label="Log a test">
-      <Heading>Log a test of the {lowerFirst(zoneName(zone))}</Heading>
+    <Card gap="$l" render="section" aria-label={TEST_FORM_WORDS.logATest}>
+      <Heading>
+        {TEST_FORM_WORDS.logATestOfThe}
+        {lowerFirst(zoneName(zone))}
+      </Heading>
       <PatchPicker
         panels={(dossier.panels ?? []).filter((panel) => panel.zone === zone.id)}
         patch={patch}
@@ -69,9 +72,9 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
           <CutDrawing cut={cut} />
           {photo ? (
             <Row gap="$s" alignItems="center" flexWrap="wrap">
-              <Strong>{`From the photograph: ${photo.removedPct.toFixed(1)} % bare`}</Strong>
+              <Strong>{TEST_FORM_WORDS.fromThePhotographBare(photo.removedPct.toFixed(1))}</Strong>
               <Button look="quiet" onPress={() => read(null)}>
-                Read by eye instead
+                {TEST_FORM_WORDS.readByEyeInstead}
               </Button>
             </Row>
           ) : (
@@ -93,8 +96,8 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
             name="age"
             render={({ field, fieldState }) => (
               <Field
-                label="Age of the patch"
-                unit="hours"
+                label={TEST_FORM_WORDS.ageOfThePatch}
+                unit={TEST_FORM_WORDS.hours}
                 numeric
                 step={1}
                 value={field.value}
@@ -104,31 +107,36 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
             )}
           />
         </Row>
-        <Small>{`For this patch a reading counts from ${countsFromHours(treatment)} h; sooner it is kept as early.`}</Small>
+        <Small>{TEST_FORM_WORDS.forThisPatchAReadingCounts(countsFromHours(treatment))}</Small>
       </Column>
       <Controller
         control={form.control}
         name="note"
         render={({ field, fieldState }) => (
-          <Field label="Note, if any" value={field.value} onChange={field.onChange} error={fieldState.error?.message} />
+          <Field
+            label={TEST_FORM_WORDS.noteIfAny}
+            value={field.value}
+            onChange={field.onChange}
+            error={fieldState.error?.message}
+          />
         )}
       />
       {trouble ? (
         <Notice
           tone="stop"
           live
-          title="Not logged yet"
+          title={TEST_FORM_WORDS.notLoggedYet}
           action={
             <Row gap="$s" flexWrap="wrap">
-              <Button onPress={() => void logged(false)()}>Log it without the picture</Button>
+              <Button onPress={() => void logged(false)()}>{TEST_FORM_WORDS.logItWithoutThePicture}</Button>
             </Row>
           }
         >
-          {`${trouble} Your answers stay here.`}
+          {TEST_FORM_WORDS.yourAnswersStayHere(trouble)}
         </Notice>
       ) : null}
       <Button look="main" disabled={busy} onPress={() => void logged(true)()}>
-        {busy ? 'Keeping the picture…' : 'Log this test'}
+        {busy ? TEST_FORM_WORDS.keepingThePicture : TEST_FORM_WORDS.logThisTest}
       </Button>
     </Card>
   );
@@ -144,7 +152,7 @@ function KindField({ form, onChange }: { form: TestFields; onChange: () => void 
         name="kind"
         render={({ field }) => (
           <Choices
-            label="Kind of test"
+            label={TEST_FORM_WORDS.kindOfTest}
             tileWidth={110}
             options={all || !TEST_KIND_FACTS[field.value].common ? KIND_OPTIONS : COMMON_KIND_OPTIONS}
             value={field.value}
@@ -158,7 +166,7 @@ function KindField({ form, onChange }: { form: TestFields; onChange: () => void 
       {all ? null : (
         <Row>
           <Button look="quiet" onPress={() => setAll(true)}>
-            Other kinds of test…
+            {TEST_FORM_WORDS.otherKindsOfTest}
           </Button>
         </Row>
       )}

@@ -19,13 +19,13 @@ import { TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
 import { judgeTest, listAnswers, makeReading, sayReading, type JudgedTest } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
-import { describeTreatment, sayVerdict } from '@/words';
+import { TEST_LIST_WORDS, describeTreatment, sayVerdict } from '@/words';
 
 const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
-  pass: { tone: 'go', word: 'Held' },
-  fail: { tone: 'stop', word: 'Failed' },
-  early: { tone: 'wait', word: 'Early' },
-  incomplete: { tone: 'wait', word: 'Incomplete' },
+  pass: { tone: 'go', word: TEST_LIST_WORDS.held },
+  fail: { tone: 'stop', word: TEST_LIST_WORDS.failed },
+  early: { tone: 'wait', word: TEST_LIST_WORDS.early },
+  incomplete: { tone: 'wait', word: TEST_LIST_WORDS.incomplete },
 };
 
 interface TestListProps {
@@ -41,7 +41,10 @@ export function TestList({ dossier, zone, onWithdraw, onCorrect }: TestListProps
   if (tests.length === 0) return null;
   return (
     <Column gap="$s">
-      <Heading>Tests on the {lowerFirst(zoneName(zone))}</Heading>
+      <Heading>
+        {TEST_LIST_WORDS.testsOnThe}
+        {lowerFirst(zoneName(zone))}
+      </Heading>
       {tests.map((test, i) => (
         <TestRow key={test.id ?? i} test={test} dossier={dossier} onWithdraw={onWithdraw} onCorrect={onCorrect} />
       ))}
@@ -56,14 +59,14 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
   return (
     <Card gap="$xs">
       <Row justifyContent="space-between" gap="$s">
-        <Strong>{`${TEST_KIND_FACTS[test.kind].label}${test.strip ? `, strip ${test.strip}` : ''}`}</Strong>
+        <Strong>{`${TEST_KIND_FACTS[test.kind].label}${test.strip ? TEST_LIST_WORDS.strip(test.strip) : ''}`}</Strong>
         <StateMark tone={tone}>{word}</StateMark>
       </Row>
       <Small>{describeTreatment(test.treatment)}</Small>
       <Body>{sayVerdict(judged)}</Body>
-      {judged.astm ? <Small>{`ISO class ${judged.isoClass ?? ''}, ASTM ${judged.astm}`}</Small> : null}
+      {judged.astm ? <Small>{TEST_LIST_WORDS.isoClassAstm(judged.isoClass ?? '', judged.astm)}</Small> : null}
       {(test.earlier ?? []).map((before, i) => (
-        <Small key={i}>{`Before: ${sayReading(test.kind, before.reading)}.`}</Small>
+        <Small key={i}>{TEST_LIST_WORDS.before(sayReading(test.kind, before.reading))}</Small>
       ))}
       {test.id && correcting ? (
         <CorrectionForm
@@ -81,10 +84,10 @@ function TestRow({ test, dossier, onWithdraw, onCorrect }: Omit<TestListProps, '
       {test.id && !correcting ? (
         <Row gap="$s" flexWrap="wrap">
           <Button look="quiet" onPress={() => setCorrecting(true)}>
-            Put it right
+            {TEST_LIST_WORDS.putItRight}
           </Button>
           <Button look="quiet" onPress={() => onWithdraw(test.id!)}>
-            Take this test back
+            {TEST_LIST_WORDS.takeThisTestBack}
           </Button>
         </Row>
       ) : null}
@@ -102,20 +105,20 @@ function CorrectionForm({ test, onDone }: { test: Test; onDone: (reading: Test['
     <Column gap="$s">
       {answers.length > 0 ? (
         <Choices
-          label="What it is"
+          label={TEST_LIST_WORDS.whatItIs}
           options={answers.map(({ code, label, hint }) => ({ code, label: hint ? `${label} · ${hint}` : label }))}
           value={value}
           onPick={setValue}
         />
       ) : (
-        <Field label="Double rubs until colour comes off" numeric value={value} onChange={setValue} />
+        <Field label={TEST_LIST_WORDS.doubleRubsUntilColourComesOff} numeric value={value} onChange={setValue} />
       )}
       <Row gap="$s">
         <Button grow disabled={!valid} onPress={() => onDone(makeReading(test.kind, value.trim(), at))}>
-          Keep this
+          {TEST_LIST_WORDS.keepThis}
         </Button>
         <Button grow onPress={() => onDone(null)}>
-          Leave it
+          {TEST_LIST_WORDS.leaveIt}
         </Button>
       </Row>
     </Column>

@@ -2,6 +2,7 @@ import { launchImageLibraryAsync } from 'expo-image-picker';
 import { useEffect, useRef, useState } from 'react';
 import type { Confirmed, Point, Quad } from '@/core/photo';
 import { makePictureReader, type LatticeReport, type PictureReader } from '@/client/features/picture';
+import { USE_LATTICE_READING_WORDS } from '@/words';
 
 interface Opened {
   picture: Blob;
@@ -46,7 +47,7 @@ export function useLatticeReading(asked: 6 | 11, coat: string | undefined): Latt
   useEffect(() => () => reader.current?.close(), []);
 
   const measure = async (own: PictureReader, by: 6 | 11, quad?: Quad): Promise<void> => {
-    setBusy(quad ? 'Reading the squares…' : 'Looking for the cuts…');
+    setBusy(quad ? USE_LATTICE_READING_WORDS.readingTheSquares : USE_LATTICE_READING_WORDS.lookingForTheCuts);
     const answer = await own.readLattice({ cuts: by, ...(coat ? { coat } : {}), ...(quad ? { corners: quad } : {}) });
     if (reader.current !== own) return;
     setBusy(null);
@@ -67,7 +68,7 @@ export function useLatticeReading(asked: 6 | 11, coat: string | undefined): Latt
     setProblem(null);
     setReport(null);
     setOpened(null);
-    setBusy('Opening the picture…');
+    setBusy(USE_LATTICE_READING_WORDS.openingThePicture);
     const picture = asset.file ?? (await (await fetch(asset.uri)).blob());
     const answer = await own.open(picture);
     if (reader.current !== own) return;

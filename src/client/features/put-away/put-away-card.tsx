@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Column, Disclosure, Notice, Row, Sheet, Small } from '@/client/ui';
 import { useDeletePieceMutation } from './put-away-api';
+import { PUT_AWAY_CARD_WORDS } from '@/words';
 
 /** Ways to be done with a piece: out of the lists for good reason, or into the bin. */
 export function PutAwayCard({ dossier, change }: PieceParts) {
@@ -12,17 +13,17 @@ export function PutAwayCard({ dossier, change }: PieceParts) {
     if (!archived) router.replace('/pieces');
   };
   return (
-    <Disclosure label="Done with it">
+    <Disclosure label={PUT_AWAY_CARD_WORDS.doneWithIt}>
       {() => (
         <Column gap="$m">
           <Small>
-            {archived
-              ? 'This piece is archived: it is in no list, and what its tests taught still counts.'
-              : 'An archived piece leaves the lists and the plan; what its tests taught still counts.'}
+            {archived ? PUT_AWAY_CARD_WORDS.thisPieceIsArchivedItIs : PUT_AWAY_CARD_WORDS.anArchivedPieceLeavesTheLists}
           </Small>
           <Row gap="$s" flexWrap="wrap">
-            <Button onPress={archive}>{archived ? 'Take it out of the archive' : 'Archive this piece'}</Button>
-            <Sheet label="Delete this piece">{(close) => <Delete id={id} close={close} />}</Sheet>
+            <Button onPress={archive}>
+              {archived ? PUT_AWAY_CARD_WORDS.takeItOutOfTheArchive : PUT_AWAY_CARD_WORDS.archiveThisPiece}
+            </Button>
+            <Sheet label={PUT_AWAY_CARD_WORDS.deleteThisPiece}>{(close) => <Delete id={id} close={close} />}</Sheet>
           </Row>
         </Column>
       )}
@@ -40,20 +41,17 @@ function Delete({ id, close }: { id: string; close: () => void }) {
   };
   return (
     <Column gap="$m">
-      <Body>
-        It goes to the bin with everything it has: readings, tests, work and pictures. For thirty days it can be put
-        back; then it is gone for good, and what its tests taught with it.
-      </Body>
+      <Body>{PUT_AWAY_CARD_WORDS.itGoesToTheBinWith}</Body>
       {error ? (
-        <Notice tone="stop" live title="It was not deleted">
-          The workshop does not answer. A piece is deleted only while it does.
+        <Notice tone="stop" live title={PUT_AWAY_CARD_WORDS.itWasNotDeleted}>
+          {PUT_AWAY_CARD_WORDS.theWorkshopDoesNotAnswerA}
         </Notice>
       ) : null}
       <Row gap="$s">
         <Button look="main" disabled={isLoading} onPress={() => void go()}>
-          {isLoading ? 'Deleting …' : 'Delete it'}
+          {isLoading ? PUT_AWAY_CARD_WORDS.deleting : PUT_AWAY_CARD_WORDS.deleteIt}
         </Button>
-        <Button onPress={close}>Keep it</Button>
+        <Button onPress={close}>{PUT_AWAY_CARD_WORDS.keepIt}</Button>
       </Row>
     </Column>
   );

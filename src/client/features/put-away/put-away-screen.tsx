@@ -7,6 +7,7 @@ import { useChange, useNow } from '@/client/store';
 import { Body, Button, Card, Column, Heading, Notice, Row, Small, Strong } from '@/client/ui';
 import type { PutAway } from '@/contract';
 import { useBringBackMutation, useListPutAwayQuery } from './put-away-api';
+import { PUT_AWAY_SCREEN_WORDS } from '@/words';
 
 const TIMES = makeTimes(OWN_ZONE);
 const HOUR_MS = 3_600_000;
@@ -15,7 +16,10 @@ const HOUR_MS = 3_600_000;
 export function PutAwayScreen() {
   const { data, error, refetch } = useListPutAwayQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
-    <Screen title="Put away" header={<ShopHeader title="Put away" before={<TodayLink />} />}>
+    <Screen
+      title={PUT_AWAY_SCREEN_WORDS.putAway}
+      header={<ShopHeader title={PUT_AWAY_SCREEN_WORDS.putAway} before={<TodayLink />} />}
+    >
       {!data && !error ? <Skeleton /> : null}
       {error && !data ? <Unreachable retry={() => void refetch()} /> : null}
       {data ? (
@@ -30,12 +34,12 @@ export function PutAwayScreen() {
 
 function Archive({ pieces }: { pieces: PutAway['archived'] }) {
   return (
-    <Card gap="$m" role="region" aria-label="Archive">
-      <Heading>Archive</Heading>
+    <Card gap="$m" role="region" aria-label={PUT_AWAY_SCREEN_WORDS.archive}>
+      <Heading>{PUT_AWAY_SCREEN_WORDS.archive}</Heading>
       <Body>
         {pieces.length === 0
-          ? 'Nothing is archived. A piece that is sold or done with goes here from its Meet screen.'
-          : 'Done with, and out of the lists. What their tests taught still counts.'}
+          ? PUT_AWAY_SCREEN_WORDS.nothingIsArchivedAPieceThat
+          : PUT_AWAY_SCREEN_WORDS.doneWithAndOutOfThe}
       </Body>
       {pieces.map((piece) => (
         <ArchivedRow key={piece.id} {...piece} />
@@ -56,11 +60,11 @@ function ArchivedRow({ id, name }: { id: string; name: string }) {
   return (
     <Row gap="$s" alignItems="center" flexWrap="wrap">
       <Strong flex={1}>{name}</Strong>
-      <Button label={`Open ${name}`} look="quiet" onPress={() => router.push(`/piece/${id}/meet`)}>
-        Open
+      <Button label={PUT_AWAY_SCREEN_WORDS.open(name)} look="quiet" onPress={() => router.push(`/piece/${id}/meet`)}>
+        {PUT_AWAY_SCREEN_WORDS.open2}
       </Button>
-      <Button label={`Take ${name} out of the archive`} onPress={takeOut}>
-        Take it out
+      <Button label={PUT_AWAY_SCREEN_WORDS.takeOutOfTheArchive(name)} onPress={takeOut}>
+        {PUT_AWAY_SCREEN_WORDS.takeItOut}
       </Button>
     </Row>
   );
@@ -70,31 +74,31 @@ function Bin({ pieces, then }: { pieces: PutAway['removed']; then: () => void })
   const [bringBack, { isLoading, error }] = useBringBackMutation();
   const now = useNow(HOUR_MS);
   return (
-    <Card gap="$m" role="region" aria-label="Bin">
-      <Heading>Bin</Heading>
+    <Card gap="$m" role="region" aria-label={PUT_AWAY_SCREEN_WORDS.bin}>
+      <Heading>{PUT_AWAY_SCREEN_WORDS.bin}</Heading>
       <Body>
         {pieces.length === 0
-          ? 'The bin is empty. What is deleted lies here for thirty days, with all it had.'
-          : 'Deleted. Each can be put back until its day; then it is gone for good, with its pictures.'}
+          ? PUT_AWAY_SCREEN_WORDS.theBinIsEmptyWhatIs
+          : PUT_AWAY_SCREEN_WORDS.deletedEachCanBePutBack}
       </Body>
       {pieces.map(({ id, name, goneAt }) => (
         <Row key={id} gap="$s" alignItems="center" flexWrap="wrap">
           <Column flex={1}>
             <Strong>{name}</Strong>
-            <Small>{`Gone for good ${TIMES.moment(goneAt, now)}`}</Small>
+            <Small>{PUT_AWAY_SCREEN_WORDS.goneForGood(TIMES.moment(goneAt, now))}</Small>
           </Column>
           <Button
-            label={`Put ${name} back`}
+            label={PUT_AWAY_SCREEN_WORDS.putBack(name)}
             disabled={isLoading}
             onPress={() => void bringBack(id).then((answer) => (answer.error ? undefined : then()))}
           >
-            Put back
+            {PUT_AWAY_SCREEN_WORDS.putBack2}
           </Button>
         </Row>
       ))}
       {error ? (
-        <Notice tone="stop" live title="It could not be put back">
-          The workshop does not answer, or its thirty days are over.
+        <Notice tone="stop" live title={PUT_AWAY_SCREEN_WORDS.itCouldNotBePutBack}>
+          {PUT_AWAY_SCREEN_WORDS.theWorkshopDoesNotAnswerOr}
         </Notice>
       ) : null}
     </Card>

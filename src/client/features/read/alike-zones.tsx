@@ -2,6 +2,7 @@ import { Button, Column, Disclosure, Row, Small, Strong, Toggle } from '@/client
 import { toZoneFacts, zoneName, type Zone } from '@/core/dossier';
 import type { ReadingParts } from './reading-words';
 import { lowerFirst } from '@/core/shared';
+import { ALIKE_ZONES_WORDS } from '@/words';
 
 /** Alike zones are read once: the others take this zone's answers, and an answer of their own is an exception. */
 export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { others: readonly Zone[] }) {
@@ -13,10 +14,10 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
   if (leader) {
     return (
       <Column gap="$s">
-        <Small>
-          {`Read like ${lowerFirst(zoneName(leader))}. A check made here counts for this zone alone; the lead test is always made here.`}
-        </Small>
-        <Button onPress={() => link(zone, undefined)}>{`Read it apart from ${lowerFirst(zoneName(leader))}`}</Button>
+        <Small>{ALIKE_ZONES_WORDS.readLikeACheckMadeHere(lowerFirst(zoneName(leader)))}</Small>
+        <Button onPress={() => link(zone, undefined)}>
+          {ALIKE_ZONES_WORDS.readItApartFrom(lowerFirst(zoneName(leader)))}
+        </Button>
       </Column>
     );
   }
@@ -28,14 +29,14 @@ export function AlikeZones({ zone, dossier, change, others }: ReadingParts & { o
     <Disclosure
       label={
         alike.length > 0
-          ? `Also read: ${alike.map((other) => lowerFirst(zoneName(other))).join(', ')}`
-          : 'Other zones are just like it'
+          ? ALIKE_ZONES_WORDS.alsoRead(alike.map((other) => lowerFirst(zoneName(other))).join(', '))
+          : ALIKE_ZONES_WORDS.otherZonesAreJustLikeIt
       }
     >
       {() => (
         <Column gap="$s">
-          <Strong>{`Just like ${lowerFirst(zoneName(zone))}`}</Strong>
-          <Small>These take its answers. Each keeps exceptions of its own, and its own lead test.</Small>
+          <Strong>{ALIKE_ZONES_WORDS.justLike(lowerFirst(zoneName(zone)))}</Strong>
+          <Small>{ALIKE_ZONES_WORDS.theseTakeItsAnswersEachKeeps}</Small>
           <Row flexWrap="wrap" gap="$s">
             {[...free]
               .sort((a, b) => Number(b.role === zone.role) - Number(a.role === zone.role))

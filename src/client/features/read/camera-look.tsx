@@ -6,7 +6,7 @@ import { Body, Button, Column, Row, Small, useTones } from '@/client/ui';
 import { CAMERA_LOOKS, type Check } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
 import { lookMisread, type Misreadings } from '@/core/survey';
-import { sayGrain, sayRepeat, sayShine } from '@/words';
+import { CAMERA_LOOK_WORDS, sayGrain, sayRepeat, sayShine } from '@/words';
 
 interface Proposal {
   answer: string | null;
@@ -23,22 +23,22 @@ interface Look {
 /** How a check is looked at with the camera: what is read, or what is wrong with the picture. */
 const LOOKS: Readonly<Record<string, Look>> = {
   pattern_repeat: {
-    hint: 'Hold it square to the face, an arm’s length of it, no lamp in it.',
+    hint: CAMERA_LOOK_WORDS.holdItSquareToTheFace,
     read: async (reader) => {
       const reading = await reader.readRepeat();
       return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayRepeat(reading) };
     },
   },
   pores: {
-    hint: 'A hand’s breadth away, light from one side, the grain across the picture.',
+    hint: CAMERA_LOOK_WORDS.aHandsBreadthAwayLightFrom,
     read: async (reader) => {
       const reading = await reader.readGrain();
       return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayGrain(reading) };
     },
   },
   gloss_look: {
-    hint: 'Lamp of the phone on, a hand’s breadth away. Then once more of the same place, the phone tilted a little.',
-    second: 'Take it again, tilted',
+    hint: CAMERA_LOOK_WORDS.lampOfThePhoneOnA,
+    second: CAMERA_LOOK_WORDS.takeItAgainTilted,
     read: async (reader) => {
       const reading = await reader.readShine();
       return 'kind' in reading ? reading.message : { answer: reading.answer, says: sayShine(reading) };
@@ -84,15 +84,15 @@ export function CameraLook({ check, misreadings, onPropose, onTake }: CameraLook
   const proposed = check.answers.find(({ code }) => code === proposal?.answer);
   const shown = shot?.url ?? picture;
   return (
-    <Column gap="$s" render="section" aria-label="Look with the camera">
+    <Column gap="$s" render="section" aria-label={CAMERA_LOOK_WORDS.lookWithTheCamera}>
       <Row gap="$s" flexWrap="wrap">
         <Button icon={<Camera size={18} color={tones.ink} aria-hidden />} onPress={() => void take(false)}>
-          {shown ? 'Start again' : 'Look with the camera'}
+          {shown ? CAMERA_LOOK_WORDS.startAgain : CAMERA_LOOK_WORDS.lookWithTheCamera}
         </Button>
         {shot && second && taken < wanted ? <Button onPress={() => void take(true)}>{second}</Button> : null}
         {shot && taken >= wanted ? (
           <Button look="main" onPress={() => void look()}>
-            Look at it
+            {CAMERA_LOOK_WORDS.lookAtIt}
           </Button>
         ) : null}
       </Row>
@@ -105,7 +105,13 @@ export function CameraLook({ check, misreadings, onPropose, onTake }: CameraLook
       {shot ? <Small>{hint}</Small> : null}
       {shown ? (
         <View width={160} aspectRatio={1} overflow="hidden" borderRadius="$corner">
-          <img src={shown} alt="The face as it was taken" width="100%" height="100%" style={{ objectFit: 'cover' }} />
+          <img
+            src={shown}
+            alt={CAMERA_LOOK_WORDS.theFaceAsItWasTaken}
+            width="100%"
+            height="100%"
+            style={{ objectFit: 'cover' }}
+          />
         </View>
       ) : null}
       {proposal && proposed ? (
@@ -113,13 +119,13 @@ export function CameraLook({ check, misreadings, onPropose, onTake }: CameraLook
           <Body role="status">{proposal.says}</Body>
           <Small>
             {misread === onRenders
-              ? `On made-up pictures (${renders} of each) such a look is right ${formatChance(1 - misread)}. It counts as that, and never alone.`
-              : `With what you looked at yourself after a picture, such a look is right ${formatChance(1 - misread)} in this shop. It counts as that, and never alone.`}
+              ? CAMERA_LOOK_WORDS.onMadeUpPicturesOfEach(renders, formatChance(1 - misread))
+              : CAMERA_LOOK_WORDS.withWhatYouLookedAtYourself(formatChance(1 - misread))}
           </Small>
           <Row>
-            <Button onPress={() => onTake(proposed.code)}>{`Take it: ${proposed.label}`}</Button>
+            <Button onPress={() => onTake(proposed.code)}>{CAMERA_LOOK_WORDS.takeIt(proposed.label)}</Button>
           </Row>
-          <Small>Or look yourself and answer above: that tells how good such pictures are here.</Small>
+          <Small>{CAMERA_LOOK_WORDS.orLookYourselfAndAnswerAbove}</Small>
         </Column>
       ) : null}
     </Column>

@@ -16,7 +16,7 @@ import type { Observation } from '@/core/dossier';
 import { CAMERA_LOOKS, LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
 import { formatChance } from '@/core/shared';
 import type { Misreadings, NextCheck } from '@/core/survey';
-import { sayForesight, sayWorth } from '@/words';
+import { CHECK_CARD_WORDS, sayForesight, sayWorth } from '@/words';
 import { CameraLook } from './camera-look';
 
 interface CheckCardProps {
@@ -31,11 +31,15 @@ interface CheckCardProps {
 }
 
 const CARE_WORDS = {
-  solvent: 'Solvent: door open, gloves, no flames; the rag goes into a lidded can.',
-  abrasion: 'Dust: mask on.',
+  solvent: CHECK_CARD_WORDS.solventDoorOpenGlovesNoFlames,
+  abrasion: CHECK_CARD_WORDS.dustMaskOn,
 } as const;
 
-const MARKS = ['leaves no mark', 'leaves a small hidden mark', 'leaves a visible mark'] as const;
+const MARKS = [
+  CHECK_CARD_WORDS.leavesNoMark,
+  CHECK_CARD_WORDS.leavesASmallHiddenMark,
+  CHECK_CARD_WORDS.leavesAVisibleMark,
+] as const;
 
 /** One question: what to do, where, what it costs, and its answers as big tiles. Keys 1 to 9 answer, 0 cannot tell. */
 export function CheckCard({ check, worth, canSkip, misreadings = {}, onAnswer, onSkip, onNoAir }: CheckCardProps) {
@@ -56,20 +60,20 @@ export function CheckCard({ check, worth, canSkip, misreadings = {}, onAnswer, o
     }, [check, canSkip, answer, onSkip]),
   );
   return (
-    <Column gap="$m" render="section" aria-label="Check">
+    <Column gap="$m" render="section" aria-label={CHECK_CARD_WORDS.check}>
       <Column gap="$xs">
         <Heading>{check.title}</Heading>
         <Small>
           {`${check.where}. ${sayMinutes(check)}, ${MARKS[check.mark]}.`}
-          {worth ? ` Worth about ${Math.max(1, Math.round(worth.worthMinutes))} min of work.` : ''}
+          {worth ? CHECK_CARD_WORDS.worthAboutMinOfWork(Math.max(1, Math.round(worth.worthMinutes))) : ''}
         </Small>
       </Column>
       {check.care ? <StateMark tone="wait">{CARE_WORDS[check.care]}</StateMark> : null}
       {check.code === 'lead_test' ? (
         <Column gap="$s">
-          <Strong>Which kind of test?</Strong>
+          <Strong>{CHECK_CARD_WORDS.whichKindOfTest}</Strong>
           <Choices
-            label="Kind of lead test"
+            label={CHECK_CARD_WORDS.kindOfLeadTest}
             options={LEAD_KITS.map((code) => ({ code, label: LEAD_KIT_FACTS[code].label }))}
             value={kit}
             onPick={setKit}
@@ -88,10 +92,10 @@ export function CheckCard({ check, worth, canSkip, misreadings = {}, onAnswer, o
         onPick={answer}
       />
       <Row gap="$s" flexWrap="wrap">
-        {canSkip ? <Button onPress={onSkip}>Can’t tell</Button> : null}
+        {canSkip ? <Button onPress={onSkip}>{CHECK_CARD_WORDS.cantTell}</Button> : null}
         {onNoAir ? (
           <Button look="quiet" onPress={onNoAir}>
-            No fresh air here
+            {CHECK_CARD_WORDS.noFreshAirHere}
           </Button>
         ) : null}
       </Row>
@@ -113,7 +117,7 @@ function Foresight({ check, worth }: { check: Check; worth: NextCheck }) {
   return (
     <Column gap="$s">
       <Small>{sayWorth(worth)}</Small>
-      <Disclosure label="What would each answer change?">
+      <Disclosure label={CHECK_CARD_WORDS.whatWouldEachAnswerChange}>
         {() => (
           <Column role="list" gap="$xs">
             {worth.answers.map(({ code, p, changes }) => (
@@ -129,6 +133,6 @@ function Foresight({ check, worth }: { check: Check; worth: NextCheck }) {
 }
 
 function sayMinutes({ minutes, waitHours }: Check): string {
-  if (waitHours > 0) return `${minutes} min, then look after ${waitHours} h`;
-  return minutes < 1 ? 'Half a minute' : `${minutes} min`;
+  if (waitHours > 0) return CHECK_CARD_WORDS.minThenLookAfterH(minutes, waitHours);
+  return minutes < 1 ? CHECK_CARD_WORDS.halfAMinute : CHECK_CARD_WORDS.min(minutes);
 }

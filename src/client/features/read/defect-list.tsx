@@ -16,7 +16,7 @@ import {
 import { makeId } from '@/client/store';
 import type { Defect } from '@/core/dossier';
 import { DEFECT_FACTS, detailOf, FAULT_ANSWERS } from '@/core/knowledge';
-import { sayAnswers } from '@/words';
+import { DEFECT_LIST_WORDS, sayAnswers } from '@/words';
 import type { Shape } from '@/core/templates';
 import { DefectPicker } from './defect-picker';
 import type { ReadingParts } from './reading-words';
@@ -35,8 +35,8 @@ export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, 
   const update = (index: number, part: Partial<Defect>): void =>
     set(defects.map((defect, i) => (i === index ? { ...defect, ...part } : defect)));
   return (
-    <Column gap="$s" render="section" aria-label="Damage and stains">
-      {defects.length > 0 ? <Subheading>Damage and stains</Subheading> : null}
+    <Column gap="$s" render="section" aria-label={DEFECT_LIST_WORDS.damageAndStains}>
+      {defects.length > 0 ? <Subheading>{DEFECT_LIST_WORDS.damageAndStains}</Subheading> : null}
       {defects.map((defect, i) => (
         <DefectCard
           key={i}
@@ -51,7 +51,7 @@ export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, 
             <PhotoButton
               dossier={dossier}
               zone={zone}
-              label={defect.photo ? 'Another picture' : 'Picture'}
+              label={defect.photo ? DEFECT_LIST_WORDS.anotherPicture : DEFECT_LIST_WORDS.picture}
               onTaken={(photo) => update(i, { photo })}
             />
           }
@@ -67,9 +67,9 @@ export function DefectList({ zone, dossier, diagnosis, change, shapes, placing, 
 }
 
 const EXTENTS = [
-  { code: 'spot', label: 'A spot' },
-  { code: 'area', label: 'An area' },
-  { code: 'all', label: 'All over' },
+  { code: 'spot', label: DEFECT_LIST_WORDS.aSpot },
+  { code: 'area', label: DEFECT_LIST_WORDS.anArea },
+  { code: 'all', label: DEFECT_LIST_WORDS.allOver },
 ] as const;
 
 interface DefectCardProps {
@@ -95,7 +95,7 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
         <Column flex={1}>
           <Strong>{`${number}. ${label}${count > 1 ? ` ×${count}` : ''}`}</Strong>
           <Small>{ways.join(', or ')}</Small>
-          <Small>{`Left: ${lowerFirst(left)}`}</Small>
+          <Small>{DEFECT_LIST_WORDS.left(lowerFirst(left))}</Small>
         </Column>
       </Row>
       {question ? (
@@ -110,29 +110,39 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
         </Column>
       ) : null}
       <Choices
-        label={`${label}: how much`}
+        label={DEFECT_LIST_WORDS.howMuch(label)}
         options={EXTENTS}
         value={defect.extent}
         onPick={(extent) => onUpdate({ extent })}
       />
       <Row gap="$s" flexWrap="wrap">
-        <Button label={`${label}: one less`} disabled={count <= 1} onPress={() => onUpdate({ count: count - 1 })}>
+        <Button
+          label={DEFECT_LIST_WORDS.oneLess(label)}
+          disabled={count <= 1}
+          onPress={() => onUpdate({ count: count - 1 })}
+        >
           −
         </Button>
-        <Button label={`${label}: one more`} onPress={() => onUpdate({ count: count + 1 })}>
+        <Button label={DEFECT_LIST_WORDS.oneMore(label)} onPress={() => onUpdate({ count: count + 1 })}>
           +
         </Button>
         {places.length > 0 ? (
-          <Button onPress={onPlacing}>{placing ? 'Close the places' : defect.place ? 'Move it' : 'Where?'}</Button>
+          <Button onPress={onPlacing}>
+            {placing
+              ? DEFECT_LIST_WORDS.closeThePlaces
+              : defect.place
+                ? DEFECT_LIST_WORDS.moveIt
+                : DEFECT_LIST_WORDS.where}
+          </Button>
         ) : null}
         {photoButton}
-        <Button look="quiet" label={`Remove ${label}`} onPress={onRemove}>
-          Remove
+        <Button look="quiet" label={DEFECT_LIST_WORDS.remove(label)} onPress={onRemove}>
+          {DEFECT_LIST_WORDS.remove2}
         </Button>
       </Row>
       {placing ? (
         <Choices
-          label={`Place of ${label}`}
+          label={DEFECT_LIST_WORDS.placeOf(label)}
           tileWidth={84}
           options={places.map(({ code, label: words }) => ({ code, label: words }))}
           onPick={(code) => {

@@ -2,6 +2,7 @@ import { Choices, Column, DefectGlyph, Strong, type ChoiceOption, Sheet } from '
 import type { Zone } from '@/core/dossier';
 import { DEFECT_FACTS, DEFECT_LISTS, type DefectCode } from '@/core/knowledge';
 import { rankDefects, type ZoneDiagnosis } from '@/core/survey';
+import { DEFECT_PICKER_WORDS } from '@/words';
 
 interface DefectPickerProps {
   zone: Zone;
@@ -21,7 +22,7 @@ const asTile = (code: DefectCode): ChoiceOption<DefectCode> => ({
 /** What the eye meets, drawn: first what this ground and this part have most often, then all others by kind. */
 export function DefectPicker({ zone, diagnosis, onPick }: DefectPickerProps) {
   return (
-    <Sheet label="Add damage or a stain">
+    <Sheet label={DEFECT_PICKER_WORDS.addDamageOrAStain}>
       {(close) => {
         const pick = (code: DefectCode): void => {
           onPick(code);
@@ -32,7 +33,7 @@ export function DefectPicker({ zone, diagnosis, onPick }: DefectPickerProps) {
           label,
           codes: codes.filter((code) => !likely.includes(code)),
         })).filter(({ codes }) => codes.length > 0);
-        return [{ label: 'Likely here', codes: likely }, ...others].map(({ label, codes }) => (
+        return [{ label: DEFECT_PICKER_WORDS.likelyHere, codes: likely }, ...others].map(({ label, codes }) => (
           <Column key={label} gap="$s">
             <Strong>{label}</Strong>
             <Choices label={label} tileWidth={100} options={codes.map(asTile)} onPick={pick} />

@@ -2,7 +2,7 @@ import { Body, Button, Card, Column, Disclosure, Notice, Row, Small, StateMark, 
 import { resultOf, type Observation, type PieceChange, type Zone } from '@/core/dossier';
 import { findAnswer, findCheck } from '@/core/knowledge';
 import type { Contradiction, EvidenceItem } from '@/core/survey';
-import { sayClash } from '@/words';
+import { EVIDENCE_WORDS, sayClash } from '@/words';
 
 interface Parts {
   zone: Zone;
@@ -10,14 +10,18 @@ interface Parts {
 }
 
 const STRENGTH_WORDS: Readonly<Record<string, string>> = {
-  '+++': 'Very strong',
-  '++': 'Strong',
-  '+': 'Some',
-  '-': 'Some',
-  '--': 'Strong',
-  '---': 'Very strong',
+  '+++': EVIDENCE_WORDS.veryStrong,
+  '++': EVIDENCE_WORDS.strong,
+  '+': EVIDENCE_WORDS.some,
+  '-': EVIDENCE_WORDS.some,
+  '--': EVIDENCE_WORDS.strong,
+  '---': EVIDENCE_WORDS.veryStrong,
 };
-const BASIS_WORDS = { published: 'published', practice: 'common practice', estimate: 'our estimate' } as const;
+const BASIS_WORDS = {
+  published: EVIDENCE_WORDS.published,
+  practice: EVIDENCE_WORDS.commonPractice,
+  estimate: EVIDENCE_WORDS.ourEstimate,
+} as const;
 
 /** Marks an answer as doubtful or as made twice, or plain again. */
 function setCertainty({ zone, change }: Parts, id: string, certainty: Observation['certainty']): void {
@@ -49,20 +53,24 @@ export function Clash({ zone, contradiction, change }: Parts & { contradiction: 
       tone="wait"
       title={
         contradiction.check === 'stated'
-          ? 'The checks speak against what you said'
+          ? EVIDENCE_WORDS.theChecksSpeakAgainstWhatYou
           : contradiction.defect
-            ? 'Can this be here?'
-            : 'These answers do not fit together'
+            ? EVIDENCE_WORDS.canThisBeHere
+            : EVIDENCE_WORDS.theseAnswersDoNotFitTogether
       }
       action={
         own && id ? (
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}>
-              Take it back and ask again
+              {EVIDENCE_WORDS.takeItBackAndAskAgain}
             </Button>
-            <Button onPress={() => setCertainty({ zone, change }, id, 'confirmed')}>I made it twice: it stands</Button>
+            <Button onPress={() => setCertainty({ zone, change }, id, 'confirmed')}>
+              {EVIDENCE_WORDS.iMadeItTwiceItStands}
+            </Button>
             {own.certainty === 'doubtful' ? null : (
-              <Button onPress={() => setCertainty({ zone, change }, id, 'doubtful')}>I am not sure of it</Button>
+              <Button onPress={() => setCertainty({ zone, change }, id, 'doubtful')}>
+                {EVIDENCE_WORDS.iAmNotSureOfIt}
+              </Button>
             )}
           </Row>
         ) : null
@@ -75,10 +83,9 @@ export function Clash({ zone, contradiction, change }: Parts & { contradiction: 
 
 /** Every answer with what it says, how strongly and on what basis; each open to correction. */
 export function Evidence({ zone, evidence, change }: Parts & { evidence: readonly EvidenceItem[] }) {
-  if (evidence.length === 0)
-    return <Small>No check made yet: this is what the kind, the age and the room suggest.</Small>;
+  if (evidence.length === 0) return <Small>{EVIDENCE_WORDS.noCheckMadeYetThisIs}</Small>;
   return (
-    <Disclosure label={`Why? ${evidence.length === 1 ? 'One answer' : `${evidence.length} answers`} so far`}>
+    <Disclosure label={EVIDENCE_WORDS.whySoFar(evidence.length)}>
       {() => (
         <Column gap="$s">
           {evidence.map((item, i) => (
@@ -97,23 +104,30 @@ function EvidenceCard({ item, zone, change }: Parts & { item: EvidenceItem }) {
     <Card gap="$xs">
       <Subheading>{findAnswer(item.check, item.result)?.label ?? item.result}</Subheading>
       <Small>{findCheck(item.check)?.title ?? item.check}</Small>
-      <Body>{`${STRENGTH_WORDS[item.strength] ?? ''} evidence ${item.speaks} ${item.aboutLabel} (${BASIS_WORDS[item.basis]})`}</Body>
-      {item.certainty === 'doubtful' ? <StateMark tone="wait">Doubtful: counts for less</StateMark> : null}
-      {item.certainty === 'confirmed' ? <StateMark tone="go">Made twice</StateMark> : null}
-      {byCamera ? <Small>By a photograph: it counts as such looks do.</Small> : null}
-      {item.lent ? <Small>From the zone this one is like.</Small> : null}
+      <Body>
+        {EVIDENCE_WORDS.evidence(
+          STRENGTH_WORDS[item.strength] ?? '',
+          item.speaks,
+          item.aboutLabel,
+          BASIS_WORDS[item.basis],
+        )}
+      </Body>
+      {item.certainty === 'doubtful' ? <StateMark tone="wait">{EVIDENCE_WORDS.doubtfulCountsForLess}</StateMark> : null}
+      {item.certainty === 'confirmed' ? <StateMark tone="go">{EVIDENCE_WORDS.madeTwice}</StateMark> : null}
+      {byCamera ? <Small>{EVIDENCE_WORDS.byAPhotographItCountsAs}</Small> : null}
+      {item.lent ? <Small>{EVIDENCE_WORDS.fromTheZoneThisOneIs}</Small> : null}
       {id && !item.lent ? (
         <Row gap="$s" flexWrap="wrap">
           <Button
             onPress={() => setCertainty({ zone, change }, id, item.certainty === 'doubtful' ? undefined : 'doubtful')}
           >
-            {item.certainty === 'doubtful' ? 'I am sure of it' : 'I am not sure of it'}
+            {item.certainty === 'doubtful' ? EVIDENCE_WORDS.iAmSureOfIt : EVIDENCE_WORDS.iAmNotSureOfIt}
           </Button>
           {byCamera ? (
-            <Button onPress={() => confirmLook({ zone, change }, id)}>I looked myself: it is so</Button>
+            <Button onPress={() => confirmLook({ zone, change }, id)}>{EVIDENCE_WORDS.iLookedMyselfItIsSo}</Button>
           ) : null}
           <Button onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}>
-            Take this answer back
+            {EVIDENCE_WORDS.takeThisAnswerBack}
           </Button>
         </Row>
       ) : null}

@@ -5,6 +5,7 @@ import { Button, Column, Field, Heading, Row, Small } from '@/client/ui';
 import { computeEquilibriumMoisturePct, LABEL_CLIMATE } from '@/core/climate';
 import { NUMBER_CHECKS } from '@/core/knowledge';
 import { readNumber } from '@/core/shared';
+import { MOISTURE_CARD_WORDS } from '@/words';
 
 const METER = NUMBER_CHECKS.moisture_meter!;
 /** What a room may have where wood is measured in it, °C. */
@@ -24,10 +25,11 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
   const temperature = gauge.read(text.temperature, room.temperature_c) ?? NaN;
   const humidity = readNumber(text.humidity) ?? NaN;
   const wrong = {
-    value: value >= METER.min && value <= METER.max ? undefined : `A number from ${METER.min} to ${METER.max}.`,
+    value:
+      value >= METER.min && value <= METER.max ? undefined : MOISTURE_CARD_WORDS.aNumberFromTo(METER.min, METER.max),
     temperature:
       temperature >= ROOM_C.least && temperature <= ROOM_C.most ? undefined : gauge.sayRange(ROOM_C.least, ROOM_C.most),
-    humidity: humidity >= 1 && humidity <= 99 ? undefined : 'From 1 to 99 %.',
+    humidity: humidity >= 1 && humidity <= 99 ? undefined : MOISTURE_CARD_WORDS.from1To99,
   };
   const settles = wrong.temperature || wrong.humidity ? null : computeEquilibriumMoisturePct(temperature, humidity);
   const [ask, instruments] = useLazyGetInstrumentsQuery();
@@ -49,20 +51,20 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
     onRead(value);
   };
   return (
-    <Column gap="$m" render="section" aria-label="Check">
+    <Column gap="$m" render="section" aria-label={MOISTURE_CARD_WORDS.check}>
       <Column gap="$xs">
-        <Heading>Press the meter’s pins in, somewhere hidden</Heading>
-        <Small>Along the grain, in bare wood if there is any. Half a minute, leaves a small hidden mark.</Small>
+        <Heading>{MOISTURE_CARD_WORDS.pressTheMetersPinsInSomewhere}</Heading>
+        <Small>{MOISTURE_CARD_WORDS.alongTheGrainInBareWood}</Small>
       </Column>
-      <Button onPress={() => void take()}>Take it from the instruments</Button>
+      <Button onPress={() => void take()}>{MOISTURE_CARD_WORDS.takeItFromTheInstruments}</Button>
       {instruments.isError ? (
         <Small role="alert" color="$stop">
-          The instruments do not answer. Write what they show.
+          {MOISTURE_CARD_WORDS.theInstrumentsDoNotAnswerWrite}
         </Small>
       ) : null}
-      {instruments.data?.simulated ? <Small>These are simulated instruments: for trying out only.</Small> : null}
+      {instruments.data?.simulated ? <Small>{MOISTURE_CARD_WORDS.theseAreSimulatedInstrumentsForTrying}</Small> : null}
       <Field
-        label="The meter says"
+        label={MOISTURE_CARD_WORDS.theMeterSays}
         unit="%"
         numeric
         step={1}
@@ -74,7 +76,7 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
       />
       <Row gap="$m">
         <Field
-          label="Air"
+          label={MOISTURE_CARD_WORDS.air}
           unit={gauge.unit}
           numeric
           value={text.temperature}
@@ -82,7 +84,7 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
           error={wrong.temperature}
         />
         <Field
-          label="Humidity"
+          label={MOISTURE_CARD_WORDS.humidity}
           unit="%"
           numeric
           value={text.humidity}
@@ -91,10 +93,10 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         />
       </Row>
       {settles === null ? null : (
-        <Small role="status">{`Wood in this room settles at about ${settles.toFixed(1)} %.`}</Small>
+        <Small role="status">{MOISTURE_CARD_WORDS.woodInThisRoomSettlesAt(settles.toFixed(1))}</Small>
       )}
       <Button look="main" onPress={save}>
-        Keep this reading
+        {MOISTURE_CARD_WORDS.keepThisReading}
       </Button>
     </Column>
   );

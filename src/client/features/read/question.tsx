@@ -23,7 +23,7 @@ import { MoistureCard } from './moisture-card';
 import type { ReadingParts } from './reading-words';
 import { BeliefLine } from './verdict';
 import { lowerFirst } from '@/core/shared';
-import { nameHazard, sayHazard, sayHold } from '@/words';
+import { QUESTION_WORDS, nameHazard, sayHazard, sayHold } from '@/words';
 
 interface QuestionProps extends ReadingParts {
   place: Circumstance;
@@ -91,7 +91,7 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
       <TakeBackLast zone={zone} change={change} />
       {stopped ? null : (
         <Choices
-          label="Where it stands"
+          label={QUESTION_WORDS.whereItStands}
           options={PLACES}
           value={place}
           onPick={(picked) => {
@@ -108,8 +108,8 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
 }
 
 const PLACES: readonly ChoiceOption<Circumstance>[] = [
-  { code: 'bench', label: 'In the workshop' },
-  { code: 'kerb', label: 'At the kerb', hint: 'looks only' },
+  { code: 'bench', label: QUESTION_WORDS.inTheWorkshop },
+  { code: 'kerb', label: QUESTION_WORDS.atTheKerb, hint: QUESTION_WORDS.looksOnly },
 ];
 
 function TakeBackLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) {
@@ -123,7 +123,7 @@ function TakeBackLast({ zone, change }: Pick<QuestionProps, 'zone' | 'change'>) 
         look="quiet"
         onPress={() => change({ type: 'observation_withdrawn', zoneId: zone.id, observationId: id })}
       >
-        {answer ? `Take back “${answer}”` : 'Take back the last answer'}
+        {answer ? QUESTION_WORDS.takeBack(answer) : QUESTION_WORDS.takeBackTheLastAnswer}
       </Button>
     </Row>
   );
@@ -141,20 +141,20 @@ function Settled({ zone, place, clash, more, onNextZone }: SettledProps) {
   return (
     <Card gap="$m">
       <Heading>
-        {place === 'kerb' ? 'Nothing more to be seen here' : 'Nothing left to ask would change the plan'}
+        {place === 'kerb' ? QUESTION_WORDS.nothingMoreToBeSeenHere : QUESTION_WORDS.nothingLeftToAskWouldChange}
       </Heading>
       <Body>
         {clash
-          ? 'But answers clash: settle that first, or the plan rests on a slip.'
+          ? QUESTION_WORDS.butAnswersClashSettleThatFirst
           : place === 'kerb'
-            ? 'What has to be wetted, rubbed or waited for comes in the workshop.'
+            ? QUESTION_WORDS.whatHasToBeWettedRubbed
             : zone.observations?.length || zone.like
-              ? `The ${lowerFirst(zoneName(zone))} is read.`
-              : 'What is known of the piece says enough about this zone.'}
+              ? QUESTION_WORDS.theIsRead(lowerFirst(zoneName(zone)))
+              : QUESTION_WORDS.whatIsKnownOfThePiece}
       </Body>
       {more ? (
         <Button look="main" onPress={onNextZone}>
-          Next zone
+          {QUESTION_WORDS.nextZone}
         </Button>
       ) : null}
     </Card>
@@ -178,12 +178,12 @@ function OtherChecks({ zone, diagnosis, place, current, onPick }: OtherChecksPro
     ...Object.entries(NUMBER_CHECKS).map(([code, { title }]) => ({ code, title })),
   ].filter(({ code }) => code !== current);
   return (
-    <Sheet label="Make another check">
+    <Sheet label={QUESTION_WORDS.makeAnotherCheck}>
       {(close) => (
         <Column gap="$s">
-          {leadOpen ? <Small>Checks that raise dust are not offered before the lead test.</Small> : null}
+          {leadOpen ? <Small>{QUESTION_WORDS.checksThatRaiseDustAreNot}</Small> : null}
           <Choices
-            label="Other checks"
+            label={QUESTION_WORDS.otherChecks}
             options={free.map(({ code, title }) => ({ code, label: title }))}
             onPick={(code) => {
               close();

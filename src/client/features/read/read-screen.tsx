@@ -24,14 +24,14 @@ import { assignShapes, templateOf } from '@/core/templates';
 import { AlikeZones } from './alike-zones';
 import { DefectList } from './defect-list';
 import { Question } from './question';
-import { READING_WORDS } from './reading-words';
 import { StatedFacts } from './stated-facts';
 import { Verdict } from './verdict';
+import { READING_STATES, READ_SCREEN_WORDS } from '@/words';
 
 /** Read: what is this surface? One check at a time, the one worth most now. */
 export function ReadScreen() {
   return (
-    <PieceScreen stage="Read" note={countSettled} action={(parts) => <ReadAction {...parts} />}>
+    <PieceScreen stage={READ_SCREEN_WORDS.read} note={countSettled} action={(parts) => <ReadAction {...parts} />}>
       {(parts) => <Reading {...parts} />}
     </PieceScreen>
   );
@@ -40,7 +40,7 @@ export function ReadScreen() {
 function countSettled(dossier: Dossier): string {
   const ids = new Set(listTreated(dossier).map(({ id }) => id));
   const settled = diagnosesOf(dossier).filter(({ id, settled: done }) => done && ids.has(id)).length;
-  return `${settled} of ${ids.size} settled`;
+  return READ_SCREEN_WORDS.ofSettled(settled, ids.size);
 }
 
 function ReadAction({ dossier }: PieceParts) {
@@ -49,7 +49,7 @@ function ReadAction({ dossier }: PieceParts) {
   const to = `/piece/${dossier.piece.id ?? ''}/choose` as const;
   return (
     <Button look={open.length === 0 ? 'main' : 'plain'} grow onPress={() => router.replace(to)}>
-      {open.length === 0 ? 'Choose a system' : 'Choose with what is known so far'}
+      {open.length === 0 ? READ_SCREEN_WORDS.chooseASystem : READ_SCREEN_WORDS.chooseWithWhatIsKnownSo}
     </Button>
   );
 }
@@ -80,8 +80,8 @@ function Reading({ dossier, change }: PieceParts) {
 
   if (!zone || !diagnosis) {
     return (
-      <Notice tone="wait" title="No zone to read">
-        Every zone is left as it is, or the piece has none. Open Meet to change that.
+      <Notice tone="wait" title={READ_SCREEN_WORDS.noZoneToRead}>
+        {READ_SCREEN_WORDS.everyZoneIsLeftAsIt}
       </Notice>
     );
   }
@@ -117,11 +117,11 @@ function Reading({ dossier, change }: PieceParts) {
             onPick={(id) => zones.some((other) => other.id === id) && pick(id)}
             {...(placing === null ? {} : { onPlace: put })}
           />
-          {placing === null ? null : <Small role="status">Tap the place on the drawing.</Small>}
+          {placing === null ? null : <Small role="status">{READ_SCREEN_WORDS.tapThePlaceOnTheDrawing}</Small>}
           <Legend states={shown} />
         </Column>
         <Choices
-          label="Zone"
+          label={READ_SCREEN_WORDS.zone}
           options={zones.map((entry) => ({ code: entry.id, label: nameWithState(entry, states) }))}
           value={zone.id}
           onPick={pick}
@@ -138,7 +138,7 @@ function Reading({ dossier, change }: PieceParts) {
           more={unsettled !== undefined && unsettled.id !== zone.id}
         />
         {wide ? null : side}
-        <DefectList key={`defects ${zone.id}`} {...parts} shapes={shapes} placing={placing} onPlacing={setPlacing} />
+        <DefectList key={`defects-${zone.id}`} {...parts} shapes={shapes} placing={placing} onPlacing={setPlacing} />
         <PhotoStrip dossier={dossier} zone={zone} change={change} />
       </Column>
     </View>
@@ -161,7 +161,7 @@ function Legend({ states }: { states: readonly ReadingState[] }) {
       {states.map((state) => (
         <Row key={state} gap="$xs" alignItems="center">
           <ReadingSwatch state={state} />
-          <Small>{READING_WORDS[state]}</Small>
+          <Small>{READING_STATES[state]}</Small>
         </Row>
       ))}
     </Row>

@@ -3,13 +3,14 @@ import { toZoneFacts } from '@/core/dossier';
 import { FINISH_FACTS, FINISHES, SUBSTRATE_FACTS, SUBSTRATES } from '@/core/knowledge';
 import type { ReadingParts } from './reading-words';
 import { upperFirst, lowerFirst } from '@/core/shared';
+import { STATED_FACTS_WORDS } from '@/words';
 
 const MATERIALS = [
-  { code: 'none', label: 'I do not know' },
+  { code: 'none', label: STATED_FACTS_WORDS.iDoNotKnow },
   ...SUBSTRATES.map((code) => ({ code, label: SUBSTRATE_FACTS[code].label })),
 ];
 const COATS = [
-  { code: 'none', label: 'I do not know' },
+  { code: 'none', label: STATED_FACTS_WORDS.iDoNotKnow },
   ...FINISHES.map((code) => ({ code, label: upperFirst(FINISH_FACTS[code].label) })),
 ];
 
@@ -28,20 +29,22 @@ export function StatedFacts({ zone, change }: Pick<ReadingParts, 'zone' | 'chang
     stated.finish && FINISH_FACTS[stated.finish].label,
   ].filter(Boolean);
   return (
-    <Disclosure label={said.length > 0 ? `You said: ${said.join(', ')}` : 'I know what this is'}>
+    <Disclosure
+      label={said.length > 0 ? STATED_FACTS_WORDS.youSaid(said.join(', ')) : STATED_FACTS_WORDS.iKnowWhatThisIs}
+    >
       {() => (
         <Column gap="$m">
-          <Small>What you know counts for very much. Checks can still speak against it, and you will see it.</Small>
-          <Strong>The material</Strong>
+          <Small>{STATED_FACTS_WORDS.whatYouKnowCountsForVery}</Small>
+          <Strong>{STATED_FACTS_WORDS.theMaterial}</Strong>
           <Choices
-            label="The material, as you know it"
+            label={STATED_FACTS_WORDS.theMaterialAsYouKnowIt}
             options={MATERIALS}
             value={stated.substrate ?? 'none'}
             onPick={(code) => state('substrate', code)}
           />
-          <Strong>The coat on it</Strong>
+          <Strong>{STATED_FACTS_WORDS.theCoatOnIt}</Strong>
           <Choices
-            label="The coat, as you know it"
+            label={STATED_FACTS_WORDS.theCoatAsYouKnowIt}
             options={COATS}
             value={stated.finish ?? 'none'}
             onPick={(code) => state('finish', code)}

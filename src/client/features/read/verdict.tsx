@@ -5,7 +5,7 @@ import { upperFirst, formatChance } from '@/core/shared';
 import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
 import { Evidence } from './evidence';
 import type { ReadingParts } from './reading-words';
-import { sayReason } from '@/words';
+import { VERDICT_WORDS, sayReason } from '@/words';
 
 /** What the surface is taken for, how sure that is, what follows, and why. */
 export function Verdict({ zone, diagnosis, change }: ReadingParts) {
@@ -13,24 +13,34 @@ export function Verdict({ zone, diagnosis, change }: ReadingParts) {
   const section = buildSection(belief);
   const likely = needs.filter(({ code, p }) => p >= 0.25 && code !== 'degloss_liquid_ok');
   return (
-    <Column gap="$m" render="section" aria-label="Verdict">
+    <Column gap="$m" render="section" aria-label={VERDICT_WORDS.verdict}>
       <Row gap="$l" alignItems="flex-start">
         <SectionDrawing section={section} width={76} height={128} />
         <Column flex={1} gap="$xs">
-          <Small>On it</Small>
+          <Small>{VERDICT_WORDS.onIt}</Small>
           <Strong>{describeTop(belief.finish, (code) => FINISH_FACTS[code].label)}</Strong>
-          <Small>Under it</Small>
+          <Small>{VERDICT_WORDS.underIt}</Small>
           <Strong>{describeTop(belief.substrate, (code) => SUBSTRATE_FACTS[code].label)}</Strong>
           <Small>{SUBSTRATE_FACTS[belief.substrate[0]!.code].matters}</Small>
         </Column>
       </Row>
       <Column>
         {topWithRest(belief.substrate).map(({ code, p }) => (
-          <BeliefBar key={code} p={p} label={code === 'rest' ? 'Something else' : SUBSTRATE_FACTS[code].label} />
+          <BeliefBar
+            key={code}
+            p={p}
+            label={code === 'rest' ? VERDICT_WORDS.somethingElse : SUBSTRATE_FACTS[code].label}
+          />
         ))}
       </Column>
       {diagnosis.moisture ? (
-        <Small>{`Moisture ${diagnosis.moisture.measuredPct} %, the room settles at ${diagnosis.moisture.equilibriumPct.toFixed(1)} %: ${diagnosis.moisture.state === 'damp' ? 'too damp to paint' : 'dry enough'}.`}</Small>
+        <Small>
+          {VERDICT_WORDS.moistureTheRoomSettlesAt(
+            diagnosis.moisture.measuredPct,
+            diagnosis.moisture.equilibriumPct.toFixed(1),
+            diagnosis.moisture.state,
+          )}
+        </Small>
       ) : null}
       <Needs needs={likely} />
       <Evidence zone={zone} evidence={diagnosis.evidence} change={change} />
@@ -42,7 +52,7 @@ export function Verdict({ zone, diagnosis, change }: ReadingParts) {
 export function BeliefLine({ diagnosis }: { diagnosis: ZoneDiagnosis }) {
   const { belief } = diagnosis;
   return (
-    <Row gap="$m" alignItems="center" role="status" aria-label="Belief">
+    <Row gap="$m" alignItems="center" role="status" aria-label={VERDICT_WORDS.belief}>
       <SectionDrawing section={buildSection(belief)} width={44} height={56} decorative />
       <Column flex={1}>
         {belief.substrate.slice(0, 2).map(({ code, p }) => (
@@ -68,7 +78,7 @@ function topWithRest<C extends string>(list: readonly Ranked<C>[]): { code: C | 
 function Needs({ needs }: { needs: readonly Need[] }) {
   return (
     <Column gap="$s">
-      <Heading>So it needs</Heading>
+      <Heading>{VERDICT_WORDS.soItNeeds}</Heading>
       <Column role="list" gap="$s">
         {needs.map((need) => (
           <Row key={need.code} role="listitem" gap="$m" alignItems="baseline">
@@ -76,7 +86,7 @@ function Needs({ needs }: { needs: readonly Need[] }) {
               {formatChance(need.p)}
             </Strong>
             <Column flex={1}>
-              <Body>{need.extent === 'spot' ? `${need.label}, on the spots` : need.label}</Body>
+              <Body>{need.extent === 'spot' ? VERDICT_WORDS.onTheSpots(need.label) : need.label}</Body>
               <Small>{sayReason(need.because)}</Small>
             </Column>
           </Row>

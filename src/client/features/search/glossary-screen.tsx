@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { BackHeader, Screen, useRouteParam } from '@/client/features/piece-frame';
 import { Body, Column, Field, Strong } from '@/client/ui';
 import { matches, wordsOf } from '@/core/find';
-import { GLOSSARY } from '@/words';
+import { GLOSSARY_SCREEN_WORDS, GLOSSARY } from '@/words';
 
 /** The words of the trade as they are used here; one of them is come to by its address. */
 export function GlossaryScreen() {
@@ -16,10 +16,10 @@ export function GlossaryScreen() {
     if (asked !== '') document.getElementById(`term-${asked}`)?.scrollIntoView({ block: 'center' });
   }, [asked]);
   return (
-    <Screen title="Words" header={<BackHeader title="Words" />}>
+    <Screen title={GLOSSARY_SCREEN_WORDS.words} header={<BackHeader title={GLOSSARY_SCREEN_WORDS.words} />}>
       <Column gap="$m" width="100%" maxWidth={720} alignSelf="center">
-        <Field label="Which word?" value={words} onChange={setWords} />
-        <Column gap="$s" role="list" aria-label="Words">
+        <Field label={GLOSSARY_SCREEN_WORDS.whichWord} value={words} onChange={setWords} />
+        <Column gap="$s" role="list" aria-label={GLOSSARY_SCREEN_WORDS.words}>
           {shown.map(({ code, term, says }) => (
             <Column
               key={code}

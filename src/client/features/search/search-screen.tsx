@@ -8,15 +8,16 @@ import { timeNow, useFindAllQuery } from '@/client/store';
 import { Body, Column, Field, Heading, Small, Strong, takeTyped, useKeys } from '@/client/ui';
 import { FOUND_KINDS, type FoundKind } from '@/core/find';
 import { findPlaces, findTerms, placeOf } from './places';
+import { SEARCH_SCREEN_WORDS } from '@/words';
 
 const FIELD = 'find-all';
 const KINDS: Record<FoundKind, string> = {
-  piece: 'Pieces',
-  zone: 'Faces',
-  test: 'Tests',
-  work: 'The log',
-  mix: 'Mixes',
-  tin: 'Tins',
+  piece: SEARCH_SCREEN_WORDS.pieces,
+  zone: SEARCH_SCREEN_WORDS.faces,
+  test: SEARCH_SCREEN_WORDS.tests,
+  work: SEARCH_SCREEN_WORDS.theLog,
+  mix: SEARCH_SCREEN_WORDS.mixes,
+  tin: SEARCH_SCREEN_WORDS.tins,
 };
 const TIMES = makeTimes(OWN_ZONE);
 
@@ -42,24 +43,24 @@ export function SearchScreen() {
   useKeys(useMemo(() => ({ Escape: () => router.back(), '/': () => document.getElementById(FIELD)?.focus() }), []));
   const nothing = asked !== '' && !isFetching && found.length + places.length + terms.length === 0;
   return (
-    <Screen title="Find" header={<BackHeader title="Find" />}>
+    <Screen title={SEARCH_SCREEN_WORDS.find} header={<BackHeader title={SEARCH_SCREEN_WORDS.find} />}>
       <Column gap="$l" width="100%" maxWidth={720} alignSelf="center">
         <Field
-          label="Find anything"
+          label={SEARCH_SCREEN_WORDS.findAnything}
           hideLabel
           inputId={FIELD}
           value={words}
           onChange={setWords}
-          placeholder="A piece, a tin, a test, a word, a screen"
+          placeholder={SEARCH_SCREEN_WORDS.aPieceATinATest}
         />
         <Small role="status">
           {asked === ''
-            ? 'Beginnings of words are enough.'
+            ? SEARCH_SCREEN_WORDS.beginningsOfWordsAreEnough
             : error
-              ? 'The shop does not answer; words and screens are found all the same.'
-              : `${found.length + places.length + terms.length} found`}
+              ? SEARCH_SCREEN_WORDS.theShopDoesNotAnswerWords
+              : SEARCH_SCREEN_WORDS.found(found.length + places.length + terms.length)}
         </Small>
-        {nothing ? <Body>{`Nothing begins with “${asked}”. Try fewer letters.`}</Body> : null}
+        {nothing ? <Body>{SEARCH_SCREEN_WORDS.nothingBeginsWithTryFewerLetters(asked)}</Body> : null}
         {FOUND_KINDS.map((kind) => {
           const own = found.filter((one) => one.kind === kind);
           return own.length === 0 ? null : (
@@ -76,14 +77,14 @@ export function SearchScreen() {
           );
         })}
         {terms.length > 0 ? (
-          <Group title="Words">
+          <Group title={SEARCH_SCREEN_WORDS.words}>
             {terms.map(({ code, term, says }) => (
               <Found key={code} href={`/glossary?term=${code}`} title={term} more={says} />
             ))}
           </Group>
         ) : null}
         {places.length > 0 ? (
-          <Group title="Screens">
+          <Group title={SEARCH_SCREEN_WORDS.screens}>
             {places.map(({ code, name, answers, href }) => (
               <Found key={code} href={href} title={name} more={answers} />
             ))}

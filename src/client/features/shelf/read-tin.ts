@@ -1,20 +1,21 @@
 import type { Gauge } from '@/client/store';
 import { shelfItemSchema, type ShelfItem } from '@/core/dossier';
 import { readNumber } from '@/core/shared';
+import { READ_TIN_WORDS } from '@/words';
 
 const NUMBERS = {
-  volume_ml: 'How much is left, 0 or more.',
-  size_ml: 'How much a full tin holds, above 0.',
-  recoat_h: 'Hours, 0 to 1000.',
-  coverage_m2_l: 'What it covers, above 0 and no more than a film can be.',
-  solids_pct: 'A percentage, 0 to 100.',
-  cure_days: 'Days, 0 to 365.',
-  recoat_until_h: 'Hours, 0 to 10 000.',
-  window_opens_again_h: 'Hours, 0 to 10 000.',
-  full_hardness_h: 'Hours, 0 to 10 000.',
-  max_thinning_pct: 'A percentage, 0 to 100.',
-  pot_life_h: 'Hours, above 0 and to 1000.',
-  price: 'A sum of money, 0 or more.',
+  volume_ml: READ_TIN_WORDS.howMuchIsLeft0Or,
+  size_ml: READ_TIN_WORDS.howMuchAFullTinHolds,
+  recoat_h: READ_TIN_WORDS.hours0To1000,
+  coverage_m2_l: READ_TIN_WORDS.whatItCoversAbove0And,
+  solids_pct: READ_TIN_WORDS.aPercentage0To100,
+  cure_days: READ_TIN_WORDS.days0To365,
+  recoat_until_h: READ_TIN_WORDS.hours0To10000,
+  window_opens_again_h: READ_TIN_WORDS.hours0To10000,
+  full_hardness_h: READ_TIN_WORDS.hours0To10000,
+  max_thinning_pct: READ_TIN_WORDS.aPercentage0To100,
+  pot_life_h: READ_TIN_WORDS.hoursAbove0AndTo1000,
+  price: READ_TIN_WORDS.aSumOfMoney0Or,
 } as const;
 type NumberField = keyof typeof NUMBERS;
 /** How the fields of quantities are read in the owner's units. */
@@ -45,9 +46,9 @@ export function readTin(
     if (shelfItemSchema.shape[field].safeParse(value).success) continue;
     errors[field] =
       field === 'name'
-        ? 'At most 80 letters.'
+        ? READ_TIN_WORDS.atMost80Letters
         : field === 'opened_on'
-          ? 'A day as year-month-day, such as 2026-11-23.'
+          ? READ_TIN_WORDS.aDayAsYearMonthDay
           : NUMBERS[field];
   }
   return { tin: next as ShelfItem, errors };

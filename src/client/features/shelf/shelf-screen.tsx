@@ -24,6 +24,7 @@ import { DrawDownCard, MatchTins } from '@/client/features/match';
 import { TinForm } from './tin-form';
 import { UnitChoices } from './unit-choices';
 import { sayDate } from '@/client/features/shop-plan';
+import { SHELF_SCREEN_WORDS } from '@/words';
 
 /** The owner's tins: what a plan takes first. */
 export function ShelfScreen() {
@@ -36,12 +37,12 @@ export function ShelfScreen() {
   };
   return (
     <Screen
-      title="Shelf"
-      header={<ShopHeader title="Shelf" />}
+      title={SHELF_SCREEN_WORDS.shelf}
+      header={<ShopHeader title={SHELF_SCREEN_WORDS.shelf} />}
       action={
         adding ? undefined : (
           <Button look="main" grow onPress={() => setAdding(true)}>
-            Add a tin
+            {SHELF_SCREEN_WORDS.addATin}
           </Button>
         )
       }
@@ -49,13 +50,11 @@ export function ShelfScreen() {
       {adding ? <NewTin onAdd={add} onLeave={() => setAdding(false)} /> : null}
       {tins.length === 0 && !adding ? (
         <Column gap="$s">
-          <Heading>Nothing on the shelf yet</Heading>
-          <Body>
-            Plans use what you have first, by its own label. Without tins they go by class and say what to buy.
-          </Body>
+          <Heading>{SHELF_SCREEN_WORDS.nothingOnTheShelfYet}</Heading>
+          <Body>{SHELF_SCREEN_WORDS.plansUseWhatYouHaveFirst}</Body>
         </Column>
       ) : null}
-      <Column role="list" aria-label="Tins" gap="$m">
+      <Column role="list" aria-label={SHELF_SCREEN_WORDS.tins} gap="$m">
         {tins.map((tin) => (
           <Tin
             key={tin.id}
@@ -66,7 +65,9 @@ export function ShelfScreen() {
         ))}
       </Column>
       <ShopRecipes />
-      {tins.length > 0 ? <Sheet label="Which tin meets a colour?">{() => <MatchTins tins={tins} />}</Sheet> : null}
+      {tins.length > 0 ? (
+        <Sheet label={SHELF_SCREEN_WORDS.whichTinMeetsAColour}>{() => <MatchTins tins={tins} />}</Sheet>
+      ) : null}
       <UnitChoices />
     </Screen>
   );
@@ -79,8 +80,8 @@ function ShopRecipes() {
   if (data.length === 0) return null;
   return (
     <Column gap="$s">
-      <Heading>Colours that were mixed</Heading>
-      <Column role="list" aria-label="Mixed colours" gap="$m">
+      <Heading>{SHELF_SCREEN_WORDS.coloursThatWereMixed}</Heading>
+      <Column role="list" aria-label={SHELF_SCREEN_WORDS.mixedColours} gap="$m">
         {data.map(({ id, mix, used }) => (
           <Card key={id} role="listitem">
             <Row gap="$m" alignItems="center">
@@ -96,7 +97,7 @@ function ShopRecipes() {
             </Row>
             {used.map(({ piece, name, volumeMl }, i) => (
               <Button key={i} look="quiet" onPress={() => router.push(`/piece/${piece}/work`)}>
-                {`${sayVolume(volumeMl)} for ${name}`}
+                {SHELF_SCREEN_WORDS.forIt(sayVolume(volumeMl), name)}
               </Button>
             ))}
           </Card>
@@ -107,9 +108,9 @@ function ShopRecipes() {
 }
 
 const GROUPS = [
-  { code: 'primers', label: 'Primers', classes: PRIMERS },
-  { code: 'paints', label: 'Paints', classes: PAINTS },
-  { code: 'clears', label: 'Clear coats', classes: TOPCOATS.filter((code) => code !== 'none') },
+  { code: 'primers', label: SHELF_SCREEN_WORDS.primers, classes: PRIMERS },
+  { code: 'paints', label: SHELF_SCREEN_WORDS.paints, classes: PAINTS },
+  { code: 'clears', label: SHELF_SCREEN_WORDS.clearCoats, classes: TOPCOATS.filter((code) => code !== 'none') },
 ] as const;
 const SIZES = [250, 750, 1000, 2500];
 
@@ -118,12 +119,12 @@ function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number
   const [code, setCode] = useState<ProductClass | undefined>();
   const { sayVolume } = useMeasures();
   return (
-    <Card role="region" aria-label="New tin">
+    <Card role="region" aria-label={SHELF_SCREEN_WORDS.newTin}>
       {code ? (
         <>
           <Heading>{labelProduct(code)}</Heading>
           <Choices
-            label="How big is the full tin?"
+            label={SHELF_SCREEN_WORDS.howBigIsTheFullTin}
 
             options={SIZES.map((ml) => ({ code: String(ml), label: sayVolume(ml) }))}
             onPick={(ml) => onAdd(code, Number(ml))}
@@ -142,7 +143,7 @@ function NewTin({ onAdd, onLeave }: { onAdd: (code: ProductClass, sizeMl: number
         ))
       )}
       <Button look="quiet" onPress={onLeave}>
-        Leave it
+        {SHELF_SCREEN_WORDS.leaveIt}
       </Button>
     </Card>
   );
@@ -163,10 +164,10 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
   const known = FILM_FACTS[code as keyof typeof FILM_FACTS] as (typeof FILM_FACTS)[keyof typeof FILM_FACTS] | undefined;
   const facts = [
     tin.name ? labelProduct(code) : '',
-    known ? `recoat ${tin.recoat_h ?? known.recoatH} h${tin.recoat_h === undefined ? ' (class)' : ''}` : '',
+    known ? SHELF_SCREEN_WORDS.recoatH(tin.recoat_h ?? known.recoatH, tin.recoat_h === undefined) : '',
     tin.coverage_m2_l ? gauge('coverage_m2_l').say(tin.coverage_m2_l) : '',
     tin.price === undefined ? '' : sayMoney(tin.price),
-    tin.opened_on ? `opened ${sayDate(tin.opened_on, now)}` : '',
+    tin.opened_on ? SHELF_SCREEN_WORDS.opened(sayDate(tin.opened_on, now)) : '',
   ].filter(Boolean);
   return (
     <Card role="listitem">
@@ -176,22 +177,26 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
           <Strong>{name}</Strong>
           <Small>{facts.join(' · ')}</Small>
         </Column>
-        <Strong>{level === undefined ? 'left: not known' : `${sayVolume(level)} left`}</Strong>
+        <Strong>
+          {level === undefined ? SHELF_SCREEN_WORDS.leftNotKnown : SHELF_SCREEN_WORDS.left(sayVolume(level))}
+        </Strong>
       </Row>
-      {isLow(tin) ? <StateMark tone="wait">{level === 0 ? 'Empty' : 'Running low'}</StateMark> : null}
+      {isLow(tin) ? (
+        <StateMark tone="wait">{level === 0 ? SHELF_SCREEN_WORDS.empty : SHELF_SCREEN_WORDS.runningLow}</StateMark>
+      ) : null}
       {isPaint(code) ? (
         <Sheet
           look="quiet"
           label={
             tin.contrast_ratio === undefined
-              ? `Does one coat of ${name} hide?`
-              : `One coat hides ${tin.contrast_ratio.toFixed(2)}`
+              ? SHELF_SCREEN_WORDS.doesOneCoatOfHide(name)
+              : SHELF_SCREEN_WORDS.oneCoatHides(tin.contrast_ratio.toFixed(2))
           }
         >
           {() => <DrawDownCard tin={tin} name={name} onKeep={onSet} />}
         </Sheet>
       ) : null}
-      <Sheet label={`Correct ${name}`}>
+      <Sheet label={SHELF_SCREEN_WORDS.correct(name)}>
         {(close) => (
           <TinForm
             tin={tin}

@@ -4,31 +4,32 @@ import { shelfItemSchema, withLevel, type ShelfItem } from '@/core/dossier';
 import { useMeasures, useWorkshop, type Gauge } from '@/client/store';
 import type { Quantity } from '@/core/shared';
 import { readTin, type TinTexts } from './read-tin';
+import { TIN_FORM_WORDS } from '@/words';
 
 const THINNERS = [
-  { code: 'water', label: 'Water' },
-  { code: 'alcohol', label: 'Alcohol' },
-  { code: 'white_spirit', label: 'White spirit' },
-  { code: 'none', label: 'Never thin' },
+  { code: 'water', label: TIN_FORM_WORDS.water },
+  { code: 'alcohol', label: TIN_FORM_WORDS.alcohol },
+  { code: 'white_spirit', label: TIN_FORM_WORDS.whiteSpirit },
+  { code: 'none', label: TIN_FORM_WORDS.neverThin },
 ] as const;
 
 const FIELDS: readonly { name: keyof TinTexts; label: string; unit?: string; quantity?: Quantity }[] = [
-  { name: 'name', label: 'Your name for it' },
-  { name: 'volume_ml', label: 'Left', quantity: 'volume_ml' },
-  { name: 'size_ml', label: 'Full tin', quantity: 'volume_ml' },
-  { name: 'recoat_h', label: 'Recoat after', unit: 'h' },
-  { name: 'coverage_m2_l', label: 'Covers', quantity: 'coverage_m2_l' },
-  { name: 'solids_pct', label: 'Solids by volume', unit: '%' },
-  { name: 'cure_days', label: 'Hard after', unit: 'days' },
-  { name: 'price', label: 'Paid' },
+  { name: 'name', label: TIN_FORM_WORDS.yourNameForIt },
+  { name: 'volume_ml', label: TIN_FORM_WORDS.left, quantity: 'volume_ml' },
+  { name: 'size_ml', label: TIN_FORM_WORDS.fullTin, quantity: 'volume_ml' },
+  { name: 'recoat_h', label: TIN_FORM_WORDS.recoatAfter, unit: TIN_FORM_WORDS.h },
+  { name: 'coverage_m2_l', label: TIN_FORM_WORDS.covers, quantity: 'coverage_m2_l' },
+  { name: 'solids_pct', label: TIN_FORM_WORDS.solidsByVolume, unit: '%' },
+  { name: 'cure_days', label: TIN_FORM_WORDS.hardAfter, unit: TIN_FORM_WORDS.days },
+  { name: 'price', label: TIN_FORM_WORDS.paid },
 ];
 /** What few labels say, and the audit and the clocks go by where they do. */
 const MORE_FIELDS: typeof FIELDS = [
-  { name: 'recoat_until_h', label: 'Recoat without dulling until', unit: 'h' },
-  { name: 'window_opens_again_h', label: 'Or again from', unit: 'h' },
-  { name: 'full_hardness_h', label: 'Full hardness after', unit: 'h' },
-  { name: 'max_thinning_pct', label: 'Thin by at most', unit: '%' },
-  { name: 'pot_life_h', label: 'Pot life once mixed', unit: 'h' },
+  { name: 'recoat_until_h', label: TIN_FORM_WORDS.recoatWithoutDullingUntil, unit: TIN_FORM_WORDS.h },
+  { name: 'window_opens_again_h', label: TIN_FORM_WORDS.orAgainFrom, unit: TIN_FORM_WORDS.h },
+  { name: 'full_hardness_h', label: TIN_FORM_WORDS.fullHardnessAfter, unit: TIN_FORM_WORDS.h },
+  { name: 'max_thinning_pct', label: TIN_FORM_WORDS.thinByAtMost, unit: '%' },
+  { name: 'pot_life_h', label: TIN_FORM_WORDS.potLifeOnceMixed, unit: TIN_FORM_WORDS.h },
 ];
 const ALL_FIELDS = [...FIELDS, ...MORE_FIELDS];
 
@@ -83,24 +84,26 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
     <Column gap="$m">
       {show(FIELDS)}
       <MomentField
-        label="Opened on"
+        label={TIN_FORM_WORDS.openedOn}
         value={texts.opened_on}
         onChange={(text) => setTexts({ ...texts, opened_on: text })}
         error={errors.opened_on}
       />
       <Row gap="$s" alignItems="center">
-        <Well label="Its colour" value={colour ?? '#FFFFFF'} onChange={setColour} onPick={setColour} />
-        <Strong flex={1}>{colour ? `Its colour, ${colour}` : 'Its colour, not known'}</Strong>
-        {colour ? <Button onPress={() => setColour(undefined)}>No colour</Button> : null}
+        <Well label={TIN_FORM_WORDS.itsColour} value={colour ?? '#FFFFFF'} onChange={setColour} onPick={setColour} />
+        <Strong flex={1}>{colour ? TIN_FORM_WORDS.itsColour2(colour) : TIN_FORM_WORDS.itsColourNotKnown}</Strong>
+        {colour ? <Button onPress={() => setColour(undefined)}>{TIN_FORM_WORDS.noColour}</Button> : null}
       </Row>
-      <Strong>Thinned with</Strong>
-      <Choices label="Thinned with" options={THINNERS} value={thinner} onPick={setThinner} />
-      <Disclosure label="More from the label">{() => <Column gap="$m">{show(MORE_FIELDS)}</Column>}</Disclosure>
+      <Strong>{TIN_FORM_WORDS.thinnedWith}</Strong>
+      <Choices label={TIN_FORM_WORDS.thinnedWith} options={THINNERS} value={thinner} onPick={setThinner} />
+      <Disclosure label={TIN_FORM_WORDS.moreFromTheLabel}>
+        {() => <Column gap="$m">{show(MORE_FIELDS)}</Column>}
+      </Disclosure>
       <Row gap="$s" flexWrap="wrap">
         <Button look="main" disabled={!right} onPress={() => onSave(next)}>
-          Keep it so
+          {TIN_FORM_WORDS.keepItSo}
         </Button>
-        <Button onPress={onRemove}>Take it off the shelf</Button>
+        <Button onPress={onRemove}>{TIN_FORM_WORDS.takeItOffTheShelf}</Button>
       </Row>
     </Column>
   );

@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { OWN_LOCALE } from '@/client/locale';
 import { unitsPicked, useSetup, useWorkshop, type AppDispatch, type RootState } from '@/client/store';
 import { Choices, Column, Disclosure, SelectField, Small, Strong } from '@/client/ui';
+import { UNIT_CHOICES_WORDS } from '@/words';
 
 /** Every currency the browser knows, by its name. */
 function listCurrencies(): { code: string; label: string }[] {
@@ -17,15 +18,15 @@ export function UnitChoices() {
   const units = useSelector((state: RootState) => state.settings.units);
   const dispatch = useDispatch<AppDispatch>();
   return (
-    <Disclosure label="Measures and money">
+    <Disclosure label={UNIT_CHOICES_WORDS.measuresAndMoney}>
       {() => (
         <Column gap="$m">
-          <Strong>Measures</Strong>
+          <Strong>{UNIT_CHOICES_WORDS.measures}</Strong>
           <Choices
-            label="Measures"
+            label={UNIT_CHOICES_WORDS.measures}
             options={[
-              { code: 'metric', label: 'Metric' },
-              { code: 'us', label: 'US' },
+              { code: 'metric', label: UNIT_CHOICES_WORDS.metric },
+              { code: 'us', label: UNIT_CHOICES_WORDS.us },
             ]}
             value={units}
             onPick={(picked) => dispatch(unitsPicked(picked))}
@@ -40,11 +41,11 @@ export function UnitChoices() {
 function Currency() {
   const { workshop, known } = useWorkshop();
   const set = useSetup(workshop);
-  const options = useMemo(() => [{ code: '', label: 'None: sums stand alone' }, ...listCurrencies()], []);
-  if (!known) return <Small>The currency can be picked once the server answers.</Small>;
+  const options = useMemo(() => [{ code: '', label: UNIT_CHOICES_WORDS.noneSumsStandAlone }, ...listCurrencies()], []);
+  if (!known) return <Small>{UNIT_CHOICES_WORDS.theCurrencyCanBePickedOnce}</Small>;
   return (
     <SelectField
-      label="Currency of the shop"
+      label={UNIT_CHOICES_WORDS.currencyOfTheShop}
       value={workshop.setup.currency ?? ''}
       options={options}
       onPick={(code) => set({ currency: code === '' ? undefined : code })}

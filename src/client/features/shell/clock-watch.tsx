@@ -4,6 +4,7 @@ import { useNow, useInWork, useShelf, useWorkshop, zoneOfShop } from '@/client/s
 import { Button, Row, Strong, ToneIcon } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
 import { airOf, listClocks } from '@/core/work';
+import { CLOCK_WATCH_WORDS } from '@/words';
 
 const LOOK_EVERY_MS = 15_000;
 
@@ -30,7 +31,7 @@ export function ClockWatch() {
       listClocks(dossier, tins, climate, now).map((clock) => ({
         id: `${clock.piece}${clock.at}${clock.where}`,
         recoatAt: clock.recoatAt,
-        words: `${dossier.piece.name ?? 'A piece'}: ${lowerFirst(clock.what)} is ready for the next coat`,
+        words: CLOCK_WATCH_WORDS.isReady(dossier.piece.name, lowerFirst(clock.what)),
       })),
     );
   }, [pieces, tins, workshop, timeZone, now]);
@@ -40,7 +41,7 @@ export function ClockWatch() {
     const ready = clocks.filter(({ recoatAt }) => recoatAt > from && recoatAt <= now);
     if (ready.length === 0) return;
     if ('Notification' in globalThis && Notification.permission === 'granted')
-      for (const { id, words } of ready) new Notification('Bricolage', { body: words, tag: id });
+      for (const { id, words } of ready) new Notification(CLOCK_WATCH_WORDS.bricolage, { body: words, tag: id });
     setRung((before) => [...before, ...ready.filter(({ id }) => !before.some((own) => own.id === id))]);
   }, [clocks, now]);
   const first = rung[0];
@@ -67,7 +68,7 @@ export function ClockWatch() {
         <ToneIcon tone="go" />
         <Strong flex={1}>{first.words}</Strong>
         <Button look="quiet" onPress={() => setRung((all) => all.slice(1))}>
-          Good
+          {CLOCK_WATCH_WORDS.good}
         </Button>
       </Row>
     </View>

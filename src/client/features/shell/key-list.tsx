@@ -1,22 +1,23 @@
 import { View } from '@tamagui/core';
 import { Button, Card, Heading, Row, Small, Strong } from '@/client/ui';
+import { KEY_LIST_WORDS } from '@/words';
 
 const KEYS: readonly [string, string][] = [
-  ['1 – 9', 'answer the check'],
-  ['0', 'can’t tell'],
-  ['u', 'undo what was done last'],
-  ['← →', 'the zone before, the next zone'],
-  ['Enter', 'start a round, next exercise (practice)'],
-  ['s f g', 'sure, fairly sure, guessing (practice)'],
-  ['d', 'done (at a step of the work)'],
-  ['/', 'find anything: pieces, tins, words, screens'],
-  ['n', 'new piece'],
-  ['t', 'today'],
-  ['p', 'pieces'],
-  ['l', 'findings'],
-  ['e', 'practice'],
-  ['c', 'compare two pieces'],
-  ['?', 'this list'],
+  ['1 – 9', KEY_LIST_WORDS.answerTheCheck],
+  ['0', KEY_LIST_WORDS.cantTell],
+  ['u', KEY_LIST_WORDS.undoWhatWasDoneLast],
+  ['← →', KEY_LIST_WORDS.theZoneBeforeTheNextZone],
+  ['↵', KEY_LIST_WORDS.startARoundNextExercisePractice],
+  ['s, f, g', KEY_LIST_WORDS.sureFairlySureGuessingPractice],
+  ['d', KEY_LIST_WORDS.doneAtAStepOfThe],
+  ['/', KEY_LIST_WORDS.findAnythingPiecesTinsWordsScreens],
+  ['n', KEY_LIST_WORDS.newPiece],
+  ['t', KEY_LIST_WORDS.today],
+  ['p', KEY_LIST_WORDS.pieces],
+  ['l', KEY_LIST_WORDS.findings],
+  ['e', KEY_LIST_WORDS.practice],
+  ['c', KEY_LIST_WORDS.compareTwoPieces],
+  ['?', KEY_LIST_WORDS.thisList],
 ];
 
 /** The keys of every screen, over whatever is looked at. */
@@ -24,7 +25,7 @@ export function KeyList({ onClose }: { onClose: () => void }) {
   return (
     <View
       role="dialog"
-      aria-label="Keys"
+      aria-label={KEY_LIST_WORDS.keys}
       position="absolute"
       top={0}
       left={0}
@@ -35,14 +36,14 @@ export function KeyList({ onClose }: { onClose: () => void }) {
       backgroundColor="rgba(0,0,0,0.5)"
     >
       <Card width={340} gap="$m">
-        <Heading>Keys</Heading>
+        <Heading>{KEY_LIST_WORDS.keys}</Heading>
         {KEYS.map(([key, words]) => (
           <Row key={key} gap="$m">
             <Strong width={64}>{key}</Strong>
             <Small>{words}</Small>
           </Row>
         ))}
-        <Button onPress={onClose}>Close</Button>
+        <Button onPress={onClose}>{KEY_LIST_WORDS.close}</Button>
       </Card>
     </View>
   );

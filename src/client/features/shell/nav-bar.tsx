@@ -6,23 +6,29 @@ import Clock from 'lucide-react-native/icons/clock';
 import Coins from 'lucide-react-native/icons/coins';
 import PaintBucket from 'lucide-react-native/icons/paint-bucket';
 import { Small, useIsWide, useTones } from '@/client/ui';
+import { NAV_BAR_WORDS } from '@/words';
 
 const PLACES: readonly { href: Href; label: string; icon: typeof Clock; owns: (path: string) => boolean }[] = [
   {
     href: '/',
-    label: 'Today',
+    label: NAV_BAR_WORDS.today,
     icon: Clock,
     owns: (path) => ['/', '/ahead', '/workshop', '/phones', '/copies', '/notices'].includes(path),
   },
   {
     href: '/pieces',
-    label: 'Pieces',
+    label: NAV_BAR_WORDS.pieces,
     icon: Armchair,
     owns: (path) => path === '/pieces' || path === '/compare' || path === '/new' || path.startsWith('/piece/'),
   },
-  { href: '/findings', label: 'Findings', icon: Columns, owns: (path) => path === '/findings' || path === '/practice' },
-  { href: '/earned', label: 'Earned', icon: Coins, owns: (path) => path === '/earned' },
-  { href: '/shelf', label: 'Shelf', icon: PaintBucket, owns: (path) => path === '/shelf' },
+  {
+    href: '/findings',
+    label: NAV_BAR_WORDS.findings,
+    icon: Columns,
+    owns: (path) => path === '/findings' || path === '/practice',
+  },
+  { href: '/earned', label: NAV_BAR_WORDS.earned, icon: Coins, owns: (path) => path === '/earned' },
+  { href: '/shelf', label: NAV_BAR_WORDS.shelf, icon: PaintBucket, owns: (path) => path === '/shelf' },
 ];
 
 const Place = styled(View, {
@@ -44,7 +50,7 @@ export function NavBar() {
   return (
     <View
       render="nav"
-      aria-label="Bricolage"
+      aria-label={NAV_BAR_WORDS.bricolage}
       flexDirection={wide ? 'column' : 'row'}
       justifyContent={wide ? 'flex-start' : 'space-around'}
       gap={wide ? '$s' : 0}

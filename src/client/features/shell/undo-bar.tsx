@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useUndo, type Tap } from '@/client/store';
 import { Button, Row, Small, useKeys } from '@/client/ui';
-import { sayChanges } from '@/words';
+import { UNDO_BAR_WORDS, sayChanges } from '@/words';
 
 /** Long enough to read it, look up and reach it with a gloved hand. */
 const STAYS_MS = 20_000;
@@ -24,7 +24,7 @@ function Shown({ last, undo, forget }: { last: Tap; undo: () => void; forget: ()
   return (
     <Row
       role="region"
-      aria-label="What was done last"
+      aria-label={UNDO_BAR_WORDS.whatWasDoneLast}
       alignItems="center"
       gap="$s"
       backgroundColor="$goTint"
@@ -37,8 +37,8 @@ function Shown({ last, undo, forget }: { last: Tap; undo: () => void; forget: ()
       <Small role="status" flex={1} numberOfLines={2} color="$ink" fontWeight="600">
         {words}
       </Small>
-      <Button look="quiet" label={`Undo: ${words}`} onPress={undo}>
-        Undo
+      <Button look="quiet" label={UNDO_BAR_WORDS.undo(words)} onPress={undo}>
+        {UNDO_BAR_WORDS.undo2}
       </Button>
     </Row>
   );

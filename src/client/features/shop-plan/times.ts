@@ -1,4 +1,5 @@
 import { OWN_LOCALE } from '@/client/locale';
+import { TIMES_WORDS } from '@/words';
 
 /** Instants in the words of the shop's wall clock. */
 export interface Times {
@@ -26,11 +27,11 @@ export function makeTimes(timeZone: string, locale: string = OWN_LOCALE): Times 
     day: (at) => day(at).replace(',', ''),
     shortDay: (at) => shortDay(at).replace(',', ''),
     moment: (at, now) => {
-      if (date(at) === date(now)) return `today ${clock(at)}`;
+      if (date(at) === date(now)) return TIMES_WORDS.today(clock(at));
       const tomorrow = new Date(Date.parse(now) + 86_400_000).toISOString();
       const yesterday = new Date(Date.parse(now) - 86_400_000).toISOString();
-      if (date(at) === date(tomorrow)) return `tomorrow ${clock(at)}`;
-      if (date(at) === date(yesterday)) return `yesterday ${clock(at)}`;
+      if (date(at) === date(tomorrow)) return TIMES_WORDS.tomorrow(clock(at));
+      if (date(at) === date(yesterday)) return TIMES_WORDS.yesterday(clock(at));
       return `${day(at).replace(',', '')}, ${clock(at)}`;
     },
   };
@@ -57,7 +58,8 @@ export function sayUntil(at: string, now: string): string {
 
 export function saySpan(minutes: number): string {
   const left = Math.max(0, Math.round(minutes));
-  if (left < 60) return `${left} min`;
-  if (left < 48 * 60) return left % 60 === 0 ? `${left / 60} h` : `${Math.floor(left / 60)} h ${left % 60} min`;
-  return `${Math.round(left / 1440)} days`;
+  if (left < 60) return TIMES_WORDS.min(left);
+  if (left < 48 * 60)
+    return left % 60 === 0 ? TIMES_WORDS.h(left / 60) : TIMES_WORDS.hMin(Math.floor(left / 60), left % 60);
+  return TIMES_WORDS.days(Math.round(left / 1440));
 }

@@ -4,12 +4,13 @@ import { useMeasureAir, useMeasures } from '@/client/store';
 import { Button, Card, Figure, Heading, Row, Small, StateMark, type Tone } from '@/client/ui';
 import { type StopReason, DEW_MARGIN_C } from '@/core/climate';
 import type { Today } from '@/core/work';
+import { AIR_CARD_WORDS } from '@/words';
 
 const STOPS: Record<StopReason, string> = {
-  cold: 'Too cold to coat',
-  hot: 'Too hot to coat',
-  damp: 'Too damp to coat',
-  dew: 'Too near the dew point to coat',
+  cold: AIR_CARD_WORDS.tooColdToCoat,
+  hot: AIR_CARD_WORDS.tooHotToCoat,
+  damp: AIR_CARD_WORDS.tooDampToCoat,
+  dew: AIR_CARD_WORDS.tooNearTheDewPointTo,
 };
 
 /** The damp-and-dew line: may anything be coated in this air? */
@@ -20,9 +21,9 @@ export function AirCard({ today, times, now }: { today: Today; times: Times; now
   const [degrees, gap] = [gauge('temperature_c'), gauge('temperature_gap_c')];
   const { tone, words } = sayVerdict(verdict);
   return (
-    <Card padding="$m" gap="$s" role="region" aria-label="Air">
+    <Card padding="$m" gap="$s" role="region" aria-label={AIR_CARD_WORDS.air}>
       <Row justifyContent="space-between" alignItems="baseline" gap="$s" flexWrap="wrap">
-        <Heading>Air</Heading>
+        <Heading>{AIR_CARD_WORDS.air}</Heading>
         <StateMark tone={tone}>{words}</StateMark>
       </Row>
       <Row gap="$xl" flexWrap="wrap">
@@ -30,26 +31,24 @@ export function AirCard({ today, times, now }: { today: Today; times: Times; now
           value={degrees.say(climate.temperature_c)}
           words={
             verdict.surfaceC === climate.temperature_c
-              ? 'air and surface'
-              : `air; surface ${degrees.say(verdict.surfaceC)}`
+              ? AIR_CARD_WORDS.airAndSurface
+              : AIR_CARD_WORDS.airSurface(degrees.say(verdict.surfaceC))
           }
         />
-        <Reading value={`${Math.round(climate.humidity_pct)} %`} words="humidity" />
+        <Reading value={`${Math.round(climate.humidity_pct)} %`} words={AIR_CARD_WORDS.humidity} />
         <Reading
           value={gap.say(verdict.marginC)}
-          words={`above the dew point (${degrees.say(verdict.dewPointC)}); ${gap.write(DEW_MARGIN_C)} is the least`}
+          words={AIR_CARD_WORDS.aboveTheDewPointIsThe(degrees.say(verdict.dewPointC), gap.write(DEW_MARGIN_C))}
         />
       </Row>
       <Small>
-        {measuredAt
-          ? `Measured ${times.moment(measuredAt, now)}.`
-          : 'Not measured in the last six hours: what is usual here at this time of day, or the label’s air.'}
+        {measuredAt ? AIR_CARD_WORDS.measured(times.moment(measuredAt, now)) : AIR_CARD_WORDS.notMeasuredInTheLastSix}
       </Small>
       <Row gap="$s" flexWrap="wrap">
         <Button onPress={() => void measure()} disabled={measuring}>
-          Read the instrument
+          {AIR_CARD_WORDS.readTheInstrument}
         </Button>
-        <Button onPress={() => router.push('/workshop')}>Type it in</Button>
+        <Button onPress={() => router.push('/workshop')}>{AIR_CARD_WORDS.typeItIn}</Button>
       </Row>
     </Card>
   );
@@ -67,6 +66,8 @@ function Reading({ value, words }: { value: string; words: string }) {
 function sayVerdict({ stops, slow }: Today['air']['verdict']): { tone: Tone; words: string } {
   const { waterborne, solvent } = stops;
   if (waterborne && solvent) return { tone: 'stop', words: STOPS[waterborne] };
-  if (waterborne) return { tone: 'stop', words: `${STOPS[waterborne]} with waterborne` };
-  return slow ? { tone: 'wait', words: 'Coats dry slowly' } : { tone: 'go', words: 'Fit for coating' };
+  if (waterborne) return { tone: 'stop', words: AIR_CARD_WORDS.withWaterborne(STOPS[waterborne]) };
+  return slow
+    ? { tone: 'wait', words: AIR_CARD_WORDS.coatsDrySlowly }
+    : { tone: 'go', words: AIR_CARD_WORDS.fitForCoating };
 }

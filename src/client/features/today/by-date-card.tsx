@@ -3,7 +3,7 @@ import type { ShopAnswer } from '@/client/features/planner';
 import { usePlanner } from '@/client/features/planner';
 import { sayDate, type ShopView, type Times } from '@/client/features/shop-plan';
 import { Body, Button, Card, Column, Heading, MomentField, Notice, Row, Small, StateMark, Strong } from '@/client/ui';
-import { sayBlock, sayRemedy } from '@/words';
+import { BY_DATE_CARD_WORDS, sayBlock, sayRemedy } from '@/words';
 
 /** When each piece can be collected, and whether all can by a date, with what would save it. */
 export function ByDateCard({
@@ -29,8 +29,8 @@ export function ByDateCard({
   const name = (id: string): string => answer.pieces.find((piece) => piece.id === id)?.name ?? id;
   if (answer.pieces.length === 0) return null;
   return (
-    <Card padding="$m" gap="$s" role="region" aria-label="Can be collected">
-      <Heading>Can be collected</Heading>
+    <Card padding="$m" gap="$s" role="region" aria-label={BY_DATE_CARD_WORDS.canBeCollected}>
+      <Heading>{BY_DATE_CARD_WORDS.canBeCollected}</Heading>
       {ready.map(({ piece, at, due, late }) => (
         <Row key={piece} justifyContent="space-between" gap="$s" alignItems="center">
           <Column flexShrink={1}>
@@ -38,44 +38,44 @@ export function ByDateCard({
             {due ? (
               <StateMark
                 tone={late ? 'stop' : 'go'}
-              >{`${late ? 'too late for' : 'in time for'} ${sayDate(due, now)}`}</StateMark>
+              >{`${late ? BY_DATE_CARD_WORDS.tooLateFor : BY_DATE_CARD_WORDS.inTimeFor} ${sayDate(due, now)}`}</StateMark>
             ) : null}
           </Column>
           <Strong fontVariant={['tabular-nums']}>{times.day(at)}</Strong>
         </Row>
       ))}
-      {ready.length === 0 ? <Small>No date yet: something holds every piece back.</Small> : null}
+      {ready.length === 0 ? <Small>{BY_DATE_CARD_WORDS.noDateYetSomethingHoldsEvery}</Small> : null}
       <Row gap="$s" alignItems="flex-end">
-        <MomentField label="All by" value={text} onChange={setText} />
+        <MomentField label={BY_DATE_CARD_WORDS.allBy} value={text} onChange={setText} />
         <Button disabled={text === ''} onPress={() => setAsked(text)}>
-          Can they?
+          {BY_DATE_CARD_WORDS.canThey}
         </Button>
       </Row>
-      {asked && !fresh ? <Small role="status">Trying it out…</Small> : null}
+      {asked && !fresh ? <Small role="status">{BY_DATE_CARD_WORDS.tryingItOut}</Small> : null}
       {verdict && fresh ? (
         <Column gap="$s" role="status">
           {verdict.possible ? (
-            <Notice tone="go" title={`Yes: all can be collected by ${sayDate(verdict.date, now)}`} />
+            <Notice tone="go" title={BY_DATE_CARD_WORDS.yesAllCanBeCollectedBy(sayDate(verdict.date, now))} />
           ) : (
-            <Notice tone="stop" title={`Not all by ${sayDate(verdict.date, now)}`}>
+            <Notice tone="stop" title={BY_DATE_CARD_WORDS.notAllBy(sayDate(verdict.date, now))}>
               {verdict.late.length > 0
-                ? `Too late: ${verdict.late.map((own) => own.name).join(', ')}.`
-                : 'Something holds a piece back.'}
+                ? BY_DATE_CARD_WORDS.tooLate(verdict.late.map((own) => own.name).join(', '))
+                : BY_DATE_CARD_WORDS.somethingHoldsAPieceBack}
             </Notice>
           )}
           {verdict.late.map((own) => (
             <Column key={own.piece} gap="$xs">
-              <Strong>{`${own.name}: ${own.readyAt ? times.day(own.readyAt) : 'no date'}`}</Strong>
+              <Strong>{`${own.name}: ${own.readyAt ? times.day(own.readyAt) : BY_DATE_CARD_WORDS.noDate}`}</Strong>
               {own.remedies.map((remedy) => (
                 <StateMark key={remedy.kind} tone={remedy.saves ? 'go' : 'wait'}>
-                  {`${sayRemedy(remedy)}: ${times.day(remedy.readyAt)}${remedy.saves ? ', all in time' : ''}`}
+                  {`${sayRemedy(remedy)}: ${times.day(remedy.readyAt)}${remedy.saves ? BY_DATE_CARD_WORDS.allInTime : ''}`}
                 </StateMark>
               ))}
-              {own.remedies.length === 0 ? <Small>Nothing tried would bring it forward.</Small> : null}
+              {own.remedies.length === 0 ? <Small>{BY_DATE_CARD_WORDS.nothingTriedWouldBringItForward}</Small> : null}
             </Column>
           ))}
           {verdict.open.map((own) => (
-            <Small key={own.piece}>{`${own.name}: no date while it is held back. ${sayBlock(own)}`}</Small>
+            <Small key={own.piece}>{BY_DATE_CARD_WORDS.noDateWhileItIsHeld(own.name, sayBlock(own))}</Small>
           ))}
         </Column>
       ) : null}

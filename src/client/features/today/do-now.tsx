@@ -6,6 +6,7 @@ import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
+import { DO_NOW_WORDS } from '@/words';
 
 interface DoNowProps {
   answer: ShopAnswer;
@@ -21,25 +22,26 @@ export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
     return (
       <Notice
         tone="act"
-        title="Nothing is in work"
-        action={<Button onPress={() => router.push('/pieces')}>See the pieces</Button>}
+        title={DO_NOW_WORDS.nothingIsInWork}
+        action={<Button onPress={() => router.push('/pieces')}>{DO_NOW_WORDS.seeThePieces}</Button>}
       >
-        Work begins when a system has been taken for a piece, in Choose.
+        {DO_NOW_WORDS.workBeginsWhenASystemHas}
       </Notice>
     );
   }
   if (doNow.length === 0) {
     return (
-      <Notice tone="go" title={nextAt ? `Nothing needs you before ${times.moment(nextAt, now)}` : 'Nothing needs you'}>
-        {nextAt
-          ? `That is in ${sayUntil(nextAt, now)}. If you have time now, say how long and it is planned in.`
-          : 'No open job waits for your hands.'}
+      <Notice
+        tone="go"
+        title={nextAt ? DO_NOW_WORDS.nothingNeedsYouBefore(times.moment(nextAt, now)) : DO_NOW_WORDS.nothingNeedsYou}
+      >
+        {nextAt ? DO_NOW_WORDS.thatIsInIfYouHave(sayUntil(nextAt, now)) : DO_NOW_WORDS.noOpenJobWaitsForYour}
       </Notice>
     );
   }
   return (
-    <Column gap="$s" role="region" aria-label="Do now">
-      <Heading>Now, in this order</Heading>
+    <Column gap="$s" role="region" aria-label={DO_NOW_WORDS.doNow}>
+      <Heading>{DO_NOW_WORDS.nowInThisOrder}</Heading>
       <Column role="list" gap="$s">
         {doNow.map((item, i) => (
           <NowItem
@@ -73,10 +75,10 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
   const minutes = Math.round((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000);
   const pour = measurePour(task);
   const facts = [
-    `${minutes} min${item.goesOn ? ', goes on later' : ''}`,
-    pour === null ? '' : `pour ${sayVolume(pour)}`,
-    task.waitH > 0 ? `then ${sayHours(task.waitH)} by itself` : '',
-    item.cleanUpMin > 0 ? `clean up ${item.cleanUpMin} min` : '',
+    DO_NOW_WORDS.min(minutes, item.goesOn),
+    pour === null ? '' : DO_NOW_WORDS.pour(sayVolume(pour)),
+    task.waitH > 0 ? DO_NOW_WORDS.thenByItself(sayHours(task.waitH)) : '',
+    item.cleanUpMin > 0 ? DO_NOW_WORDS.cleanUpMin(item.cleanUpMin) : '',
   ].filter(Boolean);
   return (
     <Column role="listitem">
@@ -108,4 +110,4 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
 }
 
 const sayHours = (hours: number): string =>
-  hours < 1 ? `${Math.round(hours * 60)} min` : `${Math.round(hours * 10) / 10} h`;
+  hours < 1 ? DO_NOW_WORDS.min2(Math.round(hours * 60)) : DO_NOW_WORDS.h(Math.round(hours * 10) / 10);

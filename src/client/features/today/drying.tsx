@@ -5,15 +5,16 @@ import { useState } from 'react';
 import { Button, Card, Column, Disclosure, Heading, Row, Small, StateMark, Strong, type Tone } from '@/client/ui';
 import type { DryState, Today } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
+import { DRYING_WORDS } from '@/words';
 
 type DryingClock = Today['drying'][number];
 
 const STATES: Record<DryState, { tone: Tone; words: string }> = {
-  wet: { tone: 'stop', words: 'Wet: do not touch' },
-  touch_dry: { tone: 'wait', words: 'Touch dry, no coat yet' },
-  recoatable: { tone: 'act', words: 'May be recoated' },
-  handleable: { tone: 'go', words: 'May be refitted, still curing' },
-  cured: { tone: 'go', words: 'Cured' },
+  wet: { tone: 'stop', words: DRYING_WORDS.wetDoNotTouch },
+  touch_dry: { tone: 'wait', words: DRYING_WORDS.touchDryNoCoatYet },
+  recoatable: { tone: 'act', words: DRYING_WORDS.mayBeRecoated },
+  handleable: { tone: 'go', words: DRYING_WORDS.mayBeRefittedStillCuring },
+  cured: { tone: 'go', words: DRYING_WORDS.cured },
 };
 const SHOWN = 4;
 
@@ -21,14 +22,14 @@ const SHOWN = 4;
 export function Drying({ clocks, times, now }: { clocks: readonly DryingClock[]; times: Times; now: string }) {
   if (clocks.length === 0) return null;
   return (
-    <Column gap="$s" role="region" aria-label="Drying">
-      <Heading>Drying</Heading>
+    <Column gap="$s" role="region" aria-label={DRYING_WORDS.drying}>
+      <Heading>{DRYING_WORDS.drying}</Heading>
       {clocks.slice(0, SHOWN).map((clock) => (
         <ClockCard key={clock.piece + clock.where + clock.at} clock={clock} times={times} now={now} />
       ))}
       <TellMe />
       {clocks.length > SHOWN ? (
-        <Disclosure label={`${clocks.length - SHOWN} more, mostly curing`}>
+        <Disclosure label={DRYING_WORDS.moreMostlyCuring(clocks.length - SHOWN)}>
           {() => (
             <Column gap="$s">
               {clocks.slice(SHOWN).map((clock) => (
@@ -47,7 +48,9 @@ function TellMe() {
   const [state, setState] = useState(() => ('Notification' in globalThis ? Notification.permission : 'denied'));
   if (state !== 'default') return null;
   return (
-    <Button onPress={() => void Notification.requestPermission().then(setState)}>Tell me when a coat is ready</Button>
+    <Button onPress={() => void Notification.requestPermission().then(setState)}>
+      {DRYING_WORDS.tellMeWhenACoatIs}
+    </Button>
   );
 }
 
@@ -62,14 +65,16 @@ function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; no
           <Strong flexShrink={1}>{name}</Strong>
           <Strong fontVariant={['tabular-nums']}>{sayUntil(next.at, now)}</Strong>
         </Row>
-        <Small>{`${what} on ${lowerFirst(where)}`}</Small>
+        <Small>{DRYING_WORDS.on(what, lowerFirst(where))}</Small>
         <View height={6} backgroundColor="$line" aria-hidden>
           <View height={6} width={`${share * 100}%`} backgroundColor={`$${tone}`} />
         </View>
         <StateMark tone={tone}>{words}</StateMark>
         <Small>{`${next.what} ${times.moment(next.at, now)}${saySlow(clock)}`}</Small>
         {clock.quick && clock.quick.untilAt > now ? (
-          <StateMark tone="wait">{`Recoat before ${times.clock(clock.quick.untilAt)} or not before ${times.moment(clock.recoatAt, now)}`}</StateMark>
+          <StateMark tone="wait">
+            {DRYING_WORDS.recoatBeforeOrNotBefore(times.clock(clock.quick.untilAt), times.moment(clock.recoatAt, now))}
+          </StateMark>
         ) : null}
       </Card>
     </Link>
@@ -79,5 +84,5 @@ function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; no
 /** The label's figure beside the one for this air, where they differ. */
 const saySlow = ({ times, state }: DryingClock): string =>
   times.factor > 1.15 && (state === 'wet' || state === 'touch_dry')
-    ? ` (label ${times.labelRecoatH} h; in this air about ${times.recoatH} h)`
+    ? DRYING_WORDS.labelHInThisAirAbout(times.labelRecoatH, times.recoatH)
     : '';

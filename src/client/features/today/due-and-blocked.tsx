@@ -2,7 +2,7 @@ import { Link, router } from 'expo-router';
 import type { ShopAnswer } from '@/client/features/planner';
 import type { Times } from '@/client/features/shop-plan';
 import { Button, Card, Column, Heading, Notice, Small, StateMark, Strong } from '@/client/ui';
-import { sayBlock } from '@/words';
+import { DUE_AND_BLOCKED_WORDS, sayBlock } from '@/words';
 
 /** Patches whose reading is due. */
 export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Times; now: string }) {
@@ -10,7 +10,7 @@ export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Ti
   if (readings.length === 0) return null;
   return (
     <Column gap="$s">
-      <Heading>Patches to read</Heading>
+      <Heading>{DUE_AND_BLOCKED_WORDS.patchesToRead}</Heading>
       {readings.map(({ piece, name, reading }) => (
         <Link
           key={`${piece}${reading.panel}${reading.dueAt}`}
@@ -20,9 +20,11 @@ export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Ti
           <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
             <Strong>{`${reading.moment.what}: ${name}`}</Strong>
             <StateMark tone={reading.state === 'overdue' ? 'stop' : 'act'}>
-              {reading.state === 'overdue' ? `Overdue since ${times.moment(reading.dueAt, now)}` : 'Due now'}
+              {reading.state === 'overdue'
+                ? DUE_AND_BLOCKED_WORDS.overdueSince(times.moment(reading.dueAt, now))
+                : DUE_AND_BLOCKED_WORDS.dueNow}
             </StateMark>
-            <Small>{`Strips ${reading.strips.join(', ')}`}</Small>
+            <Small>{DUE_AND_BLOCKED_WORDS.strips(reading.strips.join(', '))}</Small>
           </Card>
         </Link>
       ))}
@@ -30,7 +32,11 @@ export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Ti
   );
 }
 
-const GO_TO: Record<string, string> = { read: 'Go to Read', choose: 'Choose again', prove: 'Go to Prove' };
+const GO_TO: Record<string, string> = {
+  read: DUE_AND_BLOCKED_WORDS.goToRead,
+  choose: DUE_AND_BLOCKED_WORDS.chooseAgain,
+  prove: DUE_AND_BLOCKED_WORDS.goToProve,
+};
 
 /** What holds pieces back, with the way to what settles it. */
 export function Blocked({ answer }: { answer: ShopAnswer }) {
@@ -38,7 +44,7 @@ export function Blocked({ answer }: { answer: ShopAnswer }) {
   if (blocked.length === 0) return null;
   return (
     <Column gap="$s">
-      <Heading>Held back</Heading>
+      <Heading>{DUE_AND_BLOCKED_WORDS.heldBack}</Heading>
       {blocked.map(({ piece, name, gate, because, goTo }) => (
         <Notice
           key={piece + gate}
@@ -49,7 +55,7 @@ export function Blocked({ answer }: { answer: ShopAnswer }) {
               onPress={() => router.push(`/piece/${piece}/${goTo as 'read'}`)}
               label={`${GO_TO[goTo] ?? ''}: ${name}`}
             >
-              {GO_TO[goTo] ?? 'Open'}
+              {GO_TO[goTo] ?? DUE_AND_BLOCKED_WORDS.open}
             </Button>
           }
         >

@@ -2,14 +2,15 @@ import { useDispatch, useSelector } from 'react-redux';
 import type { Times } from '@/client/features/shop-plan';
 import { sittingBegun, type AppDispatch, type RootState, timeNow } from '@/client/store';
 import { Button, Choices, Column, Heading } from '@/client/ui';
+import { FREE_WORDS } from '@/words';
 
 const MINUTE_MS = 60_000;
 
 const SPANS = [
-  { code: '20', label: '20 min' },
-  { code: '40', label: '40 min' },
-  { code: '60', label: '1 h' },
-  { code: '120', label: '2 h' },
+  { code: '20', label: FREE_WORDS.n20Min },
+  { code: '40', label: FREE_WORDS.n40Min },
+  { code: '60', label: FREE_WORDS.n1H },
+  { code: '120', label: FREE_WORDS.n2H },
 ] as const;
 
 /** How long the owner has: by what they say, or by their hours. */
@@ -25,11 +26,11 @@ export function Free({ now, times, until }: { now: string; times: Times; until: 
   const end = said ? freeUntil : until;
   return (
     <Column gap="$s">
-      <Heading>{end ? `You have until ${times.clock(end)}` : 'How long have you got?'}</Heading>
-      <Choices label="How long have you got?" options={SPANS} onPick={(code) => pick(Number(code))} />
+      <Heading>{end ? FREE_WORDS.youHaveUntil(times.clock(end)) : FREE_WORDS.howLongHaveYouGot}</Heading>
+      <Choices label={FREE_WORDS.howLongHaveYouGot} options={SPANS} onPick={(code) => pick(Number(code))} />
       {said ? (
         <Button look="quiet" onPress={() => pick(0)}>
-          Go by my hours again
+          {FREE_WORDS.goByMyHoursAgain}
         </Button>
       ) : null}
     </Column>

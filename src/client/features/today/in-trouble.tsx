@@ -2,7 +2,7 @@ import { Link, router } from 'expo-router';
 import { Button, Card, Column, Heading, Sheet, Small, StateMark, Strong } from '@/client/ui';
 import { nameZone, type Dossier, namePiece } from '@/core/dossier';
 import { lowerFirst } from '@/core/shared';
-import { nameSymptom } from '@/words';
+import { IN_TROUBLE_WORDS, nameSymptom } from '@/words';
 
 /** What is wrong with pieces and not settled yet, and the way to say that something is. */
 export function InTrouble({ pieces }: { pieces: readonly Dossier[] }) {
@@ -10,8 +10,8 @@ export function InTrouble({ pieces }: { pieces: readonly Dossier[] }) {
     (dossier.troubles ?? []).filter(({ settled }) => !settled).map((trouble) => ({ dossier, trouble })),
   );
   return (
-    <Column gap="$s" render="section" aria-label="In trouble">
-      {open.length > 0 ? <Heading>In trouble</Heading> : null}
+    <Column gap="$s" render="section" aria-label={IN_TROUBLE_WORDS.inTrouble}>
+      {open.length > 0 ? <Heading>{IN_TROUBLE_WORDS.inTrouble}</Heading> : null}
       {open.map(({ dossier, trouble }) => (
         <Link
           key={trouble.id}
@@ -20,14 +20,14 @@ export function InTrouble({ pieces }: { pieces: readonly Dossier[] }) {
         >
           <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
             <Strong>{`${namePiece(dossier.piece)}: ${lowerFirst(nameSymptom(trouble.symptom))}`}</Strong>
-            <StateMark tone="stop">{`On the ${lowerFirst(nameZone(dossier, trouble.zone))}`}</StateMark>
+            <StateMark tone="stop">{IN_TROUBLE_WORDS.onThe(lowerFirst(nameZone(dossier, trouble.zone)))}</StateMark>
           </Card>
         </Link>
       ))}
-      <Sheet label="Something is wrong with a piece">
+      <Sheet label={IN_TROUBLE_WORDS.somethingIsWrongWithAPiece}>
         {(close) => (
           <Column gap="$s">
-            <Small>With which piece?</Small>
+            <Small>{IN_TROUBLE_WORDS.withWhichPiece}</Small>
             {pieces.map(({ piece }) => (
               <Button
                 key={piece.id}
@@ -46,7 +46,7 @@ export function InTrouble({ pieces }: { pieces: readonly Dossier[] }) {
                 router.push('/pieces');
               }}
             >
-              Another one
+              {IN_TROUBLE_WORDS.anotherOne}
             </Button>
           </Column>
         )}

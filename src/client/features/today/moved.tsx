@@ -5,7 +5,7 @@ import type { Times } from '@/client/features/shop-plan';
 import { planSeen, type AppDispatch, type RootState } from '@/client/store';
 import { Button, Column, Notice, Small, Strong } from '@/client/ui';
 import { agreeOn, listMoves } from '@/core/work';
-import { nameTasks, sayMove } from '@/words';
+import { MOVED_WORDS, nameTasks, sayMove } from '@/words';
 
 /** What moved since the plan was last looked at, until it has been seen. */
 export function Moved({
@@ -33,7 +33,7 @@ export function Moved({
   return (
     <Notice
       tone="act"
-      title={moves.length === 1 ? 'One job has moved' : `${moves.length} jobs have moved`}
+      title={moves.length === 1 ? MOVED_WORDS.oneJobHasMoved : MOVED_WORDS.jobsHaveMoved(moves.length)}
       action={
         <Column gap="$s">
           {moves.slice(0, 4).map(({ task, piece, label, from, to, because }) => (
@@ -42,8 +42,8 @@ export function Moved({
               <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
             </Column>
           ))}
-          {moves.length > 4 ? <Small>{`and ${moves.length - 4} more`}</Small> : null}
-          <Button onPress={see}>Seen</Button>
+          {moves.length > 4 ? <Small>{MOVED_WORDS.andMore(moves.length - 4)}</Small> : null}
+          <Button onPress={see}>{MOVED_WORDS.seen}</Button>
         </Column>
       }
     />

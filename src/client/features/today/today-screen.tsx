@@ -15,6 +15,7 @@ import { Free } from './free';
 import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
 import { Waiting } from './waiting';
+import { TODAY_SCREEN_WORDS } from '@/words';
 
 const MINUTE_MS = 60_000;
 
@@ -28,16 +29,16 @@ export function TodayScreen() {
   const first = answer?.today.doNow[0];
   return (
     <Screen
-      title="Today"
+      title={TODAY_SCREEN_WORDS.today}
       header={
-        <ShopHeader title="Today">
+        <ShopHeader title={TODAY_SCREEN_WORDS.today}>
           <Small>{times.day(now)}</Small>
         </ShopHeader>
       }
       action={
         first && answer ? (
           <Button look="main" grow onPress={() => openTask(first.piece, first.task)}>
-            {`Start: ${nameTask(answer, first.task)}`}
+            {TODAY_SCREEN_WORDS.start(nameTask(answer, first.task))}
           </Button>
         ) : undefined
       }
@@ -45,12 +46,7 @@ export function TodayScreen() {
       {failed ? <Unreachable retry={retry} /> : null}
       {view.broken ? <BrokenSearch /> : null}
       {loading || (pieces && !answer && view.question && !view.broken) ? <Skeleton /> : null}
-      {none ? (
-        <WaysOn>
-          Tell Bricolage what you have found. It asks what it needs to know of each surface, says which preparation and
-          primer will hold, and then fits the work into your evenings.
-        </WaysOn>
-      ) : null}
+      {none ? <WaysOn>{TODAY_SCREEN_WORDS.tellBricolageWhatYouHaveFound}</WaysOn> : null}
       {answer && pieces && !none ? <Day view={view} answer={answer} times={times} now={now} /> : null}
     </Screen>
   );
@@ -60,7 +56,7 @@ const openTask = (piece: string, task: string): void =>
   router.push(`/piece/${piece}/work?task=${encodeURIComponent(task)}`);
 
 function nameTask({ pieces }: ShopAnswer, id: string): string {
-  return pieces.flatMap(({ tasks }) => tasks).find((task) => task.id === id)?.label ?? 'the next step';
+  return pieces.flatMap(({ tasks }) => tasks).find((task) => task.id === id)?.label ?? TODAY_SCREEN_WORDS.theNextStep;
 }
 
 interface DayProps {
@@ -90,8 +86,8 @@ function Day({ view, answer, times, now }: DayProps) {
       <Waiting pieces={view.pieces ?? []} now={now} />
       <ByDateCard view={view} answer={answer} times={times} now={now} />
       <Row gap="$s" flexWrap="wrap">
-        <Way href="/ahead" label="Two weeks ahead" />
-        <Way href="/workshop" label="Hours, places, air" />
+        <Way href="/ahead" label={TODAY_SCREEN_WORDS.twoWeeksAhead} />
+        <Way href="/workshop" label={TODAY_SCREEN_WORDS.hoursPlacesAir} />
       </Row>
     </Column>
   );

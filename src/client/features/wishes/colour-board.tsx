@@ -17,17 +17,17 @@ import {
 } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
-import { sayColour, sayPairContrast, sayPalette } from '@/words';
+import { COLOUR_BOARD_WORDS, sayColour, sayPairContrast, sayPalette } from '@/words';
 import { PaintedPiece } from './painted-piece';
 import { SecondColourForm } from './second-colour-form';
 
 const COLOURS = [
-  { code: '#F3EFE6', label: 'Lime white' },
-  { code: '#DDE3DA', label: 'Lichen' },
-  { code: '#9DB0A5', label: 'Sage' },
-  { code: '#5E7487', label: 'Slate' },
-  { code: '#2B3A42', label: 'Ink' },
-  { code: '#7B2E26', label: 'Oxide' },
+  { code: '#F3EFE6', label: COLOUR_BOARD_WORDS.limeWhite },
+  { code: '#DDE3DA', label: COLOUR_BOARD_WORDS.lichen },
+  { code: '#9DB0A5', label: COLOUR_BOARD_WORDS.sage },
+  { code: '#5E7487', label: COLOUR_BOARD_WORDS.slate },
+  { code: '#2B3A42', label: COLOUR_BOARD_WORDS.ink },
+  { code: '#7B2E26', label: COLOUR_BOARD_WORDS.oxide },
 ] as const;
 
 interface ColourBoardProps {
@@ -47,7 +47,7 @@ export function ColourBoard({ dossier, onChange }: ColourBoardProps) {
   const zone = scope.code.startsWith('zone:') ? dossier.zones?.find(({ id }) => id === scope.ids[0]) : undefined;
   const colour = sharedWish(dossier, scope, 'colour');
   const name = nameScope(dossier, scope);
-  const title = scope.code === 'piece' ? 'Colour' : `Colour of the ${lowerFirst(name)}`;
+  const title = scope.code === 'piece' ? COLOUR_BOARD_WORDS.colour : COLOUR_BOARD_WORDS.colourOfThe(lowerFirst(name));
   const set = (hex: string): void => onChange(colourScope(dossier, scope, hex));
   return (
     <Column gap="$m">
@@ -65,7 +65,7 @@ export function ColourBoard({ dossier, onChange }: ColourBoardProps) {
         />
         <Column gap="$s" flex={1} minWidth={240}>
           <Choices
-            label="What is coloured"
+            label={COLOUR_BOARD_WORDS.whatIsColoured}
             options={named.map((own) => ({ code: own.code, label: nameScope(dossier, own) }))}
             value={scope.code}
             onPick={setPicked}
@@ -87,22 +87,22 @@ export function ColourBoard({ dossier, onChange }: ColourBoardProps) {
       <Palettes dossier={dossier} scopes={scopes} onChange={onChange} />
       {zone ? (
         <Disclosure
-          label={`A second colour on the ${lowerFirst(name)}`}
+          label={COLOUR_BOARD_WORDS.aSecondColourOnThe(lowerFirst(name))}
           startsOpen={wishOf(dossier, zone).second !== undefined}
         >
           {() => <SecondColourForm key={zone.id} dossier={dossier} zone={zone} onChange={onChange} />}
         </Disclosure>
       ) : (
-        <Small>Bands, panels or a far side in a second colour: pick one zone first.</Small>
+        <Small>{COLOUR_BOARD_WORDS.bandsPanelsOrAFarSide}</Small>
       )}
     </Column>
   );
 }
 
 function nameScope(dossier: Dossier, { code, ids }: ColourScope): string {
-  if (code === 'piece') return 'Whole piece';
-  if (code === 'fronts') return 'Fronts';
-  if (code === 'body') return 'Body';
+  if (code === 'piece') return COLOUR_BOARD_WORDS.wholePiece;
+  if (code === 'fronts') return COLOUR_BOARD_WORDS.fronts;
+  if (code === 'body') return COLOUR_BOARD_WORDS.body;
   return nameZone(dossier, ids[0]!);
 }
 
@@ -123,11 +123,15 @@ function Pair({ dossier }: { dossier: Dossier }) {
   const contrast = contrastOfPair(first.colour, second.colour);
   return (
     <Row gap="$s" alignItems="center">
-      <View flexDirection="row" role="img" aria-label={`${sayColour(first.colour)} and ${sayColour(second.colour)}`}>
+      <View
+        flexDirection="row"
+        role="img"
+        aria-label={COLOUR_BOARD_WORDS.and(sayColour(first.colour), sayColour(second.colour))}
+      >
         <Swatch colour={first.colour} />
         <Swatch colour={second.colour} />
       </View>
-      <Small flex={1}>{`${Math.round(contrast)} apart in lightness: ${sayPairContrast(contrast)}.`}</Small>
+      <Small flex={1}>{COLOUR_BOARD_WORDS.apartInLightness(Math.round(contrast), sayPairContrast(contrast))}</Small>
     </Row>
   );
 }
@@ -141,9 +145,9 @@ function Palettes({ dossier, scopes, onChange }: ColourBoardProps & { scopes: re
   const name = (hex: string): string => swatches.find(({ code }) => code === hex)?.label ?? hex;
   return (
     <Column gap="$s">
-      <Strong>Pairs out of your tins and these colours</Strong>
+      <Strong>{COLOUR_BOARD_WORDS.pairsOutOfYourTinsAnd}</Strong>
       <Choices
-        label="Pairs of colours"
+        label={COLOUR_BOARD_WORDS.pairsOfColours}
         tileWidth={150}
         options={palettes.map((own) => ({
           code: own.kind,

@@ -3,7 +3,7 @@ import { nameZone, type Dossier, type Goal } from '@/core/dossier';
 import { HAND_FACTS } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import type { HandWork } from '@/core/systems';
-import { sayHand, sayWithoutHand } from '@/words';
+import { HAND_LIST_WORDS, sayHand, sayWithoutHand } from '@/words';
 
 interface HandListProps {
   dossier: Dossier;
@@ -17,16 +17,21 @@ export function HandList({ dossier, hands, onChange }: HandListProps) {
   const without = dossier.goal?.without ?? [];
   const set = (next: string[]): void => onChange({ ...dossier.goal, without: next });
   return (
-    <Disclosure label={`Work of the hand: ${hands.length}, each with its reason`}>
+    <Disclosure label={HAND_LIST_WORDS.workOfTheHandEachWith(hands.length)}>
       {() => (
         <Column role="list" gap="$m">
           {hands.map(({ hand, zones, minutes, leftOut }) => (
             <Column key={hand} role="listitem" gap="$xs">
               <Strong>{HAND_FACTS[hand].label}</Strong>
               <Body>{leftOut ? sayWithoutHand(hand) : sayHand(hand)}</Body>
-              <Small>{`${minutes} min · ${zones.map((id) => lowerFirst(nameZone(dossier, id))).join(', ')} · common practice`}</Small>
+              <Small>
+                {HAND_LIST_WORDS.minCommonPractice(
+                  minutes,
+                  zones.map((id) => lowerFirst(nameZone(dossier, id))).join(', '),
+                )}
+              </Small>
               <Toggle
-                label={`Leave out: ${lowerFirst(HAND_FACTS[hand].label)}`}
+                label={HAND_LIST_WORDS.leaveOut(lowerFirst(HAND_FACTS[hand].label))}
                 on={leftOut}
                 onPress={() => set(leftOut ? without.filter((own) => own !== hand) : [...without, hand])}
               />

@@ -18,16 +18,17 @@ import {
 import { DEFAULT_AREA_M2 } from '@/core/survey';
 import { assignShapes, measureFaces, measureSecond, templateOf, type Face } from '@/core/templates';
 import { listSwatches } from './colour-board';
+import { SECOND_COLOUR_FORM_WORDS } from '@/words';
 
 type Lies = SecondColour['lies'];
 type Band = NonNullable<SecondColour['bands']>[number];
 
 const PLACES: readonly { code: Lies | 'none'; label: string }[] = [
-  { code: 'none', label: 'None' },
-  { code: 'upright', label: 'Upright bands' },
-  { code: 'level', label: 'Level bands' },
-  { code: 'panel', label: 'A field in a frame' },
-  { code: 'far_side', label: 'The far side' },
+  { code: 'none', label: SECOND_COLOUR_FORM_WORDS.none },
+  { code: 'upright', label: SECOND_COLOUR_FORM_WORDS.uprightBands },
+  { code: 'level', label: SECOND_COLOUR_FORM_WORDS.levelBands },
+  { code: 'panel', label: SECOND_COLOUR_FORM_WORDS.aFieldInAFrame },
+  { code: 'far_side', label: SECOND_COLOUR_FORM_WORDS.theFarSide },
 ];
 
 interface SecondColourFormProps {
@@ -64,11 +65,16 @@ export function SecondColourForm({ dossier, zone, onChange }: SecondColourFormPr
   const taken = second ? measureSecond(second, faces) : null;
   return (
     <Column gap="$m">
-      <Choices label="Where it lies" options={PLACES} value={second?.lies ?? 'none'} onPick={pick} />
+      <Choices
+        label={SECOND_COLOUR_FORM_WORDS.whereItLies}
+        options={PLACES}
+        value={second?.lies ?? 'none'}
+        onPick={pick}
+      />
       {second ? (
         <>
           <Choices
-            label="The second colour"
+            label={SECOND_COLOUR_FORM_WORDS.theSecondColour}
             options={swatches.map(({ code, label }) => ({ code, label, drawing: <Swatch colour={code} /> }))}
             value={second.colour}
             onPick={(code) => set({ ...second, colour: code })}
@@ -82,7 +88,7 @@ export function SecondColourForm({ dossier, zone, onChange }: SecondColourFormPr
           {second.lies === 'panel' ? (
             <Numbers
               key={second.margin_mm}
-              values={[{ label: 'Width of the frame', mm: second.margin_mm! }]}
+              values={[{ label: SECOND_COLOUR_FORM_WORDS.widthOfTheFrame, mm: second.margin_mm! }]}
               onKeep={([margin]) => set({ ...second, margin_mm: margin! })}
               isRight={([margin]) => secondSchema.safeParse({ ...second, margin_mm: margin }).success}
             />
@@ -92,12 +98,17 @@ export function SecondColourForm({ dossier, zone, onChange }: SecondColourFormPr
           ))}
           {second.bands && second.bands.length < LIMITS.bands ? (
             <Button onPress={() => set(addBand(second, second.lies === 'level' ? face.height : face.width))}>
-              One more band
+              {SECOND_COLOUR_FORM_WORDS.oneMoreBand}
             </Button>
           ) : null}
           {taken ? (
             <Small>
-              {`Takes ${Math.round(taken.share * 100)} % of it, ${sayArea(taken.share * area)}${taken.tapeM > 0 ? `, and ${gauge('side_mm').say(Math.round(taken.tapeM * 1000))} of tape` : ''}.`}
+              {SECOND_COLOUR_FORM_WORDS.takesOfIt(
+                Math.round(taken.share * 100),
+                sayArea(taken.share * area),
+                taken.tapeM,
+                gauge('side_mm').say(Math.round(taken.tapeM * 1000)),
+              )}
             </Small>
           ) : null}
         </>
@@ -126,15 +137,15 @@ function FarSide({ dossier, onChange }: FarSideProps) {
   return (
     <Column gap="$s">
       <Choices
-        label="The door opens into the room with"
+        label={SECOND_COLOUR_FORM_WORDS.theDoorOpensIntoTheRoom}
         options={[
-          { code: 'near' as const, label: 'The first colour' },
-          { code: 'far' as const, label: 'The second colour' },
+          { code: 'near' as const, label: SECOND_COLOUR_FORM_WORDS.theFirstColour },
+          { code: 'far' as const, label: SECOND_COLOUR_FORM_WORDS.theSecondColour },
         ]}
         value={dossier.goal?.opens_to ?? 'near'}
         onPick={(code) => onChange({ ...dossier.goal, opens_to: code })}
       />
-      <Small>Its opening edge takes that colour, its hinge edge the other.</Small>
+      <Small>{SECOND_COLOUR_FORM_WORDS.itsOpeningEdgeTakesThatColour}</Small>
     </Column>
   );
 }
@@ -150,21 +161,27 @@ function BandRow({ second, number, onSet }: BandRowProps) {
   const { at_mm, width_mm } = bands[number]!;
   const put = (band: Band): SecondColour => ({ ...second, bands: bands.map((own, i) => (i === number ? band : own)) });
   return (
-    <Row gap="$s" alignItems="flex-end" role="group" aria-label={`Band ${number + 1}`}>
+    <Row gap="$s" alignItems="flex-end" role="group" aria-label={SECOND_COLOUR_FORM_WORDS.band(number + 1)}>
       <Numbers
         values={[
-          { label: second.lies === 'level' ? 'From the lower edge' : 'From the left edge', mm: at_mm },
-          { label: 'Width', mm: width_mm },
+          {
+            label:
+              second.lies === 'level'
+                ? SECOND_COLOUR_FORM_WORDS.fromTheLowerEdge
+                : SECOND_COLOUR_FORM_WORDS.fromTheLeftEdge,
+            mm: at_mm,
+          },
+          { label: SECOND_COLOUR_FORM_WORDS.width, mm: width_mm },
         ]}
         onKeep={([at, wide]) => onSet(put({ at_mm: at!, width_mm: wide! }))}
         isRight={([at, wide]) => secondSchema.safeParse(put({ at_mm: at!, width_mm: wide! })).success}
       />
       {bands.length > 1 ? (
         <Button
-          label={`Remove band ${number + 1}`}
+          label={SECOND_COLOUR_FORM_WORDS.removeBand(number + 1)}
           onPress={() => onSet({ ...second, bands: bands.filter((_, i) => i !== number) })}
         >
-          Remove
+          {SECOND_COLOUR_FORM_WORDS.remove}
         </Button>
       ) : null}
     </Row>
@@ -195,7 +212,7 @@ function Numbers({ values, onKeep, isRight }: NumbersProps) {
       value={typed[i]!}
       onChange={(text) => setTyped(typed.map((own, k) => (k === i ? text : own)))}
       onBlur={keep}
-      error={right || i > 0 ? undefined : `A length, and no band on another: at least ${length.say(5)} wide.`}
+      error={right || i > 0 ? undefined : SECOND_COLOUR_FORM_WORDS.aLengthAndNoBandOn(length.say(5))}
     />
   ));
 }
@@ -250,7 +267,7 @@ function FaceDrawing({ face, colour, second, onSet }: FaceDrawingProps) {
       width={width}
       height={height}
       role="img"
-      aria-label="The face with its second colour"
+      aria-label={SECOND_COLOUR_FORM_WORDS.theFaceWithItsSecondColour}
       {...(second.bands ? drag : {})}
       {...{ style: { touchAction: 'none', cursor: second.bands ? 'grab' : 'default' } }}
     >

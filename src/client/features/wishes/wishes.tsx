@@ -15,45 +15,46 @@ import { isLeft, wishLook, wishOf, wishZones, zoneName, type Dossier, type Goal,
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { definedOnly, lowerFirst } from '@/core/shared';
 import { ColourBoard } from './colour-board';
+import { WISHES_WORDS } from '@/words';
 
 type Wish<K extends keyof Goal> = readonly ChoiceOption<NonNullable<Goal[K]> & string>[];
 const AIR: Wish<'ventilation'> = [
-  { code: 'good', label: 'Doors open' },
-  { code: 'limited', label: 'A window' },
-  { code: 'none', label: 'None' },
+  { code: 'good', label: WISHES_WORDS.doorsOpen },
+  { code: 'limited', label: WISHES_WORDS.aWindow },
+  { code: 'none', label: WISHES_WORDS.none },
 ];
 const PRIORITIES: readonly ChoiceOption<NonNullable<Goal['priority']> | 'balance'>[] = [
-  { code: 'balance', label: 'Balance' },
-  { code: 'surest', label: 'Surest' },
-  { code: 'soonest', label: 'Soonest' },
-  { code: 'cheapest', label: 'Cheapest' },
-  { code: 'least_fumes', label: 'Least fumes' },
+  { code: 'balance', label: WISHES_WORDS.balance },
+  { code: 'surest', label: WISHES_WORDS.surest },
+  { code: 'soonest', label: WISHES_WORDS.soonest },
+  { code: 'cheapest', label: WISHES_WORDS.cheapest },
+  { code: 'least_fumes', label: WISHES_WORDS.leastFumes },
 ];
 const GRAIN: Wish<'grain'> = [
-  { code: 'show', label: 'May show' },
-  { code: 'hide', label: 'Hide it' },
+  { code: 'show', label: WISHES_WORDS.mayShow },
+  { code: 'hide', label: WISHES_WORDS.hideIt },
 ];
 const SHEENS: readonly ChoiceOption<NonNullable<Goal['sheen']> | 'any'>[] = [
-  { code: 'any', label: 'Any' },
-  { code: 'matt', label: 'Matt' },
-  { code: 'eggshell', label: 'Eggshell' },
-  { code: 'satin', label: 'Satin' },
-  { code: 'semi_gloss', label: 'Semi-gloss' },
-  { code: 'gloss', label: 'Gloss' },
+  { code: 'any', label: WISHES_WORDS.any },
+  { code: 'matt', label: WISHES_WORDS.matt },
+  { code: 'eggshell', label: WISHES_WORDS.eggshell },
+  { code: 'satin', label: WISHES_WORDS.satin },
+  { code: 'semi_gloss', label: WISHES_WORDS.semiGloss },
+  { code: 'gloss', label: WISHES_WORDS.gloss },
 ];
 const APPLICATION: Wish<'application'> = [
-  { code: 'brush_roll', label: 'Brush and roller' },
-  { code: 'spray', label: 'Spray gun' },
-  { code: 'aerosol', label: 'Spray cans' },
+  { code: 'brush_roll', label: WISHES_WORDS.brushAndRoller },
+  { code: 'spray', label: WISHES_WORDS.sprayGun },
+  { code: 'aerosol', label: WISHES_WORDS.sprayCans },
 ];
 const LOOKS: readonly ChoiceOption<'opaque' | 'stain' | 'clear' | 'leave'>[] = [
-  { code: 'opaque', label: 'Paint' },
-  { code: 'stain', label: 'Stain' },
-  { code: 'clear', label: 'Clear' },
-  { code: 'leave', label: 'Leave' },
+  { code: 'opaque', label: WISHES_WORDS.paint },
+  { code: 'stain', label: WISHES_WORDS.stain },
+  { code: 'clear', label: WISHES_WORDS.clear },
+  { code: 'leave', label: WISHES_WORDS.leave },
 ];
 const PAINT_CHOICES: readonly ChoiceOption<PaintCode | 'any'>[] = [
-  { code: 'any', label: 'Whichever is best' },
+  { code: 'any', label: WISHES_WORDS.whicheverIsBest },
   ...PAINTS.map((code) => ({ code, label: PAINT_FACTS[code].label })),
 ];
 
@@ -71,44 +72,49 @@ export function Wishes({ dossier, onChange }: WishesProps) {
     code === none ? undefined : (code as Exclude<C, N>);
   return (
     <Column gap="$m">
-      <Heading>Your wishes</Heading>
+      <Heading>{WISHES_WORDS.yourWishes}</Heading>
       <ColourBoard dossier={dossier} onChange={onChange} />
       <Wished
-        title="What counts most"
+        title={WISHES_WORDS.whatCountsMost}
         options={PRIORITIES}
         value={goal.priority ?? 'balance'}
         onPick={(code) => set({ priority: unless('balance', code) })}
       />
       <Wished
-        title="Fresh air where you paint"
+        title={WISHES_WORDS.freshAirWhereYouPaint}
         options={AIR}
         value={goal.ventilation ?? 'good'}
         onPick={(ventilation) => set({ ventilation })}
       />
-      <Wished title="Wood grain" options={GRAIN} value={goal.grain ?? 'show'} onPick={(grain) => set({ grain })} />
-      <Disclosure label="More wishes: sheen, paint, brush or gun, each zone, a date">
+      <Wished
+        title={WISHES_WORDS.woodGrain}
+        options={GRAIN}
+        value={goal.grain ?? 'show'}
+        onPick={(grain) => set({ grain })}
+      />
+      <Disclosure label={WISHES_WORDS.moreWishesSheenPaintBrushOr}>
         {() => (
           <Column gap="$m">
             <Wished
-              title="Sheen"
+              title={WISHES_WORDS.sheen}
               options={SHEENS}
               value={goal.sheen ?? 'any'}
               onPick={(code) => set({ sheen: unless('any', code) })}
             />
             <Wished
-              title="Paint"
+              title={WISHES_WORDS.paint}
               options={PAINT_CHOICES}
               value={goal.paint ?? 'any'}
               onPick={(code) => set({ paint: unless('any', code) })}
             />
             <Wished
-              title="How you put it on"
+              title={WISHES_WORDS.howYouPutItOn}
               options={APPLICATION}
               value={goal.application ?? 'brush_roll'}
               onPick={(application) => set({ application })}
             />
             <Wished
-              title="Look of the piece"
+              title={WISHES_WORDS.lookOfThePiece}
               options={LOOKS}
               value={goal.look ?? 'opaque'}
               onPick={(look) => set({ look })}
@@ -134,12 +140,12 @@ interface ZoneWishesProps {
 function ZoneWishes({ goal, zone, onChange }: ZoneWishesProps) {
   const name = lowerFirst(zoneName(zone));
   const own = goal.zones?.[zone.id];
-  const asPiece = { code: 'as_piece' as const, label: 'As the piece' };
+  const asPiece = { code: 'as_piece' as const, label: WISHES_WORDS.asThePiece };
   const painted = wishOf({ goal }, zone).look === 'opaque';
   return (
     <Column gap="$s">
       <Wished
-        title={`Look of the ${name}`}
+        title={WISHES_WORDS.lookOfThe(name)}
         options={[asPiece, ...LOOKS]}
         value={isLeft({ goal }, zone) ? 'leave' : (own?.look ?? 'as_piece')}
         onPick={(code) => onChange(wishLook(goal, zone, code))}
@@ -148,7 +154,7 @@ function ZoneWishes({ goal, zone, onChange }: ZoneWishesProps) {
         <Row gap="$s" flexWrap="wrap">
           <View flexGrow={1} flexBasis={150}>
             <SelectField
-              label={`Paint on the ${name}`}
+              label={WISHES_WORDS.paintOnThe(name)}
               options={[asPiece, ...PAINTS.map((code) => ({ code, label: PAINT_FACTS[code].label }))]}
               value={own?.paint ?? 'as_piece'}
               onPick={(code) =>
@@ -158,7 +164,7 @@ function ZoneWishes({ goal, zone, onChange }: ZoneWishesProps) {
           </View>
           <View flexGrow={1} flexBasis={150}>
             <SelectField
-              label={`Sheen of the ${name}`}
+              label={WISHES_WORDS.sheenOfThe(name)}
               options={[asPiece, ...SHEENS.filter(({ code }) => code !== 'any')]}
               value={own?.sheen ?? 'as_piece'}
               onPick={(code) =>
@@ -196,8 +202,8 @@ function Wished<C extends string>({ title, options, value, onPick }: WishedProps
 function DueDate({ due, onPick }: { due: string; onPick: (due: string | undefined) => void }) {
   return (
     <Column gap="$xs">
-      <MomentField label="To be ready by" value={due} onChange={(picked) => onPick(picked || undefined)} />
-      <Small>Leave it empty when there is no hurry.</Small>
+      <MomentField label={WISHES_WORDS.toBeReadyBy} value={due} onChange={(picked) => onPick(picked || undefined)} />
+      <Small>{WISHES_WORDS.leaveItEmptyWhenThereIs}</Small>
     </Column>
   );
 }

@@ -20,7 +20,7 @@ import { foreseeStroke, listChanges, STROKES, setUpGun, type GunSetting, type St
 import type { ShelfItem } from '@/core/dossier';
 import { GUNS, LIGHT_COAT_MIN, SPRAY_DISTANCE_CM, type FILM_FACTS, type GunCode } from '@/core/knowledge';
 import { readNumber } from '@/core/shared';
-import { sayGun, sayGunChange, sayStroke } from '@/words';
+import { GUN_CARD_WORDS, sayGun, sayGunChange, sayStroke } from '@/words';
 
 interface GunCardProps {
   code: keyof typeof FILM_FACTS;
@@ -60,34 +60,42 @@ export function GunCard({ code, tin }: GunCardProps) {
     </View>
   );
   return (
-    <Card padding="$m" gap="$m" role="region" aria-label="The gun">
-      <Heading render="h3">The gun</Heading>
+    <Card padding="$m" gap="$m" role="region" aria-label={GUN_CARD_WORDS.theGun}>
+      <Heading render="h3">{GUN_CARD_WORDS.theGun}</Heading>
       <Choices
-        label="Which gun?"
+        label={GUN_CARD_WORDS.whichGun}
         options={GUNS.map((own) => ({ code: own, label: sayGun(own) }))}
         value={gun}
         onPick={setGun}
       />
       <Small>
-        {`${fact.label}: nozzle ${fact.nozzleMm.join('–')} mm, ${gun === 'turbine' ? 'the turbine’s own air' : `${fact.airBar.join('–')} bar`}, ${fact.cupS.join('–')} s through a DIN 4 mm cup, ${SPRAY_DISTANCE_CM.join('–')} cm away, half over the last pass. ${setup.mostThinnerPct === 0 ? 'Never thin it.' : `Thin by ${setup.mostThinnerPct} % of the paint at most, and only where the label allows it.`} Common practice.`}
+        {GUN_CARD_WORDS.nozzleMmSThroughADin(
+          fact.label,
+          fact.nozzleMm.join('–'),
+          gun,
+          fact.airBar.join('–'),
+          fact.cupS.join('–'),
+          SPRAY_DISTANCE_CM.join('–'),
+          setup.mostThinnerPct,
+        )}
       </Small>
       <Row gap="$l" flexWrap="wrap">
-        <FigureBlock figure={`${passes}`} words={`light coats for one, ${LIGHT_COAT_MIN.join(' to ')} min apart`} />
-        <FigureBlock figure={`${setup.litresPerHour} l/h`} words="through this nozzle, about" />
+        <FigureBlock figure={`${passes}`} words={GUN_CARD_WORDS.lightCoatsForOneMinApart(...LIGHT_COAT_MIN)} />
+        <FigureBlock figure={`${setup.litresPerHour} l/h`} words={GUN_CARD_WORDS.throughThisNozzleAbout} />
       </Row>
       <Row gap="$m" flexWrap="wrap">
-        {field('cupS', 'Through the cup', 's')}
-        {field('nozzleMm', 'Nozzle', 'mm')}
-        {field('airBar', 'Air at the gun', 'bar')}
-        {field('distanceCm', 'Distance', 'cm')}
+        {field('cupS', GUN_CARD_WORDS.throughTheCup, 's')}
+        {field('nozzleMm', GUN_CARD_WORDS.nozzle, 'mm')}
+        {field('airBar', GUN_CARD_WORDS.airAtTheGun, 'bar')}
+        {field('distanceCm', GUN_CARD_WORDS.distance, 'cm')}
       </Row>
       <Row gap="$m" alignItems="center">
         <StrokeDrawing pattern={foreseen} />
-        <Body flex={1}>{`Foreseen on card: ${sayStroke(foreseen)}`}</Body>
+        <Body flex={1}>{GUN_CARD_WORDS.foreseenOnCard(sayStroke(foreseen))}</Body>
       </Row>
-      <Strong>What does your card look like?</Strong>
+      <Strong>{GUN_CARD_WORDS.whatDoesYourCardLookLike}</Strong>
       <Choices
-        label="What does your card look like?"
+        label={GUN_CARD_WORDS.whatDoesYourCardLookLike}
         tileWidth={130}
         options={STROKES.map((pattern) => ({
           code: pattern,
@@ -99,7 +107,7 @@ export function GunCard({ code, tin }: GunCardProps) {
       />
       {seen ? (
         <Column gap="$xs" role="status">
-          <Strong>{seen === 'even' ? 'Keep it so, and start.' : 'Change one thing at a time:'}</Strong>
+          <Strong>{seen === 'even' ? GUN_CARD_WORDS.keepItSoAndStart : GUN_CARD_WORDS.changeOneThingAtATime}</Strong>
           {listChanges(seen, setup).map((own, i) => (
             <Body key={own}>{`${i + 1}. ${sayGunChange(own)}`}</Body>
           ))}
@@ -117,7 +125,7 @@ export function GunCard({ code, tin }: GunCardProps) {
             })
           }
         >
-          Keep this with the tin
+          {GUN_CARD_WORDS.keepThisWithTheTin}
         </Button>
       ) : null}
     </Card>

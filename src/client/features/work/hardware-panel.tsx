@@ -16,17 +16,17 @@ import {
 } from '@/client/ui';
 import { hardwareSchema, zoneName, type Hardware, type Zone } from '@/core/dossier';
 import { drawTemplate, judgeHardware, type HardwareVerdict } from '@/core/work';
-import { sayHardware } from '@/words';
+import { HARDWARE_PANEL_WORDS, sayHardware } from '@/words';
 import { useMeasures } from '@/client/store';
 
 const HOLES = [
-  { code: '2', label: 'Two holes' },
-  { code: '1', label: 'One hole' },
+  { code: '2', label: HARDWARE_PANEL_WORDS.twoHoles },
+  { code: '1', label: HARDWARE_PANEL_WORDS.oneHole },
 ] as const;
 const VERDICTS: Record<HardwareVerdict['verdict'], { tone: Tone; title: string }> = {
-  reuse: { tone: 'go', title: 'Use the old holes again' },
-  cover: { tone: 'go', title: 'The plate covers the old holes' },
-  fill: { tone: 'wait', title: 'Fill the old holes' },
+  reuse: { tone: 'go', title: HARDWARE_PANEL_WORDS.useTheOldHolesAgain },
+  cover: { tone: 'go', title: HARDWARE_PANEL_WORDS.thePlateCoversTheOldHoles },
+  fill: { tone: 'wait', title: HARDWARE_PANEL_WORDS.fillTheOldHoles },
 };
 
 /** Old holes against the new handle: use them, cover them or fill them; and a template to drill by. */
@@ -39,12 +39,12 @@ export function HardwarePanel({ dossier, change }: PieceParts) {
   const save = (hardware: Hardware): void =>
     change({ type: 'hardware_set', hardware: [...stored.filter((own) => own.zone !== hardware.zone), hardware] });
   return (
-    <Disclosure label="Handles: old holes and new">
+    <Disclosure label={HARDWARE_PANEL_WORDS.handlesOldHolesAndNew}>
       {() => (
-        <Column gap="$m" role="region" aria-label="Handles">
+        <Column gap="$m" role="region" aria-label={HARDWARE_PANEL_WORDS.handles}>
           {zones.length > 1 ? (
             <Choices
-              label="Of which?"
+              label={HARDWARE_PANEL_WORDS.ofWhich}
               options={zones.map((own) => ({ code: own.id, label: zoneName(own) }))}
               value={zone.id}
               onPick={setZone}
@@ -91,7 +91,7 @@ function HandleForm({
   const values = mapMeasures((name) => gauge.read(texts[name], before[name]));
   const error = (name: keyof typeof texts): string | undefined =>
     texts[name] !== '' && values[name] === undefined
-      ? `A number, in ${gauge.unit}, such as ${gauge.write(96)}.`
+      ? HARDWARE_PANEL_WORDS.aNumberInSuchAs(gauge.unit, gauge.write(96))
       : undefined;
   const hardware = {
     zone: zone.id,
@@ -109,11 +109,11 @@ function HandleForm({
   const said = verdict ? sayHardware(verdict) : null;
   return (
     <Column gap="$m">
-      <Strong>What is there now</Strong>
-      <Choices label="Old handle" options={HOLES} value={oldHoles} onPick={setOldHoles} />
+      <Strong>{HARDWARE_PANEL_WORDS.whatIsThereNow}</Strong>
+      <Choices label={HARDWARE_PANEL_WORDS.oldHandle} options={HOLES} value={oldHoles} onPick={setOldHoles} />
       {oldHoles === '2' ? (
         <Field
-          label="Old holes apart"
+          label={HARDWARE_PANEL_WORDS.oldHolesApart}
           unit={gauge.unit}
           numeric
           value={texts.old}
@@ -121,11 +121,11 @@ function HandleForm({
           error={error('old')}
         />
       ) : null}
-      <Strong>What comes</Strong>
-      <Choices label="New handle" options={HOLES} value={newHoles} onPick={setNewHoles} />
+      <Strong>{HARDWARE_PANEL_WORDS.whatComes}</Strong>
+      <Choices label={HARDWARE_PANEL_WORDS.newHandle} options={HOLES} value={newHoles} onPick={setNewHoles} />
       {newHoles === '2' ? (
         <Field
-          label="New holes apart"
+          label={HARDWARE_PANEL_WORDS.newHolesApart}
           unit={gauge.unit}
           numeric
           value={texts.next}
@@ -135,27 +135,27 @@ function HandleForm({
       ) : null}
       <Row gap="$s">
         <Field
-          label="Plate length"
+          label={HARDWARE_PANEL_WORDS.plateLength}
           unit={gauge.unit}
           numeric
           value={texts.plate}
           onChange={set('plate')}
-          placeholder="none"
+          placeholder={HARDWARE_PANEL_WORDS.none}
           error={error('plate')}
         />
         <Field
-          label="Plate height"
+          label={HARDWARE_PANEL_WORDS.plateHeight}
           unit={gauge.unit}
           numeric
           value={texts.plateHigh}
           onChange={set('plateHigh')}
-          placeholder="none"
+          placeholder={HARDWARE_PANEL_WORDS.none}
           error={error('plateHigh')}
         />
       </Row>
       <Row gap="$s">
         <Field
-          label="Front width"
+          label={HARDWARE_PANEL_WORDS.frontWidth}
           unit={gauge.unit}
           numeric
           value={texts.wide}
@@ -163,7 +163,7 @@ function HandleForm({
           error={error('wide')}
         />
         <Field
-          label="Front height"
+          label={HARDWARE_PANEL_WORDS.frontHeight}
           unit={gauge.unit}
           numeric
           value={texts.high}
@@ -189,13 +189,13 @@ function HandleForm({
             {said?.why}
           </Notice>
           <Row gap="$s" flexWrap="wrap">
-            <Button onPress={() => onSave(parsed.data)}>Keep it</Button>
-            <Button onPress={() => printSvg(drawTemplate(parsed.data))}>Print the template</Button>
+            <Button onPress={() => onSave(parsed.data)}>{HARDWARE_PANEL_WORDS.keepIt}</Button>
+            <Button onPress={() => printSvg(drawTemplate(parsed.data))}>{HARDWARE_PANEL_WORDS.printTheTemplate}</Button>
           </Row>
-          <Small>Print at 100 % and measure the line of 50 mm before you drill.</Small>
+          <Small>{HARDWARE_PANEL_WORDS.printAt100AndMeasureThe}</Small>
         </>
       ) : (
-        <Small>Say how far the holes are apart, middle to middle.</Small>
+        <Small>{HARDWARE_PANEL_WORDS.sayHowFarTheHolesAre}</Small>
       )}
     </Column>
   );

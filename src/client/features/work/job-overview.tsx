@@ -18,7 +18,7 @@ import {
 import { Pressable } from 'react-native';
 import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
 import { useListTimesQuery } from '@/client/store';
-import { sayColour } from '@/words';
+import { JOB_OVERVIEW_WORDS, sayColour } from '@/words';
 import type { WorkView } from './use-work';
 import { nameZone } from '@/core/dossier';
 
@@ -42,24 +42,24 @@ export function JobOverview({ view, current, onPick }: JobOverviewProps) {
   const ready = plan?.ready.find((one) => one.piece === piece.id);
   const groups = groupBySitting(view, open);
   return (
-    <Column gap="$m" role="region" aria-label="The job">
-      <Heading>The job</Heading>
+    <Column gap="$m" role="region" aria-label={JOB_OVERVIEW_WORDS.theJob}>
+      <Heading>{JOB_OVERVIEW_WORDS.theJob}</Heading>
       <Sections view={view} />
       <Row gap="$xl" flexWrap="wrap">
         <Column>
-          <Figure>{`${done.length} of ${piece.tasks.length}`}</Figure>
-          <Small>jobs done</Small>
+          <Figure>{JOB_OVERVIEW_WORDS.ofIt(done.length, piece.tasks.length)}</Figure>
+          <Small>{JOB_OVERVIEW_WORDS.jobsDone}</Small>
         </Column>
         {open.length > 0 ? (
           <Column maxWidth={190}>
             <Figure>{saySpan(time.minutes)}</Figure>
-            <Small>{`of hands left, likely ${saySpan(time.low)} to ${saySpan(time.high)}${own > 0 ? ', by your own times too' : ''}`}</Small>
+            <Small>{JOB_OVERVIEW_WORDS.ofHandsLeftLikelyTo(saySpan(time.low), saySpan(time.high), own)}</Small>
           </Column>
         ) : null}
         {ready ? (
           <Column>
             <Figure>{times.day(ready.at)}</Figure>
-            <Small>{`can be collected${ready.due ? `; wanted by ${ready.due}` : ''}`}</Small>
+            <Small>{JOB_OVERVIEW_WORDS.canBeCollected(ready.due)}</Small>
           </Column>
         ) : null}
       </Row>
@@ -72,7 +72,7 @@ export function JobOverview({ view, current, onPick }: JobOverviewProps) {
         </Column>
       ))}
       {done.length > 0 ? (
-        <Disclosure label={`${done.length} done`}>
+        <Disclosure label={JOB_OVERVIEW_WORDS.done(done.length)}>
           {() => (
             <Column gap={2}>
               {done.map((task) => (
@@ -103,8 +103,9 @@ function groupBySitting(
   }
   const rest = open.filter(({ id }) => left.has(id) && !piece.held.has(id));
   const held = open.filter(({ id }) => piece.held.has(id));
-  if (rest.length > 0) groups.push({ title: plan ? 'No time for it yet' : 'To do', tasks: rest });
-  if (held.length > 0) groups.push({ title: 'Held back', tasks: held });
+  if (rest.length > 0)
+    groups.push({ title: plan ? JOB_OVERVIEW_WORDS.noTimeForItYet : JOB_OVERVIEW_WORDS.toDo, tasks: rest });
+  if (held.length > 0) groups.push({ title: JOB_OVERVIEW_WORDS.heldBack, tasks: held });
   return groups;
 }
 
@@ -124,7 +125,14 @@ function JobRow({
   const { piece } = view;
   const held = piece.held.has(task.id);
   const where = sayWhere(piece, task);
-  const said = task.state === 'open' ? (held ? 'held back' : 'to do') : task.state === 'done' ? 'done' : 'left out';
+  const said =
+    task.state === 'open'
+      ? held
+        ? JOB_OVERVIEW_WORDS.heldBack2
+        : JOB_OVERVIEW_WORDS.toDo2
+      : task.state === 'done'
+        ? JOB_OVERVIEW_WORDS.jobDone
+        : JOB_OVERVIEW_WORDS.leftOut;
   return (
     <Pressable
       role="button"
@@ -144,7 +152,13 @@ function JobRow({
         <ToneIcon tone={held ? 'stop' : STATE_TONES[task.state]} size={16} />
         <Column flex={1} alignItems="flex-start">
           <Strong textAlign="left">{task.label}</Strong>
-          <Small textAlign="left">{`${task.colour ? `${sayColour(task.colour)} · ` : ''}${where} · ${Math.round(task.state === 'open' ? openMinutes(task) : task.minutes)} min`}</Small>
+          <Small textAlign="left">
+            {JOB_OVERVIEW_WORDS.min(
+              task.colour ? sayColour(task.colour) : null,
+              where,
+              Math.round(task.state === 'open' ? openMinutes(task) : task.minutes),
+            )}
+          </Small>
         </Column>
         {task.colour ? <Swatch colour={task.colour} /> : null}
       </Row>
@@ -178,9 +192,9 @@ function Sections({ view }: { view: WorkView }) {
         ))}
       </Row>
       <Row gap="$m" flexWrap="wrap">
-        <StateMark tone="act">Dotted: to come</StateMark>
-        <StateMark tone="wait">Waves: wet</StateMark>
-        <StateMark tone="go">Second line: cured</StateMark>
+        <StateMark tone="act">{JOB_OVERVIEW_WORDS.dottedToCome}</StateMark>
+        <StateMark tone="wait">{JOB_OVERVIEW_WORDS.wavesWet}</StateMark>
+        <StateMark tone="go">{JOB_OVERVIEW_WORDS.secondLineCured}</StateMark>
       </Row>
     </Column>
   );

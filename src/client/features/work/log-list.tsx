@@ -7,6 +7,7 @@ import { minuteAt, instantOf } from '@/core/schedule';
 import { groupTaps } from '@/core/work';
 import type { WorkView } from './use-work';
 import { lowerFirst, readNumber } from '@/core/shared';
+import { LOG_LIST_WORDS } from '@/words';
 
 /** What was done, newest first; every tap can be put right or taken back. */
 export function LogList({ view }: { view: WorkView }) {
@@ -14,7 +15,7 @@ export function LogList({ view }: { view: WorkView }) {
   const taps = groupTaps(dossier.log ?? []).sort((a, b) => Date.parse(b[0]!.at ?? '') - Date.parse(a[0]!.at ?? ''));
   if (taps.length === 0) return null;
   return (
-    <Disclosure label={`The log: ${taps.length} ${taps.length === 1 ? 'entry' : 'entries'}`}>
+    <Disclosure label={LOG_LIST_WORDS.theLog(taps.length)}>
       {() => (
         <Column role="list" gap="$s">
           {taps.map((entries) => (
@@ -44,14 +45,14 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   const facts = [
     first.at ? times.moment(first.at, now) : '',
     entries.map(({ zone }) => nameZone(piece.dossier, zone)).join(', '),
-    first.skipped ? 'left out on purpose' : '',
-    minutes === undefined ? '' : `${Math.round(minutes)} min`,
+    first.skipped ? LOG_LIST_WORDS.leftOutOnPurpose : '',
+    minutes === undefined ? '' : LOG_LIST_WORDS.min(Math.round(minutes)),
     ml === undefined ? '' : sayVolume(ml),
-    first.thinned_pct ? `thinned ${first.thinned_pct} %` : '',
+    first.thinned_pct ? LOG_LIST_WORDS.thinned(first.thinned_pct) : '',
     first.temperature_c === undefined
       ? ''
       : `${gauge('temperature_c').say(first.temperature_c)}, ${first.humidity_pct ?? '?'} %`,
-    first.earlier && first.earlier.length > 0 ? `put right ${first.earlier.length}×` : '',
+    first.earlier && first.earlier.length > 0 ? LOG_LIST_WORDS.putRight(first.earlier.length) : '',
     first.note ?? '',
   ].filter(Boolean);
   return (
@@ -59,7 +60,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
       <Strong>{label}</Strong>
       <Small>{facts.join(' · ')}</Small>
       {first.work ? (
-        <Sheet label={`Put right: ${label}`}>
+        <Sheet label={LOG_LIST_WORDS.putRight2(label)}>
           {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
         </Sheet>
       ) : null}
@@ -73,7 +74,7 @@ export function PutRight({ view, work }: { view: WorkView; work: string }) {
   if (entries.length === 0) return null;
   const [minutes, ml] = [total(entries, (entry) => entry.minutes), total(entries, (entry) => entry.ml)];
   return (
-    <Sheet label="Put the log right" look="quiet" describes={OPERATION_FACTS[entries[0]!.op].label}>
+    <Sheet label={LOG_LIST_WORDS.putTheLogRight} look="quiet" describes={OPERATION_FACTS[entries[0]!.op].label}>
       {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
     </Sheet>
   );
@@ -105,10 +106,12 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   const set = (name: keyof typeof texts) => (text: string) => setTexts({ ...texts, [name]: text });
   const at = texts.at === '' ? NaN : minuteAt(texts.at.slice(0, 10), texts.at.slice(11, 16), timeZone);
   const errors = {
-    at: Number.isNaN(at) ? 'Say when it was.' : undefined,
-    minutes: texts.minutes !== '' && readNumber(texts.minutes) === undefined ? 'Minutes as a number.' : undefined,
-    ml: texts.ml !== '' && volume.read(texts.ml) === undefined ? `A number, in ${volume.unit}.` : undefined,
-    thinned: texts.thinned !== '' && (readNumber(texts.thinned) ?? 101) > 100 ? 'A number from 0 to 100.' : undefined,
+    at: Number.isNaN(at) ? LOG_LIST_WORDS.sayWhenItWas : undefined,
+    minutes:
+      texts.minutes !== '' && readNumber(texts.minutes) === undefined ? LOG_LIST_WORDS.minutesAsANumber : undefined,
+    ml: texts.ml !== '' && volume.read(texts.ml) === undefined ? LOG_LIST_WORDS.aNumberIn(volume.unit) : undefined,
+    thinned:
+      texts.thinned !== '' && (readNumber(texts.thinned) ?? 101) > 100 ? LOG_LIST_WORDS.aNumberFrom0To100 : undefined,
   };
   const right = Object.values(errors).every((error) => error === undefined);
   const save = (): void => {
@@ -134,31 +137,44 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
   };
   return (
     <Column gap="$m">
-      <MomentField label="When" kind="datetime-local" value={texts.at} onChange={set('at')} error={errors.at} />
+      <MomentField
+        label={LOG_LIST_WORDS.when}
+        kind="datetime-local"
+        value={texts.at}
+        onChange={set('at')}
+        error={errors.at}
+      />
       <Field
-        label="Took"
-        unit="min"
+        label={LOG_LIST_WORDS.took}
+        unit={LOG_LIST_WORDS.min2}
         numeric
         step={5}
         value={texts.minutes}
         onChange={set('minutes')}
         error={errors.minutes}
       />
-      <Field label="Used" unit={volume.unit} numeric value={texts.ml} onChange={set('ml')} error={errors.ml} />
       <Field
-        label="Thinned by"
-        unit="% of the paint"
+        label={LOG_LIST_WORDS.used}
+        unit={volume.unit}
+        numeric
+        value={texts.ml}
+        onChange={set('ml')}
+        error={errors.ml}
+      />
+      <Field
+        label={LOG_LIST_WORDS.thinnedBy}
+        unit={LOG_LIST_WORDS.ofThePaint}
         numeric
         value={texts.thinned}
         onChange={set('thinned')}
         error={errors.thinned}
       />
-      <Field label="Note" value={texts.note} onChange={set('note')} />
+      <Field label={LOG_LIST_WORDS.note} value={texts.note} onChange={set('note')} />
       <Row gap="$s" flexWrap="wrap">
         <Button look="main" disabled={!right} onPress={save}>
-          Keep it so
+          {LOG_LIST_WORDS.keepItSo}
         </Button>
-        <Button onPress={() => view.takeBack(first.work!)}>Take it back</Button>
+        <Button onPress={() => view.takeBack(first.work!)}>{LOG_LIST_WORDS.takeItBack}</Button>
       </Row>
     </Column>
   );

@@ -25,7 +25,7 @@ import { listTreated, type Mix, type ShelfItem } from '@/core/dossier';
 import { correctMix, drawLabels, type Recipe } from '@/core/mix';
 import { upperFirst } from '@/core/shared';
 import { computePotLifeMin, portionMix, readThinning, spoilsAt } from '@/core/work';
-import { sayColour, sayColourWays, sayLabel, sayMeasures, sayNearness } from '@/words';
+import { MIX_CARD_WORDS, sayColour, sayColourWays, sayLabel, sayMeasures, sayNearness } from '@/words';
 import type { WorkView } from './use-work';
 
 interface MixCardProps {
@@ -54,7 +54,7 @@ export function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
         <Strong flexShrink={1}>{mix.name}</Strong>
       </Row>
       {mix.colour ? (
-        <Small>{`${upperFirst(sayColour(mix.colour))}${mix.target ? `, for ${mix.target}` : ''}`}</Small>
+        <Small>{`${upperFirst(sayColour(mix.colour))}${mix.target ? MIX_CARD_WORDS.forIt(mix.target) : ''}`}</Small>
       ) : null}
       {portionMix(mix.parts, volume && volume > 0 ? volume : mix.volume_ml).map(({ name, ml, share }) => (
         <Row key={name} justifyContent="space-between" gap="$s">
@@ -63,36 +63,38 @@ export function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
         </Row>
       ))}
       {thinning ? (
-        <Small>{`${Math.round(thinning.ofPaint * 100)} % of the paint, which is ${Math.round(thinning.ofMix * 100)} % of the mix`}</Small>
+        <Small>
+          {MIX_CARD_WORDS.ofThePaintWhichIsOf(Math.round(thinning.ofPaint * 100), Math.round(thinning.ofMix * 100))}
+        </Small>
       ) : null}
-      {mix.match_code ? <Small>{`Matched as ${mix.match_code}`}</Small> : null}
+      {mix.match_code ? <Small>{MIX_CARD_WORDS.matchedAs(mix.match_code)}</Small> : null}
       {ends ? (
         ends > now ? (
-          <StateMark tone="wait">{`Good until ${times.clock(ends)}: ${sayUntil(ends, now)}`}</StateMark>
+          <StateMark tone="wait">{MIX_CARD_WORDS.goodUntil(times.clock(ends), sayUntil(ends, now))}</StateMark>
         ) : (
-          <StateMark tone="stop">{`Past use since ${times.moment(ends, now)}: it sets in the pot`}</StateMark>
+          <StateMark tone="stop">{MIX_CARD_WORDS.pastUseSinceItSetsIn(times.moment(ends, now))}</StateMark>
         )
       ) : null}
       <Field
-        label="For another volume"
+        label={MIX_CARD_WORDS.forAnotherVolume}
         unit={gauge('volume_ml').unit}
         numeric
         value={text}
         onChange={setText}
-        error={volume ? undefined : `A number, in ${gauge('volume_ml').unit}.`}
+        error={volume ? undefined : MIX_CARD_WORDS.aNumberIn(gauge('volume_ml').unit)}
       />
       {mix.kind === 'colour' ? <ColourTools mix={mix} view={view} onSet={onSet} /> : null}
       <Row gap="$s" flexWrap="wrap">
         {volume && volume !== mix.volume_ml ? (
-          <Button onPress={() => onSet({ ...mix, volume_ml: volume })}>Keep this volume</Button>
+          <Button onPress={() => onSet({ ...mix, volume_ml: volume })}>{MIX_CARD_WORDS.keepThisVolume}</Button>
         ) : null}
         {mix.kind === 'two_part' ? (
           <Button onPress={() => onSet({ ...mix, mixed_at: timeNow(), pot_life_h: mix.pot_life_h ?? 4 })}>
-            Mixed just now
+            {MIX_CARD_WORDS.mixedJustNow}
           </Button>
         ) : null}
-        <Button onPress={onRemove} label={`Remove ${mix.name}`}>
-          Remove
+        <Button onPress={onRemove} label={MIX_CARD_WORDS.remove(mix.name)}>
+          {MIX_CARD_WORDS.remove2}
         </Button>
       </Row>
     </Card>
@@ -125,7 +127,7 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
           source={{ uri: photoPath(photo.sha256) }}
           style={{ width: 140, height: 105, borderRadius: 4 }}
           resizeMode="cover"
-          accessibilityLabel={`Swatch of ${mix.name}`}
+          accessibilityLabel={MIX_CARD_WORDS.swatchOf(mix.name)}
         />
       ) : null}
       <Row gap="$s" flexWrap="wrap">
@@ -133,11 +135,11 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
           <PhotoButton
             dossier={dossier}
             zone={zone}
-            label={photo ? 'Another picture of its swatch' : 'Picture of its swatch'}
+            label={photo ? MIX_CARD_WORDS.anotherPictureOfItsSwatch : MIX_CARD_WORDS.pictureOfItsSwatch}
             onTaken={(id) => onSet({ ...mix, photo: id })}
           />
         ) : null}
-        <Sheet label="Correct it after a trial" describes={mix.name}>
+        <Sheet label={MIX_CARD_WORDS.correctItAfterATrial} describes={mix.name}>
           {(close) => (
             <Trial
               mix={mix}
@@ -151,14 +153,18 @@ function ColourTools({ mix, view, onSet }: ColourToolsProps) {
           )}
         </Sheet>
         <Button
-          label={`Print labels for ${mix.name}`}
+          label={MIX_CARD_WORDS.printLabelsFor(mix.name)}
           onPress={() => printSvg(drawLabels(sayLabel(mix, sayVolume, timeNow())))}
         >
-          Print labels
+          {MIX_CARD_WORDS.printLabels}
         </Button>
         {jar ? (
-          <Button disabled={kept} label={`Keep ${JAR_ML} ml of ${mix.name} on the shelf`} onPress={() => keepRest(jar)}>
-            {kept ? 'The jar stands on the shelf' : `Keep ${sayVolume(JAR_ML)} for touching up`}
+          <Button
+            disabled={kept}
+            label={MIX_CARD_WORDS.keepMlOfOnTheShelf(JAR_ML, mix.name)}
+            onPress={() => keepRest(jar)}
+          >
+            {kept ? MIX_CARD_WORDS.theJarStandsOnTheShelf : MIX_CARD_WORDS.keepForTouchingUp(sayVolume(JAR_ML))}
           </Button>
         ) : null}
       </Row>
@@ -199,31 +205,31 @@ function Trial({ mix, tins, onCorrect }: TrialProps) {
   };
   return (
     <Column gap="$m">
-      <ColourFromPicture what="a dried dab of the mix" onRead={setCame} />
+      <ColourFromPicture what={MIX_CARD_WORDS.aDriedDabOfTheMix} onRead={setCame} />
       {came && target ? (
         <>
           <Row gap="$s" alignItems="center">
             <Swatch colour={target} />
             <Swatch colour={came} />
-            <Body flex={1}>{`It came out ${sayColourWays(compareColours(came, target), 'wanted')}.`}</Body>
+            <Body flex={1}>{MIX_CARD_WORDS.itCameOut(sayColourWays(compareColours(came, target), 'wanted'))}</Body>
           </Row>
           {recipe && recipe.de !== null ? (
             <Card padding="$m" gap="$s">
-              <Strong>{`Mixed anew: ${sayNearness(recipe.de)}`}</Strong>
+              <Strong>{MIX_CARD_WORDS.mixedAnew(sayNearness(recipe.de))}</Strong>
               {recipe.parts.map(({ tin, ml, measures }) => (
                 <Row key={tin} justifyContent="space-between" gap="$s">
                   <Body>{mix.parts.find((part) => part.tin === tin)?.name ?? tin}</Body>
                   <Strong>{`${sayMeasures(measures, 'teaspoon')} · ${sayVolume(ml)}`}</Strong>
                 </Row>
               ))}
-              <Small>What its tins tint like is kept with them on the shelf.</Small>
+              <Small>{MIX_CARD_WORDS.whatItsTinsTintLikeIs}</Small>
               <Button look="main" onPress={take}>
-                Take these shares
+                {MIX_CARD_WORDS.takeTheseShares}
               </Button>
             </Card>
           ) : (
-            <Notice tone="wait" title="It cannot be worked out">
-              The colour of one of its parts is not known. Give the tin its colour on Shelf.
+            <Notice tone="wait" title={MIX_CARD_WORDS.itCannotBeWorkedOut}>
+              {MIX_CARD_WORDS.theColourOfOneOfIts}
             </Notice>
           )}
         </>

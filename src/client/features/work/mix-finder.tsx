@@ -23,7 +23,7 @@ import { shiftColour, type ColourWay } from '@/core/colour';
 import { levelOf, type Mix, type ShelfItem } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import type { Measure, MixRequest, Recipe } from '@/core/mix';
-import { sayColour, sayMeasures, sayMixWarning, sayNearness } from '@/words';
+import { MIX_FINDER_WORDS, sayColour, sayMeasures, sayMixWarning, sayNearness } from '@/words';
 
 /** Something to mix with that stands on no shelf of the shop: a tester, a neighbour's rest. */
 interface Pot {
@@ -33,10 +33,10 @@ interface Pot {
 }
 
 const MEASURE_OPTIONS: readonly { code: Measure; label: string }[] = [
-  { code: 'ml', label: 'Millilitres' },
-  { code: 'teaspoon', label: 'Teaspoons' },
-  { code: 'tablespoon', label: 'Tablespoons' },
-  { code: 'cap', label: 'Caps' },
+  { code: 'ml', label: MIX_FINDER_WORDS.millilitres },
+  { code: 'teaspoon', label: MIX_FINDER_WORDS.teaspoons },
+  { code: 'tablespoon', label: MIX_FINDER_WORDS.tablespoons },
+  { code: 'cap', label: MIX_FINDER_WORDS.caps },
 ];
 
 interface MixFinderProps {
@@ -83,28 +83,28 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
   };
   return (
     <Column gap="$m">
-      <OwnColour key={target} label="The colour to match" colour={target} onPick={setTarget} />
+      <OwnColour key={target} label={MIX_FINDER_WORDS.theColourToMatch} colour={target} onPick={setTarget} />
       <ShadeOf coloured={coloured} nameOf={nameOf} target={target} onPick={setTarget} />
-      <Disclosure label="Or from a photograph">
-        {() => <ColourFromPicture what="what is to be met" onRead={setTarget} />}
+      <Disclosure label={MIX_FINDER_WORDS.orFromAPhotograph}>
+        {() => <ColourFromPicture what={MIX_FINDER_WORDS.whatIsToBeMet} onRead={setTarget} />}
       </Disclosure>
       <Field
-        label="How much"
+        label={MIX_FINDER_WORDS.howMuch}
         unit={millilitres.unit}
         numeric
         value={volume}
         onChange={setVolume}
-        error={ml !== undefined && ml > 0 && ml <= MOST_ML ? undefined : `A number, in ${millilitres.unit}.`}
+        error={ml !== undefined && ml > 0 && ml <= MOST_ML ? undefined : MIX_FINDER_WORDS.aNumberIn(millilitres.unit)}
       />
-      <Choices label="Measured in" options={MEASURE_OPTIONS} value={measure} onPick={setMeasure} />
+      <Choices label={MIX_FINDER_WORDS.measuredIn} options={MEASURE_OPTIONS} value={measure} onPick={setMeasure} />
       <Pots pots={pots} onSet={setPots} />
       {request === null && coloured.length + pots.length === 0 ? (
-        <Notice tone="wait" title="No tin with a colour">
-          Give your tins their colour on Shelf, or name a pot here, and the mixes that come nearest are worked out.
+        <Notice tone="wait" title={MIX_FINDER_WORDS.noTinWithAColour}>
+          {MIX_FINDER_WORDS.giveYourTinsTheirColourOn}
         </Notice>
       ) : null}
       {failed ? <BrokenSearch /> : null}
-      <Column role="list" aria-label="Recipes" gap="$m">
+      <Column role="list" aria-label={MIX_FINDER_WORDS.recipes} gap="$m">
         {(request ? (answer ?? []) : []).map((recipe, i) => (
           <RecipeCard
             key={i}
@@ -116,21 +116,18 @@ export function MixFinder({ tins, target: wished, wantedMl, onKeep }: MixFinderP
           />
         ))}
       </Column>
-      <Small>
-        An estimate from how the colours look on a screen: mix a spoonful, let it dry, hold it beside what it is to
-        match.
-      </Small>
+      <Small>{MIX_FINDER_WORDS.anEstimateFromHowTheColours}</Small>
     </Column>
   );
 }
 
 const SHADES: readonly { way: ColourWay; label: string }[] = [
-  { way: 'lighter', label: 'Lighter' },
-  { way: 'darker', label: 'Deeper' },
-  { way: 'greyer', label: 'Greyer' },
-  { way: 'stronger', label: 'Stronger' },
-  { way: 'warmer', label: 'Warmer' },
-  { way: 'cooler', label: 'Cooler' },
+  { way: 'lighter', label: MIX_FINDER_WORDS.lighter },
+  { way: 'darker', label: MIX_FINDER_WORDS.deeper },
+  { way: 'greyer', label: MIX_FINDER_WORDS.greyer },
+  { way: 'stronger', label: MIX_FINDER_WORDS.stronger },
+  { way: 'warmer', label: MIX_FINDER_WORDS.warmer },
+  { way: 'cooler', label: MIX_FINDER_WORDS.cooler },
 ];
 
 interface ShadeOfProps {
@@ -146,7 +143,7 @@ function ShadeOf({ coloured, nameOf, target, onPick }: ShadeOfProps) {
     <Column gap="$s">
       {coloured.length > 0 ? (
         <Choices
-          label="A shade of"
+          label={MIX_FINDER_WORDS.aShadeOf}
           options={coloured.map(({ id, colour }) => ({
             code: id,
             label: nameOf(id),
@@ -156,14 +153,14 @@ function ShadeOf({ coloured, nameOf, target, onPick }: ShadeOfProps) {
           onPick={(id) => onPick(coloured.find((tin) => tin.id === id)!.colour!)}
         />
       ) : null}
-      <Row gap="$s" flexWrap="wrap" role="group" aria-label="A step on">
+      <Row gap="$s" flexWrap="wrap" role="group" aria-label={MIX_FINDER_WORDS.aStepOn}>
         {SHADES.map(({ way, label }) => (
           <Button key={way} onPress={() => onPick(shiftColour(target, way))}>
             {label}
           </Button>
         ))}
       </Row>
-      <Small role="status">{`Wanted: ${sayColour(target)}, ${target}`}</Small>
+      <Small role="status">{MIX_FINDER_WORDS.wanted(sayColour(target), target)}</Small>
     </Column>
   );
 }
@@ -181,14 +178,21 @@ function Pots({ pots, onSet }: { pots: readonly Pot[]; onSet: (pots: Pot[]) => v
         return (
           <Row key={pot.id} gap="$s" alignItems="flex-end">
             <Well
-              label={`Colour of ${pot.name}`}
+              label={MIX_FINDER_WORDS.colourOf(pot.name)}
               value={pot.colour}
               onChange={(colour) => set({ colour })}
               onPick={(colour) => set({ colour })}
             />
-            <Field label="Pot" value={pot.name} onChange={(name) => set({ name: name.slice(0, 60) })} />
-            <Button label={`Remove ${pot.name}`} onPress={() => onSet(pots.filter(({ id }) => id !== pot.id))}>
-              Remove
+            <Field
+              label={MIX_FINDER_WORDS.pot}
+              value={pot.name}
+              onChange={(name) => set({ name: name.slice(0, 60) })}
+            />
+            <Button
+              label={MIX_FINDER_WORDS.remove(pot.name)}
+              onPress={() => onSet(pots.filter(({ id }) => id !== pot.id))}
+            >
+              {MIX_FINDER_WORDS.remove2}
             </Button>
           </Row>
         );
@@ -196,10 +200,13 @@ function Pots({ pots, onSet }: { pots: readonly Pot[]; onSet: (pots: Pot[]) => v
       {pots.length < MOST_POTS ? (
         <Button
           onPress={() =>
-            onSet([...pots, { id: makeId(), name: `Pot ${pots.length + 1}`, colour: STARTS[pots.length]! }])
+            onSet([
+              ...pots,
+              { id: makeId(), name: MIX_FINDER_WORDS.potNumber(pots.length + 1), colour: STARTS[pots.length]! },
+            ])
           }
         >
-          A pot that is not on the shelf
+          {MIX_FINDER_WORDS.aPotThatIsNotOn}
         </Button>
       ) : null}
     </Column>
@@ -222,7 +229,7 @@ function RecipeCard({ recipe, target, measure, nameOf, onKeep }: RecipeCardProps
   return (
     <Card role="listitem" padding="$m" gap="$s">
       <Row gap="$s" alignItems="center">
-        <View flexDirection="row" role="img" aria-label={`Wanted ${target}, comes out as ${colour}`}>
+        <View flexDirection="row" role="img" aria-label={MIX_FINDER_WORDS.wantedComesOutAs(target, colour)}>
           <Swatch colour={target} />
           <Swatch colour={colour} />
         </View>
@@ -237,12 +244,12 @@ function RecipeCard({ recipe, target, measure, nameOf, onKeep }: RecipeCardProps
         </Row>
       ))}
       <Small>
-        {`${de === null ? '' : `ΔE00 ${de.toFixed(1)} from it. `}A tenth more or less of one part moves it by ${deIfOffByTenth.toFixed(1)}.`}
+        {MIX_FINDER_WORDS.aTenthMoreOrLessOf(de === null ? null : de.toFixed(1), deIfOffByTenth.toFixed(1))}
       </Small>
       {warnings.map((code) => (
         <Notice key={code} tone="wait" title={sayMixWarning(code)} />
       ))}
-      <Button onPress={onKeep}>Keep this recipe</Button>
+      <Button onPress={onKeep}>{MIX_FINDER_WORDS.keepThisRecipe}</Button>
     </Card>
   );
 }
@@ -263,7 +270,7 @@ const toMix = (
   return {
     id: makeId(),
     kind: 'colour',
-    name: `Mix for ${target}`,
+    name: MIX_FINDER_WORDS.mixFor(target),
     // Sheen and film follow the larger share.
     ...(code ? { class: code } : {}),
     parts: parts.map(partOf),

@@ -10,16 +10,17 @@ import { MixFinder } from './mix-finder';
 import { RecipeBook } from './recipe-book';
 import type { WorkView } from './use-work';
 import { readNumber } from '@/core/shared';
+import { MIXES_PANEL_WORDS } from '@/words';
 
 const KINDS = [
-  { code: 'thinned', label: 'Thinned' },
-  { code: 'two_part', label: 'Two-part' },
-  { code: 'colour', label: 'Colour' },
+  { code: 'thinned', label: MIXES_PANEL_WORDS.thinned },
+  { code: 'two_part', label: MIXES_PANEL_WORDS.twoPart },
+  { code: 'colour', label: MIXES_PANEL_WORDS.colour },
 ] as const;
 const NAMES: Record<Mix['kind'], readonly [string, string]> = {
-  thinned: ['Paint', 'Thinner'],
-  two_part: ['Base', 'Hardener'],
-  colour: ['White', 'Black'],
+  thinned: [MIXES_PANEL_WORDS.paint, MIXES_PANEL_WORDS.thinner],
+  two_part: [MIXES_PANEL_WORDS.base, MIXES_PANEL_WORDS.hardener],
+  colour: [MIXES_PANEL_WORDS.white, MIXES_PANEL_WORDS.black],
 };
 
 /** What is mixed for this piece: how much of each, and until when it is good. */
@@ -30,9 +31,11 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
     0,
   );
   return (
-    <Disclosure label={mixes.length > 0 ? `Mixes: ${mixes.length}` : 'Mixes: thinning, two-part, colours'}>
+    <Disclosure
+      label={mixes.length > 0 ? MIXES_PANEL_WORDS.mixes(mixes.length) : MIXES_PANEL_WORDS.mixesThinningTwoPartColours}
+    >
       {() => (
-        <Column gap="$m" role="region" aria-label="Mixes">
+        <Column gap="$m" role="region" aria-label={MIXES_PANEL_WORDS.mixes2}>
           {mixes.map((mix) => (
             <MixCard
               key={mix.id}
@@ -42,7 +45,7 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
               onRemove={() => change({ type: 'mix_removed', mixId: mix.id })}
             />
           ))}
-          <Sheet label="Mix a colour from tins">
+          <Sheet label={MIXES_PANEL_WORDS.mixAColourFromTins}>
             {(close) => (
               <MixFinder
                 tins={view.tins}
@@ -99,51 +102,68 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
   const amounts = parsed.success ? portionMix(parsed.data.parts, parsed.data.volume_ml) : [];
   return (
     <Card padding="$m" gap="$m">
-      <Strong>A new mix</Strong>
-      <Choices label="What kind of mix?" options={KINDS} value={kind} onPick={pick} />
-      <Field label="Name" value={name} onChange={setName} placeholder={KINDS.find((own) => own.code === kind)!.label} />
+      <Strong>{MIXES_PANEL_WORDS.aNewMix}</Strong>
+      <Choices label={MIXES_PANEL_WORDS.whatKindOfMix} options={KINDS} value={kind} onPick={pick} />
+      <Field
+        label={MIXES_PANEL_WORDS.name}
+        value={name}
+        onChange={setName}
+        placeholder={KINDS.find((own) => own.code === kind)!.label}
+      />
       {rows.map((row, i) => (
         <Row key={i} gap="$s">
           <Field
-            label={`Part ${i + 1}`}
+            label={MIXES_PANEL_WORDS.part(i + 1)}
             value={row.name}
             onChange={(text) => setRows(rows.map((own, k) => (k === i ? { ...own, name: text } : own)))}
           />
           <Field
-            label={`Parts of ${row.name || `part ${i + 1}`}`}
+            label={MIXES_PANEL_WORDS.partsOf(row.name, i + 1)}
             numeric
             value={row.parts}
             onChange={(text) => setRows(rows.map((own, k) => (k === i ? { ...own, parts: text } : own)))}
-            error={readNumber(row.parts) ? undefined : 'A number above nothing.'}
+            error={readNumber(row.parts) ? undefined : MIXES_PANEL_WORDS.aNumberAboveNothing}
           />
         </Row>
       ))}
       {kind === 'colour' && rows.length < MOST_PARTS ? (
-        <Button onPress={() => setRows([...rows, { name: `Colour ${rows.length + 1}`, parts: '1' }])}>
-          One more colour
+        <Button
+          onPress={() => setRows([...rows, { name: MIXES_PANEL_WORDS.colourNumber(rows.length + 1), parts: '1' }])}
+        >
+          {MIXES_PANEL_WORDS.oneMoreColour}
         </Button>
       ) : null}
       <Field
-        label="Volume"
+        label={MIXES_PANEL_WORDS.volume}
         unit={millilitres.unit}
         numeric
         value={volume}
         onChange={setVolume}
-        error={millilitres.read(volume) ? undefined : `A number, in ${millilitres.unit}.`}
+        error={millilitres.read(volume) ? undefined : MIXES_PANEL_WORDS.aNumberIn(millilitres.unit)}
       />
       {kind === 'two_part' ? (
-        <Field label="Pot life by its label" unit="h" numeric value={potLife} onChange={setPotLife} />
+        <Field
+          label={MIXES_PANEL_WORDS.potLifeByItsLabel}
+          unit={MIXES_PANEL_WORDS.h}
+          numeric
+          value={potLife}
+          onChange={setPotLife}
+        />
       ) : null}
-      {kind === 'colour' ? <Field label="Match code, if a shop mixed it" value={code} onChange={setCode} /> : null}
+      {kind === 'colour' ? (
+        <Field label={MIXES_PANEL_WORDS.matchCodeIfAShopMixed} value={code} onChange={setCode} />
+      ) : null}
       {amounts.length > 0 ? (
         <Small>{amounts.map((part) => `${part.name} ${sayVolume(part.ml)}`).join(' + ')}</Small>
       ) : null}
-      <Small>Mix enough for all coats and a tenth more: a colour that runs out is never met again.</Small>
+      <Small>{MIXES_PANEL_WORDS.mixEnoughForAllCoatsAnd}</Small>
       {wantedMl > 0 && volume !== millilitres.write(wantedMl) ? (
-        <Button onPress={() => setVolume(String(wantedMl))}>{`For the paint to come: ${sayVolume(wantedMl)}`}</Button>
+        <Button onPress={() => setVolume(String(wantedMl))}>
+          {MIXES_PANEL_WORDS.forThePaintToCome(sayVolume(wantedMl))}
+        </Button>
       ) : null}
       <Button disabled={!parsed.success} onPress={() => parsed.success && onMade({ ...parsed.data, id: makeId() })}>
-        Keep this mix
+        {MIXES_PANEL_WORDS.keepThisMix}
       </Button>
     </Card>
   );

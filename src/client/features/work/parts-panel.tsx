@@ -3,11 +3,12 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, printSvg, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { Part } from '@/core/dossier';
 import { drawLabels, listParts } from '@/core/work';
+import { PARTS_PANEL_WORDS } from '@/words';
 
 const STATES = [
-  { code: 'on', label: 'On' },
-  { code: 'off', label: 'Off, labelled' },
-  { code: 'refitted', label: 'Refitted' },
+  { code: 'on', label: PARTS_PANEL_WORDS.on },
+  { code: 'off', label: PARTS_PANEL_WORDS.offLabelled },
+  { code: 'refitted', label: PARTS_PANEL_WORDS.refitted },
 ] as const;
 
 /** Doors, drawers and shelves by their numbers: off, on stands, and back where they belong. */
@@ -26,16 +27,14 @@ export function PartsPanel({ dossier, change }: PieceParts) {
   const roles = (dossier.zones ?? []).filter(({ id }) => parts.some(({ zone }) => zone === id)).map(({ role }) => role);
   const doors = roles.includes('door');
   const drawers = roles.includes('drawer_front');
-  const svg = drawLabels(parts, dossier.piece.name ?? 'Piece');
+  const svg = drawLabels(parts, dossier.piece.name ?? PARTS_PANEL_WORDS.piece);
   return (
-    <Disclosure
-      label={`Parts and labels: ${off.length > 0 ? `${off.length} off` : back.length > 0 ? `${back.length} of ${parts.length} refitted` : `${parts.length} parts`}`}
-    >
+    <Disclosure label={PARTS_PANEL_WORDS.partsAndLabels(off.length, back.length, parts.length)}>
       {() => (
-        <Column gap="$m" role="region" aria-label="Parts and labels">
-          <Body>Each part has its number twice: where no paint goes on it, and in the opening it came from.</Body>
+        <Column gap="$m" role="region" aria-label={PARTS_PANEL_WORDS.partsAndLabels2}>
+          <Body>{PARTS_PANEL_WORDS.eachPartHasItsNumberTwice}</Body>
           <Row gap="$s" flexWrap="wrap">
-            <Button onPress={() => printSvg(svg)}>Print the labels</Button>
+            <Button onPress={() => printSvg(svg)}>{PARTS_PANEL_WORDS.printTheLabels}</Button>
             <Button
               onPress={() =>
                 set(
@@ -44,7 +43,7 @@ export function PartsPanel({ dossier, change }: PieceParts) {
                 )
               }
             >
-              All off
+              {PARTS_PANEL_WORDS.allOff}
             </Button>
           </Row>
           {parts.map((part) => (
@@ -54,7 +53,7 @@ export function PartsPanel({ dossier, change }: PieceParts) {
                 <Body flexShrink={1}>{part.place}</Body>
               </Row>
               <Choices
-                label={`Where is ${part.label}?`}
+                label={PARTS_PANEL_WORDS.whereIs(part.label)}
                 options={STATES}
                 value={part.state}
                 onPick={(state) => set([part.id], state)}
@@ -62,13 +61,13 @@ export function PartsPanel({ dossier, change }: PieceParts) {
             </Column>
           ))}
           {off.length > 0 && doors ? (
-            <StateMark tone="wait">Before hanging: scrape paint out of the hinge recesses</StateMark>
+            <StateMark tone="wait">{PARTS_PANEL_WORDS.beforeHangingScrapePaintOutOf}</StateMark>
           ) : null}
           {off.length > 0 && drawers ? (
-            <StateMark tone="wait">Before sliding in: sand paint off runners, wax only there</StateMark>
+            <StateMark tone="wait">{PARTS_PANEL_WORDS.beforeSlidingInSandPaintOff}</StateMark>
           ) : null}
-          {back.length === parts.length ? <StateMark tone="go">All parts are back</StateMark> : null}
-          <Small>Print at 100 %. An arrow shows which way is up.</Small>
+          {back.length === parts.length ? <StateMark tone="go">{PARTS_PANEL_WORDS.allPartsAreBack}</StateMark> : null}
+          <Small>{PARTS_PANEL_WORDS.printAt100AnArrowShows}</Small>
         </Column>
       )}
     </Disclosure>

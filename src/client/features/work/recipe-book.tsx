@@ -3,6 +3,7 @@ import { Body, Button, Card, Column, Row, Sheet, Small, Strong, Swatch } from '@
 import type { Mix } from '@/core/dossier';
 import type { KeptRecipe } from '@/core/mix';
 import { portionMix } from '@/core/work';
+import { RECIPE_BOOK_WORDS } from '@/words';
 
 interface RecipeBookProps {
   /** Recipes that this piece has already. */
@@ -17,7 +18,7 @@ export function RecipeBook({ known, wantedMl, onMake }: RecipeBookProps) {
   const others = data.filter(({ id }) => !known.includes(id));
   if (others.length === 0) return null;
   return (
-    <Sheet label="A colour that was mixed before">
+    <Sheet label={RECIPE_BOOK_WORDS.aColourThatWasMixedBefore}>
       {(close) => (
         <Column role="list" gap="$m">
           {others.map((recipe) => (
@@ -62,9 +63,9 @@ function RecipeCard({
           <Strong>{sayVolume(ml)}</Strong>
         </Row>
       ))}
-      <Small>{`Used on: ${used.map(({ name }) => name).join(', ')}`}</Small>
+      <Small>{RECIPE_BOOK_WORDS.usedOn(used.map(({ name }) => name).join(', '))}</Small>
       <Button onPress={() => onMake({ ...again, id: makeId(), recipe: id, volume_ml: volume })}>
-        {`Make ${sayVolume(volume)} for this piece`}
+        {RECIPE_BOOK_WORDS.makeForThisPiece(sayVolume(volume))}
       </Button>
     </Card>
   );

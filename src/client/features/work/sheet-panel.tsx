@@ -1,6 +1,6 @@
 import { useMeasures } from '@/client/store';
 import { Button, Disclosure, Row, printText, saveText } from '@/client/ui';
-import { writeJobSheet } from '@/words';
+import { SHEET_PANEL_WORDS, writeJobSheet } from '@/words';
 import type { WorkView } from './use-work';
 
 /** The whole job on paper. */
@@ -10,11 +10,13 @@ export function SheetPanel({ view }: { view: WorkView }) {
   const write = (): string => writeJobSheet(piece, plan, (at) => times.moment(at, now), sayVolume);
   const save = (): void => saveText(`${piece.id}-job-sheet.md`, 'text/markdown', write());
   return (
-    <Disclosure label="Job sheet">
+    <Disclosure label={SHEET_PANEL_WORDS.jobSheet}>
       {() => (
         <Row gap="$s" flexWrap="wrap">
-          <Button onPress={() => printText(`${piece.name}: job sheet`, write())}>Print it</Button>
-          <Button onPress={save}>Save as Markdown</Button>
+          <Button onPress={() => printText(SHEET_PANEL_WORDS.jobSheet2(piece.name), write())}>
+            {SHEET_PANEL_WORDS.printIt}
+          </Button>
+          <Button onPress={save}>{SHEET_PANEL_WORDS.saveAsMarkdown}</Button>
         </Row>
       )}
     </Disclosure>

@@ -8,6 +8,7 @@ import { Button, Row, useKeys } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
 import type { Step } from './use-step';
 import type { WorkView } from './use-work';
+import { STEP_ACTION_WORDS } from '@/words';
 
 /** The main button of a step, by what it means now, with its clock beside it. */
 export function StepAction({ view, step, onDone }: { view: WorkView; step: Step; onDone: () => void }) {
@@ -23,10 +24,10 @@ export function StepAction({ view, step, onDone }: { view: WorkView; step: Step;
     else onDone();
   };
   const labels = {
-    read: 'Read it in Prove',
-    see_caution: `Seen: ${lowerFirst(unseen?.title ?? '')}`,
-    done: 'Done',
-    done_early: 'Done all the same',
+    read: STEP_ACTION_WORDS.readItInProve,
+    see_caution: STEP_ACTION_WORDS.seen(lowerFirst(unseen?.title ?? '')),
+    done: STEP_ACTION_WORDS.done,
+    done_early: STEP_ACTION_WORDS.doneAllTheSame,
   } as const;
   return (
     <MainAction>
@@ -36,11 +37,13 @@ export function StepAction({ view, step, onDone }: { view: WorkView; step: Step;
             {labels[act]}
           </Button>
           {!isDone ? null : running ? (
-            <Button onPress={() => dispatch(taskLaidDown())} label="Stop the clock without logging">
+            <Button onPress={() => dispatch(taskLaidDown())} label={STEP_ACTION_WORDS.stopTheClockWithoutLogging}>
               {saySpan((Date.parse(now) - Date.parse(running)) / 60_000)}
             </Button>
           ) : (
-            <Button onPress={() => dispatch(taskStarted({ task: task.id, at: now }))}>Start the clock</Button>
+            <Button onPress={() => dispatch(taskStarted({ task: task.id, at: now }))}>
+              {STEP_ACTION_WORDS.startTheClock}
+            </Button>
           )}
         </Row>
       </View>

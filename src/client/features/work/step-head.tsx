@@ -10,6 +10,7 @@ import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
 import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
 import type { WorkView } from './use-work';
+import { STEP_HEAD_WORDS } from '@/words';
 
 interface StepHeadProps {
   view: WorkView;
@@ -33,7 +34,13 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
   return (
     <>
       <Column gap="$xs">
-        <Small>{task.state === 'open' ? 'This step' : task.state === 'done' ? 'Done' : 'Left out'}</Small>
+        <Small>
+          {task.state === 'open'
+            ? STEP_HEAD_WORDS.thisStep
+            : task.state === 'done'
+              ? STEP_HEAD_WORDS.done
+              : STEP_HEAD_WORDS.leftOut}
+        </Small>
         <Row gap="$m" alignItems="center">
           {task.repair ? <RepairGlyph code={task.repair} /> : null}
           <Title render="h2" flex={1}>
@@ -46,18 +53,23 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
       </Column>
       <Where view={view} zones={zones} />
       <Row gap="$xl" flexWrap="wrap">
-        <Amount value={saySpan(openMinutes(task))} words="of your hands" />
+        <Amount value={saySpan(openMinutes(task))} words={STEP_HEAD_WORDS.ofYourHands} />
         {pour === null ? null : (
-          <Amount value={sayVolume(pour)} words={pour > task.ml ? 'to pour, with what stays in the tray' : 'in all'} />
+          <Amount
+            value={sayVolume(pour)}
+            words={pour > task.ml ? STEP_HEAD_WORDS.toPourWithWhatStaysIn : STEP_HEAD_WORDS.inAll}
+          />
         )}
-        {task.waitH > 0 ? <Amount value={saySpan(task.waitH * 60)} words="then, by itself" /> : null}
+        {task.waitH > 0 ? <Amount value={saySpan(task.waitH * 60)} words={STEP_HEAD_WORDS.thenByItself} /> : null}
       </Row>
       {task.colour ? <Coloured colour={task.colour} /> : null}
-      {tools.length > 0 ? <Body>{`By hand: ${lowerFirst(tools.map(({ label }) => label).join('; '))}`}</Body> : null}
+      {tools.length > 0 ? (
+        <Body>{STEP_HEAD_WORDS.byHand(lowerFirst(tools.map(({ label }) => label).join('; ')))}</Body>
+      ) : null}
       {task.class ? (
-        <Strong>{`With: ${tin?.name ?? labelProduct(task.class as ProductClass)}${task.grit ? `, ${task.grit} paper` : ''}`}</Strong>
+        <Strong>{STEP_HEAD_WORDS.withIt(tin?.name ?? labelProduct(task.class as ProductClass), task.grit)}</Strong>
       ) : (task.material ?? task.grit) ? (
-        <Strong>{`With: ${task.material ?? `${task.grit} paper`}`}</Strong>
+        <Strong>{STEP_HEAD_WORDS.withMaterial(task.material, task.grit)}</Strong>
       ) : null}
     </>
   );

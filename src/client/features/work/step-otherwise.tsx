@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Body, Button, Column, Field, Row } from '@/client/ui';
 import { readNumber } from '@/core/shared';
 import type { Doing, Task } from '@/core/work';
-import { sayWhy } from '@/words';
+import { STEP_OTHERWISE_WORDS, sayWhy } from '@/words';
 
 interface OtherwiseProps {
   task: Task;
@@ -18,7 +18,7 @@ export function Otherwise({ task, open, onLog, tin }: OtherwiseProps) {
   const [note, setNote] = useState('');
   const wrong = (text: string, most: number): string | undefined =>
     text !== '' && (readNumber(text) === undefined || readNumber(text)! > most)
-      ? `A number from 0 to ${most}.`
+      ? STEP_OTHERWISE_WORDS.aNumberFrom0To(most)
       : undefined;
   const right = wrong(minutes, 600) === undefined && wrong(thinned, 100) === undefined;
   const doing = {
@@ -33,8 +33,8 @@ export function Otherwise({ task, open, onLog, tin }: OtherwiseProps) {
       {open ? (
         <>
           <Field
-            label="Took"
-            unit="min"
+            label={STEP_OTHERWISE_WORDS.took}
+            unit={STEP_OTHERWISE_WORDS.min}
             numeric
             step={5}
             most={600}
@@ -44,21 +44,21 @@ export function Otherwise({ task, open, onLog, tin }: OtherwiseProps) {
           />
           {task.ml > 0 ? (
             <Field
-              label="Thinned by"
-              unit="% of the paint"
+              label={STEP_OTHERWISE_WORDS.thinnedBy}
+              unit={STEP_OTHERWISE_WORDS.ofThePaint}
               numeric
               value={thinned}
               onChange={setThinned}
               error={wrong(thinned, 100)}
             />
           ) : null}
-          <Field label="Note" value={note} onChange={setNote} />
+          <Field label={STEP_OTHERWISE_WORDS.note} value={note} onChange={setNote} />
           <Row gap="$s" flexWrap="wrap">
             <Button disabled={!right} onPress={() => onLog(task, doing)}>
-              Done, with this
+              {STEP_OTHERWISE_WORDS.doneWithThis}
             </Button>
             <Button disabled={!right} onPress={() => onLog(task, { ...doing, skipped: true })}>
-              Left out on purpose
+              {STEP_OTHERWISE_WORDS.leftOutOnPurpose}
             </Button>
           </Row>
         </>

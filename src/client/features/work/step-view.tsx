@@ -4,7 +4,7 @@ import { Body, Card, Choices, Column, Disclosure, Notice, Row, Small, StateMark 
 import { CAN_ML, countCans, listDrawings } from '@/core/application';
 import { findProduct, isWholeCoat, labelProduct, type ProductClass } from '@/core/knowledge';
 import { isFilm, listFacts, type Doing, type Task } from '@/core/work';
-import { sayBasisOf, sayFinding } from '@/words';
+import { STEP_VIEW_WORDS, sayBasisOf, sayFinding } from '@/words';
 import { GunCard } from './gun-card';
 import { StepAction } from './step-action';
 import { StepHead } from './step-head';
@@ -46,11 +46,11 @@ export function StepView({ view, task, onLog }: StepViewProps) {
       ...(tin ? { tin } : {}),
     });
   return (
-    <Card role="region" aria-label="This step" gap="$m">
+    <Card role="region" aria-label={STEP_VIEW_WORDS.thisStep} gap="$m">
       <StepHead view={view} task={task} zones={zones.map(({ id }) => id)} pour={pour} tin={tin} />
       {tins.length > 1 ? (
         <Choices
-          label="From which tin?"
+          label={STEP_VIEW_WORDS.fromWhichTin}
           options={tins.map(({ id, name, volume_ml }) => ({
             code: id,
             label: `${name ?? labelProduct(task.class as ProductClass)}${volume_ml === undefined ? '' : `, ${sayVolume(volume_ml)}`}`,
@@ -60,11 +60,11 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         />
       ) : null}
       {tin?.volume_ml !== undefined && pour !== null && tin.volume_ml < pour ? (
-        <StateMark tone="wait">{`Only ${sayVolume(tin.volume_ml)} left in this tin`}</StateMark>
+        <StateMark tone="wait">{STEP_VIEW_WORDS.onlyLeftInThisTin(sayVolume(tin.volume_ml))}</StateMark>
       ) : null}
       <StepWaits view={view} step={step} />
       {against.length > 0 ? (
-        <Notice tone="stop" title="If it is done now, this stands against it">
+        <Notice tone="stop" title={STEP_VIEW_WORDS.ifItIsDoneNowThis}>
           {[...new Set(against.map(sayFinding))].join(' ')}
         </Notice>
       ) : null}
@@ -75,11 +75,13 @@ export function StepView({ view, task, onLog }: StepViewProps) {
           </Body>
         ))}
         {facts.length > 0 ? (
-          <Small>{`${[...new Set(facts.map(({ basis }) => sayBasisOf(basis)))].join(', ')}. The label comes first.`}</Small>
+          <Small>
+            {STEP_VIEW_WORDS.theLabelComesFirst([...new Set(facts.map(({ basis }) => sayBasisOf(basis)))].join(', '))}
+          </Small>
         ) : null}
       </Column>
       {drawings.length > 0 ? (
-        <Row gap="$m" flexWrap="wrap" role="list" aria-label="How it is done">
+        <Row gap="$m" flexWrap="wrap" role="list" aria-label={STEP_VIEW_WORDS.howItIsDone}>
           {drawings.map((code) => (
             <View key={code} role="listitem">
               <TechniqueDrawing code={code} />
@@ -88,14 +90,14 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         </Row>
       ) : null}
       {sprays && isFilm(task.class) ? <GunCard key={tin?.id ?? ''} code={task.class} tin={tin} /> : null}
-      {cans > 0 ? <Body>{`About ${cans} ${cans === 1 ? 'can' : 'cans'} of ${CAN_ML} ml for this coat.`}</Body> : null}
+      {cans > 0 ? <Body>{STEP_VIEW_WORDS.aboutOfMlForThisCoat(cans, CAN_ML)}</Body> : null}
       {cautions.map(({ code, title, text, holds }) => (
         <Notice key={code} tone={holds ? 'stop' : 'wait'} title={title}>
           {text}
         </Notice>
       ))}
       <StepAction view={view} step={step} onDone={done} />
-      <Disclosure label="Why this step, and other ways to log it">
+      <Disclosure label={STEP_VIEW_WORDS.whyThisStepAndOtherWays}>
         {() => <Otherwise task={task} open={act === 'done' || act === 'done_early'} onLog={onLog} tin={tin} />}
       </Disclosure>
     </Card>

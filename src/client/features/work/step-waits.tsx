@@ -1,7 +1,7 @@
 import { sayUntil } from '@/client/features/shop-plan';
 import { Notice } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
-import { sayClosing } from '@/words';
+import { STEP_WAITS_WORDS, sayClosing } from '@/words';
 import type { Step } from './use-step';
 import type { WorkView } from './use-work';
 
@@ -12,17 +12,23 @@ export function StepWaits({ view, step }: { view: WorkView; step: Step }) {
   return (
     <>
       {waiting && wait ? (
-        <Notice tone="wait" title={`Not before ${times.moment(wait.readyAt, now)}: ${sayUntil(wait.readyAt, now)}`}>
-          {`${wait.on.label} has to dry first. Dry to the touch is not ready for a coat.`}
+        <Notice
+          tone="wait"
+          title={STEP_WAITS_WORDS.notBefore(times.moment(wait.readyAt, now), sayUntil(wait.readyAt, now))}
+        >
+          {STEP_WAITS_WORDS.hasToDryFirstDryTo(wait.on.label)}
         </Notice>
       ) : null}
       {wait?.closesAt && !waiting && wait.closesAt > now ? (
-        <Notice tone="wait" title={`Until ${times.clock(wait.closesAt)} only: ${sayUntil(wait.closesAt, now)}`}>
+        <Notice
+          tone="wait"
+          title={STEP_WAITS_WORDS.untilOnly(times.clock(wait.closesAt), sayUntil(wait.closesAt, now))}
+        >
           {sayClosing(task, wait.againAt ? times.moment(wait.againAt, now) : null)}
         </Notice>
       ) : null}
       {undone.length > 0 && task.state === 'open' ? (
-        <Notice tone="wait" title={`First: ${undone.map(({ label }) => lowerFirst(label)).join(', ')}`} />
+        <Notice tone="wait" title={STEP_WAITS_WORDS.first(undone.map(({ label }) => lowerFirst(label)).join(', '))} />
       ) : null}
     </>
   );

@@ -16,6 +16,7 @@ import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
 import { listTaken, logTask, readPieceWork, type Doing, type PieceWork, type ShopPlan, type Task } from '@/core/work';
 import { readAirNow, type Air } from '@/core/workshop';
+import { USE_WORK_WORDS } from '@/words';
 
 export interface WorkView {
   piece: PieceWork;
@@ -72,7 +73,10 @@ export function useWork(dossier: Dossier): WorkView {
       const work = makeId();
       const running = started?.task === task.id ? { startedAt: started.at } : {};
       const entries = logTask(task, { ...running, ...doing, at, ...(air ? { climate: air } : {}) });
-      change({ type: 'work_logged', work, entries }, `${doing.skipped ? 'Left out' : 'Logged'}: ${task.label}`);
+      change(
+        { type: 'work_logged', work, entries },
+        `${doing.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${task.label}`,
+      );
       drawOff(work, entries);
       if (started?.task === task.id) dispatch(taskLaidDown());
     },

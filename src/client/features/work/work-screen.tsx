@@ -11,12 +11,12 @@ import { PartsPanel } from './parts-panel';
 import { SheetPanel } from './sheet-panel';
 import { StepView } from './step-view';
 import { useWork, type WorkView } from './use-work';
-import { sayBlock, nameBlock } from '@/words';
+import { WORK_SCREEN_WORDS, sayBlock, nameBlock } from '@/words';
 
 /** Work: one step at a time, from the first wipe to the last coat. */
 export function WorkScreen() {
   return (
-    <PieceScreen stage="Work" note={countDone}>
+    <PieceScreen stage={WORK_SCREEN_WORDS.work} note={countDone}>
       {(parts) => <Work {...parts} />}
     </PieceScreen>
   );
@@ -25,7 +25,7 @@ export function WorkScreen() {
 function countDone(dossier: Dossier): string {
   if (!dossier.chosen) return '';
   const tasks = listTasks(dossier, [], { temperature_c: 21, humidity_pct: 50 });
-  return `${tasks.filter(({ state }) => state !== 'open').length} of ${tasks.length} done`;
+  return WORK_SCREEN_WORDS.ofDone(tasks.filter(({ state }) => state !== 'open').length, tasks.length);
 }
 
 function Work({ dossier, change }: PieceParts) {
@@ -33,12 +33,14 @@ function Work({ dossier, change }: PieceParts) {
     return (
       <Notice
         tone="act"
-        title="No system taken yet"
+        title={WORK_SCREEN_WORDS.noSystemTakenYet}
         action={
-          <Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/choose`)}>Choose a system</Button>
+          <Button onPress={() => router.replace(`/piece/${dossier.piece.id ?? ''}/choose`)}>
+            {WORK_SCREEN_WORDS.chooseASystem}
+          </Button>
         }
       >
-        The work follows from the system you take in Choose.
+        {WORK_SCREEN_WORDS.theWorkFollowsFromTheSystem}
       </Notice>
     );
   }
@@ -75,10 +77,11 @@ function Bench({ dossier, change }: PieceParts) {
       {current ? (
         <StepView key={current.id} view={view} task={current} onLog={log} />
       ) : (
-        <Notice tone="go" title={left.length === 0 ? 'All is done' : 'Nothing can be done just now'}>
-          {left.length === 0
-            ? 'It goes on curing: see when it can be collected below.'
-            : 'What is left is held back, as said above.'}
+        <Notice
+          tone="go"
+          title={left.length === 0 ? WORK_SCREEN_WORDS.allIsDone : WORK_SCREEN_WORDS.nothingCanBeDoneJustNow}
+        >
+          {left.length === 0 ? WORK_SCREEN_WORDS.itGoesOnCuringSeeWhen : WORK_SCREEN_WORDS.whatIsLeftIsHeldBack}
         </Notice>
       )}
     </Column>
@@ -91,7 +94,7 @@ function Bench({ dossier, change }: PieceParts) {
       <HardwarePanel dossier={dossier} change={change} />
       <MixesPanel dossier={dossier} change={change} view={view} />
       <SheetPanel view={view} />
-      <Small>Labels, safety sheets, local law and licensed practice go before anything said here.</Small>
+      <Small>{WORK_SCREEN_WORDS.labelsSafetySheetsLocalLawAnd}</Small>
     </Column>
   );
   return wide ? (
@@ -107,4 +110,8 @@ function Bench({ dossier, change }: PieceParts) {
   );
 }
 
-const GO_TO = { read: 'Go to Read', choose: 'Choose again', prove: 'Go to Prove' } as const;
+const GO_TO = {
+  read: WORK_SCREEN_WORDS.goToRead,
+  choose: WORK_SCREEN_WORDS.chooseAgain,
+  prove: WORK_SCREEN_WORDS.goToProve,
+} as const;

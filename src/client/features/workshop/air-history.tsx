@@ -6,6 +6,7 @@ import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop, useMeasures, time
 import { Button, Card, Column, Disclosure, Field, Heading, Row, Small, StateMark, Strong, useTones } from '@/client/ui';
 import { airSchema, judgeAir, type Air, type Workshop } from '@/core/workshop';
 import { readNumber } from '@/core/shared';
+import { AIR_HISTORY_WORDS } from '@/words';
 
 const WEEK_MS = 7 * 86_400_000;
 const LISTED = 12;
@@ -21,13 +22,13 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
     change({ type: 'air_recorded', air: { ...air, at: timeNow() } as Air });
   const week = workshop.air.filter(({ at }) => Date.parse(now) - Date.parse(at) <= WEEK_MS);
   return (
-    <Card role="region" aria-label="Air" gap="$m">
-      <Heading>Air</Heading>
+    <Card role="region" aria-label={AIR_HISTORY_WORDS.air} gap="$m">
+      <Heading>{AIR_HISTORY_WORDS.air}</Heading>
       <AirForm onRecord={record} />
-      <Button onPress={() => void measure()}>Read the instrument (simulated)</Button>
-      {week.length > 1 ? <AirChart air={week} now={now} /> : <Small>Two readings or more make a history here.</Small>}
+      <Button onPress={() => void measure()}>{AIR_HISTORY_WORDS.readTheInstrumentSimulated}</Button>
+      {week.length > 1 ? <AirChart air={week} now={now} /> : <Small>{AIR_HISTORY_WORDS.twoReadingsOrMoreMakeA}</Small>}
       {week.length > 0 ? (
-        <Disclosure label={`${week.length} readings this week`}>
+        <Disclosure label={AIR_HISTORY_WORDS.readingsThisWeek(week.length)}>
           {() => (
             <Column gap="$s">
               {[...week]
@@ -37,13 +38,18 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
                   <Row key={air.at} alignItems="center" gap="$s">
                     <Column flex={1}>
                       <Strong>{`${gauge('temperature_c').say(air.temperature_c)}, ${air.humidity_pct} %`}</Strong>
-                      <Small>{`${times.moment(air.at, now)}, ${gauge('temperature_gap_c').say(judgeAir(air).marginC)} above the dew point`}</Small>
+                      <Small>
+                        {AIR_HISTORY_WORDS.aboveTheDewPoint(
+                          times.moment(air.at, now),
+                          gauge('temperature_gap_c').say(judgeAir(air).marginC),
+                        )}
+                      </Small>
                     </Column>
                     <Button
-                      label={`Take back the reading of ${times.moment(air.at, now)}`}
+                      label={AIR_HISTORY_WORDS.takeBackTheReadingOf(times.moment(air.at, now))}
                       onPress={() => change({ type: 'air_withdrawn', at: air.at })}
                     >
-                      Take back
+                      {AIR_HISTORY_WORDS.takeBack}
                     </Button>
                   </Row>
                 ))}
@@ -79,7 +85,7 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
     <Column gap="$s">
       <Row gap="$s">
         <Field
-          label="Air"
+          label={AIR_HISTORY_WORDS.air}
           unit={degrees.unit}
           numeric
           value={texts.temperature}
@@ -87,26 +93,29 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
           error={error(texts.temperature, temperature, -40, 60, degrees.sayRange(-40, 60))}
         />
         <Field
-          label="Humidity"
+          label={AIR_HISTORY_WORDS.humidity}
           unit="%"
           numeric
           value={texts.humidity}
           onChange={set('humidity')}
-          error={error(texts.humidity, humidity, 0, 100, 'A number from 0 to 100.')}
+          error={error(texts.humidity, humidity, 0, 100, AIR_HISTORY_WORDS.aNumberFrom0To100)}
         />
         <Field
-          label="Surface"
+          label={AIR_HISTORY_WORDS.surface}
           unit={degrees.unit}
           numeric
           value={texts.surface}
           onChange={set('surface')}
-          placeholder="as air"
+          placeholder={AIR_HISTORY_WORDS.asAir}
           error={error(texts.surface, surface, -40, 60, degrees.sayRange(-40, 60))}
         />
       </Row>
       {verdict ? (
         <StateMark tone={verdict.stops.waterborne ? 'stop' : verdict.slow ? 'wait' : 'go'}>
-          {`Dew point ${degrees.say(verdict.dewPointC)}, surface ${gauge('temperature_gap_c').say(verdict.marginC)} above it`}
+          {AIR_HISTORY_WORDS.dewPointSurfaceAboveIt(
+            degrees.say(verdict.dewPointC),
+            gauge('temperature_gap_c').say(verdict.marginC),
+          )}
         </StateMark>
       ) : null}
       <Button
@@ -116,7 +125,7 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
           setTexts({ temperature: '', humidity: '', surface: '' });
         }}
       >
-        Record this air
+        {AIR_HISTORY_WORDS.recordThisAir}
       </Button>
     </Column>
   );
@@ -136,7 +145,7 @@ function AirChart({ air, now }: { air: readonly Air[]; now: string }) {
   const line = (value: (row: (typeof rows)[number]) => number): string =>
     rows.map((row) => `${x(row.at)},${y(value(row))}`).join(' ');
   const closed = rows.filter(({ t, limit }) => t < limit || t < 10).length;
-  const words = `Air of the last week, ${degrees.write(low)} to ${degrees.say(high)}: the full line is the air, the dashed one the least a surface may have. ${closed === 0 ? 'Always fit for coating.' : `${closed} of ${rows.length} readings forbid waterborne coats.`}`;
+  const words = AIR_HISTORY_WORDS.airOfTheLastWeekTo(degrees.write(low), degrees.say(high), closed, rows.length);
   return (
     <Column gap="$xs">
       <View role="img" aria-label={words}>
@@ -168,10 +177,10 @@ function AirChart({ air, now }: { air: readonly Air[]; now: string }) {
           />
           <Polyline points={line(({ t }) => t)} fill="none" stroke={tones.ink} strokeWidth={1.8} />
           <Text x={LEFT} y={HEIGHT - 4} fontSize={11} fill={tones.softInk}>
-            a week ago
+            {AIR_HISTORY_WORDS.aWeekAgo}
           </Text>
           <Text x={WIDTH - 4} y={HEIGHT - 4} fontSize={11} textAnchor="end" fill={tones.softInk}>
-            now
+            {AIR_HISTORY_WORDS.now}
           </Text>
         </Svg>
       </View>

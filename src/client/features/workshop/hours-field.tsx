@@ -2,6 +2,7 @@ import X from 'lucide-react-native/icons/x';
 import { Button, Column, MomentField, Pressed, Row, Small, Strong, useTones } from '@/client/ui';
 import type { Hours } from '@/core/schedule';
 import { addStretch, findHoursFault, toClock, toStretch, type Stretch } from './hours';
+import { HOURS_FIELD_WORDS } from '@/words';
 
 interface HoursFieldProps {
   label: string;
@@ -19,22 +20,27 @@ export function HoursField({ label, hours, onChange }: HoursFieldProps) {
     <Column role="group" aria-label={label} gap="$xs">
       <Row alignItems="center" justifyContent="space-between" gap="$s">
         <Strong>{label}</Strong>
-        {hours.length === 0 ? <Small flex={1}>no time</Small> : null}
-        <Button look="quiet" label={`Add a time, ${label}`} onPress={() => onChange(addStretch(hours))}>
-          Add a time
+        {hours.length === 0 ? <Small flex={1}>{HOURS_FIELD_WORDS.noTime}</Small> : null}
+        <Button look="quiet" label={HOURS_FIELD_WORDS.addATime(label)} onPress={() => onChange(addStretch(hours))}>
+          {HOURS_FIELD_WORDS.addATime2}
         </Button>
       </Row>
       {hours.map((own, i) => (
         <Row key={i} alignItems="flex-end" gap="$s">
-          <MomentField label="from" kind="time" value={own.from} onChange={(from) => set(i, { from })} />
           <MomentField
-            label="to"
+            label={HOURS_FIELD_WORDS.fromIt}
+            kind="time"
+            value={own.from}
+            onChange={(from) => set(i, { from })}
+          />
+          <MomentField
+            label={HOURS_FIELD_WORDS.to}
             kind="time"
             value={toClock(own.to)}
             onChange={(to) => set(i, { to: toStretch(to) })}
           />
           <Pressed
-            aria-label={`Leave out ${own.from} to ${own.to}, ${label}`}
+            aria-label={HOURS_FIELD_WORDS.leaveOutTo(own.from, own.to, label)}
             width={48}
             alignItems="center"
             onPress={() => onChange(hours.filter((_, k) => k !== i))}
@@ -54,7 +60,7 @@ export function HoursField({ label, hours, onChange }: HoursFieldProps) {
 }
 
 const FAULTS = {
-  missing: 'Pick when it begins and when it ends, or leave it out.',
-  ends_first: 'It ends before it begins: pick a later end.',
-  overlap: 'Two times lie over each other: join them, or leave one out.',
+  missing: HOURS_FIELD_WORDS.pickWhenItBeginsAndWhen,
+  ends_first: HOURS_FIELD_WORDS.itEndsBeforeItBeginsPick,
+  overlap: HOURS_FIELD_WORDS.twoTimesLieOverEachOther,
 } as const;

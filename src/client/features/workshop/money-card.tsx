@@ -4,6 +4,7 @@ import { Card, Heading, Row, Small } from '@/client/ui';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import { definedOnly } from '@/core/shared';
 import type { Setup, Workshop } from '@/core/workshop';
+import { MONEY_CARD_WORDS } from '@/words';
 
 type ShopMoney = NonNullable<Setup['money']>;
 
@@ -15,20 +16,18 @@ export function MoneyCard({ workshop }: { workshop: Workshop }) {
     set({ money: definedOnly({ ...money, ...part }) as ShopMoney });
   const { target = {} } = money;
   return (
-    <Card role="region" aria-label="Money" gap="$m">
-      <Heading>Money</Heading>
-      <Small>
-        Every piece starts from these; on its last tab it can have its own. The currency is picked on Shelf.
-      </Small>
+    <Card role="region" aria-label={MONEY_CARD_WORDS.money} gap="$m">
+      <Heading>{MONEY_CARD_WORDS.money}</Heading>
+      <Small>{MONEY_CARD_WORDS.everyPieceStartsFromTheseOn}</Small>
       <Row gap="$m">
         <AmountField
-          label="An hour of yours"
+          label={MONEY_CARD_WORDS.anHourOfYours}
           currency={currency}
           value={money.hour_rate}
           onSet={(hour_rate) => keep({ hour_rate })}
         />
         <AmountField
-          label="Profit aimed for"
+          label={MONEY_CARD_WORDS.profitAimedFor}
           currency={currency}
           value={target.profit}
           onSet={(profit) => keep({ target: definedOnly({ ...target, profit }) })}
@@ -36,21 +35,21 @@ export function MoneyCard({ workshop }: { workshop: Workshop }) {
       </Row>
       <Row gap="$m">
         <AmountField
-          label="Fees of selling"
+          label={MONEY_CARD_WORDS.feesOfSelling}
           unit="%"
           most={100}
           value={money.fees_pct}
           onSet={(fees_pct) => keep({ fees_pct })}
         />
         <AmountField
-          label="and fixed"
+          label={MONEY_CARD_WORDS.andFixed}
           currency={currency}
           value={money.fees_fixed}
           onSet={(fees_fixed) => keep({ fees_fixed })}
         />
       </Row>
       <AmountField
-        label="Fetching and delivery, a piece"
+        label={MONEY_CARD_WORDS.fetchingAndDeliveryAPiece}
         currency={currency}
         value={money.transport}
         onSet={(transport) => keep({ transport })}

@@ -9,8 +9,17 @@ import { MoneyCard } from './money-card';
 import { findHoursFault, writeHours, type Stretch } from './hours';
 import { HoursField } from './hours-field';
 import { sayDate } from '@/client/features/shop-plan';
+import { WORKSHOP_SCREEN_WORDS } from '@/words';
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+const DAYS = [
+  WORKSHOP_SCREEN_WORDS.monday,
+  WORKSHOP_SCREEN_WORDS.tuesday,
+  WORKSHOP_SCREEN_WORDS.wednesday,
+  WORKSHOP_SCREEN_WORDS.thursday,
+  WORKSHOP_SCREEN_WORDS.friday,
+  WORKSHOP_SCREEN_WORDS.saturday,
+  WORKSHOP_SCREEN_WORDS.sunday,
+] as const;
 
 /** What the schedule goes by: when hands are free, how many pieces can stand, what the air was. */
 export function WorkshopScreen() {
@@ -19,7 +28,7 @@ export function WorkshopScreen() {
   // What any shop starts with is not shown for its own: kept, it would go over what the owner has set.
   const parts = !known ? (
     loading ? null : (
-      <Small>The server does not answer. Hours and places can be changed once it does.</Small>
+      <Small>{WORKSHOP_SCREEN_WORDS.theServerDoesNotAnswerHours}</Small>
     )
   ) : (
     <>
@@ -36,18 +45,18 @@ export function WorkshopScreen() {
   );
   return (
     <Screen
-      title="Hours, places, air"
-      header={<ShopHeader title="Workshop" before={<TodayLink />} />}
+      title={WORKSHOP_SCREEN_WORDS.hoursPlacesAir}
+      header={<ShopHeader title={WORKSHOP_SCREEN_WORDS.workshop} before={<TodayLink />} />}
       action={
         <>
           <Button grow onPress={() => router.push('/phones')}>
-            Phones
+            {WORKSHOP_SCREEN_WORDS.phones}
           </Button>
           <Button grow onPress={() => router.push('/copies')}>
-            Copies
+            {WORKSHOP_SCREEN_WORDS.copies}
           </Button>
           <Button grow onPress={() => router.push('/notices')}>
-            Notices
+            {WORKSHOP_SCREEN_WORDS.notices}
           </Button>
         </>
       }
@@ -84,9 +93,9 @@ function HoursCard({ workshop }: { workshop: Workshop }) {
       ),
     });
   return (
-    <Card role="region" aria-label="Your hours" gap="$m">
-      <Heading>Your hours</Heading>
-      <Small>{`On the clock of ${zoneOfShop(workshop)}. Waits pass by themselves; hands work only in these.`}</Small>
+    <Card role="region" aria-label={WORKSHOP_SCREEN_WORDS.yourHours} gap="$m">
+      <Heading>{WORKSHOP_SCREEN_WORDS.yourHours}</Heading>
+      <Small>{WORKSHOP_SCREEN_WORDS.onTheClockOfWaitsPass(zoneOfShop(workshop))}</Small>
       {DAYS.map((day, i) => (
         <HoursField
           key={day}
@@ -96,17 +105,17 @@ function HoursCard({ workshop }: { workshop: Workshop }) {
         />
       ))}
       <Field
-        label="People at work then"
+        label={WORKSHOP_SCREEN_WORDS.peopleAtWorkThen}
         numeric
         step={1}
         least={1}
         most={4}
         value={hands}
         onChange={setHands}
-        error={enough ? undefined : 'From 1 to 4.'}
+        error={enough ? undefined : WORKSHOP_SCREEN_WORDS.from1To4}
       />
       <Button look="main" disabled={!right || !changed} onPress={save}>
-        Keep these hours
+        {WORKSHOP_SCREEN_WORDS.keepTheseHours}
       </Button>
     </Card>
   );
@@ -129,24 +138,24 @@ function Exceptions({ workshop }: { workshop: Workshop }) {
     setHours([]);
   };
   return (
-    <Card role="region" aria-label="Days that are otherwise" gap="$m">
-      <Heading>Days that are otherwise</Heading>
+    <Card role="region" aria-label={WORKSHOP_SCREEN_WORDS.daysThatAreOtherwise} gap="$m">
+      <Heading>{WORKSHOP_SCREEN_WORDS.daysThatAreOtherwise}</Heading>
       {exceptions.map((own) => (
         <Row key={own.date} alignItems="center" justifyContent="space-between" gap="$s">
           <Strong>{sayDate(own.date, now)}</Strong>
-          <Small flex={1}>{own.hours.length > 0 ? writeHours(own.hours) : 'no time'}</Small>
+          <Small flex={1}>{own.hours.length > 0 ? writeHours(own.hours) : WORKSHOP_SCREEN_WORDS.noTime}</Small>
           <Button
-            label={`Remove ${sayDate(own.date, now)}`}
+            label={WORKSHOP_SCREEN_WORDS.remove(sayDate(own.date, now))}
             onPress={() => set({ exceptions: exceptions.filter((other) => other !== own) })}
           >
-            Remove
+            {WORKSHOP_SCREEN_WORDS.remove2}
           </Button>
         </Row>
       ))}
-      <MomentField label="Date" value={date} onChange={setDate} />
-      <HoursField label="Hours that day" hours={hours} onChange={setHours} />
+      <MomentField label={WORKSHOP_SCREEN_WORDS.date} value={date} onChange={setDate} />
+      <HoursField label={WORKSHOP_SCREEN_WORDS.hoursThatDay} hours={hours} onChange={setHours} />
       <Button disabled={!valid} onPress={add}>
-        Add this day
+        {WORKSHOP_SCREEN_WORDS.addThisDay}
       </Button>
     </Card>
   );
@@ -159,15 +168,13 @@ function Places({ workshop }: { workshop: Workshop }) {
   const [small, setSmall] = useState(String(places.small));
   const isCount = (text: string): boolean => /^\d{1,2}$/.test(text) && Number(text) <= 50;
   const right = isCount(large) && isCount(small) && Number(large) + Number(small) > 0;
-  const cure = 'A whole number from 0 to 50, and at least one place in all.';
+  const cure = WORKSHOP_SCREEN_WORDS.aWholeNumberFrom0To;
   return (
-    <Card role="region" aria-label="Places" gap="$m">
-      <Heading>Places to stand</Heading>
-      <Small>
-        A piece takes one from its first coat until it can be handled. What is small fits a large place too.
-      </Small>
+    <Card role="region" aria-label={WORKSHOP_SCREEN_WORDS.places} gap="$m">
+      <Heading>{WORKSHOP_SCREEN_WORDS.placesToStand}</Heading>
+      <Small>{WORKSHOP_SCREEN_WORDS.aPieceTakesOneFromIts}</Small>
       <Field
-        label="Large, as for a dresser"
+        label={WORKSHOP_SCREEN_WORDS.largeAsForADresser}
         numeric
         step={1}
         most={50}
@@ -176,7 +183,7 @@ function Places({ workshop }: { workshop: Workshop }) {
         error={isCount(large) ? undefined : cure}
       />
       <Field
-        label="Small, as for a bedside cabinet"
+        label={WORKSHOP_SCREEN_WORDS.smallAsForABedsideCabinet}
         numeric
         step={1}
         most={50}
@@ -188,7 +195,7 @@ function Places({ workshop }: { workshop: Workshop }) {
         disabled={!right || (Number(large) === places.large && Number(small) === places.small)}
         onPress={() => set({ places: { large: Number(large), small: Number(small) } })}
       >
-        Keep these places
+        {WORKSHOP_SCREEN_WORDS.keepThesePlaces}
       </Button>
     </Card>
   );

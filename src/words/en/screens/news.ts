@@ -1,0 +1,29 @@
+export const CLOCK_BAR_WORDS = {
+  whichClockIsRight: 'Which clock is right',
+  goByTheComputer: 'Go by the computer',
+  thisClockIsRight: 'This clock is right',
+  dryingAndCuringAreCountedFrom: 'Drying and curing are counted from the times you log here.',
+};
+
+export const REPLACED_BAR_WORDS = {
+  theWorkshop: 'The workshop',
+  replacedByAnother: 'Replaced by another',
+  changedWhatYouHadSet: (by: string | undefined): string => `${by ?? 'The computer'} changed what you had set`,
+  putMineBack: 'Put mine back',
+  leaveItSo: 'Leave it so',
+};
+
+export const UPDATE_BAR_WORDS = {
+  aNewerBricolage: 'A newer Bricolage',
+  aNewVersionIsReady: 'A new version is ready',
+  aNewVersionWasTakenIn: 'A new version was taken in another tab',
+  takeItNow: 'Take it now',
+  later: 'Later',
+};
+
+export const VISIT_BAR_WORDS = {
+  lookingRound: 'Looking round',
+  thisIsTheInventedWorkshop: 'This is the invented workshop',
+  tryAnythingNothingOfItIs: 'Try anything: nothing of it is yours, and it is as new next time.',
+  backToMyShop: 'Back to my shop',
+};

@@ -1,0 +1,125 @@
+export const AIR_CARD_WORDS = {
+  tooColdToCoat: 'Too cold to coat',
+  tooHotToCoat: 'Too hot to coat',
+  tooDampToCoat: 'Too damp to coat',
+  tooNearTheDewPointTo: 'Too near the dew point to coat',
+  air: 'Air',
+  airAndSurface: 'air and surface',
+  airSurface: (surfaceC: string): string => `air; surface ${surfaceC}`,
+  humidity: 'humidity',
+  aboveTheDewPointIsThe: (dewPointC: string, write: string): string =>
+    `above the dew point (${dewPointC}); ${write} is the least`,
+  measured: (moment: string): string => `Measured ${moment}.`,
+  notMeasuredInTheLastSix:
+    'Not measured in the last six hours: what is usual here at this time of day, or the label’s air.',
+  readTheInstrument: 'Read the instrument',
+  typeItIn: 'Type it in',
+  withWaterborne: (stop: string): string => `${stop} with waterborne`,
+  coatsDrySlowly: 'Coats dry slowly',
+  fitForCoating: 'Fit for coating',
+};
+
+export const BY_DATE_CARD_WORDS = {
+  canBeCollected: 'Can be collected',
+  tooLateFor: 'too late for',
+  inTimeFor: 'in time for',
+  noDateYetSomethingHoldsEvery: 'No date yet: something holds every piece back.',
+  allBy: 'All by',
+  canThey: 'Can they?',
+  tryingItOut: 'Trying it out…',
+  yesAllCanBeCollectedBy: (date: string): string => `Yes: all can be collected by ${date}`,
+  notAllBy: (date: string): string => `Not all by ${date}`,
+  tooLate: (value: string): string => `Too late: ${value}.`,
+  somethingHoldsAPieceBack: 'Something holds a piece back.',
+  noDate: 'no date',
+  allInTime: ', all in time',
+  nothingTriedWouldBringItForward: 'Nothing tried would bring it forward.',
+  noDateWhileItIsHeld: (own: string, block: string): string => `${own}: no date while it is held back. ${block}`,
+};
+
+export const DO_NOW_WORDS = {
+  nothingIsInWork: 'Nothing is in work',
+  seeThePieces: 'See the pieces',
+  workBeginsWhenASystemHas: 'Work begins when a system has been taken for a piece, in Choose.',
+  nothingNeedsYouBefore: (moment: string): string => `Nothing needs you before ${moment}`,
+  nothingNeedsYou: 'Nothing needs you',
+  thatIsInIfYouHave: (until: string): string =>
+    `That is in ${until}. If you have time now, say how long and it is planned in.`,
+  noOpenJobWaitsForYour: 'No open job waits for your hands.',
+  doNow: 'Do now',
+  nowInThisOrder: 'Now, in this order',
+  min: (minutes: number, goesOn: boolean): string => `${minutes} min${goesOn ? ', goes on later' : ''}`,
+  pour: (volume: string): string => `pour ${volume}`,
+  thenByItself: (hours: string): string => `then ${hours} by itself`,
+  cleanUpMin: (cleanUpMin: number): string => `clean up ${cleanUpMin} min`,
+  min2: (hours: number): string => `${hours} min`,
+  h: (hours: number): string => `${hours} h`,
+};
+
+export const DRYING_WORDS = {
+  wetDoNotTouch: 'Wet: do not touch',
+  touchDryNoCoatYet: 'Touch dry, no coat yet',
+  mayBeRecoated: 'May be recoated',
+  mayBeRefittedStillCuring: 'May be refitted, still curing',
+  cured: 'Cured',
+  drying: 'Drying',
+  moreMostlyCuring: (clocksCount: number): string => `${clocksCount} more, mostly curing`,
+  tellMeWhenACoatIs: 'Tell me when a coat is ready',
+  on: (what: string, where: string): string => `${what} on ${where}`,
+  recoatBeforeOrNotBefore: (clock: string, moment: string): string => `Recoat before ${clock} or not before ${moment}`,
+  labelHInThisAirAbout: (labelRecoatH: number, recoatH: number): string =>
+    ` (label ${labelRecoatH} h; in this air about ${recoatH} h)`,
+};
+
+export const DUE_AND_BLOCKED_WORDS = {
+  patchesToRead: 'Patches to read',
+  overdueSince: (moment: string): string => `Overdue since ${moment}`,
+  dueNow: 'Due now',
+  strips: (strips: string): string => `Strips ${strips}`,
+  goToRead: 'Go to Read',
+  chooseAgain: 'Choose again',
+  goToProve: 'Go to Prove',
+  heldBack: 'Held back',
+  open: 'Open',
+};
+
+export const FREE_WORDS = {
+  n20Min: '20 min',
+  n40Min: '40 min',
+  n1H: '1 h',
+  n2H: '2 h',
+  youHaveUntil: (clock: string): string => `You have until ${clock}`,
+  howLongHaveYouGot: 'How long have you got?',
+  goByMyHoursAgain: 'Go by my hours again',
+};
+
+export const IN_TROUBLE_WORDS = {
+  inTrouble: 'In trouble',
+  onThe: (zone: string): string => `On the ${zone}`,
+  somethingIsWrongWithAPiece: 'Something is wrong with a piece',
+  withWhichPiece: 'With which piece?',
+  anotherOne: 'Another one',
+};
+
+export const MOVED_WORDS = {
+  oneJobHasMoved: 'One job has moved',
+  jobsHaveMoved: (movesCount: number): string => `${movesCount} jobs have moved`,
+  andMore: (movesCount: number): string => `and ${movesCount} more`,
+  seen: 'Seen',
+};
+
+export const WAITING_WORDS = {
+  waitsForPickUp: 'Waits for pick-up',
+  seeWhenItIsCuredAnd: (date: string | null): string =>
+    `${date ? `Sold ${date}. ` : 'Sold. '}See when it is cured, and what goes with it.`,
+};
+
+export const TODAY_SCREEN_WORDS = {
+  today: 'Today',
+  start: (task: string): string => `Start: ${task}`,
+  tellBricolageWhatYouHaveFound:
+    'Tell Bricolage what you have found. It asks what it needs to know of each surface, says which preparation and primer will hold, and then fits the work into your evenings.',
+  theNextStep: 'the next step',
+  twoWeeksAhead: 'Two weeks ahead',
+  hoursPlacesAir: 'Hours, places, air',
+};
