@@ -1,12 +1,14 @@
+import { DEFAULT_LOCALE, LANGUAGE } from '@/words';
+
 /** How the owner writes numbers, days and times: by the device, in the language of the words. */
 export function localeOf(language: string): string {
-  if (/^en\b/.test(language)) return language;
-  // Another language: its clock of 12 or 24 hours, with English names of days and months.
+  if (new Intl.Locale(language).language === LANGUAGE) return language;
+  // Another language: its clock of 12 or 24 hours, with names of days and months in the language of the words.
   const { hourCycle = 'h23' } = new Intl.DateTimeFormat(language, { hour: 'numeric' }).resolvedOptions();
-  return `en-GB-u-hc-${hourCycle}`;
+  return `${DEFAULT_LOCALE}-u-hc-${hourCycle}`;
 }
 
-export const OWN_LOCALE = localeOf(globalThis.navigator?.language ?? 'en-GB');
+export const OWN_LOCALE = localeOf(globalThis.navigator?.language ?? DEFAULT_LOCALE);
 
 /** The zone of the device's clock. Asking the browser takes a while the first time: it is asked once, early. */
 export const OWN_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -3,7 +3,7 @@
  * what two files of the program share would be loaded with the first screen.
  */
 export { EnterScreen } from './features/access';
-export { CompareScreen } from './features/compare';
+export { CompareScreen, PieceGlance } from './features/compare';
 export { GlossaryScreen, SearchScreen } from './features/search';
 export { ChooseScreen } from './features/choose';
 export { CopiesScreen } from './features/copies';

@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
@@ -13,8 +13,10 @@ export interface Shop {
 }
 
 async function start(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, ['dist-server/main.cjs'], {
-    env: { ...process.env, ...env },
+  // A build of its own may bring its server along.
+  const own = path.join(env.BRICOLAGE_ROOT ?? '.', 'dist-server/main.cjs');
+  const child = spawn(process.execPath, [existsSync(own) ? own : 'dist-server/main.cjs'], {
+    env: { ...process.env, NODE_PATH: path.resolve('node_modules'), ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const url = await new Promise<string>((resolve, reject) => {

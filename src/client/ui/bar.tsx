@@ -7,7 +7,7 @@ import { Body, Strong } from './text';
 export function BeliefBar({ label, p }: { label: string; p: number }) {
   return (
     <Row alignItems="center" gap="$s" minHeight={28}>
-      <Body flexBasis="56%" flexShrink={0} numberOfLines={1}>
+      <Body flexBasis="56%" flexShrink={0}>
         {label}
       </Body>
       <View flex={1} height={10} backgroundColor="$line" aria-hidden>

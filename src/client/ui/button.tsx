@@ -7,6 +7,9 @@ const Frame = styled(Pressed, {
   paddingHorizontal: '$l',
   alignItems: 'center',
   flexDirection: 'row',
+  // Long words go on in a second line before they leave the screen.
+  flexShrink: 1,
+  maxWidth: '100%',
   gap: '$s',
   variants: {
     look: {
@@ -55,7 +58,7 @@ export function Button({
       {...{ type: 'button' }}
     >
       {icon}
-      <Strong color={look === 'main' ? '$onAct' : '$ink'} textAlign="center">
+      <Strong color={look === 'main' ? '$onAct' : '$ink'} textAlign="center" flexShrink={1}>
         {children}
       </Strong>
     </Frame>

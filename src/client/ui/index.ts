@@ -1,3 +1,4 @@
+export { balance } from './balance';
 export { DefectGlyph, RepairGlyph } from './defect-glyph';
 export { AnswerGlyph, DRAWN_ANSWERS } from './answer-glyph';
 export { BeliefBar } from './bar';

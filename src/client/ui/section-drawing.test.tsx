@@ -5,7 +5,6 @@ import { spread } from './spread';
 import { config } from './tamagui.config';
 
 const SECTION = {
-  summary: 'Laminate sheet, Scuff 150, Cabinet enamel',
   layers: [
     {
       kind: 'substrate' as const,

@@ -8,7 +8,7 @@ import { Small, Strong } from './text';
 import { spread } from './spread';
 import type { Tones } from './tokens';
 import { useIsDark, useTones } from './use-tones';
-import { SECTION_DRAWING_WORDS } from '@/words';
+import { saySection, SECTION_DRAWING_WORDS } from '@/words';
 
 /*
  * The section: a cut through a zone. Substrates differ by hatch as well as colour; a finish lies on top; a prep is a
@@ -128,7 +128,7 @@ export function SectionDrawing({ section, width = 104, height, decorative = fals
   const bands = stack(section.layers, tall);
   const label = decorative
     ? {}
-    : { role: 'img' as const, 'aria-label': SECTION_DRAWING_WORDS.section(section.summary) };
+    : { role: 'img' as const, 'aria-label': SECTION_DRAWING_WORDS.section(saySection(section)) };
   return (
     <View
       aria-hidden={decorative}
@@ -319,7 +319,7 @@ export function LabelledSection({ section }: { section: Section }) {
   const targets = groups.map((group) => Math.min(middle(group.from, group.to), height - 20));
   const labels = spread(targets, LABEL_PITCH, height);
   return (
-    <View role="group" aria-label={SECTION_DRAWING_WORDS.section(section.summary)} flexDirection="row">
+    <View role="group" aria-label={SECTION_DRAWING_WORDS.section(saySection(section))} flexDirection="row">
       <SectionDrawing section={section} width={104} height={height} decorative />
       <Svg width={34} height={height} aria-hidden>
         {groups.map((group, i) => (

@@ -1,7 +1,9 @@
 import { styled, Text } from '@tamagui/core';
 
-const base = { color: '$ink', fontFamily: '$body', margin: 0 } as const;
-const display = { color: '$ink', fontFamily: '$heading', fontWeight: '600', margin: 0 } as const;
+// A word that is longer than its place is broken before it leaves it.
+const long = { style: { overflowWrap: 'anywhere' } } as const;
+const base = { color: '$ink', fontFamily: '$body', margin: 0, ...long } as const;
+const display = { color: '$ink', fontFamily: '$heading', fontWeight: '600', margin: 0, ...long } as const;
 
 export const Title = styled(Text, { ...display, render: 'h1', fontSize: '$title', lineHeight: '$title' });
 export const Heading = styled(Text, { ...display, render: 'h2', fontSize: '$heading', lineHeight: '$heading' });

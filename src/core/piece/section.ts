@@ -37,8 +37,6 @@ export type CoatState = 'planned' | 'wet' | 'dry' | 'cured';
 
 export interface Section {
   layers: SectionLayer[];
-  /** The whole drawing in words. */
-  summary: string;
 }
 
 const CLEAR = '#FFFFFF';
@@ -120,16 +118,7 @@ export function buildWorkSection(
           ...tooth.flatMap((own) => drawWork(own, colour)),
         ];
   const all = [...ground, ...lay(coats)];
-  return {
-    layers: all,
-    summary: all
-      .map((layer) =>
-        'state' in layer
-          ? `${layer.label} (${String(layer.state)}${'suspect' in layer ? ', suspect' : ''})`
-          : layer.label,
-      )
-      .join(', '),
-  };
+  return { layers: all };
 }
 
 function draw(
@@ -151,7 +140,7 @@ function draw(
     layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
   }
   layers.push(...work.flatMap((entry) => drawWork(entry, colour)));
-  return { layers, summary: layers.map((layer) => layer.label).join(', ') };
+  return { layers };
 }
 
 function planWork(plan: ZonePlan): Work[] {

@@ -4,13 +4,15 @@
  */
 export function describeChance(p: number): string {
   const odds = formatChance(p);
-  return odds === 'never seen' || odds === 'nearly always' ? odds : `about ${odds}`;
+  return isOutside(p) ? odds : `about ${odds}`;
 }
+
+/** Too near to never or to always to be told by a number. */
+const isOutside = (p: number): boolean => p < 0.0005 || p > 0.985;
 
 /** As `describeChance`, without "about", for figures and tables. */
 export function formatChance(p: number): string {
-  if (p < 0.0005) return 'never seen';
-  if (p > 0.985) return 'nearly always';
+  if (isOutside(p)) return p < 0.5 ? 'never seen' : 'nearly always';
   if (p <= 0.4) return `1 in ${roundToTwoFigures(1 / p)}`;
   const tenths = Math.min(9, Math.round(p * 10));
   return tenths === 5 ? '1 in 2' : `${tenths} in 10`;

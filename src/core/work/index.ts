@@ -30,7 +30,7 @@ export { openMinutes } from './open-minutes';
 export { SPRAY_PLACE } from './spray-place';
 export { judgeStep, type StepAct } from './step-act';
 export { listTasks, type Task } from './tasks';
-export { readToday, type Today } from './today';
+export { readToday, type CoatMoment, type Today } from './today';
 export {
   asksSummaries,
   isMeant,

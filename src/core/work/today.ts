@@ -14,7 +14,7 @@ export interface Today {
   /** The end of the sitting that runs now. */
   until: string | null;
   /** Coats that have not cured yet, the ones that change next first. */
-  drying: (Clock & { name: string; next: { what: string; at: string } })[];
+  drying: (Clock & { name: string; next: { what: CoatMoment; at: string } })[];
   readings: { piece: string; name: string; reading: Omit<DueReading, 'panel'> & { panel: string; zone: string } }[];
   blocked: { piece: string; name: string; gate: string; because: BlockReason; goTo: string }[];
   /** The air, measured or expected. */
@@ -23,12 +23,9 @@ export interface Today {
   nextAt: string | null;
 }
 
-const NEXT: readonly [keyof Pick<Clock, 'touchAt' | 'recoatAt' | 'handleAt' | 'curedAt'>, string][] = [
-  ['touchAt', 'touch dry'],
-  ['recoatAt', 'ready for the next coat'],
-  ['handleAt', 'hard enough to refit'],
-  ['curedAt', 'cured'],
-];
+/** The moments of a coat, in order. */
+const NEXT = ['touchAt', 'recoatAt', 'handleAt', 'curedAt'] as const satisfies readonly (keyof Clock)[];
+export type CoatMoment = (typeof NEXT)[number];
 
 /** Today from the shop's plan: what stands in the sitting that runs now, by the owner's hours or by the time they said. */
 export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: ShopFacts): Today {
@@ -44,8 +41,8 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
         const covered = tasks.some(
           ({ op, openZones }) => isCoat(op) && openZones.some((zone) => clock.zones.includes(zone)),
         );
-        const next = (covered ? NEXT.slice(0, 2) : NEXT).find(([moment]) => clock[moment] > now);
-        return next ? [{ ...clock, name, next: { what: next[1], at: clock[next[0]] } }] : [];
+        const next = (covered ? NEXT.slice(0, 2) : NEXT).find((moment) => clock[moment] > now);
+        return next ? [{ ...clock, name, next: { what: next, at: clock[next] } }] : [];
       }),
     )
     .sort((a, b) => a.next.at.localeCompare(b.next.at));

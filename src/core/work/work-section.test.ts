@@ -27,10 +27,4 @@ describe('the section of a zone in work', () => {
       'paint dry',
     ]);
   });
-
-  it('says itself in words', () => {
-    const piece = { ...makePiece('desk'), log: [coat(1, '2026-11-28T09:00:00Z')] };
-    const { summary } = drawWork(piece, piece.zones![0]!, listTasks(piece, [], MILD), '2026-11-28T10:00:00Z');
-    expect(summary).toContain('Cabinet enamel (wet), Cabinet enamel (planned)');
-  });
 });

@@ -10,12 +10,26 @@ const DEPTHS: Record<ColourName['depth'], string> = {
   black: 'black',
 };
 
+const STRENGTHS: Record<ColourName['strength'], string> = { greyish: 'greyish', plain: '', strong: 'strong' };
+const HUES: Record<NonNullable<ColourName['hue']>, string> = {
+  red: 'red',
+  orange: 'orange',
+  yellow: 'yellow',
+  green: 'green',
+  teal: 'teal',
+  blue: 'blue',
+  violet: 'violet',
+  pink: 'pink',
+  brown: 'brown',
+  cream: 'cream',
+};
+
 /** A colour in plain words, for whoever cannot see the swatch: "light greyish green". */
 export function sayColour(hex: string): string {
   const { depth, hue, strength } = describeColour(hex);
   if (depth === 'white' || depth === 'black') return DEPTHS[depth];
   if (hue === null) return `${DEPTHS[depth]} grey`;
-  return [DEPTHS[depth], ...(strength === 'plain' ? [] : [strength]), hue].join(' ');
+  return [DEPTHS[depth], STRENGTHS[strength], HUES[hue]].filter(Boolean).join(' ');
 }
 
 const WAYS: Record<ColourWay, string> = {

@@ -1,10 +1,13 @@
+/** The language of this folder: days and numbers are written in it. */
+export const LANGUAGE = 'en' as const;
+export const DEFAULT_LOCALE = 'en-GB' as const;
 export * from './application';
 export * from './causes';
 export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
 export * from './colour';
-export { findTerm, GLOSSARY, type Term, type TermCode } from './glossary';
+export { findTerm, GLOSSARY, markTerms, type Term, type TermCode } from './glossary';
 export { GUIDE, type GuideCard } from './guide';
 export { HELP, SCREENS, type ScreenCode } from './help';
 export { sayClosing, sayHand, sayWithoutHand } from './hand';
@@ -25,4 +28,5 @@ export * from './symptoms';
 export * from './trouble';
 export { writeJobSheet } from './job-sheet';
 export * from './screens';
+export { saySection } from './section';
 export * from './work';

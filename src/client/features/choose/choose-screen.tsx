@@ -1,8 +1,8 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
-import { Body, Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
+import { Explained, PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';
 import { freezeSystem, stackOf, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
@@ -57,6 +57,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
     router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
   };
   const shown = wide ? systems : current ? [current] : [];
+  const setGoal = (goal: NonNullable<Dossier['goal']>): void => change({ type: 'goal_set', goal });
   return (
     <Column gap="$l" aria-busy={!fresh}>
       {groupBlocks(plan.blocked, dossier).map(({ gate, text }) => (
@@ -107,11 +108,21 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
         ))}
       </View>
       <Rule />
-      {systems.length > 0 ? <TurningPoints dossier={dossier} /> : null}
-      <Wishes dossier={dossier} onChange={(goal) => change({ type: 'goal_set', goal })} />
-      <HandList dossier={dossier} hands={plan.hands} onChange={(goal) => change({ type: 'goal_set', goal })} />
-      <SchoolSwitches dossier={dossier} now={plan.systems[0]} onChange={(goal) => change({ type: 'goal_set', goal })} />
-      <Rejected rejected={plan.rejected} dossier={dossier} />
+      <View
+        flexDirection={wide ? 'row' : 'column'}
+        gap={wide ? '$xl' : '$l'}
+        alignItems={wide ? 'flex-start' : 'stretch'}
+      >
+        <Column flex={wide ? 1 : undefined} gap="$l">
+          {systems.length > 0 ? <TurningPoints dossier={dossier} /> : null}
+          <Wishes dossier={dossier} onChange={setGoal} />
+        </Column>
+        <Column flex={wide ? 1 : undefined} gap="$l">
+          <HandList dossier={dossier} hands={plan.hands} onChange={setGoal} />
+          <SchoolSwitches dossier={dossier} now={plan.systems[0]} onChange={setGoal} />
+          <Rejected rejected={plan.rejected} dossier={dossier} />
+        </Column>
+      </View>
     </Column>
   );
 }
@@ -194,7 +205,7 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
         [...groups.values()].map((group) => (
           <Column key={`${group[0]!.code}${group[0]!.finding.rule}`} gap="$xs">
             <Strong>{nameRejected(group[0]!)}</Strong>
-            <Body>{sayRuledOut(group[0]!.finding)}</Body>
+            <Explained>{sayRuledOut(group[0]!.finding)}</Explained>
             <Small>{CHOOSE_SCREEN_WORDS.ruleOfCommonPractice(group.map(({ zone }) => name(zone)).join(', '))}</Small>
           </Column>
         ))

@@ -1,3 +1,4 @@
+import { Explained } from '@/client/features/piece-frame';
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { FILM_FACTS } from '@/core/knowledge';
 import type { Dossier } from '@/core/dossier';
@@ -52,7 +53,7 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
         <Column gap="$s" paddingHorizontal="$m" paddingBottom="$m">
           <Small>{amounts.join(' · ')}</Small>
           {step.colour ? <Coloured colour={step.colour} /> : null}
-          <Body>{sayWhy(step.why)}</Body>
+          <Explained>{sayWhy(step.why)}</Explained>
           {cautions.map(({ rule, text }) => (
             <Body key={rule}>{text}</Body>
           ))}

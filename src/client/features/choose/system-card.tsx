@@ -35,6 +35,9 @@ interface SystemCardProps {
   onTake: () => void;
 }
 
+/** Beside others, it is known by its name however far down one has read. */
+const STICKY = { position: 'sticky', top: 0, zIndex: 1 } as const;
+
 /** One complete system: its section on the zone shown, four figures, its cautions, and its steps. */
 export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: SystemCardProps) {
   const wide = useIsWide();
@@ -52,7 +55,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       render="article"
       aria-label={title}
     >
-      <View minHeight={wide ? 52 : undefined}>
+      <View minHeight={wide ? 52 : undefined} paddingVertical="$xs" backgroundColor="$ground" {...(wide ? STICKY : {})}>
         <Heading>{title}</Heading>
         {zone ? <Small>{SYSTEM_CARD_WORDS.onThe(lowerFirst(zoneName(zone)))}</Small> : null}
       </View>

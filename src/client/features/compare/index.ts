@@ -1,1 +1,2 @@
 export { CompareScreen } from './compare-screen';
+export { PieceGlance } from './piece-glance';

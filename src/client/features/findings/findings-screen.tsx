@@ -145,7 +145,6 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       <CellMark cell={cell} />
       <Row width={120} justifyContent="space-between">
         <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.never}</Small>
-        <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.half}</Small>
         <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.always}</Small>
       </Row>
       <Small color="$ink" textAlign="left">

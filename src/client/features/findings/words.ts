@@ -6,15 +6,13 @@ import { FINDINGS_WORDS } from '@/words';
 export const namePrimer = (primer: PrimerCode | 'none'): string =>
   primer === 'none' ? FINDINGS_WORDS.noPrimer : PRIMER_FACTS[primer].label;
 
-const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;
-
 /** What stands behind a figure: patches, for they are what counts, and the readings made on them. */
 export function sayCounts({ patches, patchesHeld, tests }: Pick<Cell, 'patches' | 'patchesHeld' | 'tests'>): string {
   if (patches === 0) return FINDINGS_WORDS.byCommonPractice;
   return FINDINGS_WORDS.ofHeld(
     Math.round(patchesHeld),
-    count(Math.round(patches), 'patch', 'patches'),
-    count(tests, 'reading', 'readings'),
+    FINDINGS_WORDS.patches(Math.round(patches)),
+    FINDINGS_WORDS.readings(tests),
   );
 }
 

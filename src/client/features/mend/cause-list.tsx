@@ -1,3 +1,4 @@
+import { Explained } from '@/client/features/piece-frame';
 import { BeliefBar, Body, Column, Disclosure, Heading, Small, Strong } from '@/client/ui';
 import { formatChance } from '@/core/shared';
 import type { CausesBelief } from '@/core/trouble';
@@ -27,7 +28,7 @@ export function CauseList({ belief }: { belief: CausesBelief }) {
             {shown.map((cause) => (
               <Column key={cause.code} role="listitem">
                 <Strong>{`${nameCause(cause.code)}, ${formatChance(cause.p)}`}</Strong>
-                <Small>{explainCause(cause)}</Small>
+                <Explained small>{explainCause(cause)}</Explained>
               </Column>
             ))}
             <Small>{CAUSE_LIST_WORDS.chancesByCommonPracticeMovedBy}</Small>

@@ -234,8 +234,7 @@ function drawAfter({ plan, remedy }: RecoveryWay, dossier: Dossier, belief: Caus
     layer.kind === 'coat' ? { ...layer, suspect: false } : layer,
   );
   const above = fresh.layers.filter(({ kind }) => kind === 'coat' || kind === 'tooth');
-  const layers = [...below, ...above];
-  return { layers, summary: layers.map(({ label }) => label).join(', ') };
+  return { layers: [...below, ...above] };
 }
 
 function Leave({ way, may, onTake }: { way: LeavingWay; may: boolean; onTake: () => void }) {

@@ -27,7 +27,7 @@ export function FindingsTabs() {
           key={href}
           href={href}
           aria-current={path === href ? 'page' : undefined}
-          style={{ textDecorationLine: 'none' }}
+          style={{ textDecorationLine: 'none', flexShrink: 0 }}
         >
           <Tab current={path === href}>
             <Strong color={path === href ? '$ink' : '$softInk'}>{label}</Strong>

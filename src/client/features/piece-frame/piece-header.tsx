@@ -34,10 +34,12 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
       <Column width="100%" maxWidth={1212} alignSelf="center" paddingHorizontal="$l" paddingTop="$s">
         <Row alignItems="center" gap="$xs">
           <BackLink />
-          <Title flex={1} numberOfLines={1}>
+          <Title flexGrow={1} flexShrink={1} numberOfLines={1}>
             {name}
           </Title>
-          <Small>{note}</Small>
+          <Small flexShrink={1} textAlign="right">
+            {note}
+          </Small>
           <HelpButton />
         </Row>
         <Row
@@ -45,6 +47,9 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
           aria-label={PIECE_HEADER_WORDS.stepsOfThisPiece}
           justifyContent="space-between"
           maxWidth={460}
+          // In a language of longer words the last steps are scrolled to.
+          overflow="scroll"
+          {...{ style: { overflowY: 'hidden', scrollbarWidth: 'none' } }}
         >
           {STAGES.map((stage) => {
             const href = `/piece/${id}/${stage.code}` as const;
@@ -55,7 +60,7 @@ export function PieceHeader({ id, name, note }: { id: string; name: string; note
                 href={href}
                 replace
                 aria-current={current ? 'page' : undefined}
-                style={{ textDecorationLine: 'none' }}
+                style={{ textDecorationLine: 'none', flexShrink: 0 }}
               >
                 <Tab current={current}>
                   <Strong fontSize={15} color={current ? '$ink' : '$softInk'}>

@@ -52,7 +52,7 @@ export function Screen({ title, header, children, action, scrolls = true }: Scre
       <View ref={(node) => setPlace(node as HTMLElement | null)} />
       {action ? (
         <View padding="$m" borderTopWidth={1} borderColor="$line" backgroundColor="$ground">
-          <View width="100%" maxWidth={560} alignSelf="center" flexDirection="row" gap="$s">
+          <View width="100%" maxWidth={560} alignSelf="center" flexDirection="row" flexWrap="wrap" gap="$s">
             {action}
           </View>
         </View>

@@ -23,7 +23,9 @@ export function ShopHeader({ title, before, children }: { title: string; before?
         gap="$s"
       >
         {before}
-        <Title flex={1}>{title}</Title>
+        <Title flexGrow={1} flexShrink={1}>
+          {title}
+        </Title>
         {children}
         <FindLink />
         <HelpButton />

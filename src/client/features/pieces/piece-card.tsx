@@ -7,27 +7,58 @@ import { PIECE_CARD_WORDS, sayNext, sayState } from '@/words';
 
 const MINUTE_MS = 60_000;
 
-export function PieceCard({ piece }: { piece: PieceSummary }) {
+interface PieceCardProps {
+  piece: PieceSummary;
+  /** Shows it beside the list instead of opening it. */
+  onPick?: () => void;
+  picked?: boolean;
+}
+
+export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
   const now = useNow(MINUTE_MS);
   const { id, name, stage, state, next, tone, section, reading } = piece;
   const due = reading ? sayDue(reading, now) : null;
-  return (
+  const card = (
+    <Card
+      flex={1}
+      flexDirection="row"
+      gap="$m"
+      padding="$m"
+      backgroundColor={picked ? '$actTint' : '$card'}
+      borderColor={picked ? '$act' : '$line'}
+      hoverStyle={{ borderColor: '$act' }}
+    >
+      {section ? (
+        <SectionDrawing section={section} width={64} height={96} decorative />
+      ) : (
+        <View width={64} height={96} backgroundColor="$line" />
+      )}
+      <Column flex={1} gap="$xs" justifyContent="center">
+        <Heading render="span" numberOfLines={1}>
+          {name}
+        </Heading>
+        <StateMark tone={tone}>{sayState(state)}</StateMark>
+        <Body numberOfLines={2}>{sayNext(next)}</Body>
+        {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
+      </Column>
+    </Card>
+  );
+  return onPick ? (
+    <View
+      render="button"
+      aria-pressed={picked}
+      onPress={onPick}
+      padding={0}
+      borderWidth={0}
+      backgroundColor="transparent"
+      cursor="pointer"
+      {...{ type: 'button' }}
+    >
+      {card}
+    </View>
+  ) : (
     <Link href={`/piece/${id}/${stage}`} style={{ textDecorationLine: 'none', display: 'flex', flex: 1 }}>
-      <Card flex={1} flexDirection="row" gap="$m" padding="$m" hoverStyle={{ borderColor: '$act' }}>
-        {section ? (
-          <SectionDrawing section={section} width={64} height={96} decorative />
-        ) : (
-          <View width={64} height={96} backgroundColor="$line" />
-        )}
-        <Column flex={1} gap="$xs" justifyContent="center">
-          <Heading render="span" numberOfLines={1}>
-            {name}
-          </Heading>
-          <StateMark tone={tone}>{sayState(state)}</StateMark>
-          <Body numberOfLines={2}>{sayNext(next)}</Body>
-          {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
-        </Column>
-      </Card>
+      {card}
     </Link>
   );
 }

@@ -1,10 +1,11 @@
 import { router } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { FlatList } from 'react-native';
+import { FlatList, ScrollView } from 'react-native';
 import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/features/piece-frame';
+import { makeFrame } from '@/client/room';
 import { useListSummariesInfiniteQuery, useMetHere } from '@/client/store';
-import { Body, Button, Column, Field, Row, useIsWide, useTones } from '@/client/ui';
+import { Body, Button, Column, Field, Row, useIsWide, useKeys, useTones } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
 import { MetHereCard, PieceCard } from './piece-card';
 import { ALL, PieceFilters, type Wanted } from './piece-filters';
@@ -61,7 +62,7 @@ export function PiecesScreen() {
           </Column>
         ) : null}
         {met.map(({ id, piece }) => (
-          <MetHereCard key={id} id={id} name={piece.name ?? 'A new piece'} />
+          <MetHereCard key={id} id={id} name={piece.name ?? PIECES_SCREEN_WORDS.aNewPiece} />
         ))}
         {empty && !none && !isFetching ? (
           <Body>{typed === '' ? PIECES_SCREEN_WORDS.noPieceIsSo : PIECES_SCREEN_WORDS.noPieceMatches(words)}</Body>
@@ -88,44 +89,60 @@ interface PieceListProps {
   onEnd: () => void;
 }
 
-/** Of a long list only what is near the screen is drawn. */
+/** What is known of a piece at a look; few ask before they open one. */
+const PieceGlance = makeFrame<{ summary: PieceSummary }>(async () => (await import('@/client/rooms')).PieceGlance);
+
+/** Of a long list only what is near the screen is drawn. At a desk the one that is picked stands beside it. */
 function PieceList({ pieces, onEnd }: PieceListProps) {
-  const columns = useIsWide() ? 2 : 1;
-  const rows = useMemo(
-    () =>
-      Array.from({ length: Math.ceil(pieces.length / columns) }, (_, row) =>
-        pieces.slice(row * columns, (row + 1) * columns),
-      ),
-    [pieces, columns],
+  const wide = useIsWide();
+  const [picked, setPicked] = useState<string | null>(null);
+  const at = Math.max(
+    0,
+    pieces.findIndex(({ id }) => id === picked),
   );
-  return (
+  const shown = pieces[at]!;
+  useKeys(
+    useMemo(
+      (): Record<string, () => void> =>
+        wide
+          ? {
+              ArrowDown: () => setPicked(pieces[Math.min(pieces.length - 1, at + 1)]!.id),
+              ArrowUp: () => setPicked(pieces[Math.max(0, at - 1)]!.id),
+              o: () => router.push(`/piece/${pieces[at]!.id}/${pieces[at]!.stage}`),
+            }
+          : {},
+      [wide, pieces, at],
+    ),
+  );
+  const list = (
     <FlatList
-      data={rows}
-      keyExtractor={(row) => row[0]!.id}
+      data={pieces as PieceSummary[]}
+      keyExtractor={({ id }) => id}
       renderItem={({ item }) => (
-        <Row gap="$m">
-          {item.map((piece) => (
-            <Column key={piece.id} role="listitem" flex={1} minWidth={0}>
-              <PieceCard piece={piece} />
-            </Column>
-          ))}
-          {item.length < columns ? <Column flex={1} /> : null}
-        </Row>
+        <Column role="listitem" minWidth={0}>
+          <PieceCard piece={item} {...(wide ? { onPick: () => setPicked(item.id), picked: item === shown } : {})} />
+        </Column>
       )}
+      extraData={shown}
       initialNumToRender={8}
       onEndReached={onEnd}
       onEndReachedThreshold={1}
       role="list"
       aria-label={PIECES_SCREEN_WORDS.pieces}
       style={{ flex: 1 }}
-      contentContainerStyle={{
-        padding: 16,
-        paddingBottom: 32,
-        gap: 12,
-        width: '100%',
-        maxWidth: 1212,
-        alignSelf: 'center',
-      }}
+      contentContainerStyle={{ padding: 16, paddingBottom: 32, gap: 12 }}
     />
+  );
+  return wide ? (
+    <Row flex={1} minHeight={0} width="100%" maxWidth={1212} alignSelf="center">
+      <Column width={460} minHeight={0}>
+        {list}
+      </Column>
+      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ padding: 16, paddingBottom: 32 }}>
+        <PieceGlance summary={shown} />
+      </ScrollView>
+    </Row>
+  ) : (
+    list
   );
 }

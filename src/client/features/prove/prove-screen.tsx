@@ -33,6 +33,13 @@ export function ProveScreen() {
 
 const ORDER: readonly Gate['state'][] = ['closed', 'waiting', 'overridden', 'open', 'not_needed'];
 
+/** The gate and the panel stay beside what is logged of them. */
+const BESIDE = {
+  position: 'sticky',
+  top: 0,
+  style: { maxHeight: 'calc(100vh - 160px)', overflowY: 'auto' },
+} as const;
+
 function Proving({ dossier, change }: PieceParts) {
   const wide = useIsWide();
   const gates = judgeGates(dossier);
@@ -84,8 +91,12 @@ function Proving({ dossier, change }: PieceParts) {
         value={zone.id}
         onPick={setPicked}
       />
-      <View flexDirection={wide ? 'row' : 'column'} gap={wide ? '$xxl' : '$l'}>
-        <Column flex={wide ? 1 : undefined} gap="$m">
+      <View
+        flexDirection={wide ? 'row' : 'column'}
+        gap={wide ? '$xxl' : '$l'}
+        alignItems={wide ? 'flex-start' : 'stretch'}
+      >
+        <Column flex={wide ? 1 : undefined} gap="$m" {...(wide ? BESIDE : {})}>
           {gates
             .filter((gate) => gate.zone === zone.id && gate.state !== 'not_needed')
             .map((gate) => (

@@ -1,3 +1,4 @@
+import { Explained } from '@/client/features/piece-frame';
 import { BeliefBar, Body, Column, Heading, Row, SectionDrawing, Small, Strong } from '@/client/ui';
 import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
@@ -87,7 +88,7 @@ function Needs({ needs }: { needs: readonly Need[] }) {
             </Strong>
             <Column flex={1}>
               <Body>{need.extent === 'spot' ? VERDICT_WORDS.onTheSpots(need.label) : need.label}</Body>
-              <Small>{sayReason(need.because)}</Small>
+              <Explained small>{sayReason(need.because)}</Explained>
             </Column>
           </Row>
         ))}

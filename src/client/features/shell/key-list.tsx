@@ -8,7 +8,7 @@ const KEYS: readonly [string, string][] = [
   ['u', KEY_LIST_WORDS.undoWhatWasDoneLast],
   ['← →', KEY_LIST_WORDS.theZoneBeforeTheNextZone],
   ['↵', KEY_LIST_WORDS.startARoundNextExercisePractice],
-  ['s, f, g', KEY_LIST_WORDS.sureFairlySureGuessingPractice],
+  ['s / f / g', KEY_LIST_WORDS.sureFairlySureGuessingPractice],
   ['d', KEY_LIST_WORDS.doneAtAStepOfThe],
   ['/', KEY_LIST_WORDS.findAnythingPiecesTinsWordsScreens],
   ['n', KEY_LIST_WORDS.newPiece],
@@ -17,6 +17,8 @@ const KEYS: readonly [string, string][] = [
   ['l', KEY_LIST_WORDS.findings],
   ['e', KEY_LIST_WORDS.practice],
   ['c', KEY_LIST_WORDS.compareTwoPieces],
+  ['↑ ↓', KEY_LIST_WORDS.thePieceBeforeTheNext],
+  ['o', KEY_LIST_WORDS.openThePiece],
   ['?', KEY_LIST_WORDS.thisList],
 ];
 

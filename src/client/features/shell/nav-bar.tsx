@@ -59,7 +59,7 @@ export function NavBar() {
       borderColor="$line"
       borderTopWidth={wide ? 0 : 1}
       borderRightWidth={wide ? 1 : 0}
-      width={wide ? 92 : '100%'}
+      width={wide ? 104 : '100%'}
     >
       {PLACES.map(({ href, label, icon: Icon, owns }) => {
         const current = owns(path);
@@ -68,11 +68,11 @@ export function NavBar() {
             key={label}
             href={href}
             aria-current={current ? 'page' : undefined}
-            style={{ textDecorationLine: 'none' }}
+            style={{ textDecorationLine: 'none', minWidth: 0, flexShrink: 1 }}
           >
             <Place current={current}>
               <Icon size={22} color={current ? tones.act : tones.softInk} aria-hidden />
-              <Small color={current ? '$act' : '$softInk'} fontWeight={current ? '700' : '400'}>
+              <Small textAlign="center" color={current ? '$act' : '$softInk'} fontWeight={current ? '700' : '400'}>
                 {label}
               </Small>
             </Place>

@@ -70,7 +70,7 @@ function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; no
           <View height={6} width={`${share * 100}%`} backgroundColor={`$${tone}`} />
         </View>
         <StateMark tone={tone}>{words}</StateMark>
-        <Small>{`${next.what} ${times.moment(next.at, now)}${saySlow(clock)}`}</Small>
+        <Small>{DRYING_WORDS.nextAt(next.what, times.moment(next.at, now), saySlow(clock))}</Small>
         {clock.quick && clock.quick.untilAt > now ? (
           <StateMark tone="wait">
             {DRYING_WORDS.recoatBeforeOrNotBefore(times.clock(clock.quick.untilAt), times.moment(clock.recoatAt, now))}

@@ -1,11 +1,11 @@
 import { View } from '@tamagui/core';
 import { Link, router } from 'expo-router';
-import { useMemo } from 'react';
+import { Fragment, useMemo, type ReactNode } from 'react';
 import { Screen, ShopHeader, Skeleton, Unreachable, WaysOn } from '@/client/features/piece-frame';
 import { BrokenSearch, type ShopAnswer } from '@/client/features/planner';
 import { makeTimes, useShopPlan, type ShopView, type Times } from '@/client/features/shop-plan';
 import { useNow } from '@/client/store';
-import { Button, Column, Row, Small, Strong, useIsWide } from '@/client/ui';
+import { balance, Button, Column, Row, Small, Strong, useIsWide } from '@/client/ui';
 import { AirCard } from './air-card';
 import { ByDateCard } from './by-date-card';
 import { DoNow } from './do-now';
@@ -69,39 +69,55 @@ interface DayProps {
 function Day({ view, answer, times, now }: DayProps) {
   const wide = useIsWide();
   const { today } = answer;
-  const main = (
-    <Column flex={wide ? 1.2 : undefined} gap="$l" minWidth={0}>
-      <Free now={now} times={times} until={today.until} />
-      <Moved answer={answer} fresh={view.fresh} times={times} now={now} />
-      <DoNow answer={answer} times={times} now={now} onOpen={openTask} />
-      <Readings answer={answer} times={times} now={now} />
-      <Blocked answer={answer} />
-      <InTrouble pieces={view.pieces ?? []} />
-    </Column>
-  );
-  const aside = (
-    <Column flex={wide ? 1 : undefined} gap="$l" minWidth={0}>
-      <AirCard today={today} times={times} now={now} />
-      <Drying clocks={today.drying} times={times} now={now} />
-      <Waiting pieces={view.pieces ?? []} now={now} />
-      <ByDateCard view={view} answer={answer} times={times} now={now} />
-      <Row gap="$s" flexWrap="wrap">
-        <Way href="/ahead" label={TODAY_SCREEN_WORDS.twoWeeksAhead} />
-        <Way href="/workshop" label={TODAY_SCREEN_WORDS.hoursPlacesAir} />
-      </Row>
-    </Column>
-  );
-  return wide ? (
+  const { pieces = [] } = view;
+  const { doNow, readings, blocked, drying } = today;
+  const main: Part[] = [
+    { lines: 4, shown: <Free now={now} times={times} until={today.until} /> },
+    { lines: 0, shown: <Moved answer={answer} fresh={view.fresh} times={times} now={now} /> },
+    {
+      lines: 2 + 4 * Math.max(1, doNow.length),
+      shown: <DoNow answer={answer} times={times} now={now} onOpen={openTask} />,
+    },
+    { lines: 4 * readings.length, shown: <Readings answer={answer} times={times} now={now} /> },
+    { lines: 4 * blocked.length, shown: <Blocked answer={answer} /> },
+    { lines: 4, shown: <InTrouble pieces={pieces} /> },
+  ];
+  const aside: Part[] = [
+    { lines: 9, shown: <AirCard today={today} times={times} now={now} /> },
+    {
+      lines: drying.length === 0 ? 0 : 2 + 6 * Math.min(3, drying.length),
+      shown: <Drying clocks={drying} times={times} now={now} />,
+    },
+    { lines: 4, shown: <Waiting pieces={pieces} now={now} /> },
+    { lines: 6 + 2 * pieces.length, shown: <ByDateCard view={view} answer={answer} times={times} now={now} /> },
+    {
+      lines: 3,
+      shown: (
+        <Row gap="$s" flexWrap="wrap">
+          <Way href="/ahead" label={TODAY_SCREEN_WORDS.twoWeeksAhead} />
+          <Way href="/workshop" label={TODAY_SCREEN_WORDS.hoursPlacesAir} />
+        </Row>
+      ),
+    },
+  ];
+  const columns = wide ? balance(main, aside) : [[...main, ...aside]];
+  return (
     <Row gap="$xl" alignItems="flex-start">
-      {main}
-      {aside}
+      {columns.map((parts, i) => (
+        <Column key={i} flex={1} gap="$l" minWidth={0}>
+          {parts.map(({ shown }, k) => (
+            <Fragment key={k}>{shown}</Fragment>
+          ))}
+        </Column>
+      ))}
     </Row>
-  ) : (
-    <Column gap="$l">
-      {main}
-      {aside}
-    </Column>
   );
+}
+
+interface Part {
+  /** About how tall it is, in lines. */
+  lines: number;
+  shown: ReactNode;
 }
 
 function Way({ href, label }: { href: '/ahead' | '/workshop'; label: string }) {

@@ -1,4 +1,7 @@
+import { lowerFirst } from '@/core/shared';
+
 export const COMPARE_SCREEN_WORDS = {
+  goOn: (next: string): string => `Go on: ${lowerFirst(next)}`,
   compare: 'Compare',
   thereIsNothingToCompareBefore: 'There is nothing to compare before the second piece.',
   one: 'One',

@@ -9,6 +9,8 @@ export const PATTERN_LIST_WORDS = {
 };
 
 export const FINDINGS_WORDS = {
+  patches: (count: number): string => `${count} ${count === 1 ? 'patch' : 'patches'}`,
+  readings: (count: number): string => `${count} ${count === 1 ? 'reading' : 'readings'}`,
   noPrimer: 'No primer',
   byCommonPractice: 'by common practice',
   ofHeld: (patchesHeld: number, patches: string, tests: string): string =>
@@ -38,7 +40,6 @@ export const FINDINGS_SCREEN_WORDS = {
   primersOn: (surface: string): string => `Primers on ${surface}`,
   holds: (primer: string, share: string, counts: string): string => `${primer}: holds ${share}, ${counts}`,
   never: 'never',
-  half: 'half',
   always: 'always',
   holds2: (share: string): string => `Holds ${share}`,
   readingsOf: (primer: string): string => `Readings of ${primer}`,

@@ -24,6 +24,7 @@ export const PIECE_FILTERS_WORDS = {
 };
 
 export const PIECES_SCREEN_WORDS = {
+  aNewPiece: 'A new piece',
   pieces: 'Pieces',
   archiveAndBin: 'Archive and bin',
   putAway: 'Put away',

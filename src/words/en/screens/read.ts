@@ -79,6 +79,8 @@ export const CHECK_CARD_WORDS = {
   min: (minutes: number): string => `${minutes} min`,
 };
 
+const SPEAKS: Record<'for' | 'against', string> = { for: 'for', against: 'against' };
+
 export const EVIDENCE_WORDS = {
   veryStrong: 'Very strong',
   strong: 'Strong',
@@ -94,8 +96,8 @@ export const EVIDENCE_WORDS = {
   noCheckMadeYetThisIs: 'No check made yet: this is what the kind, the age and the room suggest.',
   whySoFar: (evidenceCount: number): string =>
     `Why? ${evidenceCount === 1 ? 'One answer' : `${evidenceCount} answers`} so far`,
-  evidence: (strengthWord: string, speaks: string, aboutLabel: string, basisWord: string): string =>
-    `${strengthWord} evidence ${speaks} ${aboutLabel} (${basisWord})`,
+  evidence: (strengthWord: string, speaks: 'for' | 'against', aboutLabel: string, basisWord: string): string =>
+    `${strengthWord} evidence ${SPEAKS[speaks]} ${aboutLabel} (${basisWord})`,
   doubtfulCountsForLess: 'Doubtful: counts for less',
   madeTwice: 'Made twice',
   byAPhotographItCountsAs: 'By a photograph: it counts as such looks do.',

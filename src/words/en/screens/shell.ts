@@ -1,4 +1,6 @@
 export const KEY_LIST_WORDS = {
+  thePieceBeforeTheNext: 'the piece before, the next one (pieces)',
+  openThePiece: 'open the piece that is shown (pieces)',
   answerTheCheck: 'answer the check',
   cantTell: 'can’t tell',
   undoWhatWasDoneLast: 'undo what was done last',

@@ -1,3 +1,5 @@
+import type { CoatMoment } from '@/core/work';
+
 export const AIR_CARD_WORDS = {
   tooColdToCoat: 'Too cold to coat',
   tooHotToCoat: 'Too hot to coat',
@@ -56,7 +58,15 @@ export const DO_NOW_WORDS = {
   h: (hours: number): string => `${hours} h`,
 };
 
+const COAT_MOMENTS: Record<CoatMoment, string> = {
+  touchAt: 'touch dry',
+  recoatAt: 'ready for the next coat',
+  handleAt: 'hard enough to refit',
+  curedAt: 'cured',
+};
+
 export const DRYING_WORDS = {
+  nextAt: (moment: CoatMoment, at: string, slow: string): string => `${COAT_MOMENTS[moment]} ${at}${slow}`,
   wetDoNotTouch: 'Wet: do not touch',
   touchDryNoCoatYet: 'Touch dry, no coat yet',
   mayBeRecoated: 'May be recoated',

@@ -1,0 +1,21 @@
+import { Link } from 'expo-router';
+import { Body, Small } from '@/client/ui';
+import { markTerms } from '@/words';
+
+/** A text whose words of the trade lead to what they mean. */
+export function Explained({ children, small = false }: { children: string; small?: boolean }) {
+  const Text = small ? Small : Body;
+  return (
+    <Text>
+      {markTerms(children).map(({ text, term }, i) =>
+        term ? (
+          <Link key={i} href={`/glossary?term=${term}`} style={{ textDecorationStyle: 'dotted' }}>
+            {text}
+          </Link>
+        ) : (
+          text
+        ),
+      )}
+    </Text>
+  );
+}

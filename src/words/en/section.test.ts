@@ -1,0 +1,31 @@
+import { saySection } from './section';
+
+const coat = {
+  kind: 'coat',
+  layer: 'paint',
+  filmUm: 40,
+  colour: '#FFFFFF',
+  label: 'Cabinet enamel',
+  note: '',
+} as const;
+
+describe('a section in words', () => {
+  it('names its layers from the bottom up, and how far each coat has come', () => {
+    const tooth = { kind: 'tooth', label: 'Scuff 150', note: '' } as const;
+    expect(saySection({ layers: [tooth, coat] })).toBe('Scuff 150, Cabinet enamel');
+    expect(
+      saySection({
+        layers: [
+          { ...coat, state: 'wet' },
+          { ...coat, state: 'planned' },
+        ],
+      }),
+    ).toBe('Cabinet enamel (wet), Cabinet enamel (planned)');
+  });
+
+  it('says which layer is suspected', () => {
+    expect(saySection({ layers: [{ ...coat, state: 'cured', suspect: true }] })).toBe(
+      'Cabinet enamel (cured, suspect)',
+    );
+  });
+});
