@@ -59,6 +59,8 @@ function listTexts(): Map<string, Set<string>> {
     if (!room) continue;
     const texts = new Set<string>();
     const visit = (node: ts.Node): void => {
+      // A pattern is no text.
+      if (ts.isNewExpression(node) && node.expression.getText() === 'RegExp') return;
       if (ts.isStringLiteralLike(node) && /[A-Za-z]/.test(node.text) && !isCode(node)) {
         // A word of core that looks like a code is one, and drawings for printing are none of words.
         if (

@@ -39,6 +39,8 @@ const SHOP_SCREENS = [
 ];
 const STAGES = ['meet', 'read', 'choose', 'prove', 'work', 'mend', 'let-go'];
 
+type Box = Pick<DOMRect, 'left' | 'right' | 'top' | 'bottom'>;
+
 interface Found {
   english: string[];
   cut: string[];
@@ -55,7 +57,7 @@ function inspect(own: string[]): Found {
     const left = rest.match(/[\p{L}\p{M}]+/gu)?.filter((word) => /^[a-z]{3,}$/.test(word)) ?? [];
     if (left.length > 0) english.add(`${left.join(' ')} | ${text.slice(0, 90)}`);
   };
-  const shown: { text: string; element: Element; boxes: DOMRect[]; limit: number }[] = [];
+  const shown: { text: string; element: Element; boxes: DOMRect[]; seenBoxes: Box[] }[] = [];
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const element = node.parentElement!;
@@ -66,11 +68,20 @@ function inspect(own: string[]): Found {
     const range = document.createRange();
     range.selectNodeContents(node);
     const boxes = [...range.getClientRects()].filter(({ width, height }) => width > 1 && height > 1);
-    // What an ellipsis stands for is not there.
-    const limit = style.textOverflow === 'ellipsis' ? element.getBoundingClientRect().right : Infinity;
-    if (boxes.length === 0) continue;
+    // What is rolled or folded away is not there.
+    const seenBoxes = boxes.map((box) => {
+      let [left, right, top, bottom] = [box.left, box.right, box.top, box.bottom];
+      for (let up: Element | null = element; up && up !== document.body; up = up.parentElement) {
+        const own = getComputedStyle(up);
+        if (own.overflowX === 'visible' && own.overflowY === 'visible') continue;
+        const limit = up.getBoundingClientRect();
+        [left, right] = [Math.max(left, limit.left), Math.min(right, limit.right)];
+        [top, bottom] = [Math.max(top, limit.top), Math.min(bottom, limit.bottom)];
+      }
+      return { left, right, top, bottom };
+    });
     tell(text);
-    shown.push({ text, element, boxes, limit });
+    shown.push({ text, element, boxes, seenBoxes });
   }
   for (const element of document.querySelectorAll('[aria-label], [placeholder], [title], [alt]'))
     for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
@@ -86,9 +97,11 @@ function inspect(own: string[]): Found {
       const wide = /hidden|clip/.test(overflowX) || up.matches('button, [role=button], [role=radio], [role=tab], a');
       const high = !rolls && /hidden|clip/.test(overflowY);
       for (const { left, right, top, bottom } of boxes)
+        // A name of the owner's may end in an ellipsis; our words may not.
         if (
-          (wide && (right > box.right + 1.5 || left < box.left - 1.5)) ||
-          (high && (bottom > box.bottom + 3 || top < box.top - 3))
+          [...text].some((letter) => letter > '~') &&
+          ((wide && (right > box.right + 1.5 || left < box.left - 1.5)) ||
+            (high && (bottom > box.bottom + 3 || top < box.top - 3)))
         )
           cut.add(
             `${text.slice(0, 60)} | in ${up.tagName.toLowerCase()} ${up.getAttribute('aria-label') ?? ''}`.trim(),
@@ -101,12 +114,12 @@ function inspect(own: string[]): Found {
     const at = document.elementFromPoint(box!.left + box!.width / 2, box!.top + box!.height / 2);
     return at !== null && (at === element || at.contains(element) || element.contains(at));
   });
-  seen.forEach(({ text, element, boxes, limit }, i) => {
+  seen.forEach(({ text, element, seenBoxes }, i) => {
     for (const other of seen.slice(i + 1)) {
       if (other.element === element) continue;
-      for (const a of boxes)
-        for (const b of other.boxes) {
-          const wide = Math.min(a.right, limit, b.right, other.limit) - Math.max(a.left, b.left);
+      for (const a of seenBoxes)
+        for (const b of other.seenBoxes) {
+          const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left);
           const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
           if (wide > 3 && high > 5) overlapping.add(`${text.slice(0, 40)} × ${other.text.slice(0, 40)}`);
         }
@@ -121,18 +134,30 @@ function inspect(own: string[]): Found {
   };
 }
 
-/** Every text in a value that is no code. */
-function collectTexts(value: unknown, into: Set<string>): void {
+/** Every text in a value that is no code: names, and what holds a space or a capital. */
+function collectTexts(value: unknown, into: Set<string>, key = ''): void {
   if (typeof value === 'string') {
-    if (/[A-Z ]/.test(value) && /[A-Za-z]{3}/.test(value)) into.add(value.toLowerCase());
+    if ((key === 'name' || /[A-Z ]/.test(value)) && /[A-Za-z]{3}/.test(value)) into.add(value.toLowerCase());
   } else if (typeof value === 'object' && value !== null)
-    for (const own of Object.values(value)) collectTexts(own, into);
+    for (const [name, own] of Object.entries(value)) collectTexts(own, into, name);
 }
 
 async function listOwn(url: string): Promise<{ own: string[]; pieces: string[] }> {
   const ask = async (at: string): Promise<unknown> => (await fetch(url + at)).json();
   const { pieces } = (await ask('/api/pieces')) as { pieces: { piece: { id: string; kind: string } }[] };
-  const texts = new Set<string>(['bricolage', 'utc', 'astm', 'iso', 'csv', 'json', 'zip', 'url', 'https', 'qr']);
+  const texts = new Set<string>([
+    'bricolage',
+    'utc',
+    'astm',
+    'iso',
+    'csv',
+    'json',
+    'zip',
+    'url',
+    'https',
+    'qr',
+    ' and ',
+  ]);
   for (const at of ['/api/shelf', '/api/workshop', '/api/lists/recipes']) collectTexts(await ask(at), texts);
   collectTexts(pieces, texts);
   for (const length of ['long', 'short'] as const)
@@ -162,7 +187,7 @@ async function lookAt(
   for (const at of paths) {
     await page.goto(url + at);
     await page.getByRole('heading').first().waitFor();
-    await page.waitForTimeout(700);
+    await page.waitForTimeout(400);
     // What is being worked out is waited for, but not for ever.
     await page
       .waitForFunction(() => !document.querySelector('[aria-busy=true]'), null, { timeout: 10_000 })
@@ -173,7 +198,7 @@ async function lookAt(
       ))
         more.click();
     });
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(150);
     const { english, cut, overlapping, sideways } = await page.evaluate(inspect, own);
     const found = {
       // Packages are called what they are called.

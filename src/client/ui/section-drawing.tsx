@@ -307,17 +307,22 @@ function hatches(id: string, tones: Tones) {
   ];
 }
 
+/** From one label to the next: a line of its name and one of its note; a long name takes two. */
 const LABEL_PITCH = 52;
+const LINE = 22;
+const LONG_NAME = 25;
 
 /** The section with a leader line from each layer to plain words, top layer first. */
 export function LabelledSection({ section }: { section: Section }) {
   const tones = useTones();
   const groups = groupLayers(section).reverse();
-  const height = Math.max(measureSection(section), groups.length * LABEL_PITCH);
+  const lines = groups.some(({ label }) => label.length > LONG_NAME) ? 2 : 1;
+  const pitch = LABEL_PITCH + (lines - 1) * LINE;
+  const height = Math.max(measureSection(section), groups.length * pitch);
   const bands = stack(section.layers, height);
   const middle = (from: number, to: number): number => (bands[to]!.y + bands[from]!.y + bands[from]!.height) / 2;
   const targets = groups.map((group) => Math.min(middle(group.from, group.to), height - 20));
-  const labels = spread(targets, LABEL_PITCH, height);
+  const labels = spread(targets, pitch, height);
   return (
     <View role="group" aria-label={SECTION_DRAWING_WORDS.section(saySection(section))} flexDirection="row">
       <SectionDrawing section={section} width={104} height={height} decorative />
@@ -337,7 +342,7 @@ export function LabelledSection({ section }: { section: Section }) {
       <View flex={1} height={height} position="relative">
         {groups.map((group, i) => (
           <Column key={i} position="absolute" left={0} right={0} top={labels[i]!}>
-            <Strong numberOfLines={1}>{group.label}</Strong>
+            <Strong numberOfLines={lines}>{group.label}</Strong>
             <Small numberOfLines={1}>{group.note}</Small>
           </Column>
         ))}

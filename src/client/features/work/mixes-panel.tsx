@@ -22,6 +22,8 @@ const NAMES: Record<Mix['kind'], readonly [string, string]> = {
   two_part: [MIXES_PANEL_WORDS.base, MIXES_PANEL_WORDS.hardener],
   colour: [MIXES_PANEL_WORDS.white, MIXES_PANEL_WORDS.black],
 };
+const rowsOf = (kind: Mix['kind']): { name: string; parts: string }[] =>
+  NAMES[kind].map((name, i) => ({ name, parts: i === 0 ? '4' : '1' }));
 
 /** What is mixed for this piece: how much of each, and until when it is good. */
 export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkView }) {
@@ -76,10 +78,7 @@ const START_ML = 250;
 function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) => void }) {
   const [kind, setKind] = useState<Mix['kind']>('thinned');
   const [name, setName] = useState('');
-  const [rows, setRows] = useState([
-    { name: 'Paint', parts: '4' },
-    { name: 'Thinner', parts: '1' },
-  ]);
+  const [rows, setRows] = useState(() => rowsOf('thinned'));
   const { sayVolume, gauge } = useMeasures();
   const millilitres = gauge('volume_ml');
   const [volume, setVolume] = useState(() => millilitres.write(START_ML));
@@ -87,7 +86,7 @@ function MixForm({ wantedMl, onMade }: { wantedMl: number; onMade: (mix: Mix) =>
   const [code, setCode] = useState('');
   const pick = (next: Mix['kind']): void => {
     setKind(next);
-    setRows(NAMES[next].map((own, i) => ({ name: own, parts: i === 0 ? '4' : '1' })));
+    setRows(rowsOf(next));
   };
   const mix = {
     id: 'new',
