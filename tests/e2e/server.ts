@@ -92,7 +92,7 @@ export { expect };
 /** No button, link or field a thumb must hit may be smaller than 48 px in height (inline links in text excepted). */
 export async function expectBigTargets(page: Page): Promise<void> {
   const small = await page
-    .locator('button:visible, a:visible, input:visible, summary:visible')
+    .locator('button:visible, a:visible:not([data-in-text]), input:visible, summary:visible')
     .evaluateAll((elements) =>
       elements
         .map((element) => ({

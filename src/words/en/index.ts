@@ -1,6 +1,4 @@
-/** The language of this folder: days and numbers are written in it. */
-export const LANGUAGE = 'en' as const;
-export const DEFAULT_LOCALE = 'en-GB' as const;
+export { DEFAULT_LOCALE, LANGUAGE } from './language';
 export * from './application';
 export * from './causes';
 export { sayChanges } from './changes';

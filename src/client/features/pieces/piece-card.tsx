@@ -20,7 +20,8 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
   const due = reading ? sayDue(reading, now) : null;
   const card = (
     <Card
-      flex={1}
+      flexGrow={1}
+      minWidth={0}
       flexDirection="row"
       gap="$m"
       padding="$m"

@@ -49,7 +49,7 @@ export function GateCard({
 }) {
   const id = dossier.piece.id ?? '';
   return (
-    <Column gap="$s" role="status" aria-label={GATE_CARD_WORDS.gate(GATE_TITLES[gate.gate][gate.state])}>
+    <Column gap="$s" role="status" aria-label={GATE_CARD_WORDS.gate(gate.state)}>
       <Notice
         tone={GATE_TONES[gate.state]}
         title={GATE_TITLES[gate.gate][gate.state]}

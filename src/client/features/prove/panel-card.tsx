@@ -47,7 +47,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   return (
     <Card gap="$m" render="section" aria-label={PANEL_CARD_WORDS.panel}>
-      <Heading>{PANEL_CARD_WORDS.panel2(number, ` ${number}`, panel.coated_at)}</Heading>
+      <Heading>{PANEL_CARD_WORDS.panelNumber(number, panel.coated_at)}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />

@@ -18,7 +18,7 @@ export const AHEAD_SCREEN_WORDS = {
   jobsFindNoTime: (unplacedCount: number): string => `${unplacedCount} jobs find no time`,
   theyDoNotFitIntoAny:
     'They do not fit into any of your hours, or the air stays closed to them. Longer hours on one day would help.',
-  ofWork: (clock: string, clock2: string, span: string): string => `${clock}–${clock2}, ${span} of work`,
+  ofWork: (from: string, to: string, span: string): string => `${from}–${to}, ${span} of work`,
   goesOnInTheNextSitting: ', goes on in the next sitting',
   open: 'Open',
   unpin: 'Unpin',

@@ -94,8 +94,8 @@ export const CHOOSE_WORDS = {
   little: 'Little',
   strong: 'Strong',
   twoPart: 'Two-part',
-  tooLateForByEvenWith: (due: string, spare: number, spare2: boolean): string =>
-    `Too late for ${due} by ${spare} ${spare2 ? 'day' : 'days'}, even with every hour used.`,
+  tooLateForByEvenWith: (due: string, days: number, one: boolean): string =>
+    `Too late for ${due} by ${days} ${one ? 'day' : 'days'}, even with every hour used.`,
   inTimeForWithToSpare: (due: string, spare: number): string =>
     `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare if you start now.`,
   byClassTablesEstimates: 'By class tables: estimates.',
@@ -112,7 +112,7 @@ export const TO_BUY_TEXT_WORDS = {
   nothingToBuy: (fromIt: string): string => `${fromIt}: nothing to buy`,
   about: (fromIt: string, tins: string, money: string): string =>
     `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${money}`,
-  inIt: (colour: string, colour2: string): string => ` in ${colour} (${colour2})`,
+  inIt: (name: string, code: string): string => ` in ${name} (${code})`,
   about2: (label: string, volume: string): string => `${label}: about ${volume}`,
   x: (count: number, volumeMl: number): string => `${count} x ${volumeMl}`,
 };
@@ -173,8 +173,7 @@ export const TURNING_POINTS_WORDS = {
   more: 'more',
   hOfWaiting: 'h of waiting',
   minOfHands: 'min of hands',
-  worthAboutInAll: (money: string, money2: number): string =>
-    `worth about ${money} ${money2 > 0 ? 'saved' : 'more'} in all`,
+  worthAboutInAll: (sum: string, saved: number): string => `worth about ${sum} ${saved > 0 ? 'saved' : 'more'} in all`,
 };
 
 export const CHOOSE_SCREEN_WORDS = {
@@ -198,5 +197,5 @@ export const CHOOSE_SCREEN_WORDS = {
   thesePlansServeWhateverTheMay: (names: string): string =>
     `These plans serve whatever the ${names} may still turn out to be. A few checks more may save work.`,
   notTheseRuledOutAndWhy: (groupsCount: number): string => `Not these: ${groupsCount} ruled out, and why`,
-  ruleOfCommonPractice: (value: string): string => `${value} · rule of common practice`,
+  ruleOfCommonPractice: (zones: string): string => `${zones} · rule of common practice`,
 };

@@ -7,11 +7,11 @@ export const DAYS_CHART_WORDS = {
 export const GROUP_CHART_WORDS = {
   groups: 'Groups',
   sold: (count: number): string => `${count} sold`,
-  fromToTheUprightLineIs: (hour: string, hour2: string, hour3: string): string =>
-    `From ${hour} to ${hour2}; the upright line is the mean of all, ${hour3}.`,
-  toBeExpectedMedian: (hour: string, hour2: string): string => `${hour} to be expected, median ${hour2}`,
-  cannotTellYetFrom: (count: number, hour: string, hour2: string, hour3: string): string =>
-    `cannot tell yet from ${count}: ${count === 1 ? hour : `${hour2} to ${hour3}`}`,
+  fromToTheUprightLineIs: (least: string, most: string, mean: string): string =>
+    `From ${least} to ${most}; the upright line is the mean of all, ${mean}.`,
+  toBeExpectedMedian: (expected: string, median: string): string => `${expected} to be expected, median ${median}`,
+  cannotTellYetFrom: (count: number, first: string, second: string, third: string): string =>
+    `cannot tell yet from ${count}: ${count === 1 ? first : `${second} to ${third}`}`,
 };
 
 export const TIED_CHART_WORDS = {
@@ -20,8 +20,8 @@ export const TIED_CHART_WORDS = {
     `${now} stands in the garage in ${piecesCount} ${piecesCount === 1 ? 'piece' : 'pieces'}.`,
   inWhichPieces: 'In which pieces',
   hereForDays: (parse: number): string => `here for ${parse} days`,
-  atTheEndOfAtMost: (amount: string, shortMonth: string, most: string, amount2: string): string =>
-    `${amount} at the end of ${shortMonth}, at most ${most}, ${amount2} now.`,
+  atTheEndOfAtMost: (then: string, month: string, most: string, now: string): string =>
+    `${then} at the end of ${month}, at most ${most}, ${now} now.`,
 };
 
 export const EARNED_SCREEN_WORDS = {

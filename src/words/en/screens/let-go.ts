@@ -3,7 +3,7 @@ export const CURE_CARD_WORDS = {
   cure: 'Cure',
   whatMayBeDoneWithIt: 'What may be done with it',
   since: (day: string): string => `since ${day}`,
-  fromIt: (value: string): string => `from ${value}`,
+  fromIt: (moment: string): string => `from ${moment}`,
   ifItTravelsToday: 'If it travels today',
   slowestIsOnInThisAir: (what: string, where: string): string =>
     `Slowest is ${what} on ${where}, in this air and by its label. Common practice; what your tin says comes first.`,

@@ -63,8 +63,8 @@ export const KERB_WORDS = {
   whatMayFailAndBeDone: 'What may fail and be done again',
   theyAsk: 'They ask',
   sellsForAbout: 'Sells for about',
-  reckonedWithToMostLikely: (money: string, money2: string, money3: string, saleBasis: string): string =>
-    `Reckoned with ${money} to ${money2}, ${money3} most likely. ${saleBasis}`,
+  reckonedWithToMostLikely: (least: string, most: string, likely: string, saleBasis: string): string =>
+    `Reckoned with ${least} to ${most}, ${likely} most likely. ${saleBasis}`,
   whatDoesOneLikeItSell: 'What does one like it sell for here, painted? Then it can be said what this one may cost.',
   theRangeItSellsIn: 'The range it sells in',
   atLeast: 'At least',
@@ -80,7 +80,7 @@ export const SIZE_FIELDS_WORDS = {
   width: 'Width',
   depth: 'Depth',
   height: 'Height',
-  moreThan0AtMost: (value: string): string => `More than 0, at most ${value}.`,
+  moreThan0AtMost: (most: string): string => `More than 0, at most ${most}.`,
   aRoughGuessWillDoAreas: 'A rough guess will do: areas that you did not measure yourself follow from it.',
 };
 
@@ -103,7 +103,7 @@ export const ZONE_FORM_WORDS = {
   name: 'Name',
   giveItAName: 'Give it a name.',
   area: (zoneName: string): string => `${zoneName} area`,
-  moreThan0AtMost: (value: string): string => `More than 0, at most ${value}.`,
+  moreThan0AtMost: (most: string): string => `More than 0, at most ${most}.`,
   splitOffWhatIsDifferent: 'Split off what is different',
   face: (i: number): string => `Face ${i}`,
   makeAZoneOfItsOwn: (pickedCount: number): string =>

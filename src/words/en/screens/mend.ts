@@ -96,9 +96,9 @@ export const WHAT_HAPPENED_WORDS = {
   suspect: 'suspect',
   h: (hours: number): string => `${hours} h`,
   days: (hours: number): string => `${hours} days`,
-  waitedWereAskedFor: (hours: string, hours2: string): string => `Waited ${hours}, ${hours2} were asked for`,
-  stoodAsked: (hours: string, hours2: string, kept: boolean): string =>
-    `Stood ${hours}; asked ${hours2}${kept ? '' : ': too soon'}`,
+  waitedWereAskedFor: (was: string, asked: string): string => `Waited ${was}, ${asked} were asked for`,
+  stoodAsked: (was: string, asked: string, kept: boolean): string =>
+    `Stood ${was}; asked ${asked}${kept ? '' : ': too soon'}`,
 };
 
 export const TROUBLE_VIEW_WORDS = {

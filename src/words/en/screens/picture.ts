@@ -1,5 +1,5 @@
 export const BOX_PICTURE_WORDS = {
-  boxFor: (value: string): string => `Box for ${value}`,
+  boxFor: (name: string): string => `Box for ${name}`,
   thePhotograph: 'The photograph',
 };
 

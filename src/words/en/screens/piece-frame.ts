@@ -16,7 +16,7 @@ export const SERVER_NOTICES_WORDS = {
   is: 'is',
   are: 'are',
   theWorkshop: 'The workshop',
-  mendItOn: (value: string): string => `Mend it on ${value}`,
+  mendItOn: (screen: string): string => `Mend it on ${screen}`,
   goToThePiece: 'Go to the piece',
   sendAgain: (words: string): string => `Send again: ${words}`,
   sendAgain2: 'Send again',

@@ -2,8 +2,8 @@ export const PIECE_CARD_WORDS = {
   keptHereUntilTheServerHas: 'Kept here until the server has it',
   overdue: (what: string): string => `Overdue: ${what}`,
   dueNow: (what: string): string => `Due now: ${what}`,
-  inIt: (hours: number, hours2: number, what: string): string =>
-    `In ${hours < 48 ? `${hours} h` : `${hours2} days`}: ${what}`,
+  inIt: (hours: number, days: number, what: string): string =>
+    `In ${hours < 48 ? `${hours} h` : `${days} days`}: ${what}`,
 };
 
 export const PIECE_FILTERS_WORDS = {

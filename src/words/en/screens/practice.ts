@@ -3,8 +3,8 @@ export const ANSWER_PART_WORDS = {
 };
 
 export const CASE_FACTS_WORDS = {
-  theProbeTape: (label: string, label2: string, bleeds: boolean, failing: boolean): string =>
-    `${label}, ${label2}. The probe ${bleeds ? 'came through brown' : 'stayed white'}; tape ${failing ? 'took off sheets of the old coat' : 'took nothing off'}.`,
+  theProbeTape: (probe: string, tape: string, bleeds: boolean, failing: boolean): string =>
+    `${probe}, ${tape}. The probe ${bleeds ? 'came through brown' : 'stayed white'}; tape ${failing ? 'took off sheets of the old coat' : 'took nothing off'}.`,
   theColourItIsToBe: 'The colour it is to be',
   putOnHAgoItIs: (product: string, hours: number, temperatureC: string, humidityPct: number): string =>
     `${product}, put on ${hours} h ago. It is ${temperatureC} and ${humidityPct} % in the shop, as it was all the while.`,
@@ -65,8 +65,8 @@ export const EXERCISE_VIEW_WORDS = {
   ): string =>
     `Your ${looksCount} ${looksCount === 1 ? 'look' : 'looks'} took ${minutes} min and made this ${chance} likely. The diagnosis would have looked ${checksCount} times in ${minutes2} min, to ${chance2}:`,
   looksOfTheDiagnosis: 'Looks of the diagnosis',
-  itShowedYouRead: (title: string, answer: string, answer2: string): string =>
-    `${title}: it showed “${answer}”, you read “${answer2}”.`,
+  itShowedYouRead: (title: string, showed: string, read: string): string =>
+    `${title}: it showed “${showed}”, you read “${read}”.`,
 };
 
 export const OWN_FIGURES_WORDS = {

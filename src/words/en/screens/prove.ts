@@ -1,3 +1,5 @@
+import type { Gate } from '@/core/proof';
+
 export const SETBACK_WORDS = {
   lookingForTheNextBestWay: 'Looking for the next best way…',
   noWayIsLeftThatThe: 'No way is left that the rules allow. Open Choose to see what stands against each.',
@@ -10,6 +12,14 @@ export const SETBACK_WORDS = {
   againstTaken: (time: string, hands: string, tins: string): string =>
     `against the system taken ${time} on the calendar, ${hands} of hands, ${tins} for tins`,
   min: (minutes: number): string => `${minutes} min`,
+};
+
+const GATE_STATES: Record<Gate['state'], string> = {
+  open: 'open',
+  closed: 'closed',
+  waiting: 'waiting',
+  overridden: 'passed over',
+  not_needed: 'not needed',
 };
 
 export const GATE_CARD_WORDS = {
@@ -26,14 +36,14 @@ export const GATE_CARD_WORDS = {
   notToBeHandedOver: 'Not to be handed over',
   notCuredYet: 'Not cured yet',
   handedOverBeforeItCured: 'Handed over before it cured',
-  gate: (state: string): string => `Gate: ${state}`,
+  gate: (state: Gate['state']): string => `Gate: ${GATE_STATES[state]}`,
   chooseAgainWithoutIt: 'Choose again without it',
   findOutWhy: 'Find out why',
   paintWithoutProof: 'Paint without proof…',
   paintAllTheSame: 'Paint all the same?',
   yourReasonStaysInTheRecord: 'Your reason stays in the record of this piece for good.',
   reason: 'Reason',
-  atMostCharacters: (value: number): string => `At most ${value} characters.`,
+  atMostCharacters: (most: number): string => `At most ${most} characters.`,
   passOverTheGate: 'Pass over the gate',
   leaveItShut: 'Leave it shut',
 };
@@ -101,8 +111,8 @@ export const PANEL_CARD_WORDS = {
   piece: 'Piece',
   blackCornerTopLeftMarkIt: (title: string): string => `${title}. Black corner: top left, mark it on the piece.`,
   panel: 'Panel',
-  panel2: (number: number | null, value: string, coatedAt: string | undefined): string =>
-    `Panel${number ? value : ''}${coatedAt ? '' : ' to paint'}`,
+  panelNumber: (number: number | null, coatedAt: string | undefined): string =>
+    `Panel${number ? ` ${number}` : ''}${coatedAt ? '' : ' to paint'}`,
   allReadingsOfItAreIn: 'All readings of it are in',
   maskTheStripsWriteNoCode:
     'Mask the strips, write no code on what is painted, mark the black corner on the piece. Then put on the first coat.',

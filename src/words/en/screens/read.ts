@@ -13,7 +13,7 @@ export const ALIKE_ZONES_WORDS = {
   readLikeACheckMadeHere: (zoneName: string): string =>
     `Read like ${zoneName}. A check made here counts for this zone alone; the lead test is always made here.`,
   readItApartFrom: (zoneName: string): string => `Read it apart from ${zoneName}`,
-  alsoRead: (value: string): string => `Also read: ${value}`,
+  alsoRead: (checks: string): string => `Also read: ${checks}`,
   otherZonesAreJustLikeIt: 'Other zones are just like it',
   justLike: (zoneName: string): string => `Just like ${zoneName}`,
   theseTakeItsAnswersEachKeeps: 'These take its answers. Each keeps exceptions of its own, and its own lead test.',

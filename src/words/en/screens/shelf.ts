@@ -70,7 +70,7 @@ export const SHELF_SCREEN_WORDS = {
   newTin: 'New tin',
   howBigIsTheFullTin: 'How big is the full tin?',
   leaveIt: 'Leave it',
-  recoatH: (recoatH: number, recoatH2: boolean): string => `recoat ${recoatH} h${recoatH2 ? ' (class)' : ''}`,
+  recoatH: (recoatH: number, ofClass: boolean): string => `recoat ${recoatH} h${ofClass ? ' (class)' : ''}`,
   opened: (date: string): string => `opened ${date}`,
   leftNotKnown: 'left: not known',
   left: (volume: string): string => `${volume} left`,

@@ -4,6 +4,6 @@ export const TIMES_WORDS = {
   yesterday: (clock: string): string => `yesterday ${clock}`,
   min: (left: number): string => `${left} min`,
   h: (left: number): string => `${left} h`,
-  hMin: (left: number, left2: number): string => `${left} h ${left2} min`,
+  hMin: (hours: number, minutes: number): string => `${hours} h ${minutes} min`,
   days: (left: number): string => `${left} days`,
 };

@@ -31,7 +31,7 @@ export const BY_DATE_CARD_WORDS = {
   tryingItOut: 'Trying it out…',
   yesAllCanBeCollectedBy: (date: string): string => `Yes: all can be collected by ${date}`,
   notAllBy: (date: string): string => `Not all by ${date}`,
-  tooLate: (value: string): string => `Too late: ${value}.`,
+  tooLate: (pieces: string): string => `Too late: ${pieces}.`,
   somethingHoldsAPieceBack: 'Something holds a piece back.',
   noDate: 'no date',
   allInTime: ', all in time',

@@ -8,8 +8,8 @@ export const SECOND_COLOUR_FORM_WORDS = {
   theSecondColour: 'The second colour',
   widthOfTheFrame: 'Width of the frame',
   oneMoreBand: 'One more band',
-  takesOfIt: (share: number, area: string, tapeM: number, tapeM2: string): string =>
-    `Takes ${share} % of it, ${area}${tapeM > 0 ? `, and ${tapeM2} of tape` : ''}.`,
+  takesOfIt: (share: number, area: string, tapeM: number, tape: string): string =>
+    `Takes ${share} % of it, ${area}${tapeM > 0 ? `, and ${tape} of tape` : ''}.`,
   theDoorOpensIntoTheRoom: 'The door opens into the room with',
   theFirstColour: 'The first colour',
   itsOpeningEdgeTakesThatColour: 'Its opening edge takes that colour, its hinge edge the other.',
@@ -19,7 +19,7 @@ export const SECOND_COLOUR_FORM_WORDS = {
   width: 'Width',
   removeBand: (number: number): string => `Remove band ${number}`,
   remove: 'Remove',
-  aLengthAndNoBandOn: (value: string): string => `A length, and no band on another: at least ${value} wide.`,
+  aLengthAndNoBandOn: (least: string): string => `A length, and no band on another: at least ${least} wide.`,
   theFaceWithItsSecondColour: 'The face with its second colour',
 };
 
@@ -38,7 +38,7 @@ export const COLOUR_BOARD_WORDS = {
   wholePiece: 'Whole piece',
   fronts: 'Fronts',
   body: 'Body',
-  and: (colour: string, colour2: string): string => `${colour} and ${colour2}`,
+  and: (one: string, other: string): string => `${one} and ${other}`,
   apartInLightness: (contrast: number, pairContrast: string): string =>
     `${contrast} apart in lightness: ${pairContrast}.`,
   pairsOutOfYourTinsAnd: 'Pairs out of your tins and these colours',
@@ -88,6 +88,6 @@ export const WISHES_WORDS = {
 
 export const HAND_LIST_WORDS = {
   workOfTheHandEachWith: (handsCount: number): string => `Work of the hand: ${handsCount}, each with its reason`,
-  minCommonPractice: (minutes: number, value: string): string => `${minutes} min · ${value} · common practice`,
+  minCommonPractice: (minutes: number, what: string): string => `${minutes} min · ${what} · common practice`,
   leaveOut: (label: string): string => `Leave out: ${label}`,
 };

@@ -58,8 +58,8 @@ export const JOB_OVERVIEW_WORDS = {
   theJob: 'The job',
   ofIt: (doneCount: number, tasksCount: number): string => `${doneCount} of ${tasksCount}`,
   jobsDone: 'jobs done',
-  ofHandsLeftLikelyTo: (span: string, span2: string, own: number): string =>
-    `of hands left, likely ${span} to ${span2}${own > 0 ? ', by your own times too' : ''}`,
+  ofHandsLeftLikelyTo: (least: string, most: string, own: number): string =>
+    `of hands left, likely ${least} to ${most}${own > 0 ? ', by your own times too' : ''}`,
   canBeCollected: (due: string | undefined): string => `can be collected${due ? `; wanted by ${due}` : ''}`,
   done: (doneCount: number): string => `${doneCount} done`,
   noTimeForItYet: 'No time for it yet',
@@ -94,7 +94,7 @@ export const MIX_CARD_WORDS = {
   correctItAfterATrial: 'Correct it after a trial',
   printLabelsFor: (mix: string): string => `Print labels for ${mix}`,
   printLabels: 'Print labels',
-  keepMlOfOnTheShelf: (value: number, mix: string): string => `Keep ${value} ml of ${mix} on the shelf`,
+  keepMlOfOnTheShelf: (ml: number, mix: string): string => `Keep ${ml} ml of ${mix} on the shelf`,
   theJarStandsOnTheShelf: 'The jar stands on the shelf',
   keepForTouchingUp: (volume: string): string => `Keep ${volume} for touching up`,
   aDriedDabOfTheMix: 'a dried dab of the mix',
@@ -147,7 +147,7 @@ export const MIX_FINDER_WORDS = {
 
 export const RECIPE_BOOK_WORDS = {
   aColourThatWasMixedBefore: 'A colour that was mixed before',
-  usedOn: (value: string): string => `Used on: ${value}`,
+  usedOn: (pieces: string): string => `Used on: ${pieces}`,
   makeForThisPiece: (volume: string): string => `Make ${volume} for this piece`,
 };
 
@@ -274,7 +274,7 @@ export const STEP_WAITS_WORDS = {
   notBefore: (moment: string, until: string): string => `Not before ${moment}: ${until}`,
   hasToDryFirstDryTo: (label: string): string => `${label} has to dry first. Dry to the touch is not ready for a coat.`,
   untilOnly: (clock: string, until: string): string => `Until ${clock} only: ${until}`,
-  first: (value: string): string => `First: ${value}`,
+  first: (steps: string): string => `First: ${steps}`,
 };
 
 export const STEP_VIEW_WORDS = {
@@ -282,10 +282,10 @@ export const STEP_VIEW_WORDS = {
   fromWhichTin: 'From which tin?',
   onlyLeftInThisTin: (volume: string): string => `Only ${volume} left in this tin`,
   ifItIsDoneNowThis: 'If it is done now, this stands against it',
-  theLabelComesFirst: (value: string): string => `${value}. The label comes first.`,
+  theLabelComesFirst: (facts: string): string => `${facts}. The label comes first.`,
   howItIsDone: 'How it is done',
-  aboutOfMlForThisCoat: (cans: number, value: number): string =>
-    `About ${cans} ${cans === 1 ? 'can' : 'cans'} of ${value} ml for this coat.`,
+  aboutOfMlForThisCoat: (cans: number, canMl: number): string =>
+    `About ${cans} ${cans === 1 ? 'can' : 'cans'} of ${canMl} ml for this coat.`,
   whyThisStepAndOtherWays: 'Why this step, and other ways to log it',
 };
 

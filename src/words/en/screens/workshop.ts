@@ -36,7 +36,7 @@ export const HOURS_FIELD_WORDS = {
   addATime2: 'Add a time',
   fromIt: 'from',
   to: 'to',
-  leaveOutTo: (value: string, to: string, label: string): string => `Leave out ${value} to ${to}, ${label}`,
+  leaveOutTo: (from: string, to: string, label: string): string => `Leave out ${from} to ${to}, ${label}`,
   pickWhenItBeginsAndWhen: 'Pick when it begins and when it ends, or leave it out.',
   itEndsBeforeItBeginsPick: 'It ends before it begins: pick a later end.',
   twoTimesLieOverEachOther: 'Two times lie over each other: join them, or leave one out.',
