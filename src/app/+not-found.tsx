@@ -1,1 +1,3 @@
-export { NotFoundScreen as default } from '@/client/features/piece-frame';
+import { NotFoundScreen } from '@/client/features/piece-frame';
+
+export default NotFoundScreen;

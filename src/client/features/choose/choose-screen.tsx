@@ -1,7 +1,8 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Explained, PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
+import { Explained } from '@/client/features/terms';
 import { Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';

@@ -1,4 +1,4 @@
-import { Explained } from '@/client/features/piece-frame';
+import { Explained } from '@/client/features/terms';
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { FILM_FACTS } from '@/core/knowledge';
 import type { Dossier } from '@/core/dossier';

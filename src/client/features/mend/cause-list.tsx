@@ -1,4 +1,4 @@
-import { Explained } from '@/client/features/piece-frame';
+import { Explained } from '@/client/features/terms';
 import { BeliefBar, Body, Column, Disclosure, Heading, Small, Strong } from '@/client/ui';
 import { formatChance } from '@/core/shared';
 import type { CausesBelief } from '@/core/trouble';

@@ -7,5 +7,4 @@ export { MainAction, Screen } from './screen';
 export { ShopHeader } from './shop-header';
 export { FindingsTabs } from './findings-tabs';
 export { WaysOn } from './late';
-export { Explained } from './explained';
 export { BackHeader } from './back-header';

@@ -1,4 +1,4 @@
-import { Explained } from '@/client/features/piece-frame';
+import { Explained } from '@/client/features/terms';
 import { BeliefBar, Body, Column, Heading, Row, SectionDrawing, Small, Strong } from '@/client/ui';
 import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
