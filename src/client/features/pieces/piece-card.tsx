@@ -53,7 +53,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
       borderWidth={0}
       backgroundColor="transparent"
       cursor="pointer"
-      {...{ type: 'button' }}
+      {...{ type: 'button', style: { textAlign: 'left' } }}
     >
       {card}
     </View>
