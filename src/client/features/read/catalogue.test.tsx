@@ -11,6 +11,7 @@ import { Question } from './question';
 
 // Key presses need a document, and pictures a browser; both are tested there.
 jest.mock('@/client/ui/use-keys', () => ({ useKeys: () => undefined }));
+jest.mock('expo-router', () => ({ Link: ({ children }: { children: unknown }) => children }));
 jest.mock('@/client/features/photos', () => ({ PhotoButton: () => null, PhotoStrip: () => null }));
 
 const dossier: Dossier = {
