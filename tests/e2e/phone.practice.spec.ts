@@ -5,6 +5,7 @@ test('a round of practice by thumb: a surface is looked at, named and explained,
   shop,
 }) => {
   await page.goto(`${shop.url}/practice`);
+  await expect(page.getByRole('button', { name: 'Start ten minutes' })).toBeVisible();
   expect(await listViolations(page, 'practice')).toEqual([]);
   await page.getByRole('radio', { name: /^Name the surface/ }).click();
   await page.getByRole('button', { name: 'Start ten minutes' }).click();
