@@ -9,8 +9,17 @@ const { hashExports } = require('./scripts/metro/direct-doors');
 const folder = (name) => path.join(__dirname, 'node_modules', name) + path.sep;
 const UNUSED = [
   // Problems are told in our own words.
-  { in: `${folder('zod')}v4/classic`, names: ['../locales/index.js', './from-json-schema.js'] },
-  { in: `${folder('zod')}v4/core`, names: ['../locales/index.js'] },
+  // JSON Schema is written by `npm run formats`; no screen asks a schema for its limits, and none is compiled ahead.
+  {
+    in: `${folder('zod')}v4/classic`,
+    names: [
+      '../locales/index.js',
+      './from-json-schema.js',
+      '../core/json-schema-processors.js',
+      '../core/to-json-schema.js',
+    ],
+  },
+  { in: `${folder('zod')}v4/core`, names: ['../locales/index.js', './compile.js', './to-json-schema.js'] },
   // One screen at a time through `Slot`: no tabs, no stack, no list of routes.
   {
     in: `${folder('expo-router')}build`,
