@@ -176,7 +176,7 @@ test.describe('with the demo workshop', () => {
     await page.getByRole('link', { name: 'Pieces', exact: true }).click();
     await expect(page.getByRole('link', { name: /^Desk without a server/ })).toContainText('Kept here');
     await shop.restart();
-    await expect(page.getByText(/^Offline: /)).toBeHidden({ timeout: 15_000 });
+    await expect(page.getByText(/^Offline: /)).toBeHidden({ timeout: 40_000 });
     await expect(page.getByRole('listitem').filter({ hasText: 'Desk without a server' })).toBeVisible();
   });
 
