@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: './tests/e2e',
+  globalSetup: './tests/e2e/prepare.ts',
   fullyParallel: true,
   workers: 2,
   timeout: 90_000,
@@ -20,6 +21,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // Compiling code for speed takes longer than a test lives, but where much is reckoned.
+        '--js-flags=--interrupt-budget=400000 --invocation-count-for-maglev=2000',
       ],
     },
     contextOptions: { reducedMotion: 'reduce' },

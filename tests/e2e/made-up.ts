@@ -133,8 +133,9 @@ function translate(code: string, modules: readonly { names: string[]; texts: Set
     const { callee, arguments: given } = statement.expression;
     if (callee.type !== 'Identifier' || callee.name !== '__d') continue;
     const body = code.slice(statement.start!, statement.end!);
+    const said = new Set(body.match(/\w+/g));
     for (const { names, texts } of modules)
-      if (names.length > 0 && names.every((name) => new RegExp(`\\b${name}\\b`).test(body)))
+      if (names.length > 0 && names.every((name) => said.has(name)))
         if (names.some((name) => new RegExp(`[.,;{(]${name}=|"${name}"`).test(body))) listEdits(given[0], texts, edits);
   }
   return applyEdits(code, edits);

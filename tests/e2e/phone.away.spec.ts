@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import {
   appendFileSync,
   cpSync,
@@ -13,17 +12,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
+import { PHOTOGRAPHS } from './photographs';
 import { expect, expectNoSideways, test } from './server';
 
 /* Without the server: what the browser keeps of the program and of the shop. */
 test.use({ serviceWorkers: 'allow', demo: true });
-
-const photographs = mkdtempSync(path.join(tmpdir(), 'bricolage-photographs-'));
-test.beforeAll(() => {
-  execFileSync(process.execPath, ['scripts/photographs.mjs'], {
-    env: { ...process.env, BRICOLAGE_PHOTOGRAPHS: photographs },
-  });
-});
 
 /** The program and the pieces are laid by a few seconds after the first screen stands. */
 async function waitUntilKept(page: Page): Promise<void> {
@@ -127,7 +120,7 @@ test('a patch is read from a photograph without the server, and picture and test
   const pick = async (button: string, file: string): Promise<void> => {
     const choosing = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: button }).first().click();
-    await (await choosing).setFiles(path.join(photographs, file));
+    await (await choosing).setFiles(path.join(PHOTOGRAPHS, file));
   };
   await pick('Add a picture', 'lattice-held.jpg');
   await expect(page.getByRole('img', { name: /that waits to be sent$/ })).toBeVisible();

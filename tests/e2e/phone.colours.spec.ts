@@ -1,12 +1,11 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { freezeSystem, planPiece } from '@/core/systems';
 import { listTasks, logTask } from '@/core/work';
 import type { Dossier, LogEntry } from '@/core/dossier';
 import { PHRASES } from '@/words';
+import { PHOTOGRAPHS } from './photographs';
 import { expect, expectBigTargets, expectNoSideways, listViolations, test } from './server';
 
 test.use({ timezoneId: 'Europe/Lisbon' });
@@ -198,12 +197,6 @@ test('the gun is set on a card: what is seen says what to change, and what went 
 });
 
 test.describe('from a photograph', () => {
-  const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-colours-'));
-  test.beforeAll(() => {
-    execFileSync(process.execPath, ['scripts/photographs.mjs'], {
-      env: { ...process.env, BRICOLAGE_PHOTOGRAPHS: folder },
-    });
-  });
   const pick = async (page: Page, file: string): Promise<void> => {
     const choosing = page.waitForEvent('filechooser');
     await page
@@ -211,7 +204,7 @@ test.describe('from a photograph', () => {
       .getByRole('button', { name: /picture$/ })
       .last()
       .click();
-    await (await choosing).setFiles(path.join(folder, file));
+    await (await choosing).setFiles(path.join(PHOTOGRAPHS, file));
   };
 
   test('tins stand by how near they come, a card sets how well a tin hides, and a bad picture is refused', async ({
@@ -241,7 +234,7 @@ test.describe('from a photograph', () => {
     await pick(page, 'card.jpg');
     await sheet.getByRole('button', { name: 'Read the card' }).click();
     await sheet.getByRole('button', { name: 'Keep it with the tin' }).click({ timeout: 20_000 });
-    const { ratio } = JSON.parse(readFileSync(path.join(folder, 'card.json'), 'utf8')) as { ratio: number };
+    const { ratio } = JSON.parse(readFileSync(path.join(PHOTOGRAPHS, 'card.json'), 'utf8')) as { ratio: number };
     const kept = async (): Promise<number> => {
       const { tins: all } = (await (await fetch(`${shop.url}/api/shelf`)).json()) as {
         tins: { id: string; contrast_ratio?: number }[];

@@ -1,15 +1,7 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { PHOTOGRAPHS } from './photographs';
 import { expect, expectBigTargets, expectNoSideways, test } from './server';
-
-const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-photographs-'));
-test.beforeAll(() => {
-  execFileSync(process.execPath, ['scripts/photographs.mjs'], {
-    env: { ...process.env, BRICOLAGE_PHOTOGRAPHS: folder },
-  });
-});
 
 /** A desk with a laminate top and the system the planner recommends for it. */
 async function makeDesk(url: string): Promise<void> {
@@ -72,7 +64,7 @@ test('a panel is designed, read from a photograph, put right in two squares; the
   await form.getByRole('radio', { name: /^Cross-cut/ }).click();
   const choosing = page.waitForEvent('filechooser');
   await form.getByRole('button', { name: 'Read it from a photograph' }).click();
-  await (await choosing).setFiles(path.join(folder, 'lattice-failed.jpg'));
+  await (await choosing).setFiles(path.join(PHOTOGRAPHS, 'lattice-failed.jpg'));
   const result = form.getByText(/^\d+\.\d % bare: ISO class/);
   await expect(result).toHaveText(/^2[12]\.\d % bare: ISO class 3, ASTM 2B$/, { timeout: 30_000 });
 
@@ -119,7 +111,7 @@ test('bad pictures are refused with a reason, and nothing of them stays', async 
   await page.goto(`${shop.url}/piece/p-1/prove`);
   const form = page.getByRole('region', { name: 'Log a test' });
   await form.getByRole('radio', { name: /^Cross-cut/ }).click();
-  const notes = path.join(folder, 'notes.jpg');
+  const notes = test.info().outputPath('notes.jpg');
   writeFileSync(notes, 'this is not a picture');
   const pick = async (name: string, file: string) => {
     const choosing = page.waitForEvent('filechooser');
@@ -128,7 +120,7 @@ test('bad pictures are refused with a reason, and nothing of them stays', async 
   };
   await pick('Read it from a photograph', notes);
   await expect(form.getByText(/^This is not a picture that can be read/)).toBeVisible();
-  await pick('Read it from a photograph', path.join(folder, 'lattice-glare.jpg'));
+  await pick('Read it from a photograph', path.join(PHOTOGRAPHS, 'lattice-glare.jpg'));
   await expect(form.getByText('Not good enough to go by')).toBeVisible({ timeout: 30_000 });
   await expect(form.getByRole('button', { name: 'Use this reading' })).toHaveAttribute('aria-disabled', 'true');
   const stored = (await (await fetch(`${shop.url}/api/pieces/p-1`)).json()) as { photos?: unknown };
@@ -145,7 +137,7 @@ test('a picture that cannot go waits with the test it is of, and two quick taps 
   await form.getByRole('radio', { name: /^Cross-cut/ }).click();
   const choosing = page.waitForEvent('filechooser');
   await form.getByRole('button', { name: 'Read it from a photograph' }).click();
-  await (await choosing).setFiles(path.join(folder, 'lattice-failed.jpg'));
+  await (await choosing).setFiles(path.join(PHOTOGRAPHS, 'lattice-failed.jpg'));
   await expect(form.getByText(/^\d+\.\d % bare: ISO class/)).toBeVisible({ timeout: 30_000 });
   await form.getByRole('button', { name: 'Use this reading' }).click();
   await form.getByRole('radio', { name: 'Primer off the surface' }).click();

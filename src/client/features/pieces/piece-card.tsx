@@ -21,6 +21,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
   const card = (
     <Card
       flexGrow={1}
+      flexShrink={1}
       minWidth={0}
       flexDirection="row"
       gap="$m"
@@ -34,7 +35,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
       ) : (
         <View width={64} height={96} backgroundColor="$line" />
       )}
-      <Column flex={1} gap="$xs" justifyContent="center">
+      <Column flex={1} minWidth={0} gap="$xs" justifyContent="center">
         <Heading render="span" numberOfLines={1}>
           {name}
         </Heading>
