@@ -71,6 +71,9 @@ const STAND_INS = [
   { in: `${folder('expo-router')}build/views`, name: './Toast' },
 ];
 
+// These come in two forms, and what is exported on is asked for in the other one: each comes once.
+const ONE_FORM = ['@reduxjs/toolkit', 'immer', 'redux', 'redux-thunk', 'reselect'];
+
 const config = getDefaultConfig(__dirname);
 // The address of the running script is known only while it runs: what remembers it is asked at once.
 const blockList = Object.fromEntries(
@@ -90,6 +93,7 @@ config.resolver.resolveRequest = (context, name, platform) => {
     if (UNUSED.some((own) => own.in === origin && own.names.includes(name))) return { type: 'empty' };
     if (STAND_INS.some((own) => own.in === origin && own.name === name))
       return { type: 'sourceFile', filePath: NOT_SHOWN };
+    if (ONE_FORM.includes(name)) return context.resolveRequest({ ...context, isESMImport: true }, name, platform);
   }
   return context.resolveRequest(context, name, platform);
 };

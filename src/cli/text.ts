@@ -1,4 +1,3 @@
-import { formatChance } from '@/core/shared';
 import { labelState } from '@/core/survey';
 import type { reportAudit } from './reports/audit';
 import type { reportDiagnosis } from './reports/diagnosis';
@@ -6,6 +5,7 @@ import type { reportMix } from './reports/mix';
 import type { reportPlan } from './reports/plan';
 import type { reportPrice } from './reports/price';
 import type { reportProof } from './reports/proof';
+import { formatChance } from '@/words';
 
 /** The reports in words, for a person at a terminal. */
 

@@ -29,8 +29,8 @@ export const makeUp = (text: string): string =>
     ].join('');
   });
 
-/** Where what is said to people is written; in core, what is no code. */
-const ROOMS = ['src/words/en/', 'src/core/'];
+/** Where what is said to people is written; on the rows of core's tables, what is no code. */
+const ROOMS = ['src/words/en/', 'src/core/knowledge/'];
 
 /** The text of each literal that is said, by file; literals that a type knows as codes are none. */
 function listTexts(): Map<string, Set<string>> {

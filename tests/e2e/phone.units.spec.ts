@@ -44,4 +44,12 @@ test('measures are the device’s, money is the shop’s, and the clock is the o
   await other.goto(`${shop.url}/shelf`);
   await expect(other.getByText(/m²\/L · US\$62/)).toBeVisible();
   await other.close();
+
+  // A device that writes decimals with a comma has them so, and may type them so.
+  const comma = await browser.newPage({ locale: 'de-DE' });
+  await comma.goto(`${shop.url}/workshop`);
+  await comma.getByLabel('Air, °C').fill('20,5');
+  await comma.getByLabel(/^Humidity/).fill('50');
+  await expect(comma.getByText(/^Dew point 9,8 °C, surface 10,\d °C above it$/)).toBeVisible();
+  await comma.close();
 });

@@ -3,7 +3,7 @@ import { PHOTOGRAPHS } from './photographs';
 
 /** What several files of tests share is made once, and only when what it is made from has changed. */
 export default async function prepare(): Promise<void> {
-  const { onlyIfChanged } = (await import('../../scripts/lib.mjs')) as typeof import('../../scripts/lib.mjs');
+  const { onlyIfChanged } = await import('../../scripts/lib.mjs');
   onlyIfChanged(
     'photographs',
     ['scripts/photographs.ts', 'src/core/camera', 'src/core/photo', 'src/core/colour', 'src/core/film'],

@@ -79,7 +79,7 @@ import { judgeGates } from '@/core/piece';
 import { judgeTest, listAnswers, makeReading } from '@/core/proof';
 import { diagnosePiece } from '@/core/survey';
 import { freezeSystem, planPiece } from '@/core/systems';
-import { PHRASES } from '@/words';
+import { nameTask, PHRASES } from '@/words';
 import { listBlocks, listCautions, listTasks, logTask } from '@/core/work';
 
 const read = readDossier({
@@ -106,7 +106,7 @@ console.log(JSON.stringify({
   substrate: diagnosePiece(piece)[0].belief.substrate[0].code,
   layers: system.zones[0].stack.primers.map(({ code }) => code).concat(system.zones[0].stack.paint),
   labels: ['moon_primer', 'moon_paint'].map(labelProduct),
-  shown: tasks.filter(({ op }) => op === 'prime' || op === 'paint').map(({ label }) => label),
+  shown: tasks.filter(({ op }) => op === 'prime' || op === 'paint').map(nameTask),
   prime: cautions('prime'),
   paint: cautions('paint'),
   bought: system.supplies.map(({ class: code, fromShelf }) => [code, fromShelf.length]),

@@ -1,6 +1,15 @@
 import type { Dossier } from '@/core/dossier';
 import { listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
-import { nameRejected, sayAssumption, sayPlanBlock, sayRuledOut, saySavings, sayWarnings, sayWhy } from '@/words';
+import {
+  nameRejected,
+  nameStep,
+  sayAssumption,
+  sayPlanBlock,
+  sayRuledOut,
+  saySavings,
+  sayWarnings,
+  sayWhy,
+} from '@/words';
 
 /** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
 const REPORTED_ZONES = 2;
@@ -16,9 +25,9 @@ export function reportPlan(dossier: Dossier) {
       id: system.id,
       labels: system.labels,
       zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
-      jobs: mergeJobs(system.zones).map(({ op, label, colour, zones, minutes, waitH, ml }) => ({
+      jobs: mergeJobs(system.zones).map(({ op, step, colour, zones, minutes, waitH, ml }) => ({
         op,
-        label,
+        label: nameStep(step),
         colour,
         zones,
         minutes,

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
-import { OWN_LOCALE } from '@/client/locale';
 import {
   convertToKept,
   convertToShown,
   formatArea,
+  formatNumber,
   formatQuantity,
   formatVolume,
   readNumber,
@@ -14,7 +14,7 @@ import {
 } from '@/core/shared';
 import type { RootState } from './store';
 import { useWorkshop } from './use-workshop';
-import { USE_MEASURES_WORDS } from '@/words';
+import { READER_LOCALE, USE_MEASURES_WORDS } from '@/words';
 
 /** How a field of a quantity is written and read in the owner's unit. */
 export interface Gauge {
@@ -39,7 +39,7 @@ export interface Measures {
 }
 
 /** `currency`: ISO 4217, such as "EUR"; without one a sum stands alone. */
-export function makeMeasures(units: Units, currency: string | undefined, locale: string = OWN_LOCALE): Measures {
+export function makeMeasures(units: Units, currency: string | undefined, locale: string = READER_LOCALE): Measures {
   const money = new Intl.NumberFormat(locale, {
     maximumFractionDigits: 0,
     ...(currency ? { style: 'currency', currency } : {}),
@@ -49,13 +49,13 @@ export function makeMeasures(units: Units, currency: string | undefined, locale:
     currency ? { style: 'currency', currency } : { minimumFractionDigits: 2 },
   );
   return {
-    sayVolume: (ml) => formatVolume(ml, units),
-    sayArea: (m2) => formatArea(m2, units),
+    sayVolume: (ml) => formatVolume(ml, units, locale),
+    sayArea: (m2) => formatArea(m2, units, locale),
     sayMoney: (sum) => money.format(sum),
     saySum: (sum) => exact.format(sum),
     gauge: keep((quantity: Quantity): Gauge => {
       const write = (kept: number | undefined): string =>
-        kept === undefined ? '' : String(convertToShown(quantity, kept, units));
+        kept === undefined ? '' : formatNumber(convertToShown(quantity, kept, units), locale, 0, 3);
       return {
         unit: unitOf(quantity, units),
         write,
@@ -64,9 +64,8 @@ export function makeMeasures(units: Units, currency: string | undefined, locale:
           const shown = readNumber(text);
           return shown === undefined ? undefined : convertToKept(quantity, shown, units);
         },
-        say: (kept) => formatQuantity(quantity, kept, units),
-        sayRange: (low, high) =>
-          USE_MEASURES_WORDS.fromTo(convertToShown(quantity, low, units), formatQuantity(quantity, high, units)),
+        say: (kept) => formatQuantity(quantity, kept, units, locale),
+        sayRange: (low, high) => USE_MEASURES_WORDS.fromTo(write(low), formatQuantity(quantity, high, units, locale)),
       };
     }),
   };

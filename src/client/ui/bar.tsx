@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
-import { formatChance } from '@/core/shared';
 import { Row } from './layout';
 import { Body, Strong } from './text';
+import { formatChance } from '@/words';
 
 /** One belief: words, a bar that moves as answers come in, and the chance as a natural frequency. */
 export function BeliefBar({ label, p }: { label: string; p: number }) {

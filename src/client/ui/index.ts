@@ -17,7 +17,8 @@ export { EDGE, measureDrawing, PieceDrawing, ReadingSwatch, type Place } from '.
 export { printSvg } from './print-svg';
 export { printText } from './print-text';
 export { saveText } from './save-text';
-export { LabelledSection, SectionDrawing } from './section-drawing';
+export { LabelledSection } from './labelled-section';
+export { SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';
 export { FONT, SPACE } from './tokens';
 export { keepTyping, takeTyped } from './typed-ahead';

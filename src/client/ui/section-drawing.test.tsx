@@ -1,26 +1,24 @@
 import { TamaguiProvider } from '@tamagui/core';
 import { render, screen } from '@testing-library/react-native';
+import type { Section } from '@/core/piece';
 import { SectionDrawing } from './section-drawing';
 import { spread } from './spread';
 import { config } from './tamagui.config';
 
-const SECTION = {
+const SAYS = 'Laminate sheet, Scuff 150, Cabinet enamel';
+const SECTION: Section = {
   layers: [
+    { kind: 'substrate', substrate: 'hpl_laminate', certainty: 0.9 },
+    { kind: 'tooth', prep: 'scuff_150' },
     {
-      kind: 'substrate' as const,
-      substrate: 'hpl_laminate' as const,
-      label: 'Laminate sheet',
-      note: '',
-      certainty: 0.9,
-    },
-    { kind: 'tooth' as const, label: 'Scuff 150', note: '' },
-    {
-      kind: 'coat' as const,
-      layer: 'paint' as const,
+      kind: 'coat',
+      layer: 'paint',
       filmUm: 40,
       colour: '#ffffff',
-      label: 'Cabinet enamel',
-      note: '',
+      code: 'wb_alkyd_enamel',
+      coats: 1,
+      tint: 'white',
+      note: null,
     },
   ],
 };
@@ -29,10 +27,10 @@ describe('the section drawing', () => {
   it('can be read without being seen', () => {
     render(
       <TamaguiProvider config={config} defaultTheme="light">
-        <SectionDrawing section={SECTION} />
+        <SectionDrawing section={SECTION} says={SAYS} />
       </TamaguiProvider>,
     );
-    expect(screen.getByLabelText('Section: Laminate sheet, Scuff 150, Cabinet enamel')).toBeTruthy();
+    expect(screen.getByLabelText(`Section: ${SAYS}`)).toBeTruthy();
   });
 });
 

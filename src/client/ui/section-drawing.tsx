@@ -2,13 +2,10 @@ import Svg, { Circle, Defs, G, Line, Path, Pattern, Polyline, Rect } from 'react
 import { useId } from 'react';
 import { View } from '@tamagui/core';
 import type { SubstrateCode } from '@/core/knowledge';
-import { groupLayers, type Section, type SectionLayer } from '@/core/piece';
-import { Column } from './layout';
-import { Small, Strong } from './text';
-import { spread } from './spread';
+import type { Section, SectionLayer } from '@/core/piece';
 import type { Tones } from './tokens';
 import { useIsDark, useTones } from './use-tones';
-import { saySection, SECTION_DRAWING_WORDS } from '@/words';
+import { SECTION_DRAWING_WORDS } from '@/words';
 
 /*
  * The section: a cut through a zone. Substrates differ by hatch as well as colour; a finish lies on top; a prep is a
@@ -96,7 +93,7 @@ interface Band {
 const SUBSTRATE_SHARE = 0.4;
 
 /** Bands from the bottom up. The substrate takes what room is left, so that drawings of a row end at one level. */
-function stack(layers: readonly SectionLayer[], height: number): Band[] {
+export function stack(layers: readonly SectionLayer[], height: number): Band[] {
   const room = height - HEADROOM;
   const coats = layers.reduce((sum, layer) => sum + (layer.kind === 'substrate' ? 0 : bandHeight(layer)), 0);
   const scale = Math.min(1, (room * (1 - SUBSTRATE_SHARE)) / coats);
@@ -108,7 +105,7 @@ function stack(layers: readonly SectionLayer[], height: number): Band[] {
   });
 }
 
-function measureSection(section: Section): number {
+export function measureSection(section: Section): number {
   return section.layers.reduce((sum, layer) => sum + bandHeight(layer), 0) + HEADROOM;
 }
 
@@ -117,21 +114,20 @@ interface SectionDrawingProps {
   width?: number;
   height?: number;
   /** As a thumbnail it is a picture with a name; beside its labels it is decoration. */
-  decorative?: boolean;
+  /** What it shows, for whoever does not see it; without it, it stands beside words that say it. */
+  says?: string;
 }
 
-export function SectionDrawing({ section, width = 104, height, decorative = false }: SectionDrawingProps) {
+export function SectionDrawing({ section, width = 104, height, says }: SectionDrawingProps) {
   const tones = useTones();
   const dark = useIsDark();
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const tall = height ?? measureSection(section);
   const bands = stack(section.layers, tall);
-  const label = decorative
-    ? {}
-    : { role: 'img' as const, 'aria-label': SECTION_DRAWING_WORDS.section(saySection(section)) };
+  const label = says === undefined ? {} : { role: 'img' as const, 'aria-label': SECTION_DRAWING_WORDS.section(says) };
   return (
     <View
-      aria-hidden={decorative}
+      aria-hidden={says === undefined}
       {...label}
       width={width}
       height={tall}
@@ -305,48 +301,4 @@ function hatches(id: string, tones: Tones) {
       <Path d="M0 14 L14 0" stroke={ink} strokeWidth={0.5} />
     </Pattern>,
   ];
-}
-
-/** From one label to the next: a line of its name and one of its note; a long name takes two. */
-const LABEL_PITCH = 52;
-const LINE = 22;
-const LONG_NAME = 25;
-
-/** The section with a leader line from each layer to plain words, top layer first. */
-export function LabelledSection({ section }: { section: Section }) {
-  const tones = useTones();
-  const groups = groupLayers(section).reverse();
-  const lines = groups.some(({ label }) => label.length > LONG_NAME) ? 2 : 1;
-  const pitch = LABEL_PITCH + (lines - 1) * LINE;
-  const height = Math.max(measureSection(section), groups.length * pitch);
-  const bands = stack(section.layers, height);
-  const middle = (from: number, to: number): number => (bands[to]!.y + bands[from]!.y + bands[from]!.height) / 2;
-  const targets = groups.map((group) => Math.min(middle(group.from, group.to), height - 20));
-  const labels = spread(targets, pitch, height);
-  return (
-    <View role="group" aria-label={SECTION_DRAWING_WORDS.section(saySection(section))} flexDirection="row">
-      <SectionDrawing section={section} width={104} height={height} decorative />
-      <Svg width={34} height={height} aria-hidden>
-        {groups.map((group, i) => (
-          <G key={i}>
-            <Circle cx={3} cy={targets[i]!} r={2.6} fill={tones.ink} />
-            <Polyline
-              points={`3,${targets[i]!} 14,${labels[i]! + 12} 30,${labels[i]! + 12}`}
-              fill="none"
-              stroke={tones.ink}
-              strokeWidth={1}
-            />
-          </G>
-        ))}
-      </Svg>
-      <View flex={1} height={height} position="relative">
-        {groups.map((group, i) => (
-          <Column key={i} position="absolute" left={0} right={0} top={labels[i]!}>
-            <Strong numberOfLines={lines}>{group.label}</Strong>
-            <Small numberOfLines={1}>{group.note}</Small>
-          </Column>
-        ))}
-      </View>
-    </View>
-  );
 }

@@ -1,29 +1,7 @@
 import { createEvents, type EventAttributes } from 'ics';
-import type { Moment } from '../panel';
 
 /** The package takes the time of writing, and its own clock's where it is left out; its types do not say so. */
 type Event = EventAttributes & { timestamp: number };
-
-/** The moments of a panel as a calendar file (RFC 5545), in UTC. `start` and `now` are ISO instants; empty for no moments. */
-export function writeCalendar(
-  title: string,
-  id: string,
-  moments: readonly Moment[],
-  start: string,
-  now: string,
-): string {
-  return writeEvents(
-    moments.map(({ atH, what, strips }, i) => ({
-      uid: `${id}-${i}@bricolage`,
-      title: `${title}: ${what}`,
-      description: `Strips ${strips.join(', ')}`,
-      at: Date.parse(start) + atH * 3_600_000,
-      minutes: 15,
-      alarm: what,
-    })),
-    now,
-  );
-}
 
 export interface CalendarEntry {
   /** Stays the same when the entry is written anew, so that a calendar moves it instead of doubling it. */

@@ -90,12 +90,12 @@ function describeIssue(issue: Issue, missing: boolean): Problem {
         : { code: 'unknown_code', path, params: { allowed: issue.values.map(String) } };
     case 'too_small':
       if (issue.origin === 'string') return { code: 'empty_text', path, params: {} };
-      return { code: 'out_of_range', path, params: { min: boundary(issue.minimum, issue.inclusive, 'more than') } };
+      return { code: 'out_of_range', path, params: { [issue.inclusive ? 'min' : 'above']: Number(issue.minimum) } };
     case 'too_big':
       if (issue.origin === 'string') return { code: 'too_long', path, params: { max: Number(issue.maximum) } };
-      return { code: 'out_of_range', path, params: { max: boundary(issue.maximum, issue.inclusive, 'less than') } };
+      return { code: 'out_of_range', path, params: { [issue.inclusive ? 'max' : 'below']: Number(issue.maximum) } };
     case 'invalid_format':
-      return { code: 'bad_pattern', path, params: { pattern: PATTERN_WORDS[issue.format] ?? patternOf(issue) } };
+      return { code: 'bad_pattern', path, params: { pattern: patternOf(issue) } };
     case 'custom': {
       const { problem, ...params } = (issue.params ?? {}) as Problem['params'];
       return { code: (problem ?? 'wrong_type') as Problem['code'], path, params };
@@ -109,16 +109,10 @@ function describeIssue(issue: Issue, missing: boolean): Problem {
   }
 }
 
-const boundary = (limit: number | bigint, inclusive: boolean | undefined, word: string): string | number =>
-  inclusive === false ? `${word} ${Number(limit)}` : Number(limit);
-
-const PATTERN_WORDS: Readonly<Record<string, string>> = {
-  datetime: 'a date and time such as 2026-05-02T10:00:00Z',
-  date: 'a date such as 2026-06-20',
-};
-
-function patternOf(issue: Issue): string {
-  const pattern = 'pattern' in issue ? String(issue.pattern) : '';
-  if (pattern.includes('#')) return 'a colour such as #F3EFE6';
-  return 'letters, digits, dots and dashes, 64 at most';
+/** The form that is wanted, as a code. */
+function patternOf(issue: Extract<Issue, { code: 'invalid_format' }>): 'moment' | 'date' | 'time' | 'colour' | 'id' {
+  if (issue.format === 'datetime') return 'moment';
+  if (issue.format === 'date') return 'date';
+  const pattern = String(issue.pattern ?? '');
+  return pattern.includes('#') ? 'colour' : pattern.includes(':') ? 'time' : 'id';
 }

@@ -38,7 +38,7 @@ const SHAPES: Record<TestKindFact['reads'], readonly Shape[]> = {
 
 export interface ReadingProblem {
   path: string[];
-  params: Record<string, string | readonly string[]>;
+  params: Record<string, string | number | readonly string[]>;
 }
 
 /** Null if the reading fits its kind of test; otherwise which field is wrong and what may stand there. */
@@ -52,13 +52,13 @@ export function readingProblem(kind: TestKind, reading: Record<string, unknown>)
   const confidence = 'confidence' in reading ? { confidence: z.number().min(0).max(1) } : {};
   for (const [field, schema] of Object.entries({ ...shape, ...confidence })) {
     if (schema.safeParse(reading[field]).success) continue;
-    const allowed = schema instanceof z.ZodEnum ? schema.options.map(String) : [describeRange(schema)];
-    return { path: [field], params: { problem: 'wrong_reading', kind, allowed } };
+    const wanted = schema instanceof z.ZodEnum ? { allowed: schema.options.map(String) } : rangeOf(schema);
+    return { path: [field], params: { problem: 'wrong_reading', kind, ...wanted } };
   }
   return null;
 }
 
-function describeRange(schema: z.ZodType): string {
+function rangeOf(schema: z.ZodType): { type: string; min: number; max: number } {
   const { minimum, maximum, type } = z.toJSONSchema(schema);
-  return `${type === 'integer' ? 'a whole number' : 'a number'} from ${String(minimum)} to ${String(maximum)}`;
+  return { type: String(type), min: Number(minimum), max: Number(maximum) };
 }

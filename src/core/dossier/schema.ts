@@ -468,6 +468,8 @@ export const mixSchema = z.looseObject({
 /** A step of a plan as it was when it was taken; see `plan` in the formats. */
 export const stepSchema = z.looseObject({
   op: z.enum(OPERATIONS),
+  /** What it is called: a code, and the words it was taken with. */
+  name: z.string().max(40).optional(),
   label: text(120),
   class: z.string().max(60).optional(),
   grit: z.number().int().min(1).max(10_000).optional(),

@@ -2,7 +2,7 @@ import type { Dossier } from '../dossier';
 import { HANDOVER_FACTS, TIPS_FROM_MM, type HandoverCheck, type HandoverWhere } from '../knowledge';
 import { listHazards } from '../survey';
 import { KIND_TEMPLATES, countsOf } from '../templates';
-import { listParts } from '../work';
+import { comesOff } from '../work';
 
 export interface ReadyItem extends HandoverCheck {
   /** When it was seen to; none while it is open. */
@@ -13,7 +13,9 @@ export interface ReadyItem extends HandoverCheck {
 
 /** What is seen to before this piece leaves. */
 export function listReady(dossier: Dossier): ReadyItem[] {
-  const off = listParts(dossier).filter(({ state }) => state !== 'on').length;
+  const loose = new Set((dossier.zones ?? []).filter(comesOff).map(({ id }) => id));
+  // What was never touched is not in the record: it is on.
+  const off = (dossier.parts ?? []).filter(({ zone, state }) => state !== 'on' && loose.has(zone ?? '')).length;
   return HANDOVER_FACTS.filter(({ where }) => APPLIES[where](dossier)).map((check) => {
     const held = check.where === 'comes_apart' ? off : 0;
     return { ...check, off: held, doneAt: held > 0 ? null : (dossier.handover?.ready?.[check.code] ?? null) };
@@ -28,7 +30,7 @@ const isSaid = (dossier: Dossier, is: (hazard: ReturnType<typeof listHazards>[nu
 
 const APPLIES: Record<HandoverWhere, (dossier: Dossier) => boolean> = {
   always: () => true,
-  comes_apart: (dossier) => listParts(dossier).length > 0,
+  comes_apart: ({ zones = [] }) => zones.some(comesOff),
   doors: (dossier) => has(dossier, 'door'),
   drawers: (dossier) => has(dossier, 'drawer_front') || has(dossier, 'drawer_side'),
   storage_tall: (dossier) => {

@@ -1,6 +1,6 @@
 import type { OperationCode, StrippingCode } from './codes';
 import { OPERATION_FACTS, type OperationFact } from './operations';
-import { findRepairStep } from './repairs';
+import { findRepairStep } from './repair-steps';
 import { STRIPPING_FACTS } from './strippings';
 
 /** The dust of some work: that of the repair it is, else that of its operation. A repair of a later version is taken to make some. */

@@ -77,3 +77,12 @@ export const LIGHT_COAT_MIN = [5, 10] as const;
 /** A spray can: content, and what it covers once, m² (common practice). */
 export const CAN_ML = 400;
 export const CAN_COVERS_M2 = [1, 1.5] as const;
+
+/** What matters at any coat of paint, by how it is put on; by brush and roller, by what is painted and which coat it is (common practice). */
+export const PAINTING_SAYS = {
+  spray: ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'],
+  aerosol: ['Light passes; a wet look means a run is coming.'],
+  doors: 'Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.',
+  not_last: 'This coat need not cover. Leave it alone when it drags.',
+  last: 'Look against the light while it is wet: runs hide on edges and lower corners.',
+} as const;

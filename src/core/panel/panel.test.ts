@@ -1,10 +1,10 @@
 import ICAL from 'ical.js';
-import { writeCalendar } from '../calendar';
+import { writeEvents } from '../calendar';
 import { DOSSIER_FORMAT, type Dossier, type Panel, type Test } from '../dossier';
 import { crossFactors, designPanel, type PanelWish } from './design';
 import { proposePanel } from './propose';
 import { bleedMomentOnPanel, listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
-import { listStrips } from '@/words';
+import { listStrips, sayPanelCalendar } from '@/words';
 import { drawStripMap } from './strip-map';
 
 const SHELLAC = { prep: 'scuff_150', primer: 'shellac_primer', coats: 1 } as const;
@@ -167,7 +167,10 @@ describe('the times of a panel', () => {
 
   it('are read back from the calendar file by an independent parser (RFC 5545)', () => {
     const moments = scheduleMoments(make());
-    const file = writeCalendar('Desk, top', 'p1', moments, '2026-03-01T18:00:00Z', '2026-02-28T10:00:00Z');
+    const file = writeEvents(
+      sayPanelCalendar('Desk, top', 'p1', moments, '2026-03-01T18:00:00Z'),
+      '2026-02-28T10:00:00Z',
+    );
     const events = new ICAL.Component(ICAL.parse(file) as never)
       .getAllSubcomponents('vevent')
       .map((own) => new ICAL.Event(own));

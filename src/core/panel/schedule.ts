@@ -3,21 +3,19 @@ import { type BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment
 import {
   FILM_FACTS,
   findDrying,
-  labelProduct,
   listTestKinds,
   showsBleed,
   type PaintCode,
   type PrimerCode,
   type TestKind,
 } from '../knowledge';
-import { lowerFirst } from '../shared';
 
 /** Something to do to a panel, so many hours after its first coat. All strips keep the same times. */
 export interface Moment {
   atH: number;
   kind: 'coat' | 'read';
-  /** What to do, in a few words. */
-  what: string;
+  /** What is put on: its number where there are several of its phase. */
+  coat?: { phase: 'prime' | 'paint' | 'clear'; number?: number; films: Film[] };
   /** Strips it is about; a strip without primer has nothing done to it while the others are primed. */
   strips: string[];
   tests: TestKind[];
@@ -43,28 +41,27 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
   const all = panel.strips.map(({ code }) => code);
   const stretch = (code: Film): number => computeDryingFactor(findDrying(code), climate);
   layers.forEach((layer, i) => {
-    moments.push({ atH: clock, kind: 'coat', what: layer.what, strips: layer.strips, tests: [] });
+    moments.push({ atH: clock, kind: 'coat', coat: layer.coat, strips: layer.strips, tests: [] });
     const recoat = Math.max(...layer.films.map((code) => FILM_FACTS[code].recoatH * stretch(code)));
     const next = layers[i + 1];
     if (layer.last === 'prime' && scratches.length > 0) {
       const hard = Math.max(...layer.films.map((code) => FILM_FACTS[code].testFromH * stretch(code)), OVERNIGHT_H);
-      moments.push({ ...read(clock + hard, 'Read the primer', all, scratches), on: 'primer' });
+      moments.push({ ...read(clock + hard, all, scratches), on: 'primer' });
       clock += next ? Math.max(recoat, hard) : hard;
     } else clock += next ? recoat : 0;
   });
   const hard = Math.max(0, ...(layers.at(-1)?.films ?? []).map((code) => FILM_FACTS[code].testFromH * stretch(code)));
   if (layers.at(-1)?.last === 'paint' && scratches.length > 0) {
-    moments.push({ ...read(clock + hard, 'Read the whole system', all, scratches), on: 'system' });
+    moments.push({ ...read(clock + hard, all, scratches), on: 'system' });
   }
   const watches = panel.kinds.filter(showsBleed);
   if (watches.length > 0) moments.push(...watchBleed(layers, moments, clock, all, watches));
   return moments.sort((a, b) => a.atH - b.atH);
 }
 
-const read = (atH: number, what: string, strips: string[], tests: TestKind[]): Moment => ({
+const read = (atH: number, strips: string[], tests: TestKind[]): Moment => ({
   atH,
   kind: 'read',
-  what,
   strips,
   tests,
 });
@@ -79,16 +76,16 @@ function watchBleed(
 ): Moment[] {
   const coats = moments.filter(({ kind }) => kind === 'coat');
   const firstPaint = coats[layers.findIndex(({ phase }) => phase !== 'prime')]?.atH ?? 0;
-  const watch = (atH: number, bleedAt: BleedMoment, what: string): Moment => ({
-    ...read(atH, what, strips, kinds),
+  const watch = (atH: number, bleedAt: BleedMoment): Moment => ({
+    ...read(atH, strips, kinds),
     bleedAt,
   });
   return [
-    watch(firstPaint + 1, '1h', 'Look for colour, 1 h'),
-    watch(firstPaint + OVERNIGHT_H, 'overnight', 'Look for colour, next morning'),
-    watch(clock + 1, 'after_clear', 'Look for colour after the last coat'),
-    watch(clock + 2 * DAY_H, '48h', 'Look for colour, 48 h'),
-    watch(clock + 7 * DAY_H, '7d', 'Look for colour, a week'),
+    watch(firstPaint + 1, '1h'),
+    watch(firstPaint + OVERNIGHT_H, 'overnight'),
+    watch(clock + 1, 'after_clear'),
+    watch(clock + 2 * DAY_H, '48h'),
+    watch(clock + 7 * DAY_H, '7d'),
   ];
 }
 
@@ -109,25 +106,24 @@ interface Layer {
   phase: 'prime' | 'paint' | 'clear';
   /** The last coat of its phase. */
   last: 'prime' | 'paint' | null;
-  what: string;
+  coat: NonNullable<Moment['coat']>;
   strips: string[];
   films: Film[];
 }
 
 function listLayers({ strips }: Pick<Panel, 'strips'>): Layer[] {
   const phases = [
-    { phase: 'prime', verb: 'Prime', of: (t: Treatment) => take(t.primer, t.coats ?? 1) },
-    { phase: 'paint', verb: 'Paint', of: (t: Treatment) => take(t.paint, t.paint_coats ?? 1) },
-    { phase: 'clear', verb: 'Clear coat', of: (t: Treatment) => take(t.clear, 1) },
+    { phase: 'prime', of: (t: Treatment) => take(t.primer, t.coats ?? 1) },
+    { phase: 'paint', of: (t: Treatment) => take(t.paint, t.paint_coats ?? 1) },
+    { phase: 'clear', of: (t: Treatment) => take(t.clear, 1) },
   ] as const;
-  const layers = phases.flatMap(({ phase, verb, of }): Layer[] => {
+  const layers = phases.flatMap(({ phase, of }): Layer[] => {
     const most = Math.max(0, ...strips.map(({ treatment }) => of(treatment)?.coats ?? 0));
     return Array.from({ length: most }, (_, coat) => {
       const touched = strips.filter(({ treatment }) => (of(treatment)?.coats ?? 0) > coat);
       const films = [...new Set(touched.map(({ treatment }) => of(treatment)!.code))];
-      const names = films.map((code) => lowerFirst(labelProduct(code))).join(', ');
-      const what = `${verb}${most > 1 ? `, coat ${coat + 1}` : ''}: ${names}`;
-      return { phase, last: null, what, strips: touched.map(({ code }) => code), films };
+      const own = { phase, films, ...(most > 1 ? { number: coat + 1 } : {}) };
+      return { phase, last: null, coat: own, strips: touched.map(({ code }) => code), films };
     });
   });
   const lastPrime = layers.findLast(({ phase }) => phase === 'prime');

@@ -1,5 +1,6 @@
 import { listTreated, nameZone, type Dossier } from '../dossier';
 import { diagnosePiece, nextQuestion } from '../survey';
+import type { NamedTask } from '../systems';
 import { judgeGates } from './gates';
 
 export type Stage = 'read' | 'choose' | 'prove' | 'paint' | 'stopped';
@@ -24,7 +25,7 @@ export type PieceState =
 export type NextStep =
   | { code: 'leave_closed' | 'lead_test' | 'choose' | 'paint_at_risk' | 'paint' | 'held_back' | 'cure' }
   | { code: 'look' | 'read_zone' | 'choose_again' | 'test_patch'; zoneName: string }
-  | { code: 'job'; label: string };
+  | { code: 'job'; task: NamedTask };
 
 /** Where a piece stands and what comes next. */
 export function summariseProgress(dossier: Dossier): Progress {

@@ -1,38 +1,42 @@
 import {
   FACED_BOARDS,
   FILM_FACTS,
-  FINISH_FACTS,
-  SUBSTRATE_FACTS,
-  labelProduct,
   leavesBare,
   type FinishCode,
+  type OperationCode,
   type PrepCode,
   type SubstrateCode,
 } from '../knowledge';
 import { DEFAULT_COLOUR, type Treatment, type ZoneWish } from '../dossier';
 import { PRIMER_TINTS, type PrimerTint } from '../film';
-import { PREP_FACTS } from '../knowledge';
-import { upperFirst, formatChance } from '../shared';
 import { mostLikelyState, type Belief } from '../survey';
-import type { ZonePlan } from '../systems';
+import type { NamedStep, ZonePlan } from '../systems';
 
 /** One layer of a cut through a zone, from the substrate up. Drawn by the client; pure data here. */
 export type SectionLayer =
-  | { kind: 'substrate'; substrate: SubstrateCode; label: string; note: string; certainty: number }
-  | { kind: 'finish'; finish: FinishCode; label: string; note: string }
-  | { kind: 'tooth'; label: string; note: string }
+  | { kind: 'substrate'; substrate: SubstrateCode; certainty: number }
+  | { kind: 'finish'; finish: FinishCode }
+  | ({ kind: 'tooth' } & Dulling)
   | {
       kind: 'coat';
       layer: 'primer' | 'paint' | 'clear' | 'seal';
       filmUm: number;
       colour: string;
-      label: string;
-      note: string;
+      code: keyof typeof FILM_FACTS;
+      coats: number;
+      tint: PrimerTint;
+      note: CoatNote | null;
       /** How far it has come in the work; left out where a section shows a plan. */
       state?: CoatState;
       /** What is found in the log points to it. */
       suspect?: boolean;
     };
+/** How the ground is dulled: by the step of a plan, or by the preparation of a treatment. */
+type Dulling = { step: NamedStep & { op: OperationCode }; minutes: number } | { prep: PrepCode };
+/** What is said beside a coat: how it is planned, how far it has come, or that it was there before. */
+export type CoatNote =
+  | { code: 'planned'; ml: number; recoatH: number; coats: number }
+  | { code: 'as_it_is' | 'of_before' | 'as_logged' | 'suspect' };
 export type CoatState = 'planned' | 'wet' | 'dry' | 'cured';
 
 export interface Section {
@@ -43,13 +47,13 @@ const CLEAR = '#FFFFFF';
 
 /** What is to be put on, from the bottom up. */
 type Work =
-  | { op: 'dull'; label: string; note: string }
+  | ({ op: 'dull' } & Dulling)
   | {
       op: 'coat';
       layer: 'primer' | 'paint' | 'clear';
       code: keyof typeof FILM_FACTS;
       coats: number;
-      note: string;
+      note: CoatNote | null;
       tint?: PrimerTint;
       /** Of paint, where it is not the zone's. */
       colour?: string;
@@ -68,15 +72,15 @@ export function buildTreatedSection(
 ): Section {
   const { prep = 'none', primer = 'none', coats = 1 } = treatment;
   const work: Work[] = [];
-  if (prep !== 'none') work.push({ op: 'dull', label: PREP_FACTS[prep].label, note: '' });
-  if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: '' });
+  if (prep !== 'none') work.push({ op: 'dull', prep });
+  if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: null });
   if (work.length > 0)
     work.push({
       op: 'coat',
       layer: 'paint',
       code: treatment.paint ?? wish?.paint ?? 'wb_alkyd_enamel',
       coats: treatment.paint_coats ?? 2,
-      note: '',
+      note: null,
     });
   return draw(belief, work, prep, wish?.colour);
 }
@@ -87,7 +91,7 @@ export interface WorkCoat {
   code: keyof typeof FILM_FACTS;
   tint?: PrimerTint;
   colour?: string;
-  note: string;
+  note: CoatNote;
   state: CoatState;
   suspect?: boolean;
 }
@@ -100,7 +104,7 @@ export function buildWorkSection(
   colour: string = DEFAULT_COLOUR,
   under: readonly WorkCoat[] = [],
 ): Section {
-  const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', label: PREP_FACTS[prep].label, note: '' }];
+  const tooth: Work[] = prep === 'none' ? [] : [{ op: 'dull', prep }];
   const lay = (list: readonly WorkCoat[]): SectionLayer[] =>
     list.flatMap(({ state, suspect, ...coat }) =>
       drawWork({ op: 'coat', coats: 1, ...coat }, colour).map((layer) => ({
@@ -129,15 +133,11 @@ function draw(
 ): Section {
   const { substrate, finish } = mostLikelyState(belief);
   const certainty = belief.substrate[0]!.p;
-  const layers: SectionLayer[] = [
-    { kind: 'substrate', substrate, label: SUBSTRATE_FACTS[substrate].label, note: formatChance(certainty), certainty },
-  ];
+  const layers: SectionLayer[] = [{ kind: 'substrate', substrate, certainty }];
   // A factory film is the face of its board and is drawn with it.
   const ownFace = finish === 'factory_film' && (FACED_BOARDS as readonly string[]).includes(substrate);
   if (finish !== 'bare' && !ownFace && (prep === undefined || !leavesBare(prep))) {
-    const words = FINISH_FACTS[finish].label;
-    const label = upperFirst(words);
-    layers.push({ kind: 'finish', finish, label, note: 'what you paint onto' });
+    layers.push({ kind: 'finish', finish });
   }
   layers.push(...work.flatMap((entry) => drawWork(entry, colour)));
   return { layers };
@@ -146,20 +146,20 @@ function draw(
 function planWork(plan: ZonePlan): Work[] {
   return plan.steps.flatMap((step): Work[] => {
     if (step.op === 'scuff' || step.op === 'sand' || step.op === 'liquid_degloss') {
-      return [{ op: 'dull', label: step.label, note: `${step.minutes} min` }];
+      return [{ op: 'dull', step, minutes: step.minutes }];
     }
     if (step.op !== 'prime' && step.op !== 'paint' && step.op !== 'topcoat') return [];
     const code = step.class as keyof typeof FILM_FACTS;
     const layer = step.op === 'prime' ? 'primer' : step.op === 'paint' ? 'paint' : 'clear';
     const coats = step.coats ?? 1;
-    const wait = `${step.recoatH ?? FILM_FACTS[code].recoatH} h`;
+    const recoatH = step.recoatH ?? FILM_FACTS[code].recoatH;
     return [
       {
         op: 'coat',
         layer,
         code,
         coats,
-        note: `${step.ml ?? 0} ml, ${coats > 1 ? `${wait} between` : `dry ${wait}`}`,
+        note: { code: 'planned', ml: step.ml ?? 0, recoatH, coats },
         ...(step.tint ? { tint: step.tint } : {}),
         ...(step.colour ? { colour: step.colour } : {}),
       },
@@ -168,17 +168,21 @@ function planWork(plan: ZonePlan): Work[] {
 }
 
 function drawWork(work: Work, paintColour: string): SectionLayer[] {
-  if (work.op === 'dull') return [{ kind: 'tooth', label: work.label, note: work.note }];
+  if (work.op === 'dull') {
+    const { op: _op, ...how } = work;
+    return [{ kind: 'tooth', ...how }];
+  }
   const { layer, code, coats, note, tint = 'white', colour: own = paintColour } = work;
   const primerColour = PRIMER_TINTS[tint];
   const colour = layer === 'primer' ? primerColour : layer === 'paint' ? own : CLEAR;
-  const label = `${labelProduct(code)}${tint === 'white' ? '' : `, ${tint}`}${coats > 1 ? ` ×${coats}` : ''}`;
   return Array.from({ length: coats }, () => ({
     kind: 'coat',
     layer,
     filmUm: FILM_FACTS[code].dryFilmUm,
     colour,
-    label,
+    code,
+    coats,
+    tint,
     note,
   }));
 }

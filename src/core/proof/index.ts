@@ -9,8 +9,17 @@ export {
   type GateReason,
   type Touch,
 } from './gates';
-export { countsFromHours, DEFAULT_LIMITS, judgeTest, limitsOf, type JudgedTest, type Lack, type Limits } from './judge';
-export { letsGo, listAnswers, makeReading, sayReading } from './readings';
+export {
+  countsFromHours,
+  DEFAULT_LIMITS,
+  judgeTest,
+  limitsOf,
+  severityOf,
+  type JudgedTest,
+  type Lack,
+  type Limits,
+} from './judge';
+export { letsGo, listAnswers, makeReading } from './readings';
 export { specifyCutOn } from './cut';
 export { treatmentKey } from './treatment-key';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';

@@ -1,7 +1,8 @@
 import { readDossier } from '../dossier';
 import { listAskedKinds, listTestKinds, TEST_KIND_FACTS, TEST_KINDS } from '../knowledge';
 import { severityOf } from './judge';
-import { letsGo, listAnswers, makeReading, sayReading } from './readings';
+import { sayReading } from '@/words';
+import { letsGo, listAnswers, makeReading } from './readings';
 
 describe('kinds of test', () => {
   it('have a row each, with six anchors or a number, and a source where the scale is published', () => {

@@ -21,7 +21,6 @@ export const makeReading = (kind: TestKind, value: string, at: BleedMoment): Tes
 
 export interface Answer {
   code: string;
-  label: string;
   hint: string;
   /** Place in the row of answers, the best first, but for pencils, softest first. */
   score: number;
@@ -30,24 +29,14 @@ export interface Answer {
 /** The answers of a kind of test; none where a number is written. */
 export function listAnswers(kind: TestKind): Answer[] {
   const { reads, anchors = [] } = TEST_KIND_FACTS[kind];
-  if (reads === 'pencil') return PENCIL_GRADES.map((grade, score) => ({ code: grade, label: grade, hint: '', score }));
-  return anchors.map((hint, score) => {
-    if (reads === 'x_cut') return { code: ASTM_A_CLASSES[score]!, label: ASTM_A_CLASSES[score]!, hint, score };
-    return { code: String(score), label: reads === 'lattice' ? `Class ${score}` : String(score), hint, score };
-  });
+  if (reads === 'pencil') return PENCIL_GRADES.map((grade, score) => ({ code: grade, hint: '', score }));
+  return anchors.map((hint, score) => ({
+    code: reads === 'x_cut' ? ASTM_A_CLASSES[score]! : String(score),
+    hint,
+    score,
+  }));
 }
 
 /** Did something come off, so that it is asked where? Example: a cross-cut of 3 % bare → true; any pencil → false. */
 export const letsGo = (kind: TestKind, reading: Test['reading']): boolean =>
   TEST_KIND_FACTS[kind].letsGo === true && severityOf(kind, reading) > 0;
-
-/** What was read, as it was written down. Example: `{ removed_pct: 12 }` → “12 % bare”. */
-export function sayReading(kind: TestKind, reading: Readonly<Record<string, unknown>>): string {
-  const { removed_pct, double_rubs, grade, de_mean, de_worst } = reading;
-  if (typeof removed_pct === 'number') return `${removed_pct} % bare`;
-  if (typeof double_rubs === 'number') return `${double_rubs} double rubs`;
-  if (typeof grade === 'string') return `pencil ${grade}`;
-  if (typeof de_mean === 'number') return `ΔE00 ${de_mean} on average, ${Number(de_worst)} at the worst spot`;
-  const severity = severityOf(kind, reading);
-  return `severity ${severity} of 5: ${TEST_KIND_FACTS[kind].anchors?.[severity] ?? ''}`;
-}

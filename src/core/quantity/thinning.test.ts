@@ -1,4 +1,5 @@
-import { convertPaintShareToMixShare, describeThinning } from './thinning';
+import { describeThinning } from '@/words';
+import { convertPaintShareToMixShare } from './thinning';
 
 describe('thinning', () => {
   it('of four parts with one is a quarter of the paint and a fifth of the mix', () => {

@@ -3,7 +3,3 @@
  * and 20 % of the mix. Share 0–1 in and out.
  */
 export const convertPaintShareToMixShare = (shareOfPaint: number): number => shareOfPaint / (1 + shareOfPaint);
-
-/** "10 % of the paint, which is 9 % of the mix". */
-export const describeThinning = (shareOfPaint: number): string =>
-  `${Math.round(shareOfPaint * 100)} % of the paint, which is ${Math.round(convertPaintShareToMixShare(shareOfPaint) * 100)} % of the mix`;

@@ -1,8 +1,8 @@
 export { definedOnly } from './defined';
 export { escapeXml } from './escape-xml';
-export { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
 export { lowerFirst, upperFirst } from './letters';
 export { latestOf } from './moments';
+export { formatNumber } from './number';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';
 export { drawIndex, makeRandom } from './random';
 export { median, quantile } from './quantile';

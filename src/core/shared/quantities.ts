@@ -1,3 +1,4 @@
+import { formatNumber } from './number';
 import type { Units } from './units';
 
 /** What is measured, in the unit it is kept in. */
@@ -47,6 +48,6 @@ export function convertToKept(quantity: Quantity, shown: number, units: Units): 
   return Number(((shown - shift) * per).toFixed(6));
 }
 
-/** "20 °C", "68 °F". */
-export const formatQuantity = (quantity: Quantity, kept: number, units: Units): string =>
-  `${convertToShown(quantity, kept, units)} ${unitOf(quantity, units)}`;
+/** "20 °C", "68 °F", the number as it is written in the locale. */
+export const formatQuantity = (quantity: Quantity, kept: number, units: Units, locale = 'en'): string =>
+  `${formatNumber(convertToShown(quantity, kept, units), locale, 0, SHOWN[quantity][units].digits)} ${unitOf(quantity, units)}`;

@@ -11,6 +11,12 @@ describe('measures in words', () => {
     [2500, 'us', '2.64 qt'],
   ] as const)('%d ml in %s units is %s', (ml, units, words) => expect(formatVolume(ml, units)).toBe(words));
 
+  it('have the decimals of the reader’s locale (CLDR: a comma in German, a point in English)', () => {
+    expect(formatVolume(2500, 'metric', 'de')).toBe('2,5 L');
+    expect(formatArea(0.8, 'metric', 'de-DE')).toBe('0,8 m²');
+    expect(formatVolume(2500, 'metric', 'en-GB')).toBe('2.5 L');
+  });
+
   it.each([
     [0.8, 'metric', '0.8 m²'],
     [0.8, 'us', '8.61 ft²'],

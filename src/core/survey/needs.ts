@@ -5,10 +5,12 @@ import {
   detailOf,
   FAULT_ANSWERS,
   FINISH_FACTS,
+  NEED_FACTS,
   redoMinutes,
   type DefectCode,
   type Extent,
   type FaultNeed,
+  type NeedCode,
 } from '../knowledge';
 import { resultOf, type Defect, type Dossier, type Zone } from '../dossier';
 import type { Belief } from './belief';
@@ -16,17 +18,18 @@ import { mayBeHere } from './fits';
 import type { Hazard } from './hazards';
 import { FACETS, STATES, type FacetName, type FacetValue, type State } from './states';
 
+/** Needs whose reason is always the same. */
+type SurfaceNeedCode = { [C in NeedCode]: (typeof NEED_FACTS)[C] extends { because: string } ? C : never }[NeedCode];
+
 /** A need that follows from what the surface is. Prices are hands-on minutes and estimates. */
 export interface SurfaceNeed {
-  code: string;
-  label: string;
+  code: SurfaceNeedCode;
   facet: FacetName | null;
   /** P(needed | state, facet value). */
   probability: (state: State, value: FacetValue) => number;
   /** Minutes to provide for it anyway, and minutes lost if it was needed and not provided. */
   provideMinutes: (areaM2: number) => number;
   missedMinutes: (areaM2: number) => number;
-  because: string;
   /** Only the owner's wish makes it a need: grain is filled where it is to be hidden. */
   onlyIfHidden?: boolean;
   /** Weighed when choosing checks, but not listed: it changes how another need is met. */
@@ -42,70 +45,59 @@ const isBoard = (state: State): boolean => state.substrate === 'mdf' || state.su
 // prettier-ignore
 export const SURFACE_NEEDS: readonly SurfaceNeed[] = [
   {
-    code: 'bonding_primer', label: 'Grip primer', facet: null,
+    code: 'bonding_primer', facet: null,
     probability: (state) => (slick(state) ? (state.finish === 'catalysed_lacquer' ? 0.9 : 0.99) : state.finish === 'alkyd_paint' ? 0.04 : 0.01),
     provideMinutes: (area) => 8 + 4 * area, missedMinutes: redoMinutes,
-    because: 'Nothing soaks into a slick, closed face: the primer has to hold by itself.',
   },
   {
-    code: 'stain_block', label: 'Stain block', facet: 'seep',
+    code: 'stain_block', facet: 'seep',
     probability: (_state, value) => (value.bleed ? 0.99 : 0.01),
     provideMinutes: (area) => 20 + 14 * area, missedMinutes: bledThrough,
-    because: 'Colour from the wood or an old stain comes up through pale paint.',
   },
   {
-    code: 'scuff', label: 'Visible scuff', facet: null,
+    code: 'scuff', facet: null,
     probability: (state) => (state.finish === 'bare' || state.finish === 'chalk_paint' ? 0.05 : 0.99),
     provideMinutes: (area) => 8 * area, missedMinutes: redoMinutes,
-    because: 'Everything shiny must go dull, or the primer has nothing to bite.',
   },
   {
-    code: 'degloss_liquid_ok', label: 'Liquid deglosser would work', facet: null,
+    code: 'degloss_liquid_ok', facet: null,
     probability: (state) => (FINISH_FACTS[state.finish].softens ? 0.97 : 0.02),
     provideMinutes: () => 0, missedMinutes: () => 0,
-    because: 'The old coat is one that deglosser softens.',
   },
   {
-    code: 'strip', label: 'Strip the old coat', facet: 'soundness',
+    code: 'strip', facet: 'soundness',
     probability: (_state, value) => (value.soundness === 'failing' ? 0.99 : value.soundness === 'marginal' ? 0.05 : 0.005),
     provideMinutes: (area) => 20 + 60 * area, missedMinutes: (area) => redoMinutes(area) * 1.5,
-    because: 'New paint holds no better than the coat under it.',
   },
   {
-    code: 'dewax', label: 'Take off the wax', facet: 'polish',
+    code: 'dewax', facet: 'polish',
     probability: (state, value) => (state.finish === 'wax' || value.wax_polish ? 0.99 : 0.005),
     provideMinutes: (area) => 5 + 6 * area, missedMinutes: redoMinutes,
-    because: 'Nothing sticks to wax.',
   },
   {
-    code: 'desilicone', label: 'Solvent wash and barrier', facet: 'silicone',
+    code: 'desilicone', facet: 'silicone',
     probability: (_state, value) => (value.silicone ? 0.98 : 0.005),
     provideMinutes: (area) => 15 + 12 * area, missedMinutes: (area) => 60 + 90 * area,
-    because: 'Silicone polish makes wet paint crawl into craters.',
   },
   {
-    code: 'edge_seal', label: 'Seal the edges', facet: null,
+    code: 'edge_seal', facet: null,
     probability: (state) => (isBoard(state) ? 0.99 : state.substrate === 'thermofoil' || state.substrate === 'melamine_board' ? 0.04 : 0.01),
     provideMinutes: () => 8, missedMinutes: (area) => 90 + 30 * area,
-    because: 'Raw board edges drink paint and swell with water.',
   },
   {
-    code: 'grain_fill', label: 'Fill the grain, if it is to be hidden', facet: 'grain', onlyIfHidden: true,
+    code: 'grain_fill', facet: 'grain', onlyIfHidden: true,
     probability: (_state, value) => (value.grain === 'open' ? 0.99 : value.grain === 'medium' ? 0.9 : 0.01),
     provideMinutes: (area) => 15 * area, missedMinutes: (area) => 20 + 45 * area,
-    because: 'Open pores show through any paint film.',
   },
   {
-    code: 'odour_seal', label: 'Seal the smell in', facet: 'odour',
+    code: 'odour_seal', facet: 'odour',
     probability: (_state, value) => (value.odour ? 0.98 : 0.005),
     provideMinutes: (area) => 20 + 14 * area, missedMinutes: bledThrough,
-    because: 'Smells come back through paint unless sealed.',
   },
   {
-    code: 'soft_pad', label: 'Soft pad only', facet: null, silent: true,
+    code: 'soft_pad', facet: null, silent: true,
     probability: (state) => (state.substrate === 'paper_foil' || state.substrate === 'thermofoil' ? 0.97 : 0.02),
     provideMinutes: (area) => 6 + 6 * area, missedMinutes: (area) => 40 + 30 * area,
-    because: 'Coarse paper goes through foil.',
   },
 ];
 
@@ -169,9 +161,9 @@ export function deriveNeeds(
     const p = needProbability(belief, need);
     return {
       code: need.code,
-      label: need.label,
+      label: NEED_FACTS[need.code].label,
       p,
-      because: { from: 'surface', says: need.because },
+      because: { from: 'surface', says: NEED_FACTS[need.code].because },
     };
   });
   needs.push(degreaseNeed(belief));
@@ -182,7 +174,7 @@ export function deriveNeeds(
   if (gate)
     needs.push({
       code: 'lead_gate',
-      label: 'Keep it wet and closed: lead',
+      label: NEED_FACTS.lead_gate.label,
       p: SEEN,
       because: { from: 'lead' },
     });
@@ -194,7 +186,7 @@ export function deriveNeeds(
 
 function degreaseNeed(belief: Belief): Need {
   const because: NeedReason = { from: 'cleaning', greaseLikely: belief.present.grease > 0.5 };
-  return { code: 'degrease', label: 'Degrease', p: 0.98, because };
+  return { code: 'degrease', label: NEED_FACTS.degrease.label, p: 0.98, because };
 }
 
 const SPOT_SOURCES: readonly DefectCode[] = ['knot', 'resin_pocket', 'drink_stain', 'ink_stain', 'water_ring'];
@@ -241,7 +233,7 @@ function smellOfPiece({ zones = [] }: Pick<Dossier, 'zones'>): Need[] {
   const smell = zones.flatMap(({ defects = [] }) => defects).find(({ code }) => SMELLING.includes(code));
   if (!smell) return [];
   const because: NeedReason = { from: 'smell_of_piece', defect: smell.code };
-  return [{ code: 'odour_seal', label: 'Seal the smell in', p: SEEN, because }];
+  return [{ code: 'odour_seal', label: NEED_FACTS.odour_seal.label, p: SEEN, because }];
 }
 
 const SMELLING: readonly DefectCode[] = DEFECTS.filter((code) =>
@@ -260,9 +252,9 @@ function statedNeeds(belief: Belief, zone: Zone): Need[] {
     for (const own of listFaultNeeds(defect)) add(own.code, own.label, { from: 'fault_answer', says: own.why });
   }
   const smell = lastResult(zone, 'odour');
-  if (smell && smell !== 'none') add('odour_seal', 'Seal the smell in', { from: 'smelled', smell });
+  if (smell && smell !== 'none') add('odour_seal', NEED_FACTS.odour_seal.label, { from: 'smelled', smell });
   const coat = lastResult(zone, 'coat_thickness');
-  if (coat === 'caked') add('strip', 'Strip the old coat', { from: 'coat_caked' });
+  if (coat === 'caked') add('strip', NEED_FACTS.strip.label, { from: 'coat_caked' });
   return needs;
 }
 
@@ -274,7 +266,7 @@ export function readMoisture(dossier: Pick<Dossier, 'climate'>, zone: Zone): Moi
 
 const dryOutNeed = (verdict: MoistureVerdict): Need => ({
   code: 'dry_out',
-  label: 'Let it dry out',
+  label: NEED_FACTS.dry_out.label,
   p: SEEN,
   because: { from: 'moisture', verdict },
 });

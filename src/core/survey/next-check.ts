@@ -1,4 +1,4 @@
-import { CHECKS, findCheck, type Check } from '../knowledge';
+import { CHECKS, findCheck, type Check, NEED_FACTS, type NeedCode } from '../knowledge';
 import type { Zone } from '../dossier';
 import type { Belief } from './belief';
 import { weighRank } from './clues';
@@ -137,7 +137,7 @@ export function priceCheck(check: Check, limits: Pick<CheckLimits, 'ventilation'
 }
 
 interface Term {
-  need: Pick<SurfaceNeed, 'label' | 'facet' | 'silent'>;
+  need: { code: NeedCode } & Pick<SurfaceNeed, 'facet' | 'silent'>;
   /** What sensible behaviour costs at this chance of the need, minutes. */
   behave: (p: number) => number;
   isProvided: (p: number) => boolean;
@@ -159,7 +159,7 @@ interface Forecast {
 /** What a kit costs in money, as minutes of work, and the day it may hold things up (estimate). */
 const LEAD_KIT_MINUTES = 20;
 /** The lead test as a need: asked for while a coat that may hold lead is credible, whatever else is known. */
-const LEAD_TERM = { label: 'Lead test', facet: null };
+const LEAD_TERM = { code: 'lead_test', facet: null } as const;
 const priceLeadTest = (limits: CheckLimits): number => priceCheck(findCheck('lead_test')!, limits) + LEAD_KIT_MINUTES;
 
 function prepare(belief: Belief, area: number, limits: CheckLimits): Forecast {
@@ -233,7 +233,10 @@ function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Apprais
     terms.forEach((term, n) => {
       const shift = p * Math.abs(term.behave(needs[n]!) - term.behave(term.now));
       if (shift <= biggest.shift) return;
-      biggest = { shift, moves: { answer: label, need: term.need.label, from: term.now, to: needs[n]! } };
+      biggest = {
+        shift,
+        moves: { answer: label, need: NEED_FACTS[term.need.code].label, from: term.now, to: needs[n]! },
+      };
     });
   }
   return {
@@ -248,7 +251,7 @@ function describe({ terms }: Forecast, { check, worth, rank, outcomes }: Apprais
       changes: terms.flatMap((term, n) => {
         const [before, then] = [term.isProvided(term.now), term.isProvided(needs[n]!)];
         if (before === then || term.need.silent) return [];
-        return [{ need: term.need.label, wanted: then }];
+        return [{ need: NEED_FACTS[term.need.code].label, wanted: then }];
       }),
     })),
   };

@@ -26,7 +26,7 @@ const FILM = { substrate: 'melamine_board', finish: 'factory_film' } as const;
 /** The work of every system that a piece is offered. */
 const worksOf = (dossier: Dossier) =>
   planPiece(dossier).systems.map((system) => {
-    const chosen = freezeSystem(system, AT, { why: () => 'because', assumes: () => 'so' });
+    const chosen = freezeSystem(system, AT, { step: () => 'a step', why: () => 'because', assumes: () => 'so' });
     const taken = { ...dossier, chosen };
     return { taken, tasks: listTasks(taken, dossier.shelf ?? [], FIT) };
   });

@@ -6,12 +6,13 @@ import type { Chances } from './risk';
 import type { Product } from './product';
 import type { RepairPlan } from './repairs';
 import type { StepReason } from './reasons';
+import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
 
 /** One thing to do on a zone, as the owner reads it. */
 export interface Step {
   op: OperationCode;
-  label: string;
+  name: StepName;
   class?: ProductClass;
   grit?: number;
   tests?: string[];
@@ -99,13 +100,13 @@ export const pass = (more: Partial<Choice> = {}): Choice => ({
 
 export function step(
   op: OperationCode,
-  label: string,
+  name: StepName,
   minutes: number,
   waitH: number,
   why: StepReason | StepReason[],
   more: Partial<Step> = {},
 ): Step {
-  return { op, label, minutes: roundMinutes(minutes), waitH, why: [why].flat(), ...more };
+  return { op, name, minutes: roundMinutes(minutes), waitH, why: [why].flat(), ...more };
 }
 
 export const roundMinutes = (minutes: number): number => Math.max(1, Math.round(minutes));

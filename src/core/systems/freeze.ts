@@ -6,6 +6,7 @@ import type { Assumption, CoatingSystem } from './system';
 
 /** How what is kept with a system is said; a system that is only tried out needs no words. */
 export interface Phrases {
+  step: (step: Step) => string;
   why: (reasons: readonly StepReason[]) => string;
   assumes: (assumption: Assumption) => string;
 }
@@ -20,7 +21,7 @@ export function freezeSystem(system: CoatingSystem, at: string, say: Phrases): C
       id,
       treatment,
       stack: stackOf(stack),
-      steps: steps.map((own): PlannedStep => ({ ...carryStep(own), why: say.why(own.why) })),
+      steps: steps.map((own): PlannedStep => keepStep(own, say)),
       ...(recovery ? { recovery } : {}),
     })),
     figures: {
@@ -46,8 +47,15 @@ export const stackOf = ({ prep, primers, paint, paintCoats, colour, secondColour
   topcoat,
 });
 
+/** A step as it is kept: its name and its reasons in words. */
+export const keepStep = (step: Step, say: Phrases): PlannedStep => ({
+  ...carryStep(step),
+  label: say.step(step),
+  why: say.why(step.why),
+});
+
 /** A step of the work as it is done: its reasons in the words it was taken with, or, searched again, as data. */
-export type TakenStep = Omit<Named<PlannedStep>, 'why'> & { why: string | StepReason[] };
+export type TakenStep = Omit<Named<PlannedStep>, 'why' | 'label'> & { label?: string; why: string | StepReason[] };
 /** Without what a newer format may carry besides. */
 type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
 

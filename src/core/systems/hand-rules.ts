@@ -63,10 +63,10 @@ export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: 
   hands
     .filter((hand) => isPlanned(ground, hand))
     .map((hand) => {
-      const { op, label, waitH = 0, material }: HandFact = HAND_FACTS[hand];
+      const { op, waitH = 0, material }: HandFact = HAND_FACTS[hand];
       return step(
         op,
-        label,
+        'hand',
         handMinutes(ground, hand),
         waitH,
         { code: 'hand', hand, ...opening(ground, hand) },

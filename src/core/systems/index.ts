@@ -1,4 +1,4 @@
-export { nameCoat } from './coat-label';
+export { identifyStep, type NamedStep, type NamedTask, type StepName } from './step-name';
 export type { Step } from './choice';
 export { DEFAULT_SCHOOLS, isPaleWish } from './ground';
 export type { HandWork } from './hand-rules';
@@ -9,7 +9,7 @@ export type { HardFinding, SoftFinding } from './findings';
 export type { Rejection } from './rejections';
 export { blocksStain, type FailureMode, type Risk } from './risk';
 export { listConsidered, type Considered, type Difference, type Layer } from './considered';
-export { freezeSystem, stackOf, type Phrases, type TakenStep } from './freeze';
+export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from './freeze';
 export { HOUR_PRICE, LOST_WEEK_PRICE, measureCleanUp } from './prices';
 export { DULLING_STAGE } from './search';
 export { mergeJobs, type Job } from './jobs';
@@ -21,6 +21,5 @@ export type { Assumption, CoatingSystem, SystemLabel, Warning, ZonePlan } from '
 export { listLeaders, type Leader } from './leaders';
 export { planEasing, planRecovery, planWaiting, type RecoveryPlan } from './recover';
 export { findCoatOn } from './take-up';
-export { carryStep } from './freeze';
 export type { StripRuleCode } from './stripping';
 export { priceSurface, type SurfaceCost } from './surface-price';

@@ -1,11 +1,13 @@
 import type { Step } from './choice';
 import type { StepReason } from './reasons';
+import { identifyStep } from './step-name';
 import type { ZonePlan } from './system';
 
 /** A step of several zones done in one go. */
 export interface Job {
   op: Step['op'];
-  label: string;
+  /** The step it is, on the first of its zones; its name is said with it. */
+  step: Step;
   /** Of a coat of paint. */
   colour?: string;
   zones: string[];
@@ -21,13 +23,13 @@ export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
   const jobs = new Map<string, { place: number; job: Job }>();
   for (const zone of zones) {
     for (const [i, step] of zone.steps.entries()) {
-      const { op, label, class: code, product, colour, grit, stage = 0 } = step;
-      const key = [stage, op, code, product, colour, grit, label].join('/');
+      const { op, product, colour, stage = 0 } = step;
+      const key = [stage, op, product, colour, identifyStep(step)].join('/');
       const known = jobs.get(key);
       const place = stage + i / 1000;
       const job: Job = known?.job ?? {
         op,
-        label,
+        step,
         ...(colour ? { colour } : {}),
         zones: [],
         minutes: 0,

@@ -1,4 +1,4 @@
-import { listAskedKinds, WORK_RATES } from '../knowledge';
+import { listAskedKinds, RUNNER_WAX, WORK_RATES } from '../knowledge';
 import type { Dossier, Recovery, Zone } from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import { step, type Step } from './choice';
@@ -66,10 +66,10 @@ export function planRecovery(
 /** Waiting until a coat is as hard as it gets, `hours` from now, and testing it again where it failed. */
 export function planWaiting(dossier: Dossier, zone: Zone, hours: number): RecoveryPlan {
   return keepLayers(dossier, zone, [
-    step('wait', 'Let it harden', 1, hours, { code: 'hardens_till', hours: Math.round(hours) }),
+    step('wait', 'harden', 1, hours, { code: 'hardens_till', hours: Math.round(hours) }),
     step(
       'proof',
-      'Test it again',
+      'test_again',
       WORK_RATES.read_proof.once,
       0,
       { code: 'proof', waitH: hours, bleedWatch: false },
@@ -81,9 +81,9 @@ export function planWaiting(dossier: Dossier, zone: Zone, hours: number): Recove
 /** Running faces freed of paint and waxed; `hours`: until the rest has cured. */
 export function planEasing(dossier: Dossier, zone: Zone, hours: number): RecoveryPlan {
   return keepLayers(dossier, zone, [
-    ...(hours > 0 ? [step('wait', 'Let it cure', 1, hours, { code: 'hardens_till', hours: Math.round(hours) })] : []),
-    step('sand', 'Sand the running faces bare', 15, 0, { code: 'runners_bare' }, { grit: 150 }),
-    step('repair', 'Wax the running faces', 4, 0, { code: 'runners_bare' }, { material: 'Hard wax' }),
+    ...(hours > 0 ? [step('wait', 'cure', 1, hours, { code: 'hardens_till', hours: Math.round(hours) })] : []),
+    step('sand', 'sand_runners', 15, 0, { code: 'runners_bare' }, { grit: 150 }),
+    step('repair', 'wax_runners', 4, 0, { code: 'runners_bare' }, { material: RUNNER_WAX }),
   ]);
 }
 

@@ -15,7 +15,7 @@ import { readGround } from './take-up';
 import { mergeJobs } from './jobs';
 import { planPiece } from './plan';
 import { noteFaults, listRepairPlans } from './repairs';
-import { PHRASES, sayFault, sayPlanBlock, sayWhy } from '@/words';
+import { PHRASES, nameStep, sayFault, sayPlanBlock, sayWhy } from '@/words';
 
 const EXTENTS = ['spot', 'area', 'all'] as const;
 
@@ -226,7 +226,7 @@ describe('the answers to the faults of a zone', () => {
       defects: [{ code: 'loose_runner', extent: 'spot' }],
     }));
     const system = first({ ...piece([]), zones });
-    const jobs = mergeJobs(system.zones).filter(({ label }) => label === 'Tighten the runner');
+    const jobs = mergeJobs(system.zones).filter(({ step }) => nameStep(step) === 'Tighten the runner');
     expect(jobs).toHaveLength(1);
     expect(jobs[0]!.zones).toHaveLength(6);
   });
@@ -337,7 +337,7 @@ describe('the order and the consequences', () => {
     expect(opsOf(kitchen)[0]).toBe('mask');
     expect(opsOf(piece([]))).not.toContain('mask');
     const sprayed = piece([], { role: 'drawer_front' }, { goal: { application: 'spray' } });
-    expect(stepsOf(sprayed).map(({ label }) => label)).toContain('Tape dovetails and runners');
+    expect(stepsOf(sprayed).map(nameStep)).toContain('Tape dovetails and runners');
   });
 
   it('says in the plan what the survey warns of', () => {

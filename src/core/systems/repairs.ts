@@ -1,5 +1,6 @@
 import {
   FAULT_ANSWERS,
+  FAULT_NOT_HERE,
   REPAIR_PHASES,
   REPAIR_STEPS,
   SOLID_WOODS,
@@ -47,20 +48,12 @@ const OF_LEFT_ZONES: readonly RepairPhase[] = ['hold', 'clean', 'dry', 'mend', '
 /** Ways to answer a fault here, `null` for leaving it; never empty. */
 function listWays(fault: Fault, ground: Ground): (RepairWay | null)[] {
   const { ways } = FAULT_ANSWERS[fault.code];
-  if (!mayBeHere(ground.belief, fault.code)) return [NOT_HERE];
+  if (!mayBeHere(ground.belief, fault.code)) return [FAULT_NOT_HERE];
   const fit = ways.filter((way) => isAnswered(way, fault) && (way.ground !== 'bare_wood' || isBareWood(ground)));
   if (ground.look === 'leave') return [fit[0] ?? null];
   const leavable = FAULT_ANSWERS[fault.code].left.may && fit.some(({ steps }) => steps.length > 0);
   return fit.length === 0 || leavable ? [...fit, null] : fit;
 }
-
-/** A fault that can hardly be on this ground: kept, questioned in Read, and not worked on. */
-const NOT_HERE: RepairWay = {
-  id: 'not_here',
-  label: 'Look again',
-  steps: [],
-  declined: 'It can hardly be on this ground: look again in Read. Nothing is planned for it.',
-};
 
 const isBareWood = (ground: Ground): boolean =>
   sumWhere(ground.states, (state) => hasSubstrate(...SOLID_WOODS)(state) && hasFinish('bare')(state)) >= 0.5;
@@ -209,7 +202,7 @@ export function makeRepairSteps(lines: readonly RepairLine[], phases: readonly R
     const amount = Math.max(0, Math.round(ml));
     return step(
       fact.op,
-      fact.label,
+      'repair',
       minutes,
       last ? fact.waitH : 0,
       { code: 'faults_seen', faults: [...new Set(faults)] },

@@ -8,6 +8,7 @@ import { estimateAdhesion, estimateBleed } from './risk';
 import { UNTOUCHED } from './surface-state';
 import { describeZone, type ZonePlan } from './system';
 import { searchStack } from './taken';
+import { nameStep } from '@/words';
 
 function ground(stated: NonNullable<Zone['stated']>, zone: Partial<Zone> = {}, goal: Dossier['goal'] = {}): Ground {
   const own: Zone = { id: 'z', name: 'Top', role: 'side', area_m2: 1, stated, ...zone };
@@ -170,7 +171,7 @@ describe('the steps of a zone', () => {
     );
     const order = ops(own);
     expect(order.indexOf('fill')).toBeGreaterThan(order.indexOf('prime'));
-    expect(steps(own).map(({ label }) => label)).toContain('Spot-prime the fills');
+    expect(steps(own).map(nameStep)).toContain('Spot-prime the fills');
   });
 
   it('seal raw edges with shellac, or with a sealer where there is no air', () => {

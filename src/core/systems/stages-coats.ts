@@ -1,6 +1,5 @@
 import {
   FILM_FACTS,
-  labelProduct,
   listAskedKinds,
   minutesFor,
   PAINT_FACTS,
@@ -17,7 +16,6 @@ import {
 import type { PrimerTint } from '../film';
 import { mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
-import { labelCoat } from './coat-label';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { BLEED_LIMIT } from '../proof';
 import type { Ground } from './ground';
@@ -27,8 +25,8 @@ import type { StepReason } from './reasons';
 import { blocksStain, estimateAdhesion } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
 import type { Stage } from './stages-ground';
+import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
-import { lowerFirst } from '../shared';
 
 const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
   (codes as readonly string[]).includes(product.class);
@@ -70,7 +68,7 @@ function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] 
       const ml = 5 * Math.max(2, spots);
       const own = step(
         'spot_seal',
-        `Seal ${knots ? 'knots' : 'stains'} with ${lowerFirst(labelProduct(product.class))}`,
+        knots ? 'seal_knots' : 'seal_stains',
         spots,
         product.recoatH,
         needed(ground, 'stain_block') > 0 ? whyNeed(ground, 'stain_block') : { code: 'stains_return' },
@@ -96,7 +94,7 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
       const ml = measureCoats(ground, product, 1, true);
       const own = step(
         'spot_seal',
-        'Seal the smell in, clear',
+        'seal_smell',
         minutesFor(WORK_RATES.clear, ground.area),
         product.recoatH,
         { code: 'smell_from_bare_faces' },
@@ -207,7 +205,7 @@ export function planProof(
 
 export function proofStep({ minutes, waitH, bleeds }: Proof): Step {
   const why: StepReason = { code: 'proof', waitH, bleedWatch: bleeds };
-  return step('proof', 'Prove it on a patch', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
+  return step('proof', 'prove', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
 }
 
 /** Sanding between primer and paint, and the filling that waits for the primer. */
@@ -236,7 +234,7 @@ export const SMOOTHING: Stage = {
     // Filled or bared before, and nothing of a primer over it: it lies as open as what is filled now.
     const open = countBare(primed ? late : lines);
     const patches = ways.find(({ fault }) => fault.code === 'bare_patches')?.fault.spots ?? 0;
-    const what = open === 0 ? 'bare patches' : patches > 0 ? 'fills and bare patches' : 'fills';
+    const what = open === 0 ? 'prime_bare' : patches > 0 ? 'prime_fills_and_bare' : 'prime_fills';
     const seals = open + patches > 0 ? sealSpots(state, ground, products, open + patches, what) : [];
     if (seals.length === 0) {
       const steps = [...before, ...after];
@@ -251,7 +249,7 @@ export const SMOOTHING: Stage = {
 const smoothPrimer = (ground: Ground): Step =>
   step(
     'denib',
-    'Sand smooth, 220',
+    'sand_smooth',
     minutesFor(WORK_RATES.denib, ground.area),
     0,
     { code: 'nibs_show' },
@@ -260,8 +258,7 @@ const smoothPrimer = (ground: Ground): Step =>
     },
   );
 
-const lookAndFill = (): Step =>
-  step('fill', 'Look along a low lamp, fill what shows', WORK_RATES.look_and_fill.once, 0, { code: 'flaws_show' });
+const lookAndFill = (): Step => step('fill', 'look_and_fill', WORK_RATES.look_and_fill.once, 0, { code: 'flaws_show' });
 
 const SEAL_ML_A_FILL = 3;
 
@@ -271,7 +268,7 @@ function sealSpots(
   ground: Ground,
   products: readonly Product[],
   spots: number,
-  what: string,
+  what: StepName,
 ): { seal: Step; product: Product; ml: number }[] {
   const own = state.primers.at(-1)?.code;
   const wanted: PrimerCode[] = own
@@ -282,7 +279,7 @@ function sealSpots(
   const ml = Math.max(5, Math.round((SEAL_ML_A_FILL * spots) / 5) * 5);
   const why: StepReason = { code: 'bare_spots_drink' };
   return offer(products, wanted).map((product) => {
-    const seal = step('spot_seal', `Spot-prime the ${what}`, 2 + Math.min(8, spots / 2), product.recoatH, why, {
+    const seal = step('spot_seal', what, 2 + Math.min(8, spots / 2), product.recoatH, why, {
       class: product.class,
       coats: 1,
       recoatH: product.recoatH,
@@ -297,7 +294,7 @@ export const STAINING: Stage = {
   id: 'staining',
   choices: (_state, ground) => {
     if (ground.look !== 'stain') return [pass()];
-    const own = step('stain', 'Stain', minutesFor(WORK_RATES.stain, ground.area), WORK_RATES.stain.waitH, {
+    const own = step('stain', 'stain', minutesFor(WORK_RATES.stain, ground.area), WORK_RATES.stain.waitH, {
       code: 'look_asked_for',
     });
     return [take('stain', {}, [own])];
@@ -346,8 +343,7 @@ export const REFITTING: Stage = {
   id: 'refitting',
   choices: (state, ground) => {
     const steps: Step[] = [];
-    if (ground.moves && ground.look !== 'leave')
-      steps.push(step('refit', 'Refit and check that it closes', 4, 0, { code: 'closing' }));
+    if (ground.moves && ground.look !== 'leave') steps.push(step('refit', 'refit', 4, 0, { code: 'closing' }));
     steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(state));
     return [steps.length > 0 ? take('refit', {}, steps) : pass()];
@@ -360,8 +356,8 @@ function closing({ paint, topcoat }: SurfaceState): Step[] {
   if (!code) return [];
   const days = FILM_FACTS[code].cureDays;
   return [
-    step('cure', 'Let it cure', 1, 0, { code: 'curing', days }),
-    step('handover', 'Hand over with its care note', 1, 0, { code: 'hand_over' }),
+    step('cure', 'cure', 1, 0, { code: 'curing', days }),
+    step('handover', 'hand_over', 1, 0, { code: 'hand_over' }),
   ];
 }
 
@@ -380,21 +376,14 @@ export function coatStep(
   const { class: code, film, recoatH } = product;
   const slower: StepReason[] =
     recoatH > film.recoatH ? [{ code: 'slower_in_this_air', labelH: film.recoatH, airH: recoatH }] : [];
-  return step(
-    op,
-    labelCoat(code, coats),
-    minutes,
-    recoatH * coats,
-    [...why, ...slower, ...whyThisGun(op, product, ground)],
-    {
-      class: code,
-      coats,
-      recoatH,
-      ml,
-      ...(colour === undefined ? {} : { colour }),
-      ...tinOf(product),
-    },
-  );
+  return step(op, 'coat', minutes, recoatH * coats, [...why, ...slower, ...whyThisGun(op, product, ground)], {
+    class: code,
+    coats,
+    recoatH,
+    ml,
+    ...(colour === undefined ? {} : { colour }),
+    ...tinOf(product),
+  });
 }
 
 /** What many labels allow for a gun (common practice; the tin's own label decides). */
@@ -412,7 +401,7 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
   if (!tint) return [...steps];
   return steps.map((own) => {
     if (own.op !== 'prime' || PRIMER_FACTS[own.class as PrimerCode].clear) return own;
-    return { ...own, tint, label: labelCoat(own.class as PrimerCode, own.coats ?? 1, tint) };
+    return { ...own, tint };
   });
 }
 

@@ -17,8 +17,8 @@ import type { Product } from './product';
 import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
 import type { StepReason } from './reasons';
 import { chooseStripping, faceOf, type StripFace } from './stripping';
+import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
-import { lowerFirst } from '../shared';
 
 /** One stage of the order of work: the ways to go on from a state. */
 export interface Stage {
@@ -56,16 +56,15 @@ export const CLEANING: Stage = {
     const { recovery } = ground;
     if (recovery?.rest_h) steps.push(rest(recovery.rest_h, (recovery.bleeds ?? 0) >= CREDIBLE));
     if (ground.failedFace)
-      steps.push(...stripSteps(ground.failedFace, 'Take off what failed', [{ code: 'hangs_on_what_lets_go' }]));
+      steps.push(...stripSteps(ground.failedFace, 'strip_failed', [{ code: 'hangs_on_what_lets_go' }]));
     if (ground.look !== 'leave') steps.push(...takeOff(ground));
     steps.push(...makeRepairSteps(lines, ['hold', 'clean']));
     const { waitH } = WORK_RATES.degrease;
     const minutes = minutesFor(WORK_RATES.degrease, ground.area);
-    if (ground.look === 'leave')
-      steps.push(step('degrease', 'Clean and leave as it is', minutes, waitH, { code: 'zone_left' }));
+    if (ground.look === 'leave') steps.push(step('degrease', 'clean_and_leave', minutes, waitH, { code: 'zone_left' }));
     else
       steps.push(
-        step('degrease', 'Degrease, rinse, dry', minutes, waitH, whyNeed(ground, 'degrease'), {
+        step('degrease', 'degrease', minutes, waitH, whyNeed(ground, 'degrease'), {
           class: 'degreaser',
           ml: spread(ground, WORK_RATES.degrease),
         }),
@@ -73,7 +72,7 @@ export const CLEANING: Stage = {
     steps.push(...makeRepairSteps(lines, ['dry']));
     if (needed(ground, 'dry_out') >= 0.5) {
       const { once, waitH: dryH } = WORK_RATES.dry_out;
-      steps.push(step('dry_out', 'Let it dry out', once, dryH, whyNeed(ground, 'dry_out')));
+      steps.push(step('dry_out', 'dry_out', once, dryH, whyNeed(ground, 'dry_out')));
     }
     return [take('degrease', {}, steps)];
   },
@@ -81,7 +80,7 @@ export const CLEANING: Stage = {
 
 /** What comes through is let out, and what is soft hardens, before anything goes over it (common practice). */
 const rest = (hours: number, bleeds: boolean): Step =>
-  step('wait', bleeds ? 'Let it come out' : 'Let it harden', 1, hours, {
+  step('wait', bleeds ? 'come_out' : 'harden', 1, hours, {
     code: bleeds ? 'let_it_out' : 'let_it_harden',
   });
 
@@ -94,13 +93,9 @@ function takeOff(ground: Ground): Step[] {
   const numbered = steps.some(({ hand }) => hand === 'label_parts');
   if (ground.moves && ground.schools.doors !== 'on')
     steps.push(
-      step(
-        'hardware_off',
-        numbered ? 'Take off, screws into numbered bags' : 'Take off, label in two places',
-        WORK_RATES.take_off.once,
-        0,
-        { code: 'flat_parts' },
-      ),
+      step('hardware_off', numbered ? 'take_off_numbered' : 'take_off_labelled', WORK_RATES.take_off.once, 0, {
+        code: 'flat_parts',
+      }),
     );
   return [...steps, ...makeHandSteps(ground, ['mask_runners'])];
 }
@@ -108,7 +103,7 @@ function takeOff(ground: Ground): Step[] {
 export const DEWAXING: Stage = {
   id: 'dewaxing',
   choices: (_state, ground) =>
-    serveOrLeave(ground, 'dewax', () => [take('dewax', {}, [washStep(ground, 'dewax', 'Wash off the wax')])], {
+    serveOrLeave(ground, 'dewax', () => [take('dewax', {}, [washStep(ground, 'dewax', 'wash_off_wax')])], {
       mode: 'adhesion',
       share: 0.6,
     }),
@@ -120,15 +115,15 @@ export const DESILICONING: Stage = {
     serveOrLeave(
       ground,
       'desilicone',
-      () => [take('desilicone', { siliconeWashed: true }, [washStep(ground, 'desilicone', 'Solvent wash')])],
+      () => [take('desilicone', { siliconeWashed: true }, [washStep(ground, 'desilicone', 'solvent_wash')])],
       { mode: 'adhesion', share: 0.6 },
     ),
 };
 
-const washStep = (ground: Ground, need: 'dewax' | 'desilicone', label: string): Step =>
+const washStep = (ground: Ground, need: 'dewax' | 'desilicone', name: StepName): Step =>
   step(
     need,
-    label,
+    name,
     minutesFor(WORK_RATES.solvent_wash, ground.area),
     WORK_RATES.solvent_wash.waitH,
     whyNeed(ground, need),
@@ -170,7 +165,7 @@ export const DULLING: Stage = {
 export const PAINT_PREPS: readonly PrepCode[] = ['none', 'scuff_150', 'scuff_220', 'liquid_degloss', 'strip'];
 
 function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
-  const dust = step('dust', 'Vacuum and wipe', minutesFor(WORK_RATES.dust, ground.area), WORK_RATES.dust.waitH, {
+  const dust = step('dust', 'dust', minutesFor(WORK_RATES.dust, ground.area), WORK_RATES.dust.waitH, {
     code: 'dust_holds_nothing',
   });
   const steps = dullingSteps(prep, ground, wetMouldings);
@@ -182,7 +177,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
   const sand = (rate: WorkRate): number => minutesFor(rate, ground.area) * factor;
   const wet = step(
     'liquid_degloss',
-    wetMouldings ? 'Liquid deglosser in the mouldings' : 'Liquid deglosser',
+    wetMouldings ? 'degloss_mouldings' : 'degloss',
     minutesFor(WORK_RATES.liquid_degloss, ground.area),
     WORK_RATES.liquid_degloss.waitH,
     { code: 'deglosser_softens' },
@@ -195,10 +190,10 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       return [wet];
     case 'strip':
       return [
-        ...stripSteps(faceOf(ground), 'Strip the old coat', whyNeed(ground, 'strip')),
+        ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
         step(
           'sand',
-          'Sand with the grain, 150',
+          'sand_with_grain',
           sand(WORK_RATES.scuff),
           0,
           { code: 'stripping_raises_grain' },
@@ -211,7 +206,7 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       return [
         step(
           'sand',
-          'Sand to bare wood, 120 then 150',
+          'sand_to_bare',
           sand(WORK_RATES.sand_bare),
           0,
           { code: 'stain_wants_bare' },
@@ -222,10 +217,9 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
       ];
     default: {
       const { grit } = PREP_FACTS[prep];
-      const soft = ground.pFoil >= 0.1 ? ', soft pad' : '';
       const scuff = step(
         'scuff',
-        `Scuff ${grit}${soft}`,
+        ground.pFoil >= 0.1 ? 'scuff_softly' : 'scuff',
         sand(WORK_RATES.scuff),
         0,
         { code: 'shine_must_go' },
@@ -237,37 +231,26 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
 }
 
 /** Getting a coat off by the way that takes least here; nothing where there is none (the rules cut that). */
-function stripSteps(face: StripFace, label: string, why: StepReason[]): Step[] {
+function stripSteps(face: StripFace, name: StepName, why: StepReason[]): Step[] {
   const { ways, ruledOut } = chooseStripping(face);
   const [way] = ways;
   if (!way) return [];
   const { method, minutes, waitH, ml } = way;
   const fact = STRIPPING_FACTS[method];
   return [
-    step(
-      'strip',
-      `${label}: ${lowerFirst(fact.label)}`,
-      minutes,
-      waitH,
-      [...why, { code: 'strips_by', method, ruledOut }],
-      {
-        method,
-        material: fact.material,
-        ...(ml > 0 ? { ml } : {}),
-      },
-    ),
+    step('strip', name, minutes, waitH, [...why, { code: 'strips_by', method, ruledOut }], {
+      method,
+      material: fact.material,
+      ...(ml > 0 ? { ml } : {}),
+    }),
   ];
 }
 
-interface GrainFiller {
-  class: ProductClass;
-  label: string;
-}
 /** By the school of filling that the owner holds with; the rates have the same names. */
-const GRAIN_FILLERS: Record<'spackle_brush' | 'spackle_knife' | 'grain_filler', GrainFiller> = {
-  spackle_brush: { class: 'spackle_wb', label: 'Brush spackle across the grain, sand 220' },
-  spackle_knife: { class: 'spackle_wb', label: 'Press spackle in with a knife, sand 220' },
-  grain_filler: { class: 'grain_filler_wb', label: 'Grain filler across the grain, sand 220' },
+const GRAIN_FILLERS: Record<'spackle_brush' | 'spackle_knife' | 'grain_filler', ProductClass> = {
+  spackle_brush: 'spackle_wb',
+  spackle_knife: 'spackle_wb',
+  grain_filler: 'grain_filler_wb',
 };
 
 export const GRAIN_FILLING: Stage = {
@@ -277,15 +260,14 @@ export const GRAIN_FILLING: Stage = {
     const school = ground.schools.grain;
     const fill = (): Choice[] => {
       if (school === 'leave') return [];
-      const { class: code, label } = GRAIN_FILLERS[school];
       const rate = WORK_RATES[school];
       const done = step(
         'grain_fill',
-        label,
+        school,
         minutesFor(rate, ground.area) + minutesFor(WORK_RATES.scuff, ground.area),
         rate.waitH,
         whyNeed(ground, 'grain_fill'),
-        { class: code, ml: spread(ground, rate) },
+        { class: GRAIN_FILLERS[school], ml: spread(ground, rate) },
       );
       return [take('grain_fill', { grainFilled: true }, [done])];
     };
@@ -306,7 +288,7 @@ export const EDGE_SEALING: Stage = {
 /** Raw board drinks: two coats over the whole of it, sanded between. */
 const sealFace = (ground: Ground, product: Product): Choice =>
   sealBoard(product, {
-    label: 'Seal the raw board',
+    name: 'seal_board',
     minutes: minutesFor(WORK_RATES.seal_board, ground.area),
     ml: measureCoats(ground, product, 2, true),
     why: [{ code: 'raw_board_drinks' }],
@@ -314,7 +296,7 @@ const sealFace = (ground: Ground, product: Product): Choice =>
 
 const sealEdges = (ground: Ground, product: Product): Choice =>
   sealBoard(product, {
-    label: 'Seal the raw edges',
+    name: 'seal_edges',
     minutes: WORK_RATES.seal_edges.once,
     ml: WORK_RATES.seal_edges.ml,
     why: whyNeed(ground, 'edge_seal'),
@@ -322,9 +304,9 @@ const sealEdges = (ground: Ground, product: Product): Choice =>
 
 function sealBoard(
   product: Product,
-  { label, minutes, ml, why }: Pick<Step, 'label' | 'minutes' | 'why'> & { ml: number },
+  { name, minutes, ml, why }: Pick<Step, 'name' | 'minutes' | 'why'> & { ml: number },
 ): Choice {
-  const own = step('edge_seal', label, minutes, 2 * product.recoatH, why, {
+  const own = step('edge_seal', name, minutes, 2 * product.recoatH, why, {
     class: product.class,
     coats: 2,
     recoatH: product.recoatH,

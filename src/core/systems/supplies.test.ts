@@ -3,7 +3,7 @@ import { listSupplies } from './supplies';
 import { LABEL_CLIMATE } from '../climate';
 import { planPiece } from './plan';
 import { listProducts } from './product';
-import { sayPlanBlock, sayWhy } from '@/words';
+import { nameStep, sayPlanBlock, sayWhy } from '@/words';
 
 const piece = (more: Partial<Dossier> = {}): Dossier => ({
   format: DOSSIER_FORMAT,
@@ -69,7 +69,7 @@ describe('coats and primer tint', () => {
   it('tint the primer where that saves a coat, and say so', () => {
     const plan = planPiece(piece({ goal: { colour: '#C03020' } })).systems[0]!.zones[0]!;
     expect(plan.stack.tint).not.toBe('white');
-    expect(plan.steps.find(({ op }) => op === 'prime')?.label).toMatch(/tinted (grey|dark)/);
+    expect(nameStep(plan.steps.find(({ op }) => op === 'prime')!)).toMatch(/tinted (grey|dark)/);
     expect(sayWhy(plan.steps.find(({ op }) => op === 'paint')!.why)).toMatch(/over white it would take \d/);
   });
 });

@@ -7,8 +7,10 @@ export {
   usualSize,
   type Counted,
   type Counts,
+  type NameZone,
   type Size,
   type Template,
+  type ZoneName,
 } from './templates';
 export { drawSecond, measureFaces, measureSecond, type Face, type SecondMeasure } from './second-colour';
 export { assignShapes, listParts } from './assign';

@@ -9,7 +9,7 @@ import {
 } from '../dossier';
 import { bringBack, mergeZones, splitZone } from './assign';
 import type { Shape } from './geometry';
-import { templateOf, usualSize, type Counts, type Size } from './templates';
+import { templateOf, usualSize, type Counts, type Size, type NameZone } from './templates';
 
 const setZone = (zone: Zone): PieceChange => ({ type: 'zone_set', zoneId: zone.id, facts: toZoneFacts(zone) });
 const copyReadings = (readings: readonly Observation[], zoneId: string, makeId: () => string): PieceChange[] =>
@@ -61,14 +61,18 @@ export const restore = (shapes: readonly Shape[], zones: readonly Zone[], remove
  * were worked out follow; what was measured, split or joined by its owner stays. A zone that came with the template and was
  * never read goes when the template has it no more; one that is new comes.
  */
-export function remeasure(dossier: Dossier, { size_mm, counts }: { size_mm?: Size; counts?: Counts }): PieceChange[] {
+export function remeasure(
+  dossier: Dossier,
+  { size_mm, counts }: { size_mm?: Size; counts?: Counts },
+  name?: NameZone,
+): PieceChange[] {
   const { id: _id, ...facts } = dossier.piece;
   const nextCounts = { ...facts.counts, ...counts };
   const before = templateOf(dossier.piece);
   const next = { ...facts, ...(Object.keys(nextCounts).length > 0 ? { counts: nextCounts } : {}) };
   const size = size_mm ?? resize(dossier.piece, nextCounts);
   if (size) next.size_mm = { ...size };
-  const after = templateOf(next);
+  const after = templateOf(next, name);
   const changes: PieceChange[] = [{ type: 'piece_facts_set', piece: next }];
   const own = dossier.zones ?? [];
   for (const zone of after.zones) {

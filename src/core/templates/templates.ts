@@ -24,15 +24,51 @@ export interface CountRange {
   most: number;
 }
 
-type Build = (size: Size, counts: Required<Counts>) => Template;
+/** What a zone of a template is called until its owner calls it otherwise. */
+export type ZoneName =
+  | 'apron'
+  | 'back'
+  | 'back_rest'
+  | 'carcass_front_and_plinth'
+  | 'cornice'
+  | 'doors'
+  | 'drawer_fronts'
+  | 'drawer_sides'
+  | 'edge_of_the_top'
+  | 'edges'
+  | 'end_panels'
+  | 'face'
+  | 'frame'
+  | 'frame_and_feet'
+  | 'frame_and_plinth'
+  | 'front'
+  | 'front_frame'
+  | 'inside'
+  | 'legs'
+  | 'legs_and_rail'
+  | 'legs_and_rails'
+  | 'lid'
+  | 'panel_mouldings'
+  | 'panels'
+  | 'pedestal'
+  | 'seat'
+  | 'shelves'
+  | 'sides'
+  | 'stiles_and_rails'
+  | 'top'
+  | 'underside';
+export type NameZone = (name: ZoneName) => string;
+type BuiltZone = Zone & { called: ZoneName };
+
+type Build = (size: Size, counts: Required<Counts>) => { zones: BuiltZone[]; shapes: Shape[] };
 
 const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
 
-function zone(id: string, name: string, role: Zone['role'], area: number, more: Partial<Zone> = {}): Zone {
+function zone(id: string, called: ZoneName, role: Zone['role'], area: number, more: Partial<Zone> = {}): BuiltZone {
   return {
     id,
-    name,
+    called,
     role,
     area_m2: area,
     orientation: role === 'top' ? 'horizontal' : 'vertical',
@@ -42,14 +78,14 @@ function zone(id: string, name: string, role: Zone['role'], area: number, more: 
 }
 /** Zones that are seldom painted and not in the drawing. */
 const hidden = {
-  back: (area: number): Zone => zone('back', 'Back', 'back', area, { wear: 'low' }),
-  inside: (area: number): Zone => zone('inside', 'Inside', 'inside', area, { wear: 'low' }),
-  drawerSides: (area: number): Zone => zone('drawer_sides', 'Drawer sides', 'drawer_side', area, { wear: 'low' }),
-  underside: (area: number): Zone =>
-    zone('underside', 'Underside', 'back', area, { orientation: 'horizontal', wear: 'low' }),
+  back: (area: number): BuiltZone => zone('back', 'back', 'back', area, { wear: 'low' }),
+  inside: (area: number): BuiltZone => zone('inside', 'inside', 'inside', area, { wear: 'low' }),
+  drawerSides: (area: number): BuiltZone => zone('drawer_sides', 'drawer_sides', 'drawer_side', area, { wear: 'low' }),
+  underside: (area: number): BuiltZone =>
+    zone('underside', 'underside', 'back', area, { orientation: 'horizontal', wear: 'low' }),
 };
 
-const top = (width: number, depth: number): Zone => zone('top', 'Top', 'top', m2(width * depth), { wear: 'high' });
+const top = (width: number, depth: number): BuiltZone => zone('top', 'top', 'top', m2(width * depth), { wear: 'high' });
 
 const handle = (id: string, x: number, y: number, z: number, w: number): Shape =>
   drawFront(id, x + w / 2 - 40, y, z, 80, 10, true);
@@ -68,9 +104,9 @@ const drawers: Build = ({ width, depth, height }, { drawers: rows }) => {
   return {
     zones: [
       top(width, depth),
-      zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 60) * shell)),
-      zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
-      zone('frame', 'Frame and feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
+      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 60) * shell)),
+      zone('sides', 'sides', 'side', m2(2 * depth * (height - 30))),
+      zone('frame', 'frame_and_feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
       hidden.drawerSides(m2(rows * 2 * depth * row)),
       hidden.inside(m2(2 * depth * shell, width * depth)),
       hidden.back(m2(width * height)),
@@ -109,17 +145,17 @@ const doors =
     return {
       zones: [
         top(width, depth),
-        zone('doors', 'Doors', 'door', m2(2 * (width - 40) * tall)),
+        zone('doors', 'doors', 'door', m2(2 * (width - 40) * tall)),
         ...(across > 0
           ? [
-              zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2((width - 40) * row)),
+              zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 40) * row)),
               hidden.drawerSides(m2(across * 2 * depth * row)),
             ]
           : []),
-        zone('sides', 'Sides', 'side', m2(2 * depth * (height - 30))),
-        zone('frame', 'Frame and plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
-        zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
-        ...(cornice ? [zone('cornice', 'Cornice', 'moulding', m2((width + 2 * depth) * 90), { moulded: true })] : []),
+        zone('sides', 'sides', 'side', m2(2 * depth * (height - 30))),
+        zone('frame', 'frame_and_plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
+        zone('edges', 'edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
+        ...(cornice ? [zone('cornice', 'cornice', 'moulding', m2((width + 2 * depth) * 90), { moulded: true })] : []),
         hidden.inside(m2(2 * width * depth, 2 * depth * height, width * height)),
         hidden.back(m2(width * height)),
       ],
@@ -149,13 +185,13 @@ const kitchen: Build = ({ width, depth, height }, { doors: units, drawers: boxes
     Array.from({ length: count }, (_, i) => draw(i * step + 4));
   return {
     zones: [
-      zone('doors', 'Doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
+      zone('doors', 'doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
       ...(boxes > 0
-        ? [zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' })]
+        ? [zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' })]
         : []),
-      zone('end_panels', 'End panels', 'side', m2(2 * depth * height)),
-      zone('frame', 'Carcass front and plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
-      zone('edges', 'Edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
+      zone('end_panels', 'end_panels', 'side', m2(2 * depth * height)),
+      zone('frame', 'carcass_front_and_plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
+      zone('edges', 'edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
       hidden.inside(m2(2 * width * depth, 2 * units * depth * height)),
     ],
     shapes: [
@@ -177,9 +213,9 @@ const table: Build = ({ width, depth, height }) => {
   return {
     zones: [
       top(width, depth),
-      zone('apron', 'Apron', 'frame', m2(2 * (width + depth) * 90)),
-      zone('legs', 'Legs', 'leg', m2(4 * 4 * leg * under)),
-      zone('edges', 'Edge of the top', 'edge', m2(2 * (width + depth) * 30)),
+      zone('apron', 'apron', 'frame', m2(2 * (width + depth) * 90)),
+      zone('legs', 'legs', 'leg', m2(4 * 4 * leg * under)),
+      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30)),
       hidden.underside(m2(width * depth)),
     ],
     shapes: [
@@ -205,10 +241,10 @@ const desk: Build = ({ width, depth, height }, { drawers: boxes }) => {
   return {
     zones: [
       top(width, depth),
-      zone('pedestal', 'Pedestal', 'side', m2(2 * depth * under, box * 60)),
-      zone('drawer_fronts', 'Drawer fronts', 'drawer_front', m2(box * (under - foot))),
-      zone('legs', 'Legs and rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
-      zone('edges', 'Edge of the top', 'edge', m2(2 * (width + depth) * 30)),
+      zone('pedestal', 'pedestal', 'side', m2(2 * depth * under, box * 60)),
+      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2(box * (under - foot))),
+      zone('legs', 'legs_and_rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
+      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30)),
       hidden.drawerSides(m2(boxes * 2 * depth * row)),
       hidden.back(m2(box * under)),
     ],
@@ -232,10 +268,10 @@ const bookcase: Build = ({ width, depth, height }, { shelves: boards }) => {
   const gap = (height - 60) / shelves;
   return {
     zones: [
-      zone('sides', 'Sides', 'side', m2(4 * depth * height)),
-      zone('shelves', 'Shelves', 'shelf', m2(2 * (shelves + 1) * width * depth), { orientation: 'horizontal' }),
-      zone('frame', 'Front frame', 'frame', m2(2 * 40 * height, 80 * width)),
-      zone('back', 'Back', 'back', m2(width * height), { wear: 'low' }),
+      zone('sides', 'sides', 'side', m2(4 * depth * height)),
+      zone('shelves', 'shelves', 'shelf', m2(2 * (shelves + 1) * width * depth), { orientation: 'horizontal' }),
+      zone('frame', 'front_frame', 'frame', m2(2 * 40 * height, 80 * width)),
+      zone('back', 'back', 'back', m2(width * height), { wear: 'low' }),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'frame', side: 'sides' }),
@@ -268,14 +304,14 @@ const door: Build = ({ width, height }, { panels: count }) => {
   const around = fields.reduce((sum, { w, h }) => sum + 2 * (w + h), 0);
   return {
     zones: [
-      zone('frame', count > 0 ? 'Stiles and rails' : 'Face', 'frame', m2(2 * (count > 0 ? 0.6 : 1) * width * height)),
+      zone('frame', count > 0 ? 'stiles_and_rails' : 'face', 'frame', m2(2 * (count > 0 ? 0.6 : 1) * width * height)),
       ...(count > 0
         ? [
-            zone('panels', 'Panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
-            zone('mouldings', 'Panel mouldings', 'moulding', m2(2 * around * 25), { moulded: true }),
+            zone('panels', 'panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
+            zone('mouldings', 'panel_mouldings', 'moulding', m2(2 * around * 25), { moulded: true }),
           ]
         : []),
-      zone('edges', 'Edges', 'edge', m2(2 * (width + height) * 40)),
+      zone('edges', 'edges', 'edge', m2(2 * (width + height) * 40)),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 90, h: height }, { front: 'frame', side: 'edges', top: 'edges' }),
@@ -289,10 +325,10 @@ const door: Build = ({ width, height }, { panels: count }) => {
 
 const chest: Build = ({ width, depth, height }) => ({
   zones: [
-    zone('top', 'Lid', 'top', m2(width * depth), { wear: 'high' }),
-    zone('front', 'Front', 'front', m2(width * height)),
-    zone('sides', 'Sides', 'side', m2(2 * depth * height)),
-    zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * 40)),
+    zone('top', 'lid', 'top', m2(width * depth), { wear: 'high' }),
+    zone('front', 'front', 'front', m2(width * height)),
+    zone('sides', 'sides', 'side', m2(2 * depth * height)),
+    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * 40)),
     hidden.inside(m2(2 * (width + depth) * height, width * depth)),
     hidden.back(m2(width * height)),
   ],
@@ -313,9 +349,9 @@ const seat: Build = ({ width, depth, height }) => {
     drawBox({ x, y, z: 0, w: leg, d: leg, h: sitting - 40 }, { front: 'legs', side: 'legs' });
   return {
     zones: [
-      zone('top', 'Seat', 'top', m2(width * depth), { wear: 'high' }),
-      zone('back_rest', 'Back rest', 'front', m2(2 * width * (height - sitting))),
-      zone('legs', 'Legs and rails', 'leg', m2(4 * 4 * leg * sitting, 2 * (width + depth) * 60)),
+      zone('top', 'seat', 'top', m2(width * depth), { wear: 'high' }),
+      zone('back_rest', 'back_rest', 'front', m2(2 * width * (height - sitting))),
+      zone('legs', 'legs_and_rails', 'leg', m2(4 * 4 * leg * sitting, 2 * (width + depth) * 60)),
     ],
     shapes: [
       ...legAt(0, depth - leg),
@@ -334,7 +370,7 @@ const seat: Build = ({ width, depth, height }) => {
 const slab: Build = ({ width, depth, height }) => ({
   zones: [
     top(width, depth),
-    zone('edges', 'Edges', 'edge', m2(2 * (width + depth) * height)),
+    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * height)),
     hidden.underside(m2(width * depth)),
   ],
   shapes: drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'top', front: 'edges', side: 'edges' }),
@@ -342,7 +378,7 @@ const slab: Build = ({ width, depth, height }) => ({
 
 const frame: Build = ({ width, height }) => ({
   zones: [
-    zone('frame', 'Frame', 'frame', m2(2 * (width + height) * 120), { moulded: true }),
+    zone('frame', 'frame', 'frame', m2(2 * (width + height) * 120), { moulded: true }),
     hidden.back(m2(2 * (width + height) * 100)),
   ],
   shapes: [
@@ -413,14 +449,20 @@ export function countsOf(kindCode: PieceKind, size?: Size, counts: Counts = {}):
   );
 }
 
-/** Zones with areas and the drawing of a piece; size (mm) and counts are the kind's usual ones when left out. */
-export function buildTemplate(kindCode: PieceKind, size?: Size, counts?: Counts): Template {
+/**
+ * Zones with areas and the drawing of a piece; size (mm) and counts are the kind's usual ones when left out. Zones have
+ * names where it is said how they are named.
+ */
+export function buildTemplate(kindCode: PieceKind, size?: Size, counts?: Counts, name?: NameZone): Template {
   const { build, size: usual } = KIND_TEMPLATES[kindCode];
   const none = { drawers: 0, doors: 0, shelves: 0, panels: 0 };
   const { zones, shapes } = build(size ?? usual, { ...none, ...countsOf(kindCode, size, counts) });
-  return { zones, shapes: nameParts(shapes) };
+  return {
+    zones: zones.map(({ called, ...zone }) => ({ ...zone, ...(name ? { name: name(called) } : {}) })),
+    shapes: nameParts(shapes),
+  };
 }
 
 /** The template a piece is drawn and measured by. */
-export const templateOf = ({ kind: code, size_mm, counts }: Dossier['piece']): Template =>
-  buildTemplate(code, size_mm, counts);
+export const templateOf = ({ kind: code, size_mm, counts }: Dossier['piece'], name?: NameZone): Template =>
+  buildTemplate(code, size_mm, counts, name);

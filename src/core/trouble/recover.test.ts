@@ -8,7 +8,7 @@ import { listRecoveries, takeRecovery, type Recoveries } from './recover';
 
 const at = (hours: number): string => new Date(Date.parse('2026-03-02T08:00:00Z') + hours * 3_600_000).toISOString();
 const NOW = at(24 * 20);
-const SAY: Phrases = { why: () => 'because', assumes: () => '' };
+const SAY: Phrases = { step: () => 'a step', why: () => 'because', assumes: () => '' };
 
 function makePiece(
   zone: Partial<Zone>,

@@ -23,7 +23,7 @@ import {
 } from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import {
-  carryStep,
+  keepStep,
   findCoatOn,
   LOST_WEEK_PRICE,
   planEasing,
@@ -312,7 +312,7 @@ export function takeRecovery(
   const zoneId = dossier.troubles!.find(({ id }) => id === recovery.trouble)!.zone;
   const before = dossier.chosen;
   const own = before?.zones.find(({ id }) => id === zoneId);
-  const steps = plan.steps.map((step: Step): PlannedStep => ({ ...carryStep(step), why: say.why(step.why) }));
+  const steps = plan.steps.map((step: Step): PlannedStep => keepStep(step, say));
   const zone: Choice['zones'][number] = {
     id: zoneId,
     treatment: plan.zone?.treatment ?? own?.treatment ?? {},

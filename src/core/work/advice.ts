@@ -14,6 +14,7 @@ import {
   type Basis,
   type CautionCode,
   type CautionFact,
+  PAINTING_SAYS,
 } from '../knowledge';
 import type { Task } from './tasks';
 
@@ -100,25 +101,13 @@ function paintingFacts(
   doors: boolean,
   application: Goal['application'],
 ): StepFact[] {
-  if (application === 'spray')
-    return of(
-      ['Start and stop off the piece, half over the last pass.', 'Several light coats; undersides too.'],
-      'practice',
-    );
-  if (application === 'aerosol') return of(['Light passes; a wet look means a run is coming.'], 'practice');
+  if (application === 'spray' || application === 'aerosol') return of(PAINTING_SAYS[application], 'practice');
   const [tool] = listTools(task, zones);
   const [first, ...more] = tool?.says ?? [];
   return [
     ...(tool && first ? of([first], tool.basis) : []),
     ...of(
-      [
-        ...(doors
-          ? ['Edges, then panels and mouldings, then rails, then stiles; hardware holes last with a near-dry brush.']
-          : []),
-        task.coat < task.coats
-          ? 'This coat need not cover. Leave it alone when it drags.'
-          : 'Look against the light while it is wet: runs hide on edges and lower corners.',
-      ],
+      [...(doors ? [PAINTING_SAYS.doors] : []), task.coat < task.coats ? PAINTING_SAYS.not_last : PAINTING_SAYS.last],
       'practice',
     ),
     ...(tool ? of(more, tool.basis) : []),

@@ -11,6 +11,7 @@ import {
   portionMix,
   readThinning,
 } from './index';
+import { PART_WORDS, TEMPLATE_WORDS } from '@/words';
 
 describe('mixing', () => {
   it('says thinning of the paint and of the mix: four to one is 25 % and 20 %', () => {
@@ -61,7 +62,7 @@ describe('old holes and a new handle', () => {
   );
 
   it('are on a template at true scale, with 50 mm to check', () => {
-    const svg = drawTemplate({ zone: 'doors', old: two(96), next: two(128) });
+    const svg = drawTemplate({ zone: 'doors', old: two(96), next: two(128) }, TEMPLATE_WORDS);
     const [, width, box] = /width="([\d.]+)mm".*?viewBox="0 0 ([\d.]+) /.exec(svg)!;
     expect(width).toBe(box);
     expect(svg).toContain('h50');
@@ -76,16 +77,16 @@ describe('parts', () => {
   const piece = { piece: { kind: 'kitchen_run' as const }, zones: buildTemplate('kitchen_run').zones };
 
   it('are numbered by place, no label twice, and keep their state', () => {
-    const parts = listParts(piece);
+    const parts = listParts(piece, PART_WORDS);
     expect(new Set(parts.map(({ label }) => label)).size).toBe(parts.length);
     expect(parts[1]).toMatchObject({ label: 'Do2', place: 'Door 2 from the left', state: 'on' });
     const off = { ...parts[1]!, state: 'off' as const };
-    expect(listParts({ ...piece, parts: [off] })[1]).toBe(off);
+    expect(listParts({ ...piece, parts: [off] }, PART_WORDS)[1]).toBe(off);
   });
 
   it('are on the sheet twice each, names made safe', () => {
-    const parts = listParts(piece);
-    const svg = drawLabels(parts, 'Doors <of> the "loft"');
+    const parts = listParts(piece, PART_WORDS);
+    const svg = drawLabels(parts, 'Doors <of> the "loft"', PART_WORDS);
     expect(svg.match(/font-weight="700">Do1</g)).toHaveLength(2);
     expect(svg).not.toContain('<of>');
   });

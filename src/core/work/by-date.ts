@@ -127,4 +127,4 @@ function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [RemedyStep, Piec
 }
 
 /** What is only tried out is not kept, and nobody reads its reasons. */
-const UNSAID: Phrases = { why: () => '', assumes: () => '' };
+const UNSAID: Phrases = { step: () => '', why: () => '', assumes: () => '' };

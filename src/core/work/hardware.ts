@@ -1,4 +1,5 @@
 import type { Hardware } from '../dossier';
+import { escapeXml } from '../shared';
 
 /** Common practice: a handle's screw hole, the rim a plate must keep round a hole, and how near a drill wanders into one. */
 const HOLE_MM = 5;
@@ -51,11 +52,18 @@ export function judgeHardware({ old, next }: Pick<Hardware, 'old' | 'next'>): Ha
 const PAD_MM = 12;
 const CHECK_MM = 50;
 
+/** What is written on a drilling template. Figures in millimetres. */
+export interface TemplateWords {
+  front: (front: { width: number; height: number }, middle: { x: number; y: number }) => string;
+  middle: string;
+  holes: (apart: number | null) => string;
+}
+
 /**
  * A drilling template at true scale (SVG in mm): the new holes with cross hairs, the old ones dashed, the middle lines of
  * the front, and a line of 50 mm to measure after printing.
  */
-export function drawTemplate({ old, next, front_mm }: Hardware): string {
+export function drawTemplate({ old, next, front_mm }: Hardware, say: TemplateWords): string {
   const [before, after] = [holesOf(old), holesOf(next)];
   const half = Math.max(
     ...before.map(Math.abs),
@@ -74,9 +82,9 @@ export function drawTemplate({ old, next, front_mm }: Hardware): string {
     ? `<rect x="${x - next.plate_mm.length / 2}" y="${y - next.plate_mm.height / 2}" width="${next.plate_mm.length}" height="${next.plate_mm.height}" fill="none" stroke="#000" stroke-width="0.2" stroke-dasharray="3 1"/>`
     : '';
   const words = front_mm
-    ? `Middle of a front of ${front_mm.width} × ${front_mm.height} mm: ${round(front_mm.width / 2)} from its side, ${round(front_mm.height / 2)} from its top`
-    : 'Cross hairs on the middle lines of the front';
-  const spacing = after.length === 2 ? `, ${round(after[1]! - after[0]!)} mm apart` : '';
+    ? say.front(front_mm, { x: round(front_mm.width / 2), y: round(front_mm.height / 2) })
+    : say.middle;
+  const apart = after.length === 2 ? round(after[1]! - after[0]!) : null;
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${round(width)}mm" height="${height}mm" viewBox="0 0 ${round(width)} ${height}" font-family="sans-serif" font-size="3.2">` +
     `<rect x="0.2" y="0.2" width="${round(width - 0.4)}" height="${height - 0.4}" fill="#fff" stroke="#000" stroke-width="0.2"/>` +
@@ -84,8 +92,8 @@ export function drawTemplate({ old, next, front_mm }: Hardware): string {
     plate +
     before.map(dashed).join('') +
     after.map(cross).join('') +
-    `<text x="4" y="${height - 16}">${words}</text>` +
-    `<text x="4" y="${height - 11}">New holes${spacing}; dashed: old holes</text>` +
+    `<text x="4" y="${height - 16}">${escapeXml(words)}</text>` +
+    `<text x="4" y="${height - 11}">${escapeXml(say.holes(apart))}</text>` +
     `<path d="M4 ${height - 5}h${CHECK_MM}M4 ${height - 7}v4M${4 + CHECK_MM} ${height - 7}v4" stroke="#000" stroke-width="0.3"/>` +
     `<text x="${4 + CHECK_MM + 2}" y="${height - 4}">50 mm</text>` +
     `</svg>`

@@ -9,12 +9,11 @@ export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmCode, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';
 export { findWait, listTaken, listUndone, logTask, type Doing } from './log';
-export { drawTemplate, judgeHardware, type HardwareVerdict } from './hardware';
+export { drawTemplate, judgeHardware, type HardwareVerdict, type TemplateWords } from './hardware';
 export { mixForJob, portionMix, readThinning, spoilsAt } from './mixing';
 export { agreeOn, listMoves, type Agreed, type Move } from './moves';
 export { addUpTimes, groupTaps, learnPace, learnPiecePace, type Pace, type PaceOf, type PiecePace } from './pace';
-export { drawLabels, listParts } from './parts';
-export { listSittings } from './sittings';
+export { comesOff, drawLabels, listParts, type Loose, type PartWords } from './parts';
 export {
   planShop,
   poseProblem,
@@ -29,6 +28,7 @@ export {
 export { openMinutes } from './open-minutes';
 export { SPRAY_PLACE } from './spray-place';
 export { judgeStep, type StepAct } from './step-act';
+export { isReadingTask } from './reading-task';
 export { listTasks, type Task } from './tasks';
 export { readToday, type CoatMoment, type Today } from './today';
 export {

@@ -1,11 +1,10 @@
-import type { Item, PieceWork, ShopPlan } from './shop-plan';
+import type { Item, ShopPlan } from './shop-plan';
 import type { Bound } from '../schedule';
 
 /** A task whose start has moved since the owner last saw the plan. */
 export interface Move {
   task: string;
   piece: string;
-  label: string;
   from: string;
   to: string;
   because: MoveReason;
@@ -38,8 +37,7 @@ const LEAST_MOVE_MIN = 60;
  * What moved between the plan the owner saw and the one now, and why: what holds it now, or what let it come forward.
  * Where the task before it moved as well, that is the reason.
  */
-export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly PieceWork[]): Move[] {
-  const labels = new Map(pieces.flatMap(({ tasks }) => tasks.map(({ id, label }) => [id, label] as const)));
+export function listMoves(agreed: Agreed, plan: ShopPlan): Move[] {
   const moved = new Map<string, number>();
   for (const { task, startAt } of firstItems(plan)) {
     const before = agreed[task];
@@ -55,6 +53,6 @@ export function listMoves(agreed: Agreed, plan: ShopPlan, pieces: readonly Piece
       : by < 0
         ? { kind: 'freed' }
         : { kind: 'held', bound };
-    return [{ task, piece, label: labels.get(task) ?? task, from: agreed[task]!, to: startAt, because }];
+    return [{ task, piece, from: agreed[task]!, to: startAt, because }];
   });
 }

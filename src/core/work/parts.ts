@@ -1,38 +1,45 @@
-import { zoneName, type Dossier, type Part } from '../dossier';
+import { zoneName, type Dossier, type Part, type Zone } from '../dossier';
 import { assignShapes, templateOf, type Shape } from '../templates';
 import { escapeXml } from '../shared';
 
 const COMES_OFF = ['door', 'drawer_front', 'shelf'] as const;
-const CODE = { door: 'Do', drawer_front: 'Dr', shelf: 'Sh' } as const;
-const WORD = { door: 'Door', drawer_front: 'Drawer', shelf: 'Shelf' } as const;
-type Loose = (typeof COMES_OFF)[number];
+export type Loose = (typeof COMES_OFF)[number];
+
+/** Whether a zone is parts that are taken off and put back. */
+export const comesOff = ({ role }: Pick<Zone, 'role'>): boolean => (COMES_OFF as readonly string[]).includes(role);
+
+/** How parts are named: what is kept of a part that was touched. */
+export interface PartWords {
+  /** Stands before the number on a label. */
+  letters: Record<Loose, string>;
+  /** Where a part sits: how many from the left and from the top, where there are several. */
+  place: (role: Loose, fromLeft: number | null, fromTop: number | null) => string;
+  up: Record<Exclude<Loose, 'shelf'>, string>;
+}
 
 /**
  * The doors, drawers and shelves of a piece, numbered by place as one stands before it: from the left, then from the top.
  * Parts already in the record keep their number and state.
  */
-export function listParts(dossier: Pick<Dossier, 'piece' | 'zones' | 'parts'>): Part[] {
+export function listParts(dossier: Pick<Dossier, 'piece' | 'zones' | 'parts'>, say: PartWords): Part[] {
   const { piece, zones = [] } = dossier;
   const shapes = assignShapes(templateOf(piece).shapes, zones);
   const known = dossier.parts ?? [];
   return zones.flatMap((zone): Part[] => {
-    if (!(COMES_OFF as readonly string[]).includes(zone.role)) return [];
+    if (!comesOff(zone)) return [];
     const role = zone.role as Loose;
     const faces = placeFaces(shapes, zone.id);
     const count = Math.max(1, faces.length);
     return Array.from({ length: count }, (_, i): Part => {
       const id = `${zone.id}.${i + 1}`;
       const own = known.find((part) => part.id === id);
-      const place = faces[i] ? sayPlace(faces, i) : zoneName(zone);
       return (
         own ?? {
           id,
           zone: zone.id,
-          label: `${CODE[role]}${offset(zones, zone.id, role, shapes) + i + 1}`,
-          place: count > 1 ? `${WORD[role]} ${place}` : zoneName(zone),
-          ...(role === 'shelf'
-            ? {}
-            : { up: role === 'door' ? 'hinges as it hung; arrow points up' : 'arrow points up' }),
+          label: `${say.letters[role]}${offset(zones, zone.id, role, shapes) + i + 1}`,
+          place: count > 1 ? say.place(role, ...findPlace(faces, i)) : zoneName(zone),
+          ...(role === 'shelf' ? {} : { up: say.up[role] }),
           state: 'on',
         }
       );
@@ -69,22 +76,25 @@ function placeFaces(shapes: readonly Shape[], zone: string): Face[] {
 /** Heights are taken in steps of this to tell rows. */
 const ROW_MM = 40;
 
-function sayPlace(faces: readonly Face[], i: number): string {
+/** How many from the left and from the top a face is, where it is not the only one. */
+function findPlace(faces: readonly Face[], i: number): [fromLeft: number | null, fromTop: number | null] {
   const face = faces[i]!;
   const rowOf = ({ y }: Face): number => Math.round(y / ROW_MM);
   const rows = [...new Set(faces.map(rowOf))];
   const inRow = faces.filter((other) => rowOf(other) === rowOf(face));
-  const across = inRow.length > 1 ? `${inRow.indexOf(face) + 1} from the left` : '';
-  const down = rows.length > 1 ? `${rows.indexOf(rowOf(face)) + 1} from the top` : '';
-  return [across, down].filter(Boolean).join(', ');
+  return [inRow.length > 1 ? inRow.indexOf(face) + 1 : null, rows.length > 1 ? rows.indexOf(rowOf(face)) + 1 : null];
 }
 
 /** A sheet of labels at true scale (SVG in mm): two of each part, one for the part and one for its opening. */
-export function drawLabels(parts: readonly Part[], title: string): string {
+export function drawLabels(
+  parts: readonly Part[],
+  title: string,
+  say: { onPart: string; inOpening: string; labels: string },
+): string {
   const [wide, high, across] = [60, 26, 3];
   const labels = parts.flatMap((part) => [
-    { part, on: 'on the part, where no paint goes' },
-    { part, on: 'in its opening' },
+    { part, on: say.onPart },
+    { part, on: say.inOpening },
   ]);
   const rows = Math.ceil(labels.length / across);
   const cells = labels.map(({ part, on }, i) => {
@@ -94,12 +104,12 @@ export function drawLabels(parts: readonly Part[], title: string): string {
       `<text x="${x + 3}" y="${y + 12}" font-size="11" font-weight="700">${escapeXml(part.label)}</text>`,
       part.up ? `<path d="M${x + 50} ${y + 12}v-9m-3 3l3 -3l3 3" fill="none" stroke="#000" stroke-width="0.7"/>` : '',
       `<text x="${x + 3}" y="${y + 17.5}" font-size="3.1">${escapeXml(part.place)}</text>`,
-      `<text x="${x + 3}" y="${y + 21.5}" font-size="2.7">${escapeXml(title)}: ${on}</text>`,
+      `<text x="${x + 3}" y="${y + 21.5}" font-size="2.7">${escapeXml(`${title}: ${on}`)}</text>`,
     ].join('');
   });
   const [width, height] = [16 + across * wide, 20 + rows * high];
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" font-family="sans-serif">` +
-    `<text x="8" y="9" font-size="4.5" font-weight="700">${escapeXml(title)}: labels</text>${cells.join('')}</svg>`
+    `<text x="8" y="9" font-size="4.5" font-weight="700">${escapeXml(`${title}: ${say.labels}`)}</text>${cells.join('')}</svg>`
   );
 }

@@ -43,20 +43,19 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const added = hands
     .filter((hand) => !dossier.goal?.without?.includes(hand))
     .map((hand): Node => {
-      const { op, label, once = 0, perM2 = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
+      const { op, once = 0, perM2 = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
       const minutes = once + perM2 * area;
       return {
         key: keyOf(`${before.key}-${hand}`),
         zone,
         coat: 1,
         coats: 1,
-        label,
         minutes,
         ml: 0,
         waitH,
         step: {
           op,
-          label,
+          name: 'hand',
           hand,
           stage: before.step.stage,
           minutes,

@@ -10,13 +10,12 @@ import {
   isInWork,
   listMoves,
   logTask,
-  listSittings,
   planShop,
   poseProblem,
   readPieceWork,
   readToday,
 } from './index';
-import { nameTasks, sayMove, sayRemedy, writeJobSheet } from '@/words';
+import { nameTask, nameTasks, sayCalendar, sayMove, sayRemedy, writeJobSheet } from '@/words';
 
 const facts = makeFacts();
 const read = (...pieces: Parameters<typeof readPieceWork>[0][]) => pieces.map((piece) => readPieceWork(piece, facts));
@@ -100,12 +99,12 @@ describe('what really happened', () => {
     // Nothing was done on Saturday: it is Monday now.
     const monday = makeFacts({ now: '2026-11-30T18:00:00.000Z' });
     const pieces = [readPieceWork(makePiece('a'), monday)];
-    const moves = listMoves(agreed, planShop(pieces, monday), pieces);
+    const moves = listMoves(agreed, planShop(pieces, monday));
     expect(moves.length).toBeGreaterThan(2);
     expect(moves[0]).toMatchObject({ task: 'a/0-degrease-degreaser-1' });
     expect(sayMove(moves[0]!, nameTasks(pieces))).toBe('It waits for your next free time.');
     expect(moves.some(({ because }) => because.kind === 'chained')).toBe(true);
-    expect(listMoves(agreed, planShop([before!], facts), [before!])).toEqual([]);
+    expect(listMoves(agreed, planShop([before!], facts))).toEqual([]);
   });
 
   it('counts waits from when a coat was really put on', () => {
@@ -180,7 +179,7 @@ describe('the plan on paper', () => {
   const plan = planShop(pieces, facts);
 
   it('is a calendar that a parser reads back: every sitting once, and when it can be collected', () => {
-    const events = new ICAL.Component(ICAL.parse(writeEvents(listSittings(plan, pieces), NOW)))
+    const events = new ICAL.Component(ICAL.parse(writeEvents(sayCalendar(plan, pieces), NOW)))
       .getAllSubcomponents('vevent')
       .map((own) => new ICAL.Event(own));
     expect(events).toHaveLength(plan.sittings.length + 1);
@@ -199,7 +198,7 @@ describe('the plan on paper', () => {
       (at) => at.slice(0, 16),
       (ml) => `${ml} ml`,
     );
-    for (const { label } of pieces[0]!.tasks) expect(sheet).toContain(`**${label}**`);
+    for (const task of pieces[0]!.tasks) expect(sheet).toContain(`**${nameTask(task)}**`);
     expect(sheet).toContain('- [ ] **Scuff 150** (top, legs');
     expect(sheet).toContain('pour 340 ml');
   });

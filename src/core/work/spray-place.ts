@@ -1,2 +1,2 @@
 /** What there is one of besides tins, which are named by their id. */
-export const SPRAY_PLACE = 'spray place';
+export const SPRAY_PLACE = 'spray_place';

@@ -1,5 +1,6 @@
 import { findWait, listUndone } from './log';
-import { isReadingTask, type Task } from './tasks';
+import { isReadingTask } from './reading-task';
+import type { Task } from './tasks';
 
 /** What the main button of a step means: to read the patch, to have seen a caution, or done, be it too soon. */
 export type StepAct = 'read' | 'see_caution' | 'done' | 'done_early';

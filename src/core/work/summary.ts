@@ -1,14 +1,13 @@
 import { KIND_LABELS, type PieceKind } from '../knowledge';
 import { LABEL_CLIMATE } from '../climate';
 import { namePiece, wishOf, type Dossier } from '../dossier';
-import { listReadings } from '../panel';
+import { listReadings, type DueReading } from '../panel';
 import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
-import { lowerFirst } from '../shared';
 import { computeBelief } from '../survey';
 import { listBlocks, listHeld } from './blocks';
 import { isInWork } from './in-work';
 import { nextTask } from './next-task';
-import { listTasks } from './tasks';
+import { listTasks, pickName } from './tasks';
 
 /** A piece as a list of all of them shows it. It hangs on the piece alone, not on the time of day. */
 export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> {
@@ -22,7 +21,7 @@ export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> 
   /** A cut through the zone that is known best; none where it has no zones yet. */
   section: Section | null;
   /** The reading of a panel that comes next. ISO instants. */
-  reading: { what: string; dueAt: string; overdueAt: string } | null;
+  reading: Pick<DueReading, 'moment' | 'dueAt' | 'overdueAt'> | null;
 }
 
 export function summarisePiece(dossier: Dossier): PieceSummary {
@@ -39,7 +38,7 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
     next: progress.next,
     tone: progress.tone,
     section: drawSection(dossier),
-    reading: next ? { what: lowerFirst(next.moment.what), dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
+    reading: next ? { moment: next.moment, dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
   };
 }
 
@@ -91,7 +90,7 @@ function readProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'nex
   return {
     ...progress,
     state: { code: 'working', done: tasks.length - open.length, jobs: tasks.length },
-    next: first ? { code: 'job', label: first.label } : { code: open.length > 0 ? 'held_back' : 'cure' },
+    next: first ? { code: 'job', task: pickName(first) } : { code: open.length > 0 ? 'held_back' : 'cure' },
   };
 }
 

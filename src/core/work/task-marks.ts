@@ -14,7 +14,6 @@ export interface Node {
   minutes: number;
   ml: number;
   waitH: number;
-  label: string;
   reading?: boolean;
 }
 

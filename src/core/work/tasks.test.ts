@@ -1,15 +1,16 @@
 import { applyChange, correctWork } from '../dossier';
 import { makePiece, plainSteps } from '../../../tests/properties/shop-data';
 import { findWait, listBlocks, listHeld, listTasks, listTaken, logTask, type Task } from './index';
+import { nameTask } from '@/words';
 
 const MILD = { temperature_c: 21, humidity_pct: 50 };
 const tasksOf = (dossier: Parameters<typeof listTasks>[0]): Task[] => listTasks(dossier, [], MILD);
-const find = (tasks: Task[], label: RegExp): Task => tasks.find((task) => label.test(task.label))!;
+const find = (tasks: Task[], label: RegExp): Task => tasks.find((task) => label.test(nameTask(task)))!;
 
 describe('tasks', () => {
   it('are one a coat, the same work on several zones together, each after the one before', () => {
     const tasks = tasksOf(makePiece('desk', ['top', 'legs']));
-    expect(tasks.map(({ label, zones }) => `${label}: ${zones.join()}`)).toEqual([
+    expect(tasks.map((task) => `${nameTask(task)}: ${task.zones.join()}`)).toEqual([
       'Degrease, rinse, dry: top,legs',
       'Scuff 150: top,legs',
       'Waterborne bonding primer: top,legs',

@@ -1,19 +1,12 @@
 import type { Climate } from '../climate';
 import type { Dossier, ShelfItem } from '../dossier';
-import {
-  isCoat,
-  WORK_RATES,
-  isWholeCoat,
-  type HandCode,
-  type OperationCode,
-  type ProductClass,
-  type StrippingCode,
-} from '../knowledge';
+import { isCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
 import { judgeGates } from '../piece';
-import { latestOf } from '../shared';
-import { listTakenSteps, nameCoat, type TakenStep } from '../systems';
+import { definedOnly, latestOf } from '../shared';
+import { identifyStep, listTakenSteps, type NamedTask, type TakenStep } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { addPauses } from './pauses';
+import { READING_KEY } from './reading-task';
 import { baseKey, findMark, KEY_COPY, matchLog, type Node } from './task-marks';
 
 /** Hours after the end of one task in which another may start. */
@@ -30,7 +23,9 @@ export interface Task {
   /** The same whenever the piece is planned with these layers. */
   key: string;
   op: OperationCode;
-  label: string;
+  /** What it is called, as its step is: a code, or only the words it was taken with. */
+  name?: string;
+  label?: string;
   stage: number;
   zones: string[];
   class?: string;
@@ -65,12 +60,6 @@ export interface Task {
   openZones: string[];
 }
 
-/** The reading of a proof patch: not logged as work, it is over when the gate is. */
-const READING_KEY = 'read';
-
-/** It is the reading of a patch, which is logged as a test and not as work. */
-export const isReadingTask = ({ key }: Pick<Task, 'key'>): boolean => key.includes(`-${READING_KEY}`);
-
 /**
  * The work of a piece as tasks, from the system that was taken and what the log says is done: one task a coat, the same
  * work on several zones together, each after what comes before it on any of its zones. Empty where nothing was taken or
@@ -104,7 +93,8 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       piece: dossier.piece.id ?? '',
       key,
       op: step.op,
-      label: first.label,
+      ...(step.name ? { name: step.name } : {}),
+      ...(step.label ? { label: step.label } : {}),
       stage: step.stage,
       zones: nodes.map(({ zone }) => zone),
       ...(step.class ? { class: step.class } : {}),
@@ -133,15 +123,33 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   return tasks;
 }
 
+/** What a task is called by, to go on its own. */
+export const pickName = ({
+  op,
+  key,
+  name,
+  label,
+  class: code,
+  tint,
+  grit,
+  repair,
+  method,
+  hand,
+  coat,
+  coats,
+}: Task): NamedTask => ({
+  op,
+  key,
+  coat,
+  coats,
+  ...definedOnly({ name, label, class: code, tint, grit, repair, method, hand }),
+});
+
 /** When it was done on the last of its zones, where that is known. */
 function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
   const last = latestOf(moments);
   return last === undefined ? {} : { doneAt: last };
 }
-
-/** A step by what it is, without how often: labels of whole coats carry their number. */
-const nameOne = ({ op, class: code, tint, label }: TakenStep): string =>
-  isWholeCoat(op) && code !== undefined ? nameCoat(code as ProductClass, tint) : label;
 
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly TakenStep[], several: boolean): Node[] {
@@ -155,14 +163,12 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
       const base = [step.stage, step.op, what, ...colour].join('-');
       const count = (counts.get(base) ?? 0) + 1;
       counts.set(base, count);
-      const label = coats > 1 ? `${nameOne(step)}, coat ${coat} of ${coats}` : step.label;
       nodes.push({
         key: `${base}-${count}`,
         step,
         zone,
         coat,
         coats,
-        label,
         minutes: step.minutes / coats,
         ml: (step.ml ?? 0) / coats,
         waitH: step.wait_h / coats,
@@ -174,7 +180,6 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
     nodes.push({
       ...last,
       key,
-      label: 'Read the patch',
       minutes: WORK_RATES.read_proof.once,
       ml: 0,
       waitH: 0,
@@ -188,7 +193,7 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
 function mergeChains(chains: readonly { zone: string; nodes: Node[] }[]): { key: string; nodes: Node[] }[] {
   const groups = new Map<string, Node[]>();
   for (const node of chains.flatMap(({ nodes }) => nodes)) {
-    const key = `${node.key}|${node.label}`;
+    const key = `${node.key}|${identifyStep(node.step)}`;
     groups.set(key, [...(groups.get(key) ?? []), node]);
   }
   const place = new Map(chains.flatMap(({ nodes }) => nodes.map((node, i) => [node, i] as const)));
@@ -275,7 +280,10 @@ function listBefore(
   const found = new Map<string, HourLag[]>();
   const add = (before: Node, next: Node): void => {
     const task = earlier.find(
-      ({ key, label, zones }) => baseKey(key) === before.key && label === before.label && zones.includes(before.zone),
+      (own) =>
+        baseKey(own.key) === before.key &&
+        identifyStep(own) === identifyStep(before.step) &&
+        own.zones.includes(before.zone),
     );
     if (!task) return;
     const lags = waitAfter(before, tin(task.product), climate, next);

@@ -19,7 +19,14 @@ const tasksOf = (goal: Dossier['goal']): Task[] => {
   };
   const [system] = planPiece(piece).systems;
   return listTasks(
-    { ...piece, chosen: freezeSystem(system!, '2026-01-01T09:00:00Z', { why: () => '.', assumes: () => '.' }) },
+    {
+      ...piece,
+      chosen: freezeSystem(system!, '2026-01-01T09:00:00Z', {
+        step: () => 'a step',
+        why: () => '.',
+        assumes: () => '.',
+      }),
+    },
     [],
     FIT,
   );

@@ -7,7 +7,6 @@ import { isFilm, listFilmTimes } from './film-times';
 import type { Task } from './tasks';
 
 const LAYERS: Partial<Record<Task['op'], WorkCoat['layer']>> = { prime: 'primer', paint: 'paint', topcoat: 'clear' };
-const WORDS: Record<CoatState, string> = { planned: 'to come', wet: 'wet', dry: 'dry', cured: 'cured' };
 
 /** The section of a zone as the log fills it: coats on it wet, dry or cured, the ones to come as ghosts. `now`: ISO instant. */
 export function drawWork(dossier: Dossier, zone: Zone, tasks: readonly Task[], now: string): Section {
@@ -17,7 +16,13 @@ export function drawWork(dossier: Dossier, zone: Zone, tasks: readonly Task[], n
     const at = task.openZones.includes(zone.id) ? undefined : task.doneAt;
     const state = at === undefined ? 'planned' : judgeState(task.class, (Date.parse(now) - Date.parse(at)) / 3_600_000);
     return [
-      { layer, code: task.class, ...(task.tint ? { tint: task.tint as PrimerTint } : {}), note: WORDS[state], state },
+      {
+        layer,
+        code: task.class,
+        ...(task.tint ? { tint: task.tint as PrimerTint } : {}),
+        note: { code: 'as_it_is' },
+        state,
+      },
     ];
   });
   const prep = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment.prep ?? 'none';
@@ -36,7 +41,7 @@ function listUnder(dossier: Dossier, zoneId: string): WorkCoat[] {
   return (dossier.log ?? []).flatMap((entry): WorkCoat[] => {
     const layer = LAYERS[entry.op];
     if (entry.zone !== zoneId || entry.skipped || isOfNow(dossier, entry) || !layer || !isFilm(entry.class)) return [];
-    const coat: WorkCoat = { layer, code: entry.class, note: 'of before', state: 'cured' };
+    const coat: WorkCoat = { layer, code: entry.class, note: { code: 'of_before' }, state: 'cured' };
     return Array.from({ length: Math.max(1, Math.round(entry.coats ?? 1)) }, () => coat);
   });
 }

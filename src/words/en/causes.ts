@@ -8,10 +8,11 @@ import {
   type SymptomCode,
   type SymptomGroup,
 } from '@/core/knowledge';
-import { describeChance, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import type { CauseBelief, CausesBelief, Evidence, LeavingWay, RecoveryLabel, RuledOut } from '@/core/trouble';
 import { listWords } from './lists';
 import { sayFinding } from './trouble';
+import { describeChance } from './chances';
 
 /* What is wrong, what may have made it, what to look at and what becomes of it. Total: a new code has its words or does not compile. */
 

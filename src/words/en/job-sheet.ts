@@ -11,6 +11,7 @@ import {
 import { sayColour } from './colour';
 import { sayWhy } from './plan';
 import { sayBlock } from './work';
+import { nameTask } from './steps';
 
 /** The work of one piece to take along on paper, in Markdown. `sayTime` writes an instant, `sayVolume` millilitres. */
 export function writeJobSheet(
@@ -28,7 +29,7 @@ export function writeJobSheet(
   const lines = [`# ${piece.name}: job sheet`, ''];
   for (const block of piece.blocks) lines.push(`**Held back:** ${sayBlock(block)}`, '');
   for (const task of tasks) {
-    const { id, state, label, waitH, why } = task;
+    const { id, state, waitH, why } = task;
     const at = starts.get(id);
     const box = state === 'open' ? '[ ]' : state === 'done' ? '[x]' : '[-]';
     const pour = measurePour(task);
@@ -41,7 +42,7 @@ export function writeJobSheet(
       waitH > 0 ? `then ${waitH} h` : '',
       state === 'open' && at ? sayTime(at) : '',
     ].filter(Boolean);
-    lines.push(`- ${box} **${label}** (${facts.join(' · ')})`);
+    lines.push(`- ${box} **${nameTask(task)}** (${facts.join(' · ')})`);
     if (state !== 'open') continue;
     lines.push(`  - ${sayWhy(why)}`);
     const zones = (dossier.zones ?? []).filter((zone) => task.zones.includes(zone.id));

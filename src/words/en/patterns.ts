@@ -1,5 +1,5 @@
-import { describeChance } from '@/core/shared';
 import type { Pattern, PatternFact } from '@/core/trouble';
+import { describeChance } from './chances';
 
 const PATTERN_FACTS: Record<PatternFact, string> = {
   coated_cold: 'coated under 12 °C',

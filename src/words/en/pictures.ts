@@ -11,6 +11,7 @@ import {
   type StripReading,
 } from '@/core/photo';
 import { LEAST_CONFIDENCE, toAstmClass, toIsoClass } from '@/core/proof';
+import { sayDecimal } from './numbers';
 
 /** What is wrong with a picture and what to do about it. */
 const FAULT_WORDS: Record<PictureFault | PartFault, string> = {
@@ -53,7 +54,7 @@ export function reportLattice(reading: LatticeReading) {
     usable: reading.faults.length === 0,
     why:
       sayFaults(reading.faults) ||
-      `${removed} % of the lattice is bare, give or take ${reading.errorPct.toFixed(1)}.${doubt}`,
+      `${removed} % of the lattice is bare, give or take ${sayDecimal(reading.errorPct, 1)}.${doubt}`,
     corners: reading.corners?.map(({ x, y }) => [Math.round(x * 10) / 10, Math.round(y * 10) / 10]) ?? [],
     cells: reading.cells.map((row) => row.map((share) => Math.round(share * 1000) / 1000)),
   };
@@ -68,7 +69,7 @@ export const reportStrips = (readings: readonly StripReading[]) => ({
     usable: faults.length === 0,
     why:
       sayFaults(faults) ||
-      `Differences under ${Math.max(LEAST_TOLD, noise).toFixed(1)} cannot be told from one picture.`,
+      `Differences under ${sayDecimal(Math.max(LEAST_TOLD, noise), 1)} cannot be told from one picture.`,
   })),
 });
 
@@ -80,14 +81,14 @@ export const reportColour = ({ lab, colour, spread, faults }: ColourReading) => 
   lab,
   colour,
   usable: faults.length === 0,
-  why: sayFaults(faults) || `Even to ΔE00 ${spread.toFixed(1)}. A phone is good to about 3 to 5.`,
+  why: sayFaults(faults) || `Even to ΔE00 ${sayDecimal(spread, 1)}. A phone is good to about 3 to 5.`,
 });
 
 /** How well a coat hides, read from a photograph of its draw-down. */
 export const reportDrawDown = ({ contrastRatio, error, faults }: DrawDownReading) => ({
   contrast_ratio: Math.round(contrastRatio * 1000) / 1000,
   usable: faults.length === 0,
-  why: sayFaults(faults) || `Give or take ${Math.max(LEAST_RATIO_ERROR, 2 * error).toFixed(2)}.`,
+  why: sayFaults(faults) || `Give or take ${sayDecimal(Math.max(LEAST_RATIO_ERROR, 2 * error), 2)}.`,
 });
 /** The simulated camera's own error of a contrast ratio. */
 const LEAST_RATIO_ERROR = 0.01;

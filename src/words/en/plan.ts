@@ -11,8 +11,8 @@ import {
   type PrimerCode,
   type ProductClass,
 } from '@/core/knowledge';
-import { describeThinning } from '@/core/quantity';
-import { describeChance, lowerFirst, upperFirst } from '@/core/shared';
+import { convertPaintShareToMixShare } from '@/core/quantity';
+import { lowerFirst, upperFirst } from '@/core/shared';
 import { labelState, listAnswers } from '@/core/survey';
 import type {
   Assumption,
@@ -32,6 +32,8 @@ import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
 import { sayRuledOut, sayStripRule } from './rules';
 import { sayHazard, sayHold, sayNeed } from './surface';
+import { describeChance } from './chances';
+import { nameStep } from './steps';
 
 type ReasonOf<C extends StepReason['code']> = Extract<StepReason, { code: C }>;
 
@@ -117,6 +119,10 @@ const RATINGS: Record<(typeof PRIMER_FACTS)[PrimerCode]['slick'], string> = {
   best: 'best',
 };
 
+/** "10 % of the paint, which is 9 % of the mix". */
+export const describeThinning = (shareOfPaint: number): string =>
+  `${Math.round(shareOfPaint * 100)} % of the paint, which is ${Math.round(convertPaintShareToMixShare(shareOfPaint) * 100)} % of the mix`;
+
 /** Why a step is done: what was written down when the system was taken stands as it was said then. */
 export const sayWhy = (why: string | readonly StepReason[]): string =>
   typeof why === 'string' ? why : why.map((reason) => lookUp(REASONS, reason.code, reason)).join(' ');
@@ -128,7 +134,7 @@ export const sayAssumption = ({ zoneName, credible }: Assumption): string => {
 };
 
 /** How what is kept with a system is said. */
-export const PHRASES: Phrases = { why: sayWhy, assumes: sayAssumption };
+export const PHRASES: Phrases = { step: nameStep, why: sayWhy, assumes: sayAssumption };
 
 const STOPS: Record<Extract<PlanBlock, { kind: 'climate' }>['stop'], string> = {
   cold: 'Too cold for waterborne coats: at least 10 °C (5 °C for others).',

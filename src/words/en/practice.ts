@@ -10,10 +10,11 @@ import {
 } from '@/core/knowledge';
 import { readSurfaceCode, type Calibration, type Exercise, type SoonAnswer } from '@/core/practice';
 import { astmOfSeverity, CLASS_LIMITS, type Severity } from '@/core/scales';
-import { describeChance, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import { nameCause, saySymptom } from './causes';
 import { sayConsidered } from './plan';
 import { nameSymptom } from './symptoms';
+import { describeChance } from './chances';
 
 const KINDS: Record<ExerciseKind, { name: string; teaches: string }> = {
   surface: { name: 'Name the surface', teaches: 'with as few looks as you can' },

@@ -2,8 +2,9 @@ import { nameZone, type Dossier } from '@/core/dossier';
 import { FINISH_FACTS, findCheck, SUBSTRATE_FACTS } from '@/core/knowledge';
 import type { Door, DoorReason, LookWorth, Verdict } from '@/core/price';
 import type { ForeseenSale } from '@/core/earned';
-import { describeChance, describeShare, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import { lookUp, type Words } from './look-up';
+import { describeChance, describeShare } from './chances';
 
 /** What to do at the door. */
 export const VERDICTS: Record<Verdict, string> = {

@@ -8,6 +8,14 @@ export function explainProblem({ code, path, params }: Problem): string {
   return where + TEXT[code](params);
 }
 
+const PATTERNS: Readonly<Record<string, string>> = {
+  moment: 'a date and time such as 2026-05-02T10:00:00Z',
+  date: 'a date such as 2026-06-20',
+  time: 'a time such as 19:00',
+  colour: 'a colour such as #F3EFE6',
+  id: 'letters, digits, dots and dashes, 64 at most',
+};
+
 const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   not_json: ({ detail }) => `This is not JSON. Check commas, quotes and brackets (${String(detail ?? '')}).`,
   not_readable: ({ file }) => `${String(file ?? 'The file')} cannot be read. Check its name and that you may open it.`,
@@ -16,20 +24,23 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   wrong_type: ({ expected }) => `Wrong kind of value; ${String(expected ?? 'another type')} is wanted.`,
   missing_field: ({ expected, allowed }) =>
     allowed ? `Missing. Use one of: ${list(allowed)}.` : `Missing; ${String(expected)} is wanted.`,
-  out_of_range: ({ min, max }) => {
+  out_of_range: ({ min, max, above, below }) => {
     if (min !== undefined && max !== undefined) return `Out of range: from ${String(min)} to ${String(max)}.`;
-    return min !== undefined ? `Too small: ${atLeast(min)}.` : `Too large: ${atMost(max)}.`;
+    if (above !== undefined) return `Too small: more than ${String(above)}.`;
+    if (below !== undefined) return `Too large: less than ${String(below)}.`;
+    return min !== undefined ? `Too small: at least ${String(min)}.` : `Too large: at most ${String(max)}.`;
   },
   too_long: ({ max }) => `Too long: at most ${String(max)} characters.`,
   empty_text: () => 'Empty. Write at least one character.',
-  bad_pattern: ({ pattern }) => `Not in the right form: ${String(pattern)}.`,
+  bad_pattern: ({ pattern }) => `Not in the right form: ${PATTERNS[String(pattern)] ?? String(pattern)}.`,
   duplicate_id: ({ id }) => `“${String(id)}” is used twice. Give each its own id.`,
   unknown_zone: ({ zone, allowed }) => `There is no zone “${String(zone)}”. Zones here: ${list(allowed) || 'none'}.`,
   unknown_clue: ({ clue, allowed }) => `“${String(clue ?? '')}” says nothing of this. Use one of: ${list(allowed)}.`,
   too_fine: ({ currency, decimals }) =>
     `${String(currency ?? 'This currency')} has ${String(decimals ?? 'fewer')} decimals. Round the amount to that.`,
   before: ({ before }) => `Lies before ${String(before ?? 'what comes first')}. Put one of the two dates right.`,
-  wrong_reading: ({ kind, allowed }) => `Does not fit a ${String(kind)} test. Use: ${list(allowed)}.`,
+  wrong_reading: ({ kind, allowed, type, min, max }) =>
+    `Does not fit a ${String(kind)} test. Use: ${allowed ? list(allowed) : `a ${type === 'integer' ? 'whole number' : 'number'} from ${String(min)} to ${String(max)}`}.`,
   bands_overlap: ({ from }) => `Lies on the band before it. Start at ${String(from)} mm or beyond.`,
   not_after: () => 'Ends before it starts. Give a later time, 24:00 at most.',
   unknown_time_zone: ({ zone }) => `“${String(zone)}” is not a time zone. Use a name such as Europe/Lisbon.`,
@@ -93,5 +104,3 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
 };
 
 const fileName = (file: unknown): string => String(file ?? 'with your records');
-const atLeast = (min: unknown): string => (typeof min === 'number' ? `at least ${min}` : String(min));
-const atMost = (max: unknown): string => (typeof max === 'number' ? `at most ${max}` : String(max));

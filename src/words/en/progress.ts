@@ -1,6 +1,7 @@
 import type { NextStep, PieceState } from '@/core/piece';
 import { lowerFirst } from '@/core/shared';
 import { lookUp, type Words } from './look-up';
+import { nameTask } from './steps';
 
 const STATES: { [C in PieceState['code']]: Words<Extract<PieceState, { code: C }>> } = {
   lead_found: 'Lead found',
@@ -24,7 +25,7 @@ const STEPS: { [C in NextStep['code']]: Words<Extract<NextStep, { code: C }>> } 
   test_patch: ({ zoneName }) => `Test a patch on the ${lowerFirst(zoneName)}`,
   paint_at_risk: 'Paint at your own risk',
   paint: 'Prime and paint',
-  job: ({ label }) => `Next: ${lowerFirst(label)}`,
+  job: ({ task }) => `Next: ${lowerFirst(nameTask(task))}`,
   held_back: 'Held back: see Work',
   cure: 'All is done: it cures',
 };

@@ -1,7 +1,14 @@
-import { PREP_FACTS, PRIMER_FACTS, TEST_KIND_FACTS, type InterfaceCode, type PrimerCode } from '@/core/knowledge';
+import {
+  PREP_FACTS,
+  PRIMER_FACTS,
+  TEST_KIND_FACTS,
+  type InterfaceCode,
+  type PrimerCode,
+  type TestKind,
+} from '@/core/knowledge';
 import type { Treatment } from '@/core/dossier';
 import { groupStrips, type Proposal } from '@/core/panel';
-import type { GateReason, JudgedTest, Lack, Touch } from '@/core/proof';
+import { severityOf, type GateReason, type JudgedTest, type Lack, type Touch } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
 import { lookUp, type Words } from './look-up';
 
@@ -118,3 +125,18 @@ export const listStrips = (panel: Parameters<typeof groupStrips>[0]): string[] =
         `${codes.join(', ')}: ${describeTreatment(treatment)}${control ? ' (control)' : ''}`,
     )
     .sort();
+
+/** What an answer of a test is called, before what it means. */
+export const nameReading = (kind: TestKind, code: string): string =>
+  TEST_KIND_FACTS[kind].reads === 'lattice' ? `Class ${code}` : code;
+
+/** What was read, as it was written down. Example: `{ removed_pct: 12 }` → “12 % bare”. */
+export function sayReading(kind: TestKind, reading: Readonly<Record<string, unknown>>): string {
+  const { removed_pct, double_rubs, grade, de_mean, de_worst } = reading;
+  if (typeof removed_pct === 'number') return `${removed_pct} % bare`;
+  if (typeof double_rubs === 'number') return `${double_rubs} double rubs`;
+  if (typeof grade === 'string') return `pencil ${grade}`;
+  if (typeof de_mean === 'number') return `ΔE00 ${de_mean} on average, ${Number(de_worst)} at the worst spot`;
+  const severity = severityOf(kind, reading);
+  return `severity ${severity} of 5: ${TEST_KIND_FACTS[kind].anchors?.[severity] ?? ''}`;
+}

@@ -1,5 +1,5 @@
 import { labelProduct, PRIMER_FACTS, STRIPPING_FACTS, type ProductClass, type StrippingCode } from '@/core/knowledge';
-import { describeChance, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import {
   blocksStain,
   type HardFinding,
@@ -11,6 +11,7 @@ import {
 import { lookUp, type Words } from './look-up';
 import { sayTest } from './proof';
 import { nameHazard, sayHazard } from './surface';
+import { describeChance } from './chances';
 
 type HardOf<R extends HardFinding['rule']> = Extract<HardFinding, { rule: R }>;
 type SoftOf<R extends SoftFinding['rule']> = Extract<SoftFinding, { rule: R }>;

@@ -5,13 +5,15 @@ const coat = {
   layer: 'paint',
   filmUm: 40,
   colour: '#FFFFFF',
-  label: 'Cabinet enamel',
-  note: '',
+  code: 'wb_alkyd_enamel',
+  coats: 1,
+  tint: 'white',
+  note: null,
 } as const;
 
 describe('a section in words', () => {
   it('names its layers from the bottom up, and how far each coat has come', () => {
-    const tooth = { kind: 'tooth', label: 'Scuff 150', note: '' } as const;
+    const tooth = { kind: 'tooth', prep: 'scuff_150' } as const;
     expect(saySection({ layers: [tooth, coat] })).toBe('Scuff 150, Cabinet enamel');
     expect(
       saySection({

@@ -1,4 +1,48 @@
-import type { CoatState, Section } from '@/core/piece';
+import { FINISH_FACTS, labelProduct, PREP_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
+import type { CoatState, Section, SectionLayer } from '@/core/piece';
+import { upperFirst } from '@/core/shared';
+import { formatChance } from './chances';
+import { nameStep, TINTS } from './steps';
+
+/** What a layer of a section is called. */
+export function nameLayer(layer: SectionLayer): string {
+  switch (layer.kind) {
+    case 'substrate':
+      return SUBSTRATE_FACTS[layer.substrate].label;
+    case 'finish':
+      return upperFirst(FINISH_FACTS[layer.finish].label);
+    case 'tooth':
+      return 'step' in layer ? nameStep(layer.step) : PREP_FACTS[layer.prep].label;
+    case 'coat': {
+      const tint = TINTS[layer.tint];
+      return `${labelProduct(layer.code)}${tint ? `, ${tint}` : ''}${layer.coats > 1 ? ` ×${layer.coats}` : ''}`;
+    }
+  }
+}
+
+const COMES: Record<CoatState, string> = { planned: 'to come', wet: 'wet', dry: 'dry', cured: 'cured' };
+
+const NOTES = { of_before: 'of before', as_logged: 'as logged', suspect: 'suspect' } as const;
+
+/** What is said beside the name of a layer. */
+export function sayLayer(layer: SectionLayer): string {
+  switch (layer.kind) {
+    case 'substrate':
+      return formatChance(layer.certainty);
+    case 'finish':
+      return 'what you paint onto';
+    case 'tooth':
+      return 'step' in layer ? `${layer.minutes} min` : '';
+    case 'coat': {
+      const { note, state } = layer;
+      if (note === null) return '';
+      if (note.code === 'as_it_is') return state === undefined ? '' : COMES[state];
+      if (note.code !== 'planned') return NOTES[note.code];
+      const wait = `${note.recoatH} h`;
+      return `${note.ml} ml, ${note.coats > 1 ? `${wait} between` : `dry ${wait}`}`;
+    }
+  }
+}
 
 const STATES: Record<CoatState, string> = { planned: 'planned', wet: 'wet', dry: 'dry', cured: 'cured' };
 
@@ -6,7 +50,8 @@ const STATES: Record<CoatState, string> = { planned: 'planned', wet: 'wet', dry:
 export const saySection = ({ layers }: Section): string =>
   layers
     .map((layer) => {
-      if (layer.kind !== 'coat' || layer.state === undefined) return layer.label;
-      return `${layer.label} (${STATES[layer.state]}${layer.suspect ? ', suspect' : ''})`;
+      const name = nameLayer(layer);
+      if (layer.kind !== 'coat' || layer.state === undefined) return name;
+      return `${name} (${STATES[layer.state]}${layer.suspect ? ', suspect' : ''})`;
     })
     .join(', ');

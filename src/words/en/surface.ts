@@ -6,10 +6,12 @@ import {
   type DefectCode,
   type LeadKit,
 } from '@/core/knowledge';
-import { describeChance, formatChance, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import type { Contradiction, Hazard, Need, NextCheck } from '@/core/survey';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
+import { describeChance, formatChance } from './chances';
+import { sayDecimal } from './numbers';
 
 type HazardOf<C extends Hazard['code']> = Extract<Hazard, { code: C }>;
 
@@ -68,7 +70,7 @@ const REASONS: { [F in Need['because']['from']]: Words<ReasonOf<F>> } = {
   smelled: ({ smell }) => `${SMELLS[smell] ?? 'It'} was smelled here.`,
   coat_caked: 'The old coat is so thick that detail is lost.',
   moisture: ({ verdict: { measuredPct, equilibriumPct, limitPct } }) =>
-    `The meter says ${measuredPct} %; wood in this room settles at ${equilibriumPct.toFixed(1)} %. Paint below ${limitPct.toFixed(1)} %.`,
+    `The meter says ${measuredPct} %; wood in this room settles at ${sayDecimal(equilibriumPct, 1)} %. Paint below ${sayDecimal(limitPct, 1)} %.`,
   lead: 'No dry sanding, no scraping and no heat until it is settled.',
 };
 

@@ -1,4 +1,4 @@
-import { nameCoat } from '@/core/systems';
+import { nameCoat, nameTask } from './steps';
 import type { Bound } from '@/core/schedule';
 import { lowerFirst, upperFirst } from '@/core/shared';
 import { SPRAY_PLACE, type Block, type HardwareVerdict, type Move, type PieceWork, type Remedy } from '@/core/work';
@@ -59,7 +59,9 @@ export function sayBound(bound: Bound, name: (task: string) => string): string {
 /** Tasks by their label and piece, to be spoken of in a sentence. */
 export function nameTasks(pieces: readonly PieceWork[]): (task: string) => string {
   const names = new Map(
-    pieces.flatMap(({ tasks, name }) => tasks.map(({ id, label }) => [id, `${lowerFirst(label)} (${name})`] as const)),
+    pieces.flatMap(({ tasks, name }) =>
+      tasks.map((task) => [task.id, `${lowerFirst(nameTask(task))} (${name})`] as const),
+    ),
   );
   return (id) => names.get(id) ?? 'another job';
 }

@@ -19,10 +19,10 @@ import {
   saveText,
   useIsWide,
 } from '@/client/ui';
-import { listSittings, sayWhere, type Item, type Sitting } from '@/core/work';
+import { sayWhere, type Item, type Sitting } from '@/core/work';
 import type { Workshop } from '@/core/workshop';
 import { AheadChart } from './ahead-chart';
-import { AHEAD_SCREEN_WORDS, sayBound, nameTasks } from '@/words';
+import { AHEAD_SCREEN_WORDS, nameTask, nameTasks, sayBound, sayCalendar } from '@/words';
 
 const DAYS = 14;
 const DAY_MS = 86_400_000;
@@ -148,7 +148,7 @@ function ItemRow({ item, answer, times, now, workshop }: { item: Item } & Omit<S
   const pinned = workshop.pins.some((pin) => pin.task === item.task);
   return (
     <Column gap="$xs">
-      <Disclosure label={`${times.clock(item.startAt)}  ${task.label}: ${piece.name}`}>
+      <Disclosure label={`${times.clock(item.startAt)}  ${nameTask(task)}: ${piece.name}`}>
         {() => (
           <Column gap="$s" paddingLeft="$m">
             <Body>{`${sayWhere(piece, task)}. ${saySpan((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000)}${item.goesOn ? AHEAD_SCREEN_WORDS.goesOnInTheNextSitting : ''}.`}</Body>
@@ -179,7 +179,7 @@ function SaveCalendar({ answer, now }: { answer: ShopAnswer; now: string }) {
   const save = async (): Promise<void> => {
     // Few want the file: what writes it is fetched by those who do.
     const { writeEvents } = await import('@/core/calendar');
-    saveText('workshop.ics', 'text/calendar', writeEvents(listSittings(answer.plan, answer.pieces), now));
+    saveText('workshop.ics', 'text/calendar', writeEvents(sayCalendar(answer.plan, answer.pieces), now));
   };
   return (
     <Row>

@@ -1,6 +1,5 @@
-import { formatChance } from '@/core/shared';
 import type { CoatingSystem } from '@/core/systems';
-import { DIFFERENCE_WORDS } from '@/words';
+import { DIFFERENCE_WORDS, formatChance } from '@/words';
 
 /** What another system would change against the one now, in words: "25 min less, 1 in 40 more go wrong". */
 export function sayDifference(

@@ -3,7 +3,7 @@ import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
 import { nameZone, type Dossier } from '@/core/dossier';
 import { mergeJobs, type CoatingSystem } from '@/core/systems';
-import { JOB_LIST_WORDS } from '@/words';
+import { JOB_LIST_WORDS, nameStep } from '@/words';
 
 /** The whole piece as one list: what is the same on several zones is done in one go. */
 export function JobList({ system, dossier }: { system: CoatingSystem; dossier: Dossier }) {
@@ -17,7 +17,7 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
         <Column role="list" gap="$m">
           {jobs.map((job, i) => (
             <Column key={i} role="listitem">
-              <Strong>{`${i + 1}. ${job.label}`}</Strong>
+              <Strong>{`${i + 1}. ${nameStep(job.step)}`}</Strong>
               {job.colour ? <Coloured colour={job.colour} /> : null}
               <Small>
                 {[

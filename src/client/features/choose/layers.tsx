@@ -7,7 +7,7 @@ import { useMeasures } from '@/client/store';
 import { Coloured } from '@/client/features/colour';
 import { usePlanner } from '@/client/features/planner';
 import { lowerFirst } from '@/core/shared';
-import { LAYERS_WORDS, sayConsidered, sayWarnings, sayWhy } from '@/words';
+import { LAYERS_WORDS, nameStep, sayConsidered, sayWarnings, sayWhy } from '@/words';
 
 const LAYER_OF: Partial<Record<Step['op'], Layer>> = {
   scuff: 'prep',
@@ -48,7 +48,7 @@ function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step;
   ].filter(Boolean);
   const cautions = sayWarnings(plan.warnings.filter((warning) => 'op' in warning && warning.op === step.op));
   return (
-    <Disclosure label={`${number}. ${step.label}`}>
+    <Disclosure label={`${number}. ${nameStep(step)}`}>
       {() => (
         <Column gap="$s" paddingHorizontal="$m" paddingBottom="$m">
           <Small>{amounts.join(' · ')}</Small>

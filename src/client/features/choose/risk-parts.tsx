@@ -1,9 +1,8 @@
 import { Column, Row, Small } from '@/client/ui';
 import { View } from '@tamagui/core';
-import { formatChance } from '@/core/shared';
 import type { Risk } from '@/core/systems';
 import { FAILURE_WORDS, listFailures } from './words';
-import { RISK_PARTS_WORDS } from '@/words';
+import { RISK_PARTS_WORDS, formatChance } from '@/words';
 
 /** How much of the risk each way of failing makes up: a bar, a chance and words. */
 export function RiskParts({ risk }: { risk: Risk }) {

@@ -14,11 +14,11 @@ import {
 } from '@/client/ui';
 import { zoneName, type Dossier } from '@/core/dossier';
 import { buildSection } from '@/core/piece';
-import { formatChanceRange, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures, timeNow } from '@/client/store';
-import { SYSTEM_CARD_WORDS, sayAssumption, sayWarnings } from '@/words';
+import { SYSTEM_CARD_WORDS, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';

@@ -1,9 +1,8 @@
 import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
 import { nameZone, type Choice, type Dossier, type Stack } from '@/core/dossier';
 import { labelProduct } from '@/core/knowledge';
-import { describeChance, formatChanceRange } from '@/core/shared';
 import type { Plan } from '@/core/systems';
-import { TAKEN_NOTICE_WORDS, sayRuledOut } from '@/words';
+import { TAKEN_NOTICE_WORDS, describeChance, formatChanceRange, sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
 import { useMeasures, useToday } from '@/client/store';
 import { sayDate } from '@/client/features/shop-plan';

@@ -1,9 +1,9 @@
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
-import { lowerFirst, describeChance } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import { nameZone, type Dossier } from '@/core/dossier';
 import { findCheck } from '@/core/knowledge';
 import type { TurningPoint } from '@/core/systems';
-import { TURNING_POINTS_WORDS, sayFact, sayThen } from '@/words';
+import { TURNING_POINTS_WORDS, describeChance, sayFact, sayThen } from '@/words';
 import { usePlanner } from '@/client/features/planner';
 import { useMeasures } from '@/client/store';
 

@@ -6,11 +6,10 @@ import { diagnosesOf, useMeasures, usePiece, useWithShop } from '@/client/store'
 import { Body, Button, Column, Heading, Row, SectionDrawing, Small, StateMark, Strong } from '@/client/ui';
 import { zoneName, type Dossier } from '@/core/dossier';
 import { KIND_LABELS } from '@/core/knowledge';
-import { describeChance } from '@/core/shared';
 import { labelState } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import type { PieceSummary } from '@/core/work';
-import { COMPARE_SCREEN_WORDS, saySection, sayNext, sayState } from '@/words';
+import { COMPARE_SCREEN_WORDS, describeChance, sayNext, saySection, sayState } from '@/words';
 
 /** A piece beside the list of all: what it is, where it stands, and what it would still take. */
 export function PieceGlance({ summary }: { summary: PieceSummary }) {
@@ -34,7 +33,7 @@ export function Standing({ summary: { kind, section, tone, state, next, due } }:
     <Column gap="$s">
       {section ? (
         <>
-          <SectionDrawing section={section} decorative />
+          <SectionDrawing section={section} />
           <Small>{saySection(section)}</Small>
         </>
       ) : null}

@@ -20,11 +20,11 @@ import {
 import type { Experience } from '@/core/dossier';
 import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type PrepGroup } from '@/core/knowledge';
 import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
-import { describeShare, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import { CellMark } from './cell-mark';
 import { PatternList } from './pattern-list';
 import { namePrimer, sayComparison, sayCounts } from './words';
-import { FINDINGS_SCREEN_WORDS, describeTreatment } from '@/words';
+import { FINDINGS_SCREEN_WORDS, describeShare, describeTreatment } from '@/words';
 
 const PREPS: Record<PrepGroup, string> = {
   none: FINDINGS_SCREEN_WORDS.notDulled,

@@ -4,7 +4,7 @@ import { Body, Button, Column, FigureBlock, Notice, Small, printSvg } from '@/cl
 import type { ShelfItem } from '@/core/dossier';
 import { drawCard } from '@/core/film';
 import { estimateContrastRatio } from '@/core/knowledge';
-import { DRAW_DOWN_CARD_WORDS, CARD_WORDS } from '@/words';
+import { CARD_WORDS, DRAW_DOWN_CARD_WORDS, sayDecimal } from '@/words';
 
 const PARTS: readonly MarkedPart[] = [
   { code: 'white', label: DRAW_DOWN_CARD_WORDS.bareWhite, start: { x: 0.15, y: 0.12, width: 0.7, height: 0.12 } },
@@ -51,7 +51,7 @@ export function DrawDownCard({ tin, name, onKeep }: DrawDownCardProps) {
       {read ? (
         <>
           <FigureBlock
-            figure={read.ratio.toFixed(2)}
+            figure={sayDecimal(read.ratio, 2)}
             words={DRAW_DOWN_CARD_WORDS.overBlackAsAgainstOverWhite(read.ratio, read.why)}
           />
           <Button look="main" onPress={() => onKeep({ ...tin, contrast_ratio: read.ratio })}>
@@ -66,7 +66,7 @@ export function DrawDownCard({ tin, name, onKeep }: DrawDownCardProps) {
             : DRAW_DOWN_CARD_WORDS.soFarTheClassIsGone(byClass)}
         </Small>
       ) : (
-        <Notice tone="go" title={DRAW_DOWN_CARD_WORDS.measured(known.toFixed(2))}>
+        <Notice tone="go" title={DRAW_DOWN_CARD_WORDS.measured(sayDecimal(known, 2))}>
           {DRAW_DOWN_CARD_WORDS.plansCountTheCoatsOfThis}
         </Notice>
       )}

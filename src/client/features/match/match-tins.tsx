@@ -4,7 +4,7 @@ import { Body, Column, Notice, Row, Small, Strong, Swatch } from '@/client/ui';
 import type { ShelfItem } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import { rankTins } from '@/core/colour';
-import { MATCH_TINS_WORDS, sayColourWays } from '@/words';
+import { MATCH_TINS_WORDS, sayColourWays, sayDecimal } from '@/words';
 import { ColourFromPicture } from './colour-from-picture';
 
 /** Which of the tins comes nearest to a colour, and which way the others are off. */
@@ -33,7 +33,7 @@ export function MatchTins({ tins }: { tins: readonly ShelfItem[] }) {
                 <Column flex={1}>
                   <Strong>{nameOf(tin)}</Strong>
                   <Body>{MATCH_TINS_WORDS.itIs(sayColourWays(ways, nameOf(tin)))}</Body>
-                  <Small>{MATCH_TINS_WORDS.e00(de.toFixed(1), withinError)}</Small>
+                  <Small>{MATCH_TINS_WORDS.e00(sayDecimal(de, 1), withinError)}</Small>
                 </Column>
               </Row>
             ))}

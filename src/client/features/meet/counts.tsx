@@ -1,7 +1,7 @@
 import { Column, Pressed, Row, Small, Strong } from '@/client/ui';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { countsOf, KIND_TEMPLATES, remeasure, type Counted } from '@/core/templates';
-import { COUNTS_WORDS } from '@/words';
+import { COUNTS_WORDS, nameNewZone } from '@/words';
 
 const NAMES: Record<Counted, string> = {
   drawers: COUNTS_WORDS.drawers,
@@ -16,7 +16,7 @@ export function Counts({ dossier, change }: PieceParts) {
   const { counted } = KIND_TEMPLATES[kind];
   const now = countsOf(kind, size_mm, counts);
   const set = (what: Counted, count: number): void =>
-    remeasure(dossier, { counts: { ...now, [what]: count } }).forEach((own) => change(own));
+    remeasure(dossier, { counts: { ...now, [what]: count } }, nameNewZone).forEach((own) => change(own));
   return (
     <Column gap="$s">
       {(Object.keys(counted) as Counted[]).map((what) => {

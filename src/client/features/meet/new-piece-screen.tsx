@@ -8,7 +8,7 @@ import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 
 import { KindTiles } from './kind-tiles';
-import { NEW_PIECE_SCREEN_WORDS } from '@/words';
+import { NEW_PIECE_SCREEN_WORDS, nameNewZone } from '@/words';
 
 /** A new piece: one tap on what it is. Everything else has a sensible start and is put right on Meet. */
 export function NewPieceScreen() {
@@ -33,7 +33,7 @@ export function NewPieceScreen() {
 
 /** The piece as it is met: zones and wishes by its kind and usual size. */
 function meetPiece(id: string, kind: PieceKind, region: string | null): Dossier {
-  const { zones } = buildTemplate(kind);
+  const { zones } = buildTemplate(kind, undefined, undefined, nameNewZone);
   const { size } = KIND_TEMPLATES[kind];
   return {
     format: DOSSIER_FORMAT,

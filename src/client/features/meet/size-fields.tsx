@@ -3,7 +3,7 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { useMeasures } from '@/client/store';
 import { Column, Field, Row, Small } from '@/client/ui';
 import { KIND_TEMPLATES, remeasure, type Size } from '@/core/templates';
-import { SIZE_FIELDS_WORDS } from '@/words';
+import { SIZE_FIELDS_WORDS, nameNewZone } from '@/words';
 
 const SIDES = [
   ['width', SIZE_FIELDS_WORDS.width],
@@ -24,7 +24,7 @@ export function SizeFields({ dossier, change }: PieceParts) {
     const next = { width: read('width'), depth: read('depth'), height: read('height') };
     const changed = SIDES.some(([side]) => next[side] !== size[side]);
     if (!changed || !SIDES.every(([side]) => isRight(next[side]))) return;
-    remeasure(dossier, { size_mm: next }).forEach((own) => change(own));
+    remeasure(dossier, { size_mm: next }, nameNewZone).forEach((own) => change(own));
     setTyped({});
   };
   return (

@@ -1,8 +1,7 @@
 import { Explained } from '@/client/features/terms';
 import { BeliefBar, Body, Column, Disclosure, Heading, Small, Strong } from '@/client/ui';
-import { formatChance } from '@/core/shared';
 import type { CausesBelief } from '@/core/trouble';
-import { CAUSE_LIST_WORDS, explainCause, nameCause, sayCauses } from '@/words';
+import { CAUSE_LIST_WORDS, explainCause, formatChance, nameCause, sayCauses } from '@/words';
 
 /** Causes this unlikely are not shown. */
 const LEAST = 0.04;

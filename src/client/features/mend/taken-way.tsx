@@ -1,9 +1,8 @@
 import { sayDate } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Column, Disclosure, Heading, Row, Small, Strong, FigureBlock } from '@/client/ui';
-import { formatChance } from '@/core/shared';
 import type { TakenRecovery } from '@/core/trouble';
-import { TAKEN_WAY_WORDS, nameWayOut, sayWayOut } from '@/words';
+import { TAKEN_WAY_WORDS, formatChance, nameStep, nameWayOut, sayWayOut } from '@/words';
 import { sayDays, sayHours } from './spans';
 
 /** The way out that was taken, with what it was to cost then. */
@@ -30,7 +29,7 @@ export function TakenWay({ taken: { recovery, steps }, now }: { taken: TakenReco
           <Column role="list" gap="$m">
             {steps.map((step, i) => (
               <Column key={i} role="listitem">
-                <Strong>{`${i + 1}. ${step.label}`}</Strong>
+                <Strong>{`${i + 1}. ${nameStep(step)}`}</Strong>
                 <Small>{step.why}</Small>
               </Column>
             ))}

@@ -24,7 +24,6 @@ import {
 import type { Dossier, PieceChange, Trouble } from '@/core/dossier';
 import { REMEDY_RATES } from '@/core/knowledge';
 import { buildSection, type Section } from '@/core/piece';
-import { formatChance } from '@/core/shared';
 import {
   drawStory,
   noteFound,
@@ -36,14 +35,16 @@ import {
 } from '@/core/trouble';
 import { sayDays, sayHours } from './spans';
 import {
+  PHRASES,
+  RECOVERY_LABELS,
   WAYS_OUT_WORDS,
   explainWayOut,
+  formatChance,
   nameHazard,
   nameLeaving,
   nameRejected,
+  nameStep,
   nameWayOut,
-  PHRASES,
-  RECOVERY_LABELS,
   sayHazard,
   sayLeaving,
   sayRuledOut,
@@ -209,7 +210,7 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
           <Column role="list" gap="$m">
             {plan.steps.map((step, i) => (
               <Column key={i} role="listitem">
-                <Strong>{`${i + 1}. ${step.label}`}</Strong>
+                <Strong>{`${i + 1}. ${nameStep(step)}`}</Strong>
                 <Small>
                   {[WAYS_OUT_WORDS.min(step.minutes), step.waitH > 0 ? WAYS_OUT_WORDS.then(sayDays(step.waitH)) : '']
                     .filter(Boolean)

@@ -3,7 +3,8 @@ import { Link } from 'expo-router';
 import { useNow } from '@/client/store';
 import { Body, Card, Column, Heading, SectionDrawing, StateMark, type Tone } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
-import { PIECE_CARD_WORDS, sayNext, sayState } from '@/words';
+import { PIECE_CARD_WORDS, sayMoment, sayNext, sayState } from '@/words';
+import { lowerFirst } from '@/core/shared';
 
 const MINUTE_MS = 60_000;
 
@@ -31,7 +32,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
       hoverStyle={{ borderColor: '$act' }}
     >
       {section ? (
-        <SectionDrawing section={section} width={64} height={96} decorative />
+        <SectionDrawing section={section} width={64} height={96} />
       ) : (
         <View width={64} height={96} backgroundColor="$line" />
       )}
@@ -81,9 +82,10 @@ export function MetHereCard({ id, name }: { id: string; name: string }) {
 
 /** A reading of a panel that is due, or will be next. */
 function sayDue(
-  { what, dueAt, overdueAt }: NonNullable<PieceSummary['reading']>,
+  { moment, dueAt, overdueAt }: NonNullable<PieceSummary['reading']>,
   now: string,
 ): { tone: Tone; words: string } {
+  const what = lowerFirst(sayMoment(moment));
   if (now > overdueAt) return { tone: 'stop', words: PIECE_CARD_WORDS.overdue(what) };
   if (now >= dueAt) return { tone: 'act', words: PIECE_CARD_WORDS.dueNow(what) };
   const hours = Math.round((Date.parse(dueAt) - Date.parse(now)) / 3_600_000);

@@ -3,16 +3,17 @@ import { Skeleton } from '@/client/features/piece-frame';
 import { Body, Button, Card, Column, Heading, Notice, Small, useKeys } from '@/client/ui';
 import {
   EXERCISE_VIEW_WORDS,
-  nameConfidence,
-  explainExercise,
   askExercise,
+  explainExercise,
+  formatChance,
+  nameAnswer,
+  nameConfidence,
   nameExercise,
   nameOption,
-  nameAnswer,
 } from '@/words';
 import { pictureOf, type Exercise, type SurfaceExercise, type SurfaceTold } from '@/core/practice';
 import { findCheck } from '@/core/knowledge';
-import { formatChance, lowerFirst } from '@/core/shared';
+import { lowerFirst } from '@/core/shared';
 import type { Confidence, PracticeLook } from '@/core/workshop';
 import { AtThumb } from './at-thumb';
 import { AnswerPart } from './answer-part';

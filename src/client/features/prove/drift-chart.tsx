@@ -2,7 +2,7 @@ import Svg, { Circle, G, Line, Polyline, Text } from 'react-native-svg';
 import { Column, Row, Small, StateMark, Subheading, useTones, type Tone } from '@/client/ui';
 import { BLEED_MOMENTS } from '@/core/dossier';
 import type { Drift } from '@/core/proof';
-import { DRIFT_CHART_WORDS } from '@/words';
+import { DRIFT_CHART_WORDS, sayDecimal } from '@/words';
 
 const WIDTH = 320;
 const HEIGHT = 120;
@@ -72,7 +72,7 @@ export function DriftChart({ drifts }: { drifts: readonly Drift[] }) {
       </Svg>
       {drifts.map(({ strip, points, verdict }) => (
         <Row key={strip} gap="$s" justifyContent="space-between">
-          <Small>{DRIFT_CHART_WORDS.strip(strip, points.map(({ mean }) => mean.toFixed(1)).join(' → '))}</Small>
+          <Small>{DRIFT_CHART_WORDS.strip(strip, points.map(({ mean }) => sayDecimal(mean, 1)).join(' → '))}</Small>
           {points.length > 1 ? <StateMark tone={VERDICTS[verdict].tone}>{VERDICTS[verdict].words}</StateMark> : null}
         </Row>
       ))}

@@ -7,7 +7,7 @@ import { CellGrid } from './cell-grid';
 import { CornerPicture } from './corner-picture';
 import type { LatticeReport } from '@/client/features/picture';
 import { useLatticeReading } from './use-lattice-reading';
-import { LATTICE_READER_WORDS } from '@/words';
+import { LATTICE_READER_WORDS, sayDecimal } from '@/words';
 
 export interface LatticeResult {
   removedPct: number;
@@ -75,7 +75,7 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
           />
           <View role="status" gap={4}>
             <Strong>
-              {LATTICE_READER_WORDS.bareIsoClassAstm(read.removedPct.toFixed(1), read.isoClass, read.astm)}
+              {LATTICE_READER_WORDS.bareIsoClassAstm(sayDecimal(read.removedPct, 1), read.isoClass, read.astm)}
             </Strong>
             <Small>
               {confirmed.size > 0

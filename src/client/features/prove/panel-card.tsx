@@ -14,14 +14,14 @@ import {
   type Tone,
   printSvg,
 } from '@/client/ui';
-import type { writeCalendar } from '@/core/calendar';
+import type { writeEvents } from '@/core/calendar';
 import { nameZone, type Dossier, type Panel } from '@/core/dossier';
 import { drawStripMap, listReadings, scheduleMoments, type DueReading, type Moment } from '@/core/panel';
 import { judgeTest, traceDrift } from '@/core/proof';
 import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
-import { PANEL_CARD_WORDS, listStrips } from '@/words';
+import { PANEL_CARD_WORDS, listStrips, sayMoment, sayPanelCalendar } from '@/words';
 import { OWN_LOCALE } from '@/client/locale';
 
 interface PanelCardProps {
@@ -71,7 +71,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
             <Column gap="$s" role="list" aria-label={PANEL_CARD_WORDS.timesOfThePanel}>
               {moments.map((moment, i) => (
                 <Row key={i} role="listitem" gap="$m" justifyContent="space-between">
-                  <Body flex={1}>{moment.what}</Body>
+                  <Body flex={1}>{sayMoment(moment)}</Body>
                   <Strong>{sayWhen(moment, panel.coated_at)}</Strong>
                 </Row>
               ))}
@@ -97,13 +97,17 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
 
 /** What writes the file is fetched with the first look at it. */
 function SaveTimes({ title, panel, moments, now }: { title: string; panel: Panel; moments: Moment[]; now: string }) {
-  const [write, setWrite] = useState<typeof writeCalendar | null>(null);
+  const [write, setWrite] = useState<typeof writeEvents | null>(null);
   useEffect(() => {
-    void import('@/core/calendar').then((calendar) => setWrite(() => calendar.writeCalendar));
+    void import('@/core/calendar').then((calendar) => setWrite(() => calendar.writeEvents));
   }, []);
   if (!write) return null;
   return (
-    <SaveLink name="panel.ics" type="text/calendar" text={write(title, panel.id, moments, panel.coated_at ?? now, now)}>
+    <SaveLink
+      name="panel.ics"
+      type="text/calendar"
+      text={write(sayPanelCalendar(title, panel.id, moments, panel.coated_at ?? now), now)}
+    >
       {PANEL_CARD_WORDS.saveTheTimesCalendar}
     </SaveLink>
   );
@@ -129,7 +133,7 @@ function Due({ reading, onPhotograph }: { reading: DueReading; onPhotograph: (mo
   ];
   return (
     <Column gap="$s">
-      <StateMark tone={TONES[reading.state]}>{`${words}: ${lowerFirst(reading.moment.what)}`}</StateMark>
+      <StateMark tone={TONES[reading.state]}>{`${words}: ${lowerFirst(sayMoment(reading.moment))}`}</StateMark>
       <Small>{PANEL_CARD_WORDS.strips(sayDate(reading.dueAt), reading.strips.join(', '))}</Small>
       {reading.moment.bleedAt && reading.state !== 'later' ? (
         <Button onPress={() => onPhotograph(reading.moment)}>{PANEL_CARD_WORDS.measureBleedFromAPhotograph}</Button>

@@ -8,7 +8,7 @@ import { lowerFirst } from '@/core/shared';
 import { MOMENTS } from './kinds';
 import { ScoreGlyph } from './score-glyph';
 import type { TestFields } from './test-draft';
-import { READING_FIELDS_WORDS, INTERFACE_LABELS } from '@/words';
+import { INTERFACE_LABELS, READING_FIELDS_WORDS, nameReading } from '@/words';
 
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
 const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: INTERFACE_LABELS[code] }));
@@ -29,8 +29,10 @@ export function AnswerField({ form, kind }: { form: TestFields; kind: TestKind }
             <Choices
               label={READING_FIELDS_WORDS.howDidItHold}
               tileWidth={drawing ? 130 : 60}
-              options={answers.map(({ score, ...answer }) => ({
-                ...answer,
+              options={answers.map(({ code, hint, score }) => ({
+                code,
+                label: nameReading(kind, code),
+                hint,
                 ...(drawing ? { drawing: <ScoreGlyph kind={kind} score={score} /> } : {}),
               }))}
               value={field.value}

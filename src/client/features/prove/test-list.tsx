@@ -17,9 +17,9 @@ import {
 import { correctTest, zoneName, type Dossier, type Test, type Zone } from '@/core/dossier';
 import { TEST_KIND_FACTS } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
-import { judgeTest, listAnswers, makeReading, sayReading, type JudgedTest } from '@/core/proof';
+import { judgeTest, listAnswers, makeReading, type JudgedTest } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
-import { TEST_LIST_WORDS, describeTreatment, sayVerdict } from '@/words';
+import { TEST_LIST_WORDS, describeTreatment, nameReading, sayReading, sayVerdict } from '@/words';
 
 const VERDICTS: Record<JudgedTest['verdict'], { tone: Tone; word: string }> = {
   pass: { tone: 'go', word: TEST_LIST_WORDS.held },
@@ -106,7 +106,10 @@ function CorrectionForm({ test, onDone }: { test: Test; onDone: (reading: Test['
       {answers.length > 0 ? (
         <Choices
           label={TEST_LIST_WORDS.whatItIs}
-          options={answers.map(({ code, label, hint }) => ({ code, label: hint ? `${label} · ${hint}` : label }))}
+          options={answers.map(({ code, hint }) => ({
+            code,
+            label: [nameReading(test.kind, code), hint].filter(Boolean).join(' · '),
+          }))}
           value={value}
           onPick={setValue}
         />

@@ -4,9 +4,8 @@ import { useState } from 'react';
 import { useOpenedPicture, type PictureReader } from '@/client/features/picture';
 import { Body, Button, Column, Row, Small, useTones } from '@/client/ui';
 import { CAMERA_LOOKS, type Check } from '@/core/knowledge';
-import { formatChance } from '@/core/shared';
 import { lookMisread, type Misreadings } from '@/core/survey';
-import { CAMERA_LOOK_WORDS, sayGrain, sayRepeat, sayShine } from '@/words';
+import { CAMERA_LOOK_WORDS, formatChance, sayGrain, sayRepeat, sayShine } from '@/words';
 
 interface Proposal {
   answer: string | null;

@@ -14,9 +14,8 @@ import {
 } from '@/client/ui';
 import type { Observation } from '@/core/dossier';
 import { CAMERA_LOOKS, LEAD_KIT_FACTS, LEAD_KITS, type Check, type LeadKit } from '@/core/knowledge';
-import { formatChance } from '@/core/shared';
 import type { Misreadings, NextCheck } from '@/core/survey';
-import { CHECK_CARD_WORDS, sayForesight, sayWorth } from '@/words';
+import { CHECK_CARD_WORDS, formatChance, sayForesight, sayWorth } from '@/words';
 import { CameraLook } from './camera-look';
 
 interface CheckCardProps {

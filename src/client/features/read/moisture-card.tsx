@@ -5,7 +5,7 @@ import { Button, Column, Field, Heading, Row, Small } from '@/client/ui';
 import { computeEquilibriumMoisturePct, LABEL_CLIMATE } from '@/core/climate';
 import { NUMBER_CHECKS } from '@/core/knowledge';
 import { readNumber } from '@/core/shared';
-import { MOISTURE_CARD_WORDS } from '@/words';
+import { MOISTURE_CARD_WORDS, sayDecimal } from '@/words';
 
 const METER = NUMBER_CHECKS.moisture_meter!;
 /** What a room may have where wood is measured in it, °C. */
@@ -93,7 +93,7 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         />
       </Row>
       {settles === null ? null : (
-        <Small role="status">{MOISTURE_CARD_WORDS.woodInThisRoomSettlesAt(settles.toFixed(1))}</Small>
+        <Small role="status">{MOISTURE_CARD_WORDS.woodInThisRoomSettlesAt(sayDecimal(settles, 1))}</Small>
       )}
       <Button look="main" onPress={save}>
         {MOISTURE_CARD_WORDS.keepThisReading}

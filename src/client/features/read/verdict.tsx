@@ -2,11 +2,11 @@ import { Explained } from '@/client/features/terms';
 import { BeliefBar, Body, Column, Heading, Row, SectionDrawing, Small, Strong } from '@/client/ui';
 import { FINISH_FACTS, SUBSTRATE_FACTS } from '@/core/knowledge';
 import { buildSection } from '@/core/piece';
-import { upperFirst, formatChance } from '@/core/shared';
+import { upperFirst } from '@/core/shared';
 import type { Need, Ranked, ZoneDiagnosis } from '@/core/survey';
 import { Evidence } from './evidence';
 import type { ReadingParts } from './reading-words';
-import { VERDICT_WORDS, sayReason } from '@/words';
+import { VERDICT_WORDS, formatChance, sayDecimal, sayReason, saySection } from '@/words';
 
 /** What the surface is taken for, how sure that is, what follows, and why. */
 export function Verdict({ zone, diagnosis, change }: ReadingParts) {
@@ -16,7 +16,7 @@ export function Verdict({ zone, diagnosis, change }: ReadingParts) {
   return (
     <Column gap="$m" render="section" aria-label={VERDICT_WORDS.verdict}>
       <Row gap="$l" alignItems="flex-start">
-        <SectionDrawing section={section} width={76} height={128} />
+        <SectionDrawing section={section} width={76} height={128} says={saySection(section)} />
         <Column flex={1} gap="$xs">
           <Small>{VERDICT_WORDS.onIt}</Small>
           <Strong>{describeTop(belief.finish, (code) => FINISH_FACTS[code].label)}</Strong>
@@ -38,7 +38,7 @@ export function Verdict({ zone, diagnosis, change }: ReadingParts) {
         <Small>
           {VERDICT_WORDS.moistureTheRoomSettlesAt(
             diagnosis.moisture.measuredPct,
-            diagnosis.moisture.equilibriumPct.toFixed(1),
+            sayDecimal(diagnosis.moisture.equilibriumPct, 1),
             diagnosis.moisture.state,
           )}
         </Small>
@@ -54,7 +54,7 @@ export function BeliefLine({ diagnosis }: { diagnosis: ZoneDiagnosis }) {
   const { belief } = diagnosis;
   return (
     <Row gap="$m" alignItems="center" role="status" aria-label={VERDICT_WORDS.belief}>
-      <SectionDrawing section={buildSection(belief)} width={44} height={56} decorative />
+      <SectionDrawing section={buildSection(belief)} width={44} height={56} />
       <Column flex={1}>
         {belief.substrate.slice(0, 2).map(({ code, p }) => (
           <BeliefBar key={code} p={p} label={SUBSTRATE_FACTS[code].label} />

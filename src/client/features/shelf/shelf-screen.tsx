@@ -24,7 +24,7 @@ import { DrawDownCard, MatchTins } from '@/client/features/match';
 import { TinForm } from './tin-form';
 import { UnitChoices } from './unit-choices';
 import { sayDate } from '@/client/features/shop-plan';
-import { SHELF_SCREEN_WORDS } from '@/words';
+import { SHELF_SCREEN_WORDS, sayDecimal } from '@/words';
 
 /** The owner's tins: what a plan takes first. */
 export function ShelfScreen() {
@@ -190,7 +190,7 @@ function Tin({ tin, onSet, onRemove }: TinProps) {
           label={
             tin.contrast_ratio === undefined
               ? SHELF_SCREEN_WORDS.doesOneCoatOfHide(name)
-              : SHELF_SCREEN_WORDS.oneCoatHides(tin.contrast_ratio.toFixed(2))
+              : SHELF_SCREEN_WORDS.oneCoatHides(sayDecimal(tin.contrast_ratio, 2))
           }
         >
           {() => <DrawDownCard tin={tin} name={name} onKeep={onSet} />}

@@ -6,7 +6,7 @@ import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
-import { DO_NOW_WORDS } from '@/words';
+import { DO_NOW_WORDS, nameTask } from '@/words';
 
 interface DoNowProps {
   answer: ShopAnswer;
@@ -90,7 +90,7 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
         justifyContent="flex-start"
         borderColor={place === 1 ? '$act' : '$line'}
         borderWidth={place === 1 ? 2 : 1}
-        aria-label={`${times.clock(item.startAt)} ${task.label}, ${piece.name}: ${sayWhere(piece, task)}. ${facts.join(', ')}`}
+        aria-label={`${times.clock(item.startAt)} ${nameTask(task)}, ${piece.name}: ${sayWhere(piece, task)}. ${facts.join(', ')}`}
         onPress={() => onOpen(item.piece, item.task)}
         {...{ type: 'button' }}
       >
@@ -98,7 +98,7 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
           {times.clock(item.startAt)}
         </Heading>
         <Column flex={1} gap={2} alignItems="flex-start">
-          <Strong textAlign="left">{task.label}</Strong>
+          <Strong textAlign="left">{nameTask(task)}</Strong>
           <Body textAlign="left">{`${piece.name}: ${lowerFirst(sayWhere(piece, task))}`}</Body>
           <Small textAlign="left">{facts.join(' · ')}</Small>
         </Column>

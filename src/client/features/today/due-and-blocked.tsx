@@ -2,7 +2,7 @@ import { Link, router } from 'expo-router';
 import type { ShopAnswer } from '@/client/features/planner';
 import type { Times } from '@/client/features/shop-plan';
 import { Button, Card, Column, Heading, Notice, Small, StateMark, Strong } from '@/client/ui';
-import { DUE_AND_BLOCKED_WORDS, sayBlock } from '@/words';
+import { DUE_AND_BLOCKED_WORDS, sayBlock, sayMoment } from '@/words';
 
 /** Patches whose reading is due. */
 export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Times; now: string }) {
@@ -18,7 +18,7 @@ export function Readings({ answer, times, now }: { answer: ShopAnswer; times: Ti
           style={{ textDecorationLine: 'none' }}
         >
           <Card padding="$m" gap="$xs" hoverStyle={{ borderColor: '$act' }}>
-            <Strong>{`${reading.moment.what}: ${name}`}</Strong>
+            <Strong>{`${sayMoment(reading.moment)}: ${name}`}</Strong>
             <StateMark tone={reading.state === 'overdue' ? 'stop' : 'act'}>
               {reading.state === 'overdue'
                 ? DUE_AND_BLOCKED_WORDS.overdueSince(times.moment(reading.dueAt, now))

@@ -6,6 +6,7 @@ import { planSeen, type AppDispatch, type RootState } from '@/client/store';
 import { Button, Column, Notice, Small, Strong } from '@/client/ui';
 import { agreeOn, listMoves } from '@/core/work';
 import { MOVED_WORDS, nameTasks, sayMove } from '@/words';
+import { upperFirst } from '@/core/shared';
 
 /** What moved since the plan was last looked at, until it has been seen. */
 export function Moved({
@@ -22,7 +23,7 @@ export function Moved({
   const dispatch = useDispatch<AppDispatch>();
   const agreed = useSelector((state: RootState) => state.bench.agreed);
   const moves = useMemo(
-    () => (agreed && fresh && !answer.rough ? listMoves(agreed, answer.plan, answer.pieces) : []),
+    () => (agreed && fresh && !answer.rough ? listMoves(agreed, answer.plan) : []),
     [agreed, fresh, answer],
   );
   const see = useCallback(() => void dispatch(planSeen(agreeOn(answer.plan))), [dispatch, answer]);
@@ -36,9 +37,9 @@ export function Moved({
       title={moves.length === 1 ? MOVED_WORDS.oneJobHasMoved : MOVED_WORDS.jobsHaveMoved(moves.length)}
       action={
         <Column gap="$s">
-          {moves.slice(0, 4).map(({ task, piece, label, from, to, because }) => (
+          {moves.slice(0, 4).map(({ task, from, to, because }) => (
             <Column key={task}>
-              <Strong>{`${label}, ${answer.pieces.find(({ id }) => id === piece)?.name ?? ''}`}</Strong>
+              <Strong>{upperFirst(name(task))}</Strong>
               <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
             </Column>
           ))}

@@ -15,7 +15,7 @@ import { Free } from './free';
 import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
 import { Waiting } from './waiting';
-import { TODAY_SCREEN_WORDS } from '@/words';
+import { TODAY_SCREEN_WORDS, nameTask } from '@/words';
 
 const MINUTE_MS = 60_000;
 
@@ -38,7 +38,7 @@ export function TodayScreen() {
       action={
         first && answer ? (
           <Button look="main" grow onPress={() => openTask(first.piece, first.task)}>
-            {TODAY_SCREEN_WORDS.start(nameTask(answer, first.task))}
+            {TODAY_SCREEN_WORDS.start(nameById(answer, first.task))}
           </Button>
         ) : undefined
       }
@@ -55,8 +55,9 @@ export function TodayScreen() {
 const openTask = (piece: string, task: string): void =>
   router.push(`/piece/${piece}/work?task=${encodeURIComponent(task)}`);
 
-function nameTask({ pieces }: ShopAnswer, id: string): string {
-  return pieces.flatMap(({ tasks }) => tasks).find((task) => task.id === id)?.label ?? TODAY_SCREEN_WORDS.theNextStep;
+function nameById({ pieces }: ShopAnswer, id: string): string {
+  const task = pieces.flatMap(({ tasks }) => tasks).find((own) => own.id === id);
+  return task ? nameTask(task) : TODAY_SCREEN_WORDS.theNextStep;
 }
 
 interface DayProps {

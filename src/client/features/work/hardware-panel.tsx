@@ -16,7 +16,7 @@ import {
 } from '@/client/ui';
 import { hardwareSchema, zoneName, type Hardware, type Zone } from '@/core/dossier';
 import { drawTemplate, judgeHardware, type HardwareVerdict } from '@/core/work';
-import { HARDWARE_PANEL_WORDS, sayHardware } from '@/words';
+import { HARDWARE_PANEL_WORDS, TEMPLATE_WORDS, sayHardware } from '@/words';
 import { useMeasures } from '@/client/store';
 
 const HOLES = [
@@ -190,7 +190,9 @@ function HandleForm({
           </Notice>
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={() => onSave(parsed.data)}>{HARDWARE_PANEL_WORDS.keepIt}</Button>
-            <Button onPress={() => printSvg(drawTemplate(parsed.data))}>{HARDWARE_PANEL_WORDS.printTheTemplate}</Button>
+            <Button onPress={() => printSvg(drawTemplate(parsed.data, TEMPLATE_WORDS))}>
+              {HARDWARE_PANEL_WORDS.printTheTemplate}
+            </Button>
           </Row>
           <Small>{HARDWARE_PANEL_WORDS.printAt100AndMeasureThe}</Small>
         </>

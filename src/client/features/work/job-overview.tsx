@@ -18,7 +18,7 @@ import {
 import { Pressable } from 'react-native';
 import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
 import { useListTimesQuery } from '@/client/store';
-import { JOB_OVERVIEW_WORDS, sayColour } from '@/words';
+import { JOB_OVERVIEW_WORDS, nameTask, sayColour, saySection } from '@/words';
 import type { WorkView } from './use-work';
 import { nameZone } from '@/core/dossier';
 
@@ -136,7 +136,7 @@ function JobRow({
   return (
     <Pressable
       role="button"
-      aria-label={`${task.label}, ${where}: ${said}`}
+      aria-label={`${nameTask(task)}, ${where}: ${said}`}
       aria-current={current ? 'step' : undefined}
       onPress={() => onPick(task)}
       style={{ minHeight: 48, justifyContent: 'center' }}
@@ -151,7 +151,7 @@ function JobRow({
       >
         <ToneIcon tone={held ? 'stop' : STATE_TONES[task.state]} size={16} />
         <Column flex={1} alignItems="flex-start">
-          <Strong textAlign="left">{task.label}</Strong>
+          <Strong textAlign="left">{nameTask(task)}</Strong>
           <Small textAlign="left">
             {JOB_OVERVIEW_WORDS.min(
               task.colour ? sayColour(task.colour) : null,
@@ -186,7 +186,7 @@ function Sections({ view }: { view: WorkView }) {
       <Row gap="$m" flexWrap="wrap">
         {sections.map(({ id, section }) => (
           <Column key={id} gap={2} width={84}>
-            <SectionDrawing section={section} width={84} height={130} />
+            <SectionDrawing section={section} width={84} height={130} says={saySection(section)} />
             <Small numberOfLines={1}>{nameZone(piece.dossier, id)}</Small>
           </Column>
         ))}

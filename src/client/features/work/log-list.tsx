@@ -7,7 +7,7 @@ import { minuteAt, instantOf } from '@/core/schedule';
 import { groupTaps } from '@/core/work';
 import type { WorkView } from './use-work';
 import { lowerFirst, readNumber } from '@/core/shared';
-import { LOG_LIST_WORDS } from '@/words';
+import { LOG_LIST_WORDS, nameTask } from '@/words';
 
 /** What was done, newest first; every tap can be put right or taken back. */
 export function LogList({ view }: { view: WorkView }) {
@@ -40,7 +40,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
   const minutes = total(entries, (entry) => entry.minutes);
   const ml = total(entries, (entry) => entry.ml);
   const label =
-    task?.label ??
+    (task && nameTask(task)) ??
     `${OPERATION_FACTS[first.op].label}${first.class ? `, ${lowerFirst(labelProduct(first.class as ProductClass))}` : ''}`;
   const facts = [
     first.at ? times.moment(first.at, now) : '',

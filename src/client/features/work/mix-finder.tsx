@@ -23,7 +23,7 @@ import { shiftColour, type ColourWay } from '@/core/colour';
 import { levelOf, type Mix, type ShelfItem } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import type { Measure, MixRequest, Recipe } from '@/core/mix';
-import { MIX_FINDER_WORDS, sayColour, sayMeasures, sayMixWarning, sayNearness } from '@/words';
+import { MIX_FINDER_WORDS, sayColour, sayDecimal, sayMeasures, sayMixWarning, sayNearness } from '@/words';
 
 /** Something to mix with that stands on no shelf of the shop: a tester, a neighbour's rest. */
 interface Pot {
@@ -244,7 +244,7 @@ function RecipeCard({ recipe, target, measure, nameOf, onKeep }: RecipeCardProps
         </Row>
       ))}
       <Small>
-        {MIX_FINDER_WORDS.aTenthMoreOrLessOf(de === null ? null : de.toFixed(1), deIfOffByTenth.toFixed(1))}
+        {MIX_FINDER_WORDS.aTenthMoreOrLessOf(de === null ? null : sayDecimal(de, 1), sayDecimal(deIfOffByTenth, 1))}
       </Small>
       {warnings.map((code) => (
         <Notice key={code} tone="wait" title={sayMixWarning(code)} />

@@ -3,7 +3,7 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { Body, Button, Choices, Column, Disclosure, printSvg, Row, Small, StateMark, Strong } from '@/client/ui';
 import type { Part } from '@/core/dossier';
 import { drawLabels, listParts } from '@/core/work';
-import { PARTS_PANEL_WORDS } from '@/words';
+import { PARTS_PANEL_WORDS, PART_WORDS } from '@/words';
 
 const STATES = [
   { code: 'on', label: PARTS_PANEL_WORDS.on },
@@ -13,7 +13,7 @@ const STATES = [
 
 /** Doors, drawers and shelves by their numbers: off, on stands, and back where they belong. */
 export function PartsPanel({ dossier, change }: PieceParts) {
-  const parts = listParts(dossier);
+  const parts = listParts(dossier, PART_WORDS);
   if (parts.length === 0) return null;
   const set = (ids: readonly string[], state: Part['state']): void => {
     const at = timeNow();
@@ -27,7 +27,7 @@ export function PartsPanel({ dossier, change }: PieceParts) {
   const roles = (dossier.zones ?? []).filter(({ id }) => parts.some(({ zone }) => zone === id)).map(({ role }) => role);
   const doors = roles.includes('door');
   const drawers = roles.includes('drawer_front');
-  const svg = drawLabels(parts, dossier.piece.name ?? PARTS_PANEL_WORDS.piece);
+  const svg = drawLabels(parts, dossier.piece.name ?? PARTS_PANEL_WORDS.piece, PART_WORDS);
   return (
     <Disclosure label={PARTS_PANEL_WORDS.partsAndLabels(off.length, back.length, parts.length)}>
       {() => (

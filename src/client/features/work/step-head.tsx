@@ -10,7 +10,7 @@ import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
 import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
 import type { WorkView } from './use-work';
-import { STEP_HEAD_WORDS } from '@/words';
+import { STEP_HEAD_WORDS, nameTask } from '@/words';
 
 interface StepHeadProps {
   view: WorkView;
@@ -44,7 +44,7 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
         <Row gap="$m" alignItems="center">
           {task.repair ? <RepairGlyph code={task.repair} /> : null}
           <Title render="h2" flex={1}>
-            {task.label}
+            {nameTask(task)}
           </Title>
         </Row>
         <Body fontSize={18} lineHeight={24}>

@@ -1,7 +1,7 @@
 import { sayUntil } from '@/client/features/shop-plan';
 import { Notice } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
-import { STEP_WAITS_WORDS, sayClosing } from '@/words';
+import { STEP_WAITS_WORDS, nameTask, sayClosing } from '@/words';
 import type { Step } from './use-step';
 import type { WorkView } from './use-work';
 
@@ -16,7 +16,7 @@ export function StepWaits({ view, step }: { view: WorkView; step: Step }) {
           tone="wait"
           title={STEP_WAITS_WORDS.notBefore(times.moment(wait.readyAt, now), sayUntil(wait.readyAt, now))}
         >
-          {STEP_WAITS_WORDS.hasToDryFirstDryTo(wait.on.label)}
+          {STEP_WAITS_WORDS.hasToDryFirstDryTo(nameTask(wait.on))}
         </Notice>
       ) : null}
       {wait?.closesAt && !waiting && wait.closesAt > now ? (
@@ -28,7 +28,10 @@ export function StepWaits({ view, step }: { view: WorkView; step: Step }) {
         </Notice>
       ) : null}
       {undone.length > 0 && task.state === 'open' ? (
-        <Notice tone="wait" title={STEP_WAITS_WORDS.first(undone.map(({ label }) => lowerFirst(label)).join(', '))} />
+        <Notice
+          tone="wait"
+          title={STEP_WAITS_WORDS.first(undone.map((task) => lowerFirst(nameTask(task))).join(', '))}
+        />
       ) : null}
     </>
   );

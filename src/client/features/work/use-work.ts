@@ -16,7 +16,7 @@ import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
 import { listTaken, logTask, readPieceWork, type Doing, type PieceWork, type ShopPlan, type Task } from '@/core/work';
 import { readAirNow, type Air } from '@/core/workshop';
-import { USE_WORK_WORDS } from '@/words';
+import { USE_WORK_WORDS, nameTask } from '@/words';
 
 export interface WorkView {
   piece: PieceWork;
@@ -75,7 +75,7 @@ export function useWork(dossier: Dossier): WorkView {
       const entries = logTask(task, { ...running, ...doing, at, ...(air ? { climate: air } : {}) });
       change(
         { type: 'work_logged', work, entries },
-        `${doing.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${task.label}`,
+        `${doing.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${nameTask(task)}`,
       );
       drawOff(work, entries);
       if (started?.task === task.id) dispatch(taskLaidDown());

@@ -8,7 +8,7 @@ export const SENDER_WORDS = {
 };
 
 export const USE_MEASURES_WORDS = {
-  fromTo: (convertToShown: number, quantity: string): string => `From ${convertToShown} to ${quantity}.`,
+  fromTo: (low: string, high: string): string => `From ${low} to ${high}.`,
 };
 
 export const USE_PIECE_NAME_WORDS = {

@@ -1,4 +1,4 @@
-import { describeChance, describeShare, formatChance, formatChanceRange } from './frequency';
+import { describeChance, describeShare, formatChance, formatChanceRange } from './chances';
 
 describe('chances in words', () => {
   it.each([

@@ -1,13 +1,16 @@
-import type { CalendarEntry } from '../calendar';
-import type { PieceWork, ShopPlan } from './shop-plan';
+import type { CalendarEntry } from '@/core/calendar';
+import type { PieceWork, ShopPlan } from '@/core/work';
+import type { Moment } from '@/core/panel';
+import { sayMoment } from './moments';
+import { nameTask } from './steps';
 
 /** The sittings of the plan and what is to be waited for, as entries of a calendar (`calendar/writeEvents`). */
-export function listSittings(plan: ShopPlan, pieces: readonly PieceWork[]): CalendarEntry[] {
+export function sayCalendar(plan: ShopPlan, pieces: readonly PieceWork[]): CalendarEntry[] {
   const byId = new Map(pieces.flatMap((piece) => piece.tasks.map((task) => [task.id, { piece, task }] as const)));
   const sittings = plan.sittings.map(({ startAt, items }) => {
     const lines = items.flatMap(({ task: id, startAt: at }) => {
       const found = byId.get(id);
-      return found ? [`${at.slice(11, 16)} UTC ${found.piece.name}: ${found.task.label}`] : [];
+      return found ? [`${at.slice(11, 16)} UTC ${found.piece.name}: ${nameTask(found.task)}`] : [];
     });
     const names = [...new Set(items.map(({ piece }) => pieces.find(({ id }) => id === piece)?.name ?? piece))];
     const last = items
@@ -31,3 +34,19 @@ export function listSittings(plan: ShopPlan, pieces: readonly PieceWork[]): Cale
   }));
   return [...sittings, ...ready];
 }
+
+/** The moments of a panel as entries of a calendar. `start`: ISO instant. */
+export const sayPanelCalendar = (
+  title: string,
+  id: string,
+  moments: readonly Moment[],
+  start: string,
+): CalendarEntry[] =>
+  moments.map((moment, i) => ({
+    uid: `${id}-${i}@bricolage`,
+    title: `${title}: ${sayMoment(moment)}`,
+    description: `Strips ${moment.strips.join(', ')}`,
+    at: Date.parse(start) + moment.atH * 3_600_000,
+    minutes: 15,
+    alarm: sayMoment(moment),
+  }));
