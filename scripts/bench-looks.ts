@@ -1,4 +1,5 @@
-import { photographCheck, photographShine, type SHINES } from '@/core/camera';
+import { drawPatchesShot, photographCheck, photographPatches, photographShine, type SHINES } from '@/core/camera';
+import { convertHexToLinearRgb } from '@/core/colour';
 import { CAMERA_LOOKS, findCheck } from '@/core/knowledge';
 import { readGrain, readRepeat, readShine } from '@/core/photo';
 import { simulateNovice } from '@/core/practice';
@@ -43,6 +44,11 @@ export const drawLooks = () =>
           : [photographCheck(check, answer!.code, 512, 3)!],
     };
   });
+
+/** A colour beside white paper and a grey card, as it is matched with the tins of the shelf. */
+export const drawColourShot = () =>
+  photographPatches({ patches: [convertHexToLinearRgb('#AFC0B6'), [0.18, 0.18, 0.18]], seed: 2 }, drawPatchesShot(2))
+    .pixels;
 
 /** What the order of exercises is worth to made-up newcomers: the share misread after so many, in two orders. */
 export function measureNovices(novices = 10, exercises = 240): Figure[] {

@@ -37,7 +37,7 @@ const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');
 const { measurePrice } = loadTypeScript('scripts/bench-price.ts');
 const { measureTrouble } = loadTypeScript('scripts/bench-trouble.ts');
-const { drawLooks, measureLooks, measureNovices } = loadTypeScript('scripts/bench-looks.ts');
+const { drawColourShot, drawLooks, measureLooks, measureNovices } = loadTypeScript('scripts/bench-looks.ts');
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 const figures = [
@@ -102,24 +102,23 @@ const about = `sum of the ${first.length} scripts it loads`;
 add('JavaScript of the first screen, brotli', size('.br'), 'kB', '<= 380', about);
 add('JavaScript of the first screen, gzip', size('.gz'), 'kB', '', 'framework alone in a trial: about 610');
 
-/** Made-up faces at the size of a phone's photograph. */
+/** A made-up picture at the size of a phone's photograph, as a file. */
+async function takePicture({ data, width, height }, name) {
+  const file = path.join(root, `.cache/bench-${name}.jpg`);
+  await sharp(data, { raw: { width, height, channels: 4 } })
+    .resize(4000, 3000, { fit: 'cover' })
+    .jpeg({ quality: 90 })
+    .toFile(file);
+  return file;
+}
 const takeLooks = () =>
   Promise.all(
     drawLooks().map(async ({ title, pictures }, look) => ({
       title,
-      files: await Promise.all(
-        pictures.map(async ({ data, width, height }, i) => {
-          const file = path.join(root, `.cache/bench-look-${look}-${i}.jpg`);
-          await sharp(data, { raw: { width, height, channels: 4 } })
-            .resize(4000, 3000, { fit: 'cover' })
-            .jpeg({ quality: 90 })
-            .toFile(file);
-          return file;
-        }),
-      ),
+      files: await Promise.all(pictures.map((picture, i) => takePicture(picture, `look-${look}-${i}`))),
     })),
   );
-await measureVisits(add, await takeLooks());
+await measureVisits(add, await takeLooks(), await takePicture(drawColourShot(), 'colour'));
 
 if (full) {
   const started = performance.now();

@@ -4,7 +4,7 @@ import { DOSSIER_FORMAT, type Dossier } from '../dossier';
 import { HANDOVER_FACTS } from '../knowledge';
 import { buildTemplate } from '../templates';
 import ICAL from 'ical.js';
-import { writeCareNote, writeListing } from '@/words';
+import { nameNewZone, writeCareNote, writeListing } from '@/words';
 import {
   judgeLeaving,
   judgeLeavingGate,
@@ -20,7 +20,7 @@ const plus = (days: number): string => new Date(Date.parse(AT) + days * 86_400_0
 const piece = (kind: Dossier['piece']['kind'], more: Partial<Dossier> = {}): Dossier => ({
   format: DOSSIER_FORMAT,
   piece: { id: 'p', kind, history: { era: 'since_2000' } },
-  zones: buildTemplate(kind).zones,
+  zones: buildTemplate(kind, undefined, undefined, nameNewZone).zones,
   ...more,
 });
 const coat = (zone: string, at: string, more: object = {}) => ({
