@@ -60,7 +60,7 @@ describe('a lattice of which most is gone', () => {
   it('is found by the outline of what lies bare, with coat on all sides', () => {
     for (const { seed, faults, truthClass, readClass, cornersOffPx } of measure<Lattice>(
       'lattice',
-      [131, 245, 611, 2249],
+      [131, 245, 611, 2249].slice(0, share(16)),
     ))
       expect({ seed, faults, readClass, near: cornersOffPx < 12 }).toEqual({
         seed,
