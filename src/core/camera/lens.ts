@@ -1,5 +1,5 @@
 import { byteOfLinear, type Pixels } from '../photo';
-import { NORMAL_TABLE } from './noise';
+import { listNormals } from './noise';
 
 /** What happens to light between the scene and the file. */
 export interface Lens {
@@ -23,13 +23,14 @@ export interface LightField {
 /** Linear light through a lens onto a sensor and into eight bits a channel. */
 export function expose({ width, height, planes }: LightField, { blurPx, noise, gains, seed }: Lens): Pixels {
   const data = new Uint8ClampedArray(width * height * 4);
+  const normals = listNormals();
   let at = (seed * 7919) & 0xffff;
   planes.forEach((plane, channel) => {
     const blurred = blurPx > 0 ? blurGaussian(plane, width, height, blurPx) : plane;
     const gain = gains[channel]!;
     for (let i = 0; i < blurred.length; i += 1) {
       at = (at + 1) & 0xffff;
-      data[i * 4 + channel] = Math.round(encode(blurred[i]! * gain) + noise * NORMAL_TABLE[at]!);
+      data[i * 4 + channel] = Math.round(encode(blurred[i]! * gain) + noise * normals[at]!);
     }
     // Another stretch of noise for the next channel, so that it is not grey.
     at = (at + 20_011) & 0xffff;

@@ -21,8 +21,13 @@ export function makeSmoothNoise(seed: number): (x: number, y: number) => number 
   };
 }
 
-/** Many draws of noise made once: a picture takes them in order from a place of its own. */
-export const NORMAL_TABLE: Float32Array = (() => {
-  const random = makeRandom(20_409);
-  return Float32Array.from({ length: 1 << 16 }, () => drawNormal(random));
-})();
+let normals: Float32Array | undefined;
+
+/** Many draws of noise made once, with the first picture: each takes them in order from a place of its own. */
+export function listNormals(): Float32Array {
+  if (!normals) {
+    const random = makeRandom(20_409);
+    normals = Float32Array.from({ length: 1 << 16 }, () => drawNormal(random));
+  }
+  return normals;
+}

@@ -1,9 +1,9 @@
-import { GLOSSARY, markTerms } from './glossary';
+import { listTerms, markTerms } from './glossary';
 
 describe('words of the trade', () => {
   it('are about sixty, each told once', () => {
-    expect(GLOSSARY.length).toBeGreaterThanOrEqual(60);
-    expect(new Set(GLOSSARY.map(({ term }) => term)).size).toBe(GLOSSARY.length);
+    expect(listTerms().length).toBeGreaterThanOrEqual(60);
+    expect(new Set(listTerms().map(({ term }) => term)).size).toBe(listTerms().length);
   });
 
   it('are found in a running text where they come first, the longer of two that begin alike', () => {

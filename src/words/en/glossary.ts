@@ -144,10 +144,10 @@ export interface Term {
 }
 
 export const findTerm = (code: TermCode): Term => ({ code, term: ROWS[code][0], says: ROWS[code][1] });
-/** All terms, by what they are called. */
-export const GLOSSARY: readonly Term[] = (Object.keys(ROWS) as TermCode[])
-  .map(findTerm)
-  .sort((a, b) => a.term.localeCompare(b.term));
+let sorted: readonly Term[] | undefined;
+/** All terms, by what they are called: put in order when they are first asked for. */
+export const listTerms = (): readonly Term[] =>
+  (sorted ??= (Object.keys(ROWS) as TermCode[]).map(findTerm).sort((a, b) => a.term.localeCompare(b.term)));
 
 const FORMS = Object.entries<readonly [string, string, string?]>(ROWS)
   .flatMap(([code, [, , forms]]) => (forms ? [{ code: code as TermCode, forms }] : []))

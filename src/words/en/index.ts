@@ -8,7 +8,7 @@ export { sayChanges } from './changes';
 export * from './earned';
 export * from './letting-go';
 export * from './colour';
-export { findTerm, GLOSSARY, markTerms, type Term, type TermCode } from './glossary';
+export { findTerm, listTerms, markTerms, type Term, type TermCode } from './glossary';
 export { GUIDE, type GuideCard } from './guide';
 export { HELP, SCREENS, type ScreenCode } from './help';
 export { sayClosing, sayHand, sayWithoutHand } from './hand';

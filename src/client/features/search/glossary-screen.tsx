@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { BackHeader, Screen, useRouteParam } from '@/client/features/piece-frame';
 import { Body, Column, Field, Strong } from '@/client/ui';
 import { matches, wordsOf } from '@/core/find';
-import { GLOSSARY_SCREEN_WORDS, GLOSSARY } from '@/words';
+import { GLOSSARY_SCREEN_WORDS, listTerms } from '@/words';
 
 /** The words of the trade as they are used here; one of them is come to by its address. */
 export function GlossaryScreen() {
@@ -10,7 +10,7 @@ export function GlossaryScreen() {
   const [words, setWords] = useState('');
   const shown = useMemo(() => {
     const wanted = wordsOf(words);
-    return GLOSSARY.filter(({ term, says }) => matches(wanted, `${term} ${says}`));
+    return listTerms().filter(({ term, says }) => matches(wanted, `${term} ${says}`));
   }, [words]);
   useEffect(() => {
     if (asked !== '') document.getElementById(`term-${asked}`)?.scrollIntoView({ block: 'center' });

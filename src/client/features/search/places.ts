@@ -1,6 +1,6 @@
 import type { Href } from 'expo-router';
 import { matches, wordsOf, type Findable } from '@/core/find';
-import { GLOSSARY, HELP, type ScreenCode, type Term } from '@/words';
+import { listTerms, HELP, type ScreenCode, type Term } from '@/words';
 
 /** Where the screens of the shop are; those of a piece are reached through it. */
 const PLACES: Partial<Record<ScreenCode, Href>> = {
@@ -45,7 +45,9 @@ const MOST_TERMS = 8;
 export function findTerms(words: string): readonly Term[] {
   const asked = wordsOf(words);
   if (asked.length === 0) return [];
-  return GLOSSARY.filter(({ term }) => matches(asked, term)).slice(0, MOST_TERMS);
+  return listTerms()
+    .filter(({ term }) => matches(asked, term))
+    .slice(0, MOST_TERMS);
 }
 
 const STAGES: Record<Findable['kind'], string> = {
