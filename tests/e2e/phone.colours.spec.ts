@@ -75,6 +75,18 @@ test('a kitchen in two colours, from the wishes on its drawing to what is bought
   await second.blur();
   await page.getByRole('button', { name: 'Remove band 2' }).click();
   expect(Number(kept)).toBeGreaterThan(40);
+  // The band is drawn up the face by hand, and the numbers follow.
+  const start = page.getByRole('group', { name: 'Band 1' }).getByLabel(/^From the lower edge/);
+  const before = Number(await start.inputValue());
+  const face = page.getByRole('img', { name: 'The face with its second colour' });
+  await face.scrollIntoViewIfNeeded();
+  const box = (await face.boundingBox())!;
+  // It lies about the middle of the face until it is moved.
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 - 20, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await start.inputValue())).toBeGreaterThan(before);
   await expectNoViolations(page, 'wishes');
   await expectBigTargets(page);
   await expectNoSideways(page);

@@ -1,6 +1,5 @@
 import type { Point } from '@/core/photo';
-import { useRef } from 'react';
-import type { GestureResponderEvent } from 'react-native';
+import { useRef, type PointerEvent } from 'react';
 
 interface DragHandlers {
   onStart?: (at: Point) => void;
@@ -9,26 +8,32 @@ interface DragHandlers {
   onEnd: () => void;
 }
 
-/** A finger or a mouse drawn over something: places on the page, and the way since it began. */
-export function useDrag({ onStart, onMove, onEnd }: DragHandlers) {
+/**
+ * A finger or a mouse drawn over something: places on the page, and the way since it began. By the browser's own events,
+ * for parts of the interface pass no others on.
+ */
+export function useDrag({ onStart, onMove, onEnd }: DragHandlers): object {
   const from = useRef<Point | null>(null);
-  const placeOf = ({ nativeEvent }: GestureResponderEvent): Point => ({ x: nativeEvent.pageX, y: nativeEvent.pageY });
+  const placeOf = ({ pageX, pageY }: PointerEvent): Point => ({ x: pageX, y: pageY });
+  const end = (): void => {
+    if (!from.current) return;
+    from.current = null;
+    onEnd();
+  };
   return {
-    onStartShouldSetResponder: () => true,
-    onMoveShouldSetResponder: () => true,
-    onResponderTerminationRequest: () => false,
-    onResponderGrant: (event: GestureResponderEvent) => {
+    onPointerDown: (event: PointerEvent) => {
+      if (event.button !== 0) return;
+      // What is drawn past its edge is still held.
+      event.currentTarget.setPointerCapture(event.pointerId);
       from.current = placeOf(event);
       onStart?.(from.current);
     },
-    onResponderMove: (event: GestureResponderEvent) => {
+    onPointerMove: (event: PointerEvent) => {
       if (!from.current) return;
       const at = placeOf(event);
       onMove(at, { x: at.x - from.current.x, y: at.y - from.current.y });
     },
-    onResponderRelease: () => {
-      from.current = null;
-      onEnd();
-    },
+    onPointerUp: end,
+    onPointerCancel: end,
   };
 }
