@@ -68,8 +68,19 @@ test('a panel is designed, read from a photograph, put right in two squares; the
   const result = form.getByText(/^\d+\.\d % bare: ISO class/);
   await expect(result).toHaveText(/^2[12]\.\d % bare: ISO class 3, ASTM 2B$/, { timeout: 30_000 });
 
-  // A corner moves by the arrow keys; two squares are put right.
-  await form.getByRole('slider', { name: 'Corner top left' }).press('ArrowRight');
+  // A corner follows the finger there and back, and moves by the arrow keys; two squares are put right.
+  const corner = form.getByRole('slider', { name: 'Corner top left' });
+  const across = async (): Promise<number> => Number(await corner.getAttribute('aria-valuenow'));
+  const [before, box] = [await across(), (await corner.boundingBox())!];
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 24, y, { steps: 3 });
+  await expect.poll(across).toBeGreaterThan(before + 20);
+  await page.mouse.move(x, y, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(across).toBe(before);
+  await corner.press('ArrowRight');
   await expect(form.getByText('Reading the squares…')).toHaveCount(0);
   await expect(result).toBeVisible();
   const squares = form.getByRole('group', { name: 'Squares of the lattice' }).getByRole('checkbox');
