@@ -232,6 +232,17 @@ test.describe('from a photograph', () => {
     await pick(page, 'colour-dark.jpg');
     await sheet.getByRole('button', { name: 'Read the colour' }).click();
     await expect(sheet.getByText(/The white paper is too dark/)).toBeVisible({ timeout: 20_000 });
+    // A box is drawn anew with the finger.
+    const picture = sheet.getByRole('application');
+    const marked = (await picture.getAttribute('aria-label'))!.replace('Box for ', '');
+    const frame = (await picture.boundingBox())!;
+    await page.mouse.move(frame.x + 20, frame.y + 30);
+    await page.mouse.down();
+    await page.mouse.move(frame.x + 60, frame.y + 60, { steps: 4 });
+    await page.mouse.up();
+    await expect
+      .poll(async () => Math.abs((await picture.getByText(marked, { exact: true }).boundingBox())!.y - frame.y - 30))
+      .toBeLessThan(8);
     await pick(page, 'colour.jpg');
     await sheet.getByRole('button', { name: 'Read the colour' }).click();
     const tins = sheet.getByRole('list', { name: 'Tins, nearest first' }).getByRole('listitem');
