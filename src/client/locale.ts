@@ -1,4 +1,4 @@
-import { DEFAULT_LOCALE, LANGUAGE } from '@/words';
+import { DEFAULT_LOCALE, LANGUAGE, READER_LOCALE } from '@/words';
 
 /** How the owner writes numbers, days and times: by the device, in the language of the words. */
 export function localeOf(language: string): string {
@@ -8,7 +8,7 @@ export function localeOf(language: string): string {
   return `${DEFAULT_LOCALE}-u-hc-${hourCycle}`;
 }
 
-export const OWN_LOCALE = localeOf(globalThis.navigator?.language ?? DEFAULT_LOCALE);
+export const OWN_LOCALE = localeOf(READER_LOCALE);
 
 /** The zone of the device's clock. Asking the browser takes a while the first time: it is asked once, early. */
 export const OWN_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -15,7 +15,7 @@ export interface ReadyItem extends HandoverCheck {
 export function listReady(dossier: Dossier): ReadyItem[] {
   const loose = new Set((dossier.zones ?? []).filter(comesOff).map(({ id }) => id));
   // What was never touched is not in the record: it is on.
-  const off = (dossier.parts ?? []).filter(({ zone, state }) => state !== 'on' && loose.has(zone ?? '')).length;
+  const off = (dossier.parts ?? []).filter(({ zone, state }) => state !== 'on' && loose.has(zone)).length;
   return HANDOVER_FACTS.filter(({ where }) => APPLIES[where](dossier)).map((check) => {
     const held = check.where === 'comes_apart' ? off : 0;
     return { ...check, off: held, doneAt: held > 0 ? null : (dossier.handover?.ready?.[check.code] ?? null) };

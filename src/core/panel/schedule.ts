@@ -42,15 +42,18 @@ export function scheduleMoments(panel: Pick<Panel, 'strips' | 'kinds'>, climate:
   const stretch = (code: Film): number => computeDryingFactor(findDrying(code), climate);
   layers.forEach((layer, i) => {
     moments.push({ atH: clock, kind: 'coat', coat: layer.coat, strips: layer.strips, tests: [] });
-    const recoat = Math.max(...layer.films.map((code) => FILM_FACTS[code].recoatH * stretch(code)));
+    const recoat = Math.max(...layer.coat.films.map((code) => FILM_FACTS[code].recoatH * stretch(code)));
     const next = layers[i + 1];
     if (layer.last === 'prime' && scratches.length > 0) {
-      const hard = Math.max(...layer.films.map((code) => FILM_FACTS[code].testFromH * stretch(code)), OVERNIGHT_H);
+      const hard = Math.max(...layer.coat.films.map((code) => FILM_FACTS[code].testFromH * stretch(code)), OVERNIGHT_H);
       moments.push({ ...read(clock + hard, all, scratches), on: 'primer' });
       clock += next ? Math.max(recoat, hard) : hard;
     } else clock += next ? recoat : 0;
   });
-  const hard = Math.max(0, ...(layers.at(-1)?.films ?? []).map((code) => FILM_FACTS[code].testFromH * stretch(code)));
+  const hard = Math.max(
+    0,
+    ...(layers.at(-1)?.coat.films ?? []).map((code) => FILM_FACTS[code].testFromH * stretch(code)),
+  );
   if (layers.at(-1)?.last === 'paint' && scratches.length > 0) {
     moments.push({ ...read(clock + hard, all, scratches), on: 'system' });
   }
@@ -75,7 +78,7 @@ function watchBleed(
   kinds: TestKind[],
 ): Moment[] {
   const coats = moments.filter(({ kind }) => kind === 'coat');
-  const firstPaint = coats[layers.findIndex(({ phase }) => phase !== 'prime')]?.atH ?? 0;
+  const firstPaint = coats[layers.findIndex(({ coat }) => coat.phase !== 'prime')]?.atH ?? 0;
   const watch = (atH: number, bleedAt: BleedMoment): Moment => ({
     ...read(atH, strips, kinds),
     bleedAt,
@@ -103,12 +106,10 @@ export function bleedMomentOnPanel(
 }
 
 interface Layer {
-  phase: 'prime' | 'paint' | 'clear';
   /** The last coat of its phase. */
   last: 'prime' | 'paint' | null;
   coat: NonNullable<Moment['coat']>;
   strips: string[];
-  films: Film[];
 }
 
 function listLayers({ strips }: Pick<Panel, 'strips'>): Layer[] {
@@ -123,13 +124,13 @@ function listLayers({ strips }: Pick<Panel, 'strips'>): Layer[] {
       const touched = strips.filter(({ treatment }) => (of(treatment)?.coats ?? 0) > coat);
       const films = [...new Set(touched.map(({ treatment }) => of(treatment)!.code))];
       const own = { phase, films, ...(most > 1 ? { number: coat + 1 } : {}) };
-      return { phase, last: null, coat: own, strips: touched.map(({ code }) => code), films };
+      return { last: null, coat: own, strips: touched.map(({ code }) => code) };
     });
   });
-  const lastPrime = layers.findLast(({ phase }) => phase === 'prime');
+  const lastPrime = layers.findLast(({ coat }) => coat.phase === 'prime');
   if (lastPrime) lastPrime.last = 'prime';
   const lastCoat = layers.at(-1);
-  if (lastCoat && lastCoat.phase !== 'prime') lastCoat.last = 'paint';
+  if (lastCoat && lastCoat.coat.phase !== 'prime') lastCoat.last = 'paint';
   return layers;
 }
 

@@ -35,8 +35,7 @@ export type SectionLayer =
 type Dulling = { step: NamedStep & { op: OperationCode }; minutes: number } | { prep: PrepCode };
 /** What is said beside a coat: how it is planned, how far it has come, or that it was there before. */
 export type CoatNote =
-  | { code: 'planned'; ml: number; recoatH: number; coats: number }
-  | { code: 'as_it_is' | 'of_before' | 'as_logged' | 'suspect' };
+  { code: 'planned'; ml: number; recoatH: number; coats: number } | { code: 'as_it_is' | 'of_before' | 'as_logged' };
 export type CoatState = 'planned' | 'wet' | 'dry' | 'cured';
 
 export interface Section {

@@ -70,7 +70,7 @@ export function drawStory(belief: CausesBelief, now: string): Section {
     const coat: WorkCoat = {
       layer: LAYERS[kind],
       code,
-      note: { code: suspect ? 'suspect' : 'as_logged' },
+      note: { code: 'as_logged' },
       state: state === 'cured' ? 'cured' : state === 'wet' ? 'wet' : 'dry',
       ...(suspect ? { suspect } : {}),
     };

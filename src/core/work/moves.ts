@@ -4,7 +4,6 @@ import type { Bound } from '../schedule';
 /** A task whose start has moved since the owner last saw the plan. */
 export interface Move {
   task: string;
-  piece: string;
   from: string;
   to: string;
   because: MoveReason;
@@ -43,7 +42,7 @@ export function listMoves(agreed: Agreed, plan: ShopPlan): Move[] {
     const before = agreed[task];
     if (before !== undefined) moved.set(task, (Date.parse(startAt) - Date.parse(before)) / 60_000);
   }
-  return firstItems(plan).flatMap(({ task, piece, startAt, bound }): Move[] => {
+  return firstItems(plan).flatMap(({ task, startAt, bound }): Move[] => {
     const by = moved.get(task) ?? 0;
     if (Math.abs(by) < LEAST_MOVE_MIN) return [];
     const cause = 'on' in bound ? (moved.get(bound.on) ?? 0) : 0;
@@ -53,6 +52,6 @@ export function listMoves(agreed: Agreed, plan: ShopPlan): Move[] {
       : by < 0
         ? { kind: 'freed' }
         : { kind: 'held', bound };
-    return [{ task, piece, from: agreed[task]!, to: startAt, because }];
+    return [{ task, from: agreed[task]!, to: startAt, because }];
   });
 }

@@ -22,7 +22,8 @@ export function nameLayer(layer: SectionLayer): string {
 
 const COMES: Record<CoatState, string> = { planned: 'to come', wet: 'wet', dry: 'dry', cured: 'cured' };
 
-const NOTES = { of_before: 'of before', as_logged: 'as logged', suspect: 'suspect' } as const;
+const NOTES = { of_before: 'of before', as_logged: 'as logged' } as const;
+const SUSPECT = 'suspect';
 
 /** What is said beside the name of a layer. */
 export function sayLayer(layer: SectionLayer): string {
@@ -34,7 +35,8 @@ export function sayLayer(layer: SectionLayer): string {
     case 'tooth':
       return 'step' in layer ? `${layer.minutes} min` : '';
     case 'coat': {
-      const { note, state } = layer;
+      const { note, state, suspect } = layer;
+      if (suspect) return SUSPECT;
       if (note === null) return '';
       if (note.code === 'as_it_is') return state === undefined ? '' : COMES[state];
       if (note.code !== 'planned') return NOTES[note.code];
@@ -52,6 +54,6 @@ export const saySection = ({ layers }: Section): string =>
     .map((layer) => {
       const name = nameLayer(layer);
       if (layer.kind !== 'coat' || layer.state === undefined) return name;
-      return `${name} (${STATES[layer.state]}${layer.suspect ? ', suspect' : ''})`;
+      return `${name} (${STATES[layer.state]}${layer.suspect ? `, ${SUSPECT}` : ''})`;
     })
     .join(', ');

@@ -9,8 +9,8 @@ interface DragHandlers {
 }
 
 /**
- * A finger or a mouse drawn over something: places on the page, and the way since it began. By the browser's own events,
- * for parts of the interface pass no others on.
+ * A finger or a mouse drawn over something: places on the page, and the way since it began. By the browser's own pointer
+ * events: the interface library does not hand React Native's responder events on.
  */
 export function useDrag({ onStart, onMove, onEnd }: DragHandlers): object {
   const from = useRef<Point | null>(null);
