@@ -79,7 +79,7 @@ test('a kitchen in two colours, from the wishes on its drawing to what is bought
   const start = page.getByRole('group', { name: 'Band 1' }).getByLabel(/^From the lower edge/);
   const before = Number(await start.inputValue());
   const face = page.getByRole('img', { name: 'The face with its second colour' });
-  await face.scrollIntoViewIfNeeded();
+  await face.evaluate((drawing) => drawing.scrollIntoView({ block: 'center' }));
   const box = (await face.boundingBox())!;
   // It lies about the middle of the face until it is moved.
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
