@@ -107,10 +107,16 @@ function listEdits(node: unknown, texts: Set<string>, edits: Map<number, Edit>):
     if (!(name === 'key' && !own.computed) && typeof child === 'object') listEdits(child, texts, edits);
 }
 
-const applyEdits = (code: string, edits: Map<number, Edit>): string =>
-  [...edits.values()]
-    .sort((a, b) => b.start - a.start)
-    .reduce((text, edit) => text.slice(0, edit.start) + edit.text + text.slice(edit.end), code);
+/** The code with its edits in it. Pieces are joined once: a long text that is cut at every edit is copied each time. */
+function applyEdits(code: string, edits: Map<number, Edit>): string {
+  const pieces: string[] = [];
+  let from = 0;
+  for (const { start, end, text } of [...edits.values()].sort((a, b) => a.start - b.start)) {
+    pieces.push(code.slice(from, start), text);
+    from = end;
+  }
+  return [...pieces, code.slice(from)].join('');
+}
 
 /** The server with its texts in the made-up language: its bundle says from which file each stretch comes. */
 function translateServer(code: string, texts: Map<string, Set<string>>): string {
@@ -125,21 +131,25 @@ function translateServer(code: string, texts: Map<string, Set<string>>): string 
 }
 
 /** A script of the page with its texts in the made-up language. Its modules are known by what they export. */
-function translate(code: string, modules: readonly { names: string[]; texts: Set<string> }[]): string {
-  const edits = new Map<number, Edit>();
-  const { program } = parse(code, { sourceType: 'script', errorRecovery: true });
-  for (const statement of program.body) {
-    if (statement.type !== 'ExpressionStatement' || statement.expression.type !== 'CallExpression') continue;
-    const { callee, arguments: given } = statement.expression;
-    if (callee.type !== 'Identifier' || callee.name !== '__d') continue;
-    const body = code.slice(statement.start!, statement.end!);
-    const said = new Set(body.match(/\w+/g));
-    for (const { names, texts } of modules)
-      if (names.length > 0 && names.every((name) => said.has(name)))
-        if (names.some((name) => new RegExp(`[.,;{(]${name}=|"${name}"`).test(body))) listEdits(given[0], texts, edits);
-  }
-  return applyEdits(code, edits);
-}
+const translate = (code: string, modules: readonly { names: string[]; texts: Set<string> }[]): string =>
+  code
+    .split(/^(?=__d\()/m)
+    .map((part) => {
+      const said = new Set(part.match(/\w+/g));
+      const own = modules.filter(
+        ({ names }) =>
+          names.length > 0 &&
+          names.every((name) => said.has(name)) &&
+          names.some((name) => new RegExp(`[.,;{(]${name}=|"${name}"`).test(part)),
+      );
+      if (own.length === 0) return part;
+      const edits = new Map<number, Edit>();
+      const [statement] = parse(part, { sourceType: 'script', errorRecovery: true }).program.body;
+      if (statement?.type === 'ExpressionStatement' && statement.expression.type === 'CallExpression')
+        for (const { texts } of own) listEdits(statement.expression.arguments[0], texts, edits);
+      return applyEdits(part, edits);
+    })
+    .join('');
 
 /** Writes the built application once more in the made-up language; `folder` is what is served. How many texts it changed. */
 export function buildMadeUp(folder: string): number {

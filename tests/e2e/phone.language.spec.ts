@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buildMadeUp, makeUp } from './made-up';
-import { expect, test, unfold } from './server';
+import { expect, follow, test, unfold } from './server';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-made-up-'));
 const SATURDAY = '2026-11-28T09:12:00.000Z';
@@ -185,7 +185,7 @@ async function lookAt(browser: Browser, url: string, paths: string[], own: strin
   const wrong: Record<string, Partial<Found>> = {};
   for (const at of paths) {
     await page.setViewportSize(SIZES[0][1]);
-    await page.goto(url + at);
+    await follow(page, url + at);
     await page.getByRole('heading').first().waitFor();
     await expect(page.getByRole('status', { name: makeUp('Loading') })).toHaveCount(0);
     await page.evaluate(() => document.fonts.ready.then(() => undefined));

@@ -110,6 +110,21 @@ export async function expectNoSideways(page: Page): Promise<void> {
   expect(wider).toBeLessThanOrEqual(0);
 }
 
+/** Goes to an address as a link of the program does, without loading it anew, once it is loaded. */
+export async function follow(page: Page, url: string): Promise<void> {
+  if (new URL(page.url()).origin !== new URL(url).origin) {
+    await page.goto(url);
+    return;
+  }
+  await page.evaluate((to) => {
+    for (const main of document.querySelectorAll('main')) main.dataset.left = '';
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, url);
+  await expect(page.locator('main').first()).toBeAttached();
+  await expect(page.locator('main[data-left]')).toHaveCount(0);
+}
+
 /** Opens what is folded away on a screen, the first `most` of it, but for what opens over it. */
 export const unfold = (page: Page, most = Infinity): Promise<void> =>
   page.evaluate((limit) => {

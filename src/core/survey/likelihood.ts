@@ -1,5 +1,6 @@
 import {
   CHECKS,
+  findCheck,
   FINISH_FACTS,
   LIKELIHOOD_RATIO,
   measureStrength,
@@ -9,7 +10,7 @@ import {
   type Says,
   type Strength,
 } from '../knowledge';
-import { FACETS, STATE_COUNT, STATES, type FacetName, type FacetValue, type State } from './states';
+import { FACETS, STATE_COUNT, STATES, type FacetName, type FacetValue } from './states';
 
 /** Probabilities of one answer: `values[state × width + facet value]`; `width` is 1 when no facet is concerned. */
 export interface LikelihoodTable {
@@ -20,17 +21,31 @@ export interface LikelihoodTable {
 
 const ratio = (strength: Strength | undefined): number => (strength ? LIKELIHOOD_RATIO[strength] : 1);
 
-/** Weight of an answer in one state against a neutral one: the product of what it says of each part. */
-function weighAnswer(says: Says, state: State, value: FacetValue, substrateHidden: boolean): number {
-  let weight = ratio(says.finish?.[state.finish]);
-  if (!substrateHidden) weight *= ratio(says.substrate?.[state.substrate]);
-  if (value.soundness) weight *= ratio(says.soundness?.[value.soundness]);
-  if (value.grain) weight *= ratio(says.grain?.[value.grain]);
-  for (const fact of ['bleed', 'grease', 'wax_polish', 'silicone', 'odour'] as const) {
-    const strength = says.present?.[fact];
-    if (strength && value[fact]) weight *= ratio(strength);
-  }
+/** What an answer says of the value of a facet. */
+function weighValue({ soundness, grain, present }: Says, value: FacetValue): number {
+  let weight = 1;
+  if (value.soundness) weight *= ratio(soundness?.[value.soundness]);
+  if (value.grain) weight *= ratio(grain?.[value.grain]);
+  for (const fact of ['bleed', 'grease', 'wax_polish', 'silicone', 'odour'] as const)
+    if (value[fact]) weight *= ratio(present?.[fact]);
   return weight;
+}
+
+/**
+ * Weight of an answer against a neutral one, `[state × width + facet value]`: the product of what it says of each part.
+ * Of a material under paint an answer that paint hides says nothing.
+ */
+function weighAnswer(says: Says, facetValues: readonly FacetValue[], hiddenByPaint = false): Float64Array {
+  const width = facetValues.length;
+  const ofValues = facetValues.map((value) => weighValue(says, value));
+  const weights = new Float64Array(STATE_COUNT * width);
+  for (let s = 0; s < STATE_COUNT; s += 1) {
+    const { finish, substrate } = STATES[s]!;
+    let ofState = ratio(says.finish?.[finish]);
+    if (!hiddenByPaint || !FINISH_FACTS[finish].opaque) ofState *= ratio(says.substrate?.[substrate]);
+    for (let x = 0; x < width; x += 1) weights[s * width + x] = ofState * ofValues[x]!;
+  }
+  return weights;
 }
 
 export function findFacet(all: readonly Says[]): FacetName | null {
@@ -84,22 +99,14 @@ function buildTables(check: Check, misread: number): Map<string, LikelihoodTable
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
   const bases = baseRates(check.answers);
-  const tables = check.answers.map((answer) => ({
-    code: answer.code,
-    table: { facet, width, values: new Float64Array(STATE_COUNT * width) },
-  }));
-  STATES.forEach((state, s) => {
-    const hidden = check.hiddenByPaint === true && FINISH_FACTS[state.finish].opaque;
-    facetValues.forEach((value, x) => {
-      const weights = check.answers.map((answer, a) => bases[a]! * weighAnswer(answer.says, state, value, hidden));
-      const total = weights.reduce((sum, weight) => sum + weight, 0);
-      tables.forEach(({ table }, a) => {
-        const read = (weights[a] ?? 0) / total;
-        table.values[s * width + x] = (1 - misread) * read + misread / tables.length;
-      });
-    });
-  });
-  return new Map(tables.map(({ code, table }) => [code, table]));
+  const weights = check.answers.map(({ says }) => weighAnswer(says, facetValues, check.hiddenByPaint));
+  for (let i = 0; i < STATE_COUNT * width; i += 1) {
+    let total = 0;
+    for (let a = 0; a < weights.length; a += 1) total += bases[a]! * weights[a]![i]!;
+    for (let a = 0; a < weights.length; a += 1)
+      weights[a]![i] = (1 - misread) * ((bases[a]! * weights[a]![i]!) / total) + misread / weights.length;
+  }
+  return new Map(check.answers.map(({ code }, a) => [code, { facet, width, values: weights[a]! }]));
 }
 
 const FACET_OF = { bleed: 'seep', silicone: 'silicone', soundness: 'soundness' } as const satisfies Record<
@@ -142,11 +149,14 @@ export function likelihoodTables(code: string, weight = 1, misread = MISREADING_
   const key = `${code}@${rounded}@${Math.round(misread * 1000)}`;
   const cached = CACHE.get(key);
   if (cached) return cached;
-  const check = CHECKS.find((candidate) => candidate.code === code);
-  const full = check ? buildTables(check, misread) : new Map<string, LikelihoodTable>();
-  const tables = rounded === 1 ? full : temper(full, rounded);
+  const tables = rounded === 1 ? buildFull(code, misread) : temper(likelihoodTables(code, 1, misread), rounded);
   CACHE.set(key, tables);
   return tables;
+}
+
+function buildFull(code: string, misread: number): Map<string, LikelihoodTable> {
+  const check = findCheck(code);
+  return check ? buildTables(check, misread) : new Map<string, LikelihoodTable>();
 }
 
 function temper(full: Map<string, LikelihoodTable>, weight: number): Map<string, LikelihoodTable> {
@@ -166,13 +176,9 @@ export function buildWeightTable(says: Says, weight = 1): LikelihoodTable {
   const facet = findFacet([says]);
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
-  const values = new Float64Array(STATE_COUNT * width);
-  STATES.forEach((state, s) => {
-    facetValues.forEach((value, x) => {
-      const full = (1 - MISREADING_RATE) * weighAnswer(says, state, value, false) + MISREADING_RATE;
-      values[s * width + x] = full ** weight;
-    });
-  });
+  const values = weighAnswer(says, facetValues).map(
+    (full) => ((1 - MISREADING_RATE) * full + MISREADING_RATE) ** weight,
+  );
   return { facet, width, values };
 }
 
