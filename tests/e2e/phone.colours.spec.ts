@@ -6,7 +6,7 @@ import { listTasks, logTask } from '@/core/work';
 import type { Dossier, LogEntry } from '@/core/dossier';
 import { PHRASES } from '@/words';
 import { PHOTOGRAPHS } from './photographs';
-import { expect, expectBigTargets, expectNoSideways, listViolations, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, listViolations, test } from './server';
 
 test.use({ timezoneId: 'Europe/Lisbon' });
 
@@ -114,7 +114,7 @@ test('a kitchen in two colours, from the wishes on its drawing to what is bought
   expect(new Set(steps.flatMap(({ colour }) => colour ?? []))).toEqual(new Set(['#2B3A42', '#F3EFE6']));
   expect(steps.some(({ hand }) => hand === 'tape_second')).toBe(true);
   expect(steps.some(({ hand }) => hand === 'stand')).toBe(false);
-  await page.goto(`${shop.url}/piece/galley/work`);
+  await follow(page, `${shop.url}/piece/galley/work`);
   const job = page.getByRole('region', { name: 'The job' });
   await expect(job.getByText(/dark greyish blue/).first()).toBeVisible();
   await expect(job.getByText(/cream/).first()).toBeVisible();
@@ -308,17 +308,17 @@ test.describe('from a photograph', () => {
     // It came out darker than wanted: less of the dark tin.
     expect(share((await mixOf('galley'))!.parts)).toBeLessThan(0.1);
     await page.getByRole('button', { name: /^Keep 50 ml of Harbour mix/ }).click();
-    await page.goto(`${shop.url}/shelf`);
+    await follow(page, `${shop.url}/shelf`);
     await expect(page.getByRole('list', { name: 'Tins' }).getByText('Harbour mix', { exact: true })).toBeVisible();
     await expect(
       page.getByRole('list', { name: 'Mixed colours' }).getByText('Harbour mix', { exact: true }),
     ).toBeVisible();
-    await page.goto(`${shop.url}/piece/pantry/work`);
+    await follow(page, `${shop.url}/piece/pantry/work`);
     await page.getByRole('button', { name: /^Mixes/ }).click();
     await page.getByRole('button', { name: 'A colour that was mixed before' }).click();
     await sheet.getByRole('button', { name: /^Make .* for this piece$/ }).click();
     await expect.poll(async () => (await mixOf('pantry'))?.recipe).toBe('harbour');
-    await page.goto(`${shop.url}/shelf`);
+    await follow(page, `${shop.url}/shelf`);
     await expect(
       page.getByRole('list', { name: 'Mixed colours' }).getByRole('button', { name: /for Pantry$/ }),
     ).toBeVisible();

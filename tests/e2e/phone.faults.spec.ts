@@ -1,4 +1,4 @@
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 /** A chest that stood in a damp cellar: what it is made of is known, what is wrong with it is found in the test. */
 async function putChest(url: string): Promise<void> {
@@ -59,7 +59,7 @@ test('a damp, mouldy chest with a loose runner and old holes, from Read to the f
   await system.getByRole('button', { name: 'Take this one' }).click();
 
   // Work begins with what may be done while it is alive, and holds the rest.
-  await page.goto(`${shop.url}/piece/p-1/work`);
+  await follow(page, `${shop.url}/piece/p-1/work`);
   await expect(page.getByText('Something is still alive here')).toBeVisible({ timeout: 20_000 });
   const step = page.getByRole('region', { name: 'This step' });
   await expect(step.getByRole('heading', { name: 'Take off, label in two places' })).toBeVisible();
@@ -75,10 +75,10 @@ test('a damp, mouldy chest with a loose runner and old holes, from Read to the f
   await expect.poll(logged).toEqual(['hardware_off', 'wait']);
 
   // Dry, and its source ended: the hold is over.
-  await page.goto(`${shop.url}/piece/p-1/read?zone=fronts`);
+  await follow(page, `${shop.url}/piece/p-1/read?zone=fronts`);
   await damage.getByRole('radio', { name: 'Dry now, source ended' }).click();
   await expect(page.getByText(/Wet mould comes back through any coat/)).toHaveCount(0);
-  await page.goto(`${shop.url}/piece/p-1/work`);
+  await follow(page, `${shop.url}/piece/p-1/work`);
   await expect(page.getByRole('region', { name: 'This step' })).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText('Something is still alive here')).toHaveCount(0);
   expect(strangers).toEqual([]);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectBigTargets, expectNoSideways, listViolations, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, listViolations, test } from './server';
 
 const tap = async (page: Page, role: 'button' | 'radio' | 'link', name: string | RegExp): Promise<void> =>
   page.getByRole(role, { name }).first().click();
@@ -134,7 +134,7 @@ test.describe('with the demo workshop', () => {
     await tap(page, 'button', 'All words');
     await expect(page.getByText('Veneer', { exact: true })).toBeVisible();
     expect(await listViolations(page, 'words')).toEqual([]);
-    await page.goto(`${shop.url}/notices`);
+    await follow(page, `${shop.url}/notices`);
     await expect(page.getByText(/of \d+ packages/)).toBeVisible();
     expect(await listViolations(page, 'notices')).toEqual([]);
   });

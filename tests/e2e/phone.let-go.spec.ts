@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 const figure = (page: Page) => page.getByRole('region', { name: 'At the door' }).getByRole('status').first();
 
@@ -96,7 +96,7 @@ test.describe('with the demo workshop', () => {
     await page.getByRole('radio', { name: 'Where bought' }).click();
     await expect(page.getByRole('button', { name: /^House clearance:/ })).toBeVisible();
 
-    await page.goto(`${shop.url}/piece/demo-card-cabinet/let-go`);
+    await follow(page, `${shop.url}/piece/demo-card-cabinet/let-go`);
     await page.getByRole('button', { name: 'Something is wrong with it' }).click();
     await expect(page).toHaveURL(/\/mend$/);
   });

@@ -1,7 +1,7 @@
 import type { Dossier } from '@/core/dossier';
 import { listTasks } from '@/core/work';
 import { makePiece } from '../properties/shop-data';
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 const JSON_TYPE = { 'Content-Type': 'application/json' };
 const put = (url: string, body: unknown): Promise<Response> =>
@@ -217,7 +217,7 @@ test('a coat put on too soon is warned of before it is done, with its numbers, a
   const entry = (await find(shop.url, 'desk')).log!.at(-1)!;
   expect(entry.op).toBe('paint');
   // It can be found again: the audit has it, and Mend draws it.
-  await page.goto(`${shop.url}/piece/desk/mend`);
+  await follow(page, `${shop.url}/piece/desk/mend`);
   await page.getByRole('radio', { name: /^Lifted or wrinkled/ }).click();
   await page.getByRole('radio', { name: 'What happened' }).click();
   await expect(page.getByRole('img', { name: /Waited 4 h, 12 h were asked for/ })).toBeVisible();

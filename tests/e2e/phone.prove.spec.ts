@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { PHOTOGRAPHS } from './photographs';
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 /** A desk with a laminate top and the system the planner recommends for it. */
 async function makeDesk(url: string): Promise<void> {
@@ -99,7 +99,7 @@ test('a panel is designed, read from a photograph, put right in two squares; the
   await expect.poll(stored).toEqual([['photo_corrected', true, true]]);
 
   // Findings know of it.
-  await page.goto(`${shop.url}/findings`);
+  await follow(page, `${shop.url}/findings`);
   await page.getByRole('button', { name: /^Waterborne bonding primer/ }).click();
   await expect(page.getByRole('link', { name: 'Reading desk, top' })).toBeVisible();
   expect(errors).toEqual([]);

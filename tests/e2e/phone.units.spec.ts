@@ -1,4 +1,4 @@
-import { expect, test } from './server';
+import { expect, follow, test } from './server';
 
 test.use({ demo: true, locale: 'en-US' });
 
@@ -24,7 +24,7 @@ test('measures are the device’s, money is the shop’s, and the clock is the o
   await page.waitForLoadState('networkidle');
   expect(await (await page.request.get(`${shop.url}/api/shelf`)).json()).toEqual(before);
 
-  await page.goto(`${shop.url}/workshop`);
+  await follow(page, `${shop.url}/workshop`);
   await page.getByLabel('Air, °F').fill('68');
   await page.getByLabel(/^Humidity/).fill('50');
   await expect(page.getByText(/^Dew point 49 °F, surface 19\.\d °F above it$/)).toBeVisible();
@@ -36,7 +36,7 @@ test('measures are the device’s, money is the shop’s, and the clock is the o
   await page.getByLabel('Large, as for a dresser').press('ArrowDown');
   await expect(page.getByLabel('Large, as for a dresser')).toHaveValue('2');
 
-  await page.goto(`${shop.url}/ahead`);
+  await follow(page, `${shop.url}/ahead`);
   await expect(page.getByText(/\d:\d\d\sPM/).first()).toBeVisible();
 
   // Another device of the shop has its money, and measures of its own.

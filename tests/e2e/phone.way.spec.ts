@@ -1,4 +1,4 @@
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 test('a piece goes from the kerb to a proved primer, and survives a restart', async ({ page, shop, strangers }) => {
   const errors: string[] = [];
@@ -123,7 +123,7 @@ test('a piece goes from the kerb to a proved primer, and survives a restart', as
   await page.reload();
   await page.getByRole('radio', { name: /^Top/ }).click();
   await expect(page.getByRole('status', { name: 'Gate: closed' })).toBeVisible();
-  await page.goto(`${shop.url}/pieces`);
+  await follow(page, `${shop.url}/pieces`);
   await expect(page.getByText('Reading desk')).toBeVisible();
   await expect(page.getByText('A patch failed')).toBeVisible();
 

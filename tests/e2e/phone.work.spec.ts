@@ -1,7 +1,7 @@
 import { levelOf, type ShelfItem } from '@/core/dossier';
 import type { Page } from '@playwright/test';
 import { makePiece, plainSteps } from '../properties/shop-data';
-import { expect, expectBigTargets, expectNoSideways, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
 
 /* A Saturday in the workshop: the page's clock is the test's, and the server's stands later than it. */
 test.use({ timezoneId: 'Europe/Lisbon' });
@@ -130,7 +130,7 @@ test('a Saturday on two pieces: in order, over a reload and a lost connection, n
   done.push(await doFirst(page, 10));
   const each = ['Degrease, rinse, dry', 'Scuff 150', 'Shellac primer'];
   expect([...done].sort()).toEqual([...each, ...each].sort());
-  await page.goto(`${shop.url}/piece/rack/work`);
+  await follow(page, `${shop.url}/piece/rack/work`);
   await expect(page.getByText(/^Not before today 1\d:\d\d/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Done all the same' })).toBeVisible();
 

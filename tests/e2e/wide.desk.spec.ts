@@ -1,4 +1,4 @@
-import { expect, listViolations, test } from './server';
+import { expect, follow, listViolations, test } from './server';
 
 const SATURDAY = '2026-11-28T09:12:00.000Z';
 test.use({ demo: true, serverClock: SATURDAY });
@@ -37,7 +37,7 @@ test('systems keep their names, and the gate stays beside what is logged, howeve
   await page.mouse.wheel(0, 700);
   await expect.poll(async () => (await title.boundingBox())!.y).toBeLessThan(before);
   await expect(title).toBeInViewport();
-  await page.goto(`${shop.url}/piece/demo-bookcase/prove`);
+  await follow(page, `${shop.url}/piece/demo-bookcase/prove`);
   const gate = page.getByRole('status', { name: /^Gate: / }).first();
   await gate.waitFor();
   await page.getByText('Other kinds of test…').scrollIntoViewIfNeeded();
