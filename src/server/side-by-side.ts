@@ -1,5 +1,3 @@
-import sharp from 'sharp';
-
 const HIGH_PX = 900;
 const GAP_PX = 24;
 
@@ -8,6 +6,7 @@ const GAP_PX = 24;
  * server (`picture-decoder`), so no stranger's file is decoded here. Null where one of the files is lost.
  */
 export async function drawSideBySide(before: string, after: string): Promise<Buffer | null> {
+  const { default: sharp } = await import('sharp');
   try {
     const [left, right] = await Promise.all(
       [before, after].map((file) =>

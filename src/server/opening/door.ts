@@ -2,7 +2,7 @@ import type { RequestListener } from 'node:http';
 import { createServer, type Server } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { fail, succeed, type Result } from '@/core/shared';
-import { openAuthority, type Authority } from './authority';
+import type { Authority } from './authority';
 import { localName } from './addresses';
 
 export interface Door {
@@ -39,7 +39,9 @@ export function makeDoor({ folder, handle, addresses, port }: DoorParts): Door {
   let standing: { hosts: readonly string[]; chain: string; port: number } | null = null;
   let watch: ReturnType<typeof setInterval> | null = null;
 
-  const theAuthority = (): Promise<Authority> => (authority ??= openAuthority(folder));
+  // What makes certificates is a fifth of the program's start, and few let phones in.
+  const theAuthority = (): Promise<Authority> =>
+    (authority ??= import('./authority').then(({ openAuthority }) => openAuthority(folder)));
   const hostsNow = (): string[] => [...addresses(), localName()];
 
   const stopServers = async (): Promise<void> => {
