@@ -32,9 +32,7 @@ export function EnterScreen() {
             <Notice
               tone="wait"
               title={
-                waiting === 1
-                  ? ENTER_SCREEN_WORDS.n1ChangeWaitsOnThisDevice
-                  : ENTER_SCREEN_WORDS.changesWaitOnThisDevice(waiting)
+                waiting === 1 ? ENTER_SCREEN_WORDS.oneChangeWaits : ENTER_SCREEN_WORDS.changesWaitOnThisDevice(waiting)
               }
             >
               {ENTER_SCREEN_WORDS.theyAreKeptHereAndGo}

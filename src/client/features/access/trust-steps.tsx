@@ -16,7 +16,7 @@ const FIRST: readonly Step[] = [
 ];
 const WAYS: readonly { label: string; steps: readonly Step[] }[] = [
   {
-    label: TRUST_STEPS_WORDS.ifYourPhonesSettingsHaveA,
+    label: TRUST_STEPS_WORDS.whereItSaysGeneral,
     steps: [
       { draw: 'settings', text: TRUST_STEPS_WORDS.settingsAtTheTopProfileDownloaded },
       {
@@ -26,7 +26,7 @@ const WAYS: readonly { label: string; steps: readonly Step[] }[] = [
     ],
   },
   {
-    label: TRUST_STEPS_WORDS.ifYourPhonesSettingsHaveA2,
+    label: TRUST_STEPS_WORDS.whereItSaysSecurity,
     steps: [
       {
         draw: 'settings',

@@ -8,7 +8,7 @@ export function sayTins({ fromShelf, buy }: Supply, { sayVolume, sayMoney }: Mea
   const fromIt = shelf > 0 ? TO_BUY_TEXT_WORDS.fromTheShelf(sayVolume(shelf)) : '';
   if (buy.tins.length === 0) return TO_BUY_TEXT_WORDS.nothingToBuy(fromIt);
   const tins = buy.tins.map(({ volumeMl, count }) => `${count} × ${sayVolume(volumeMl)}`).join(' and ');
-  return TO_BUY_TEXT_WORDS.about(fromIt, tins, sayMoney(buy.price));
+  return TO_BUY_TEXT_WORDS.aboutTins(fromIt, tins, sayMoney(buy.price));
 }
 
 /** What colour of a paint is wanted. */
@@ -17,7 +17,7 @@ const sayIn = ({ colour }: Supply): string => (colour ? TO_BUY_TEXT_WORDS.inIt(s
 export const listToBuyText = (supplies: readonly Supply[], small: readonly SmallSupply[], measures: Measures): string =>
   [
     ...supplies.map((supply) => `${supply.label}${sayIn(supply)}: ${sayTins(supply, measures)}`),
-    ...small.map(({ label, ml }) => (ml > 0 ? TO_BUY_TEXT_WORDS.about2(label, measures.sayVolume(ml)) : label)),
+    ...small.map(({ label, ml }) => (ml > 0 ? TO_BUY_TEXT_WORDS.about(label, measures.sayVolume(ml)) : label)),
   ].join('\n');
 
 /** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */

@@ -54,11 +54,11 @@ export function mainFailure({ risk }: CoatingSystem): string {
 export function sayHours(minutes: number): string {
   if (minutes < 60) return CHOOSE_WORDS.min(minutes);
   const rounded = Math.round(minutes / 5) * 5;
-  return CHOOSE_WORDS.h(Math.floor(rounded / 60), String(rounded % 60).padStart(2, '0'));
+  return CHOOSE_WORDS.hAndMin(Math.floor(rounded / 60), String(rounded % 60).padStart(2, '0'));
 }
 
 export const sayDays = (hours: number): string =>
-  hours <= 36 ? CHOOSE_WORDS.h2(hours) : CHOOSE_WORDS.days(Math.round(hours / 24));
+  hours <= 36 ? CHOOSE_WORDS.h(hours) : CHOOSE_WORDS.days(Math.round(hours / 24));
 export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {
   low: CHOOSE_WORDS.little,
   solvent: CHOOSE_WORDS.strong,

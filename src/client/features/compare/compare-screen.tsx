@@ -3,8 +3,8 @@ import { BackHeader, Screen, Skeleton } from '@/client/features/piece-frame';
 import { useListSummariesInfiniteQuery, usePiece } from '@/client/store';
 import { Body, Column, Row, SelectField } from '@/client/ui';
 import type { PieceSummary } from '@/core/work';
-import { COMPARE_SCREEN_WORDS } from '@/words';
-import { Known, Standing } from './piece-glance';
+import { COMPARE_SCREEN_WORDS, sayNext } from '@/words';
+import { Known, Line, Standing } from './piece-glance';
 
 const ALL = { find: '', kind: null, show: 'all', sort: 'changed' } as const;
 
@@ -46,7 +46,12 @@ function Side({ label, pieces, id, onPick }: SideProps) {
         options={pieces.map((own) => ({ code: own.id, label: own.name }))}
         onPick={onPick}
       />
-      {summary ? <Standing summary={summary} /> : null}
+      {summary ? (
+        <>
+          <Standing summary={summary} />
+          <Line what={COMPARE_SCREEN_WORDS.next}>{sayNext(summary.next)}</Line>
+        </>
+      ) : null}
       {dossier ? <Known key={id} dossier={dossier} /> : <Skeleton />}
     </Column>
   );

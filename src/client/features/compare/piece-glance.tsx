@@ -28,7 +28,7 @@ export function PieceGlance({ summary }: { summary: PieceSummary }) {
   );
 }
 
-export function Standing({ summary: { kind, section, tone, state, next, due } }: { summary: PieceSummary }) {
+export function Standing({ summary: { kind, section, tone, state, due } }: { summary: PieceSummary }) {
   return (
     <Column gap="$s">
       {section ? (
@@ -42,7 +42,6 @@ export function Standing({ summary: { kind, section, tone, state, next, due } }:
         <Small>{COMPARE_SCREEN_WORDS.whereItStands}</Small>
         <StateMark tone={tone}>{sayState(state)}</StateMark>
       </Column>
-      <Line what={COMPARE_SCREEN_WORDS.next}>{sayNext(next)}</Line>
       <Line what={COMPARE_SCREEN_WORDS.wantedBy}>
         {due ? new Date(`${due}T12:00:00`).toLocaleDateString(OWN_LOCALE) : COMPARE_SCREEN_WORDS.noDay}
       </Line>
@@ -88,7 +87,7 @@ function Cost({ best }: { best: CoatingSystem }) {
   );
 }
 
-function Line({ what, children }: { what: string; children: string }) {
+export function Line({ what, children }: { what: string; children: string }) {
   return (
     <Column>
       <Small>{what}</Small>

@@ -118,7 +118,7 @@ function Preview({ arrival, onDone }: { arrival: Arrival; onDone: (count: number
 
 const sayCome = (pieces: number, tins: number): string => {
   if (pieces === 0) return tins === 0 ? BRING_IN_WORDS.nothingToBringIn : BRING_IN_WORDS.bringTheTinsIn;
-  return pieces === 1 ? BRING_IN_WORDS.bring1PieceIn : BRING_IN_WORDS.bringPiecesIn2(pieces);
+  return pieces === 1 ? BRING_IN_WORDS.bring1PieceIn : BRING_IN_WORDS.bringSoManyIn(pieces);
 };
 
 function Names({ title, of: { count: n, names } }: { title: string; of: Counted }) {

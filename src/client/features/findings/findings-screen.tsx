@@ -135,7 +135,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       alignItems="flex-start"
       cursor="pointer"
       aria-pressed={on}
-      aria-label={FINDINGS_SCREEN_WORDS.holds(namePrimer(cell.primer), describeShare(cell.mean), sayCounts(cell))}
+      aria-label={FINDINGS_SCREEN_WORDS.holdsOfAll(namePrimer(cell.primer), describeShare(cell.mean), sayCounts(cell))}
       onPress={onPress}
       {...{ type: 'button' }}
     >
@@ -148,7 +148,7 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
         <Small fontSize={11}>{FINDINGS_SCREEN_WORDS.always}</Small>
       </Row>
       <Small color="$ink" textAlign="left">
-        {FINDINGS_SCREEN_WORDS.holds2(describeShare(cell.mean))}
+        {FINDINGS_SCREEN_WORDS.holds(describeShare(cell.mean))}
       </Small>
       <Small textAlign="left">{sayCounts(cell)}</Small>
     </View>

@@ -25,5 +25,5 @@ export function sayComparison({ first, second, comparison }: NonNullable<Finding
     return FINDINGS_WORDS.andCannotBeToldApartYet(one, two, strips);
   }
   if (comparison.verdict === 'first') return FINDINGS_WORDS.holdsBetterThanHere(one, two);
-  return FINDINGS_WORDS.holdsBetterThanHere2(namePrimer(second.primer), lowerFirst(one));
+  return FINDINGS_WORDS.primerHoldsBetterThanHere(namePrimer(second.primer), lowerFirst(one));
 }

@@ -68,7 +68,7 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
         />
       </Row>
       {goneAt ? (
-        <Strong>{SALE_CARD_WORDS.handedOver(sayDate(goneAt, today))}</Strong>
+        <Strong>{SALE_CARD_WORDS.handedOverOn(sayDate(goneAt, today))}</Strong>
       ) : (
         <Column gap="$s">
           {gate?.state === 'waiting' ? (
@@ -77,7 +77,7 @@ export function SaleCard({ view, gate, goneAt, onHandOver }: SaleCardProps) {
             </Notice>
           ) : null}
           <Button look="main" onPress={onHandOver}>
-            {SALE_CARD_WORDS.handedOver2}
+            {SALE_CARD_WORDS.handedOver}
           </Button>
         </Column>
       )}

@@ -25,8 +25,8 @@ export function RemovedZones({
                 {count === 0 ? REMOVED_ZONES_WORDS.nothingWasRecordedOfIt : REMOVED_ZONES_WORDS.recordKept(count)}
               </Small>
             </Column>
-            <Button label={REMOVED_ZONES_WORDS.bringBack(zoneName(zone))} onPress={() => onBringBack(zone)}>
-              {REMOVED_ZONES_WORDS.bringBack2}
+            <Button label={REMOVED_ZONES_WORDS.bringBackNamed(zoneName(zone))} onPress={() => onBringBack(zone)}>
+              {REMOVED_ZONES_WORDS.bringBack}
             </Button>
           </Row>
         );

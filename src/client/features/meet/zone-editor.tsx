@@ -88,8 +88,11 @@ function ZoneCard(props: ZoneCardProps) {
           <Strong>{name}</Strong>
           <Small>{`${zone.area_m2 === undefined ? ZONE_EDITOR_WORDS.areaNotKnown : sayArea(zone.area_m2)}${left ? ZONE_EDITOR_WORDS.leftAsItIs : ''}`}</Small>
         </Column>
-        <Button label={open ? ZONE_EDITOR_WORDS.close(name) : ZONE_EDITOR_WORDS.change(name)} onPress={onOpen}>
-          {open ? ZONE_EDITOR_WORDS.close2 : ZONE_EDITOR_WORDS.change2}
+        <Button
+          label={open ? ZONE_EDITOR_WORDS.closeNamed(name) : ZONE_EDITOR_WORDS.changeNamed(name)}
+          onPress={onOpen}
+        >
+          {open ? ZONE_EDITOR_WORDS.close : ZONE_EDITOR_WORDS.change}
         </Button>
         <Toggle label={ZONE_EDITOR_WORDS.leave} on={left} onPress={onLeave} />
       </Row>

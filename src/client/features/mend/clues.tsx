@@ -96,11 +96,11 @@ function NumberAnswer({ clue, unit, onTell }: { clue: ClueCode; unit: 'h' | 'd';
     <Column gap="$s">
       <Field
         label={CLUES_WORDS.days}
-        unit={CLUES_WORDS.days2}
+        unit={CLUES_WORDS.daysUnit}
         numeric
         value={text}
         onChange={setText}
-        error={wrong ? CLUES_WORDS.aNumberOfDaysFrom0(Math.floor(most)) : undefined}
+        error={wrong ? CLUES_WORDS.daysOutOfRange(Math.floor(most)) : undefined}
       />
       <Row>
         <Button
@@ -138,8 +138,8 @@ function Told({ trouble, belief, onTakeBack }: ToldProps) {
             </Small>
           </Column>
           {trouble.clues?.[clue] === undefined || !onTakeBack ? null : (
-            <Button look="quiet" label={CLUES_WORDS.takeBack(askClue(clue))} onPress={() => onTakeBack(clue)}>
-              {CLUES_WORDS.takeBack2}
+            <Button look="quiet" label={CLUES_WORDS.takeBackNamed(askClue(clue))} onPress={() => onTakeBack(clue)}>
+              {CLUES_WORDS.takeBack}
             </Button>
           )}
         </Row>

@@ -200,8 +200,8 @@ function WayCard({ way, dossier, belief, now, may, onTake }: WayCardProps) {
         </Notice>
       ))}
       {may ? (
-        <Button look="main" label={WAYS_OUT_WORDS.takeThisWayOut(title)} onPress={onTake}>
-          {WAYS_OUT_WORDS.takeThisWayOut2}
+        <Button look="main" label={WAYS_OUT_WORDS.takeThisWayOutNamed(title)} onPress={onTake}>
+          {WAYS_OUT_WORDS.takeThisWayOut}
         </Button>
       ) : null}
       {section ? <LabelledSection section={section} /> : null}

@@ -141,10 +141,10 @@ function Extras({ view: { money, currency, set } }: { view: MoneyView }) {
         <Row key={i} alignItems="center" justifyContent="space-between" gap="$s">
           <Small color="$ink" flex={1}>{`${extra.what}, ${saySum(extra.amount)}`}</Small>
           <Button
-            label={ACCOUNT_PANEL_WORDS.remove(extra.what)}
+            label={ACCOUNT_PANEL_WORDS.removeNamed(extra.what)}
             onPress={() => set({ extras: extras.filter((_, own) => own !== i) })}
           >
-            {ACCOUNT_PANEL_WORDS.remove2}
+            {ACCOUNT_PANEL_WORDS.remove}
           </Button>
         </Row>
       ))}
@@ -170,7 +170,7 @@ function Extras({ view: { money, currency, set } }: { view: MoneyView }) {
             label={ACCOUNT_PANEL_WORDS.removeRefund(i + 1)}
             onPress={() => set({ refunds: refunds.filter((_, k) => k !== i) })}
           >
-            {ACCOUNT_PANEL_WORDS.remove2}
+            {ACCOUNT_PANEL_WORDS.remove}
           </Button>
         </Row>
       ))}
@@ -209,7 +209,7 @@ function Corrections({ view: { money, currency, set } }: { view: MoneyView }) {
       <Small>{ACCOUNT_PANEL_WORDS.whatStandsHereTakesThePlace}</Small>
       <AmountField
         label={ACCOUNT_PANEL_WORDS.hours}
-        unit={ACCOUNT_PANEL_WORDS.h}
+        unit={ACCOUNT_PANEL_WORDS.hoursUnit}
         most={MOST_HOURS}
         value={corrections.hours}
         onSet={(hours) => keep({ hours })}
@@ -237,7 +237,7 @@ function Earlier({ corrections }: { corrections: NonNullable<MoneyFacts['correct
   const today = useToday();
   const say = ({ hours, materials, consumables }: NonNullable<typeof corrections.earlier>[number]): string =>
     [
-      hours === undefined ? '' : ACCOUNT_PANEL_WORDS.h2(hours),
+      hours === undefined ? '' : ACCOUNT_PANEL_WORDS.h(hours),
       materials === undefined ? '' : ACCOUNT_PANEL_WORDS.ofPaint(saySum(materials)),
       consumables === undefined ? '' : ACCOUNT_PANEL_WORDS.ofSmallThings(saySum(consumables)),
     ]

@@ -118,11 +118,17 @@ function Parked({ parked, close }: { parked: RootState['outbox']['parked']; clos
                   {SERVER_NOTICES_WORDS.goToThePiece}
                 </Button>
               )}
-              <Button label={SERVER_NOTICES_WORDS.sendAgain(words)} onPress={() => dispatch(changeTriedAgain({ id }))}>
-                {SERVER_NOTICES_WORDS.sendAgain2}
+              <Button
+                label={SERVER_NOTICES_WORDS.sendAgainNamed(words)}
+                onPress={() => dispatch(changeTriedAgain({ id }))}
+              >
+                {SERVER_NOTICES_WORDS.sendAgain}
               </Button>
-              <Button label={SERVER_NOTICES_WORDS.throwAway(words)} onPress={() => dispatch(changeThrownAway({ id }))}>
-                {SERVER_NOTICES_WORDS.throwAway2}
+              <Button
+                label={SERVER_NOTICES_WORDS.throwAwayNamed(words)}
+                onPress={() => dispatch(changeThrownAway({ id }))}
+              >
+                {SERVER_NOTICES_WORDS.throwAway}
               </Button>
             </Row>
           </Column>

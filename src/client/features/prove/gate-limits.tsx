@@ -31,7 +31,7 @@ export function GateLimits({ dossier, onSet }: { dossier: Dossier; onSet: (goal:
           <Choices
             label={GATE_LIMITS_WORDS.bleedIsJudgedAfter}
             options={[
-              { code: '48h', label: GATE_LIMITS_WORDS.n48Hours },
+              { code: '48h', label: GATE_LIMITS_WORDS.twoDays },
               { code: '7d', label: GATE_LIMITS_WORDS.aWeek },
             ]}
             value={limits.bleed_at}

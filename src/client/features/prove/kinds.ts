@@ -15,6 +15,6 @@ export const COMMON_KIND_OPTIONS = KIND_OPTIONS.filter(({ code }) => TEST_KIND_F
 
 // prettier-ignore
 export const MOMENTS: Record<BleedMoment, { label: string }> = {
-  '1h': { label: KINDS_WORDS.n1Hour }, overnight: { label: KINDS_WORDS.nextMorning }, after_clear: { label: KINDS_WORDS.afterTheLastCoat },
-  '48h': { label: KINDS_WORDS.n48Hours }, '7d': { label: KINDS_WORDS.aWeek },
+  '1h': { label: KINDS_WORDS.oneHour }, overnight: { label: KINDS_WORDS.nextMorning }, after_clear: { label: KINDS_WORDS.afterTheLastCoat },
+  '48h': { label: KINDS_WORDS.twoDays }, '7d': { label: KINDS_WORDS.aWeek },
 };

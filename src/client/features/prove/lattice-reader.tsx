@@ -49,8 +49,8 @@ export function LatticeReader({ cuts: asked, coat, onUse }: LatticeReaderProps) 
           <Choices
             label={LATTICE_READER_WORDS.cutsEachWay}
             options={[
-              { code: '6', label: LATTICE_READER_WORDS.n6Cuts25Squares },
-              { code: '11', label: LATTICE_READER_WORDS.n11Cuts100Squares },
+              { code: '6', label: LATTICE_READER_WORDS.sixCuts },
+              { code: '11', label: LATTICE_READER_WORDS.elevenCuts },
             ]}
             value={String(cuts)}
             onPick={(code) => reading.changeCuts(code === '11' ? 11 : 6)}

@@ -115,10 +115,10 @@ function Designer({ zone, proposal, onMake }: { zone: Zone; proposal: Proposal; 
                 <Body flex={1}>{describeTreatment(treatment)}</Body>
                 <Button
                   look="quiet"
-                  label={PANEL_DESIGNER_WORDS.leaveOut(describeTreatment(treatment))}
+                  label={PANEL_DESIGNER_WORDS.leaveOutNamed(describeTreatment(treatment))}
                   onPress={() => setTreatments(treatments.filter((_, k) => k !== i))}
                 >
-                  {PANEL_DESIGNER_WORDS.leaveOut2}
+                  {PANEL_DESIGNER_WORDS.leaveOut}
                 </Button>
               </Row>
             ))}

@@ -78,7 +78,7 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             options={[
               { code: 'white', label: STRIP_READER_WORDS.whitePaper },
               { code: 'reference', label: STRIP_READER_WORDS.referencePatch },
-              ...strips.map((code) => ({ code, label: STRIP_READER_WORDS.strip(code) })),
+              ...strips.map((code) => ({ code, label: STRIP_READER_WORDS.stripAlone(code) })),
             ]}
             value={marking}
             onPick={setMarking}
@@ -88,7 +88,7 @@ export function StripReader({ panel, moment, strips, limits, ageH, onLog }: Stri
             {...shot}
             boxes={boxes}
             marking={marking}
-            nameOf={(code) => NAMES[code] ?? STRIP_READER_WORDS.strip2(code)}
+            nameOf={(code) => NAMES[code] ?? STRIP_READER_WORDS.stripInSentence(code)}
             onMark={(rect) => shots.mark(marking, rect)}
           />
           <Button look="main" onPress={() => void shots.measure()}>

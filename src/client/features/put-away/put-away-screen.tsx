@@ -60,8 +60,12 @@ function ArchivedRow({ id, name }: { id: string; name: string }) {
   return (
     <Row gap="$s" alignItems="center" flexWrap="wrap">
       <Strong flex={1}>{name}</Strong>
-      <Button label={PUT_AWAY_SCREEN_WORDS.open(name)} look="quiet" onPress={() => router.push(`/piece/${id}/meet`)}>
-        {PUT_AWAY_SCREEN_WORDS.open2}
+      <Button
+        label={PUT_AWAY_SCREEN_WORDS.openNamed(name)}
+        look="quiet"
+        onPress={() => router.push(`/piece/${id}/meet`)}
+      >
+        {PUT_AWAY_SCREEN_WORDS.open}
       </Button>
       <Button label={PUT_AWAY_SCREEN_WORDS.takeOutOfTheArchive(name)} onPress={takeOut}>
         {PUT_AWAY_SCREEN_WORDS.takeItOut}
@@ -88,11 +92,11 @@ function Bin({ pieces, then }: { pieces: PutAway['removed']; then: () => void })
             <Small>{PUT_AWAY_SCREEN_WORDS.goneForGood(TIMES.moment(goneAt, now))}</Small>
           </Column>
           <Button
-            label={PUT_AWAY_SCREEN_WORDS.putBack(name)}
+            label={PUT_AWAY_SCREEN_WORDS.putBackNamed(name)}
             disabled={isLoading}
             onPress={() => void bringBack(id).then((answer) => (answer.error ? undefined : then()))}
           >
-            {PUT_AWAY_SCREEN_WORDS.putBack2}
+            {PUT_AWAY_SCREEN_WORDS.putBack}
           </Button>
         </Row>
       ))}

@@ -136,8 +136,8 @@ function DefectCard({ number, defect, placing, places, onPlacing, onUpdate, onRe
           </Button>
         ) : null}
         {photoButton}
-        <Button look="quiet" label={DEFECT_LIST_WORDS.remove(label)} onPress={onRemove}>
-          {DEFECT_LIST_WORDS.remove2}
+        <Button look="quiet" label={DEFECT_LIST_WORDS.removeNamed(label)} onPress={onRemove}>
+          {DEFECT_LIST_WORDS.remove}
         </Button>
       </Row>
       {placing ? (

@@ -91,7 +91,7 @@ export function TinForm({ tin, onSave, onRemove }: TinFormProps) {
       />
       <Row gap="$s" alignItems="center">
         <Well label={TIN_FORM_WORDS.itsColour} value={colour ?? '#FFFFFF'} onChange={setColour} onPick={setColour} />
-        <Strong flex={1}>{colour ? TIN_FORM_WORDS.itsColour2(colour) : TIN_FORM_WORDS.itsColourNotKnown}</Strong>
+        <Strong flex={1}>{colour ? TIN_FORM_WORDS.itsColourOf(colour) : TIN_FORM_WORDS.itsColourNotKnown}</Strong>
         {colour ? <Button onPress={() => setColour(undefined)}>{TIN_FORM_WORDS.noColour}</Button> : null}
       </Row>
       <Strong>{TIN_FORM_WORDS.thinnedWith}</Strong>

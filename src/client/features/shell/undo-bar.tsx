@@ -37,8 +37,8 @@ function Shown({ last, undo, forget }: { last: Tap; undo: () => void; forget: ()
       <Small role="status" flex={1} numberOfLines={2} color="$ink" fontWeight="600">
         {words}
       </Small>
-      <Button look="quiet" label={UNDO_BAR_WORDS.undo(words)} onPress={undo}>
-        {UNDO_BAR_WORDS.undo2}
+      <Button look="quiet" label={UNDO_BAR_WORDS.undoWhat(words)} onPress={undo}>
+        {UNDO_BAR_WORDS.undo}
       </Button>
     </Row>
   );

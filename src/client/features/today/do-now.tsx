@@ -75,7 +75,7 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
   const minutes = Math.round((Date.parse(item.endAt) - Date.parse(item.startAt)) / 60_000);
   const pour = measurePour(task);
   const facts = [
-    DO_NOW_WORDS.min(minutes, item.goesOn),
+    DO_NOW_WORDS.minOfJob(minutes, item.goesOn),
     pour === null ? '' : DO_NOW_WORDS.pour(sayVolume(pour)),
     task.waitH > 0 ? DO_NOW_WORDS.thenByItself(sayHours(task.waitH)) : '',
     item.cleanUpMin > 0 ? DO_NOW_WORDS.cleanUpMin(item.cleanUpMin) : '',
@@ -110,4 +110,4 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
 }
 
 const sayHours = (hours: number): string =>
-  hours < 1 ? DO_NOW_WORDS.min2(Math.round(hours * 60)) : DO_NOW_WORDS.h(Math.round(hours * 10) / 10);
+  hours < 1 ? DO_NOW_WORDS.min(Math.round(hours * 60)) : DO_NOW_WORDS.h(Math.round(hours * 10) / 10);

@@ -7,10 +7,10 @@ import { FREE_WORDS } from '@/words';
 const MINUTE_MS = 60_000;
 
 const SPANS = [
-  { code: '20', label: FREE_WORDS.n20Min },
-  { code: '40', label: FREE_WORDS.n40Min },
-  { code: '60', label: FREE_WORDS.n1H },
-  { code: '120', label: FREE_WORDS.n2H },
+  { code: '20', label: FREE_WORDS.twentyMin },
+  { code: '40', label: FREE_WORDS.fortyMin },
+  { code: '60', label: FREE_WORDS.oneHour },
+  { code: '120', label: FREE_WORDS.twoHours },
 ] as const;
 
 /** How long the owner has: by what they say, or by their hours. */

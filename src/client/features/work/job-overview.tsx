@@ -128,8 +128,8 @@ function JobRow({
   const said =
     task.state === 'open'
       ? held
-        ? JOB_OVERVIEW_WORDS.heldBack2
-        : JOB_OVERVIEW_WORDS.toDo2
+        ? JOB_OVERVIEW_WORDS.heldBackBeside
+        : JOB_OVERVIEW_WORDS.toDoBeside
       : task.state === 'done'
         ? JOB_OVERVIEW_WORDS.jobDone
         : JOB_OVERVIEW_WORDS.leftOut;

@@ -60,7 +60,7 @@ function Tap({ view, entries }: { view: WorkView; entries: LogEntry[] }) {
       <Strong>{label}</Strong>
       <Small>{facts.join(' · ')}</Small>
       {first.work ? (
-        <Sheet label={LOG_LIST_WORDS.putRight2(label)}>
+        <Sheet label={LOG_LIST_WORDS.putRightNamed(label)}>
           {(close) => <TapForm view={view} entries={entries} minutes={minutes} ml={ml} onDone={close} />}
         </Sheet>
       ) : null}
@@ -146,7 +146,7 @@ function TapForm({ view, entries, minutes, ml, onDone }: TapFormProps) {
       />
       <Field
         label={LOG_LIST_WORDS.took}
-        unit={LOG_LIST_WORDS.min2}
+        unit={LOG_LIST_WORDS.minUnit}
         numeric
         step={5}
         value={texts.minutes}

@@ -93,8 +93,8 @@ export function MixCard({ mix, view, onSet, onRemove }: MixCardProps) {
             {MIX_CARD_WORDS.mixedJustNow}
           </Button>
         ) : null}
-        <Button onPress={onRemove} label={MIX_CARD_WORDS.remove(mix.name)}>
-          {MIX_CARD_WORDS.remove2}
+        <Button onPress={onRemove} label={MIX_CARD_WORDS.removeNamed(mix.name)}>
+          {MIX_CARD_WORDS.remove}
         </Button>
       </Row>
     </Card>

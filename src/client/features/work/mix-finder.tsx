@@ -189,10 +189,10 @@ function Pots({ pots, onSet }: { pots: readonly Pot[]; onSet: (pots: Pot[]) => v
               onChange={(name) => set({ name: name.slice(0, 60) })}
             />
             <Button
-              label={MIX_FINDER_WORDS.remove(pot.name)}
+              label={MIX_FINDER_WORDS.removeNamed(pot.name)}
               onPress={() => onSet(pots.filter(({ id }) => id !== pot.id))}
             >
-              {MIX_FINDER_WORDS.remove2}
+              {MIX_FINDER_WORDS.remove}
             </Button>
           </Row>
         );

@@ -34,10 +34,12 @@ export function MixesPanel({ dossier, change, view }: PieceParts & { view: WorkV
   );
   return (
     <Disclosure
-      label={mixes.length > 0 ? MIXES_PANEL_WORDS.mixes(mixes.length) : MIXES_PANEL_WORDS.mixesThinningTwoPartColours}
+      label={
+        mixes.length > 0 ? MIXES_PANEL_WORDS.mixesCounted(mixes.length) : MIXES_PANEL_WORDS.mixesThinningTwoPartColours
+      }
     >
       {() => (
-        <Column gap="$m" role="region" aria-label={MIXES_PANEL_WORDS.mixes2}>
+        <Column gap="$m" role="region" aria-label={MIXES_PANEL_WORDS.mixes}>
           {mixes.map((mix) => (
             <MixCard
               key={mix.id}

@@ -29,9 +29,9 @@ export function PartsPanel({ dossier, change }: PieceParts) {
   const drawers = roles.includes('drawer_front');
   const svg = drawLabels(parts, dossier.piece.name ?? PARTS_PANEL_WORDS.piece, PART_WORDS);
   return (
-    <Disclosure label={PARTS_PANEL_WORDS.partsAndLabels(off.length, back.length, parts.length)}>
+    <Disclosure label={PARTS_PANEL_WORDS.partsAndLabelsNamed(off.length, back.length, parts.length)}>
       {() => (
-        <Column gap="$m" role="region" aria-label={PARTS_PANEL_WORDS.partsAndLabels2}>
+        <Column gap="$m" role="region" aria-label={PARTS_PANEL_WORDS.partsAndLabels}>
           <Body>{PARTS_PANEL_WORDS.eachPartHasItsNumberTwice}</Body>
           <Row gap="$s" flexWrap="wrap">
             <Button onPress={() => printSvg(svg)}>{PARTS_PANEL_WORDS.printTheLabels}</Button>

@@ -13,7 +13,7 @@ export function SheetPanel({ view }: { view: WorkView }) {
     <Disclosure label={SHEET_PANEL_WORDS.jobSheet}>
       {() => (
         <Row gap="$s" flexWrap="wrap">
-          <Button onPress={() => printText(SHEET_PANEL_WORDS.jobSheet2(piece.name), write())}>
+          <Button onPress={() => printText(SHEET_PANEL_WORDS.jobSheetOf(piece.name), write())}>
             {SHEET_PANEL_WORDS.printIt}
           </Button>
           <Button onPress={save}>{SHEET_PANEL_WORDS.saveAsMarkdown}</Button>

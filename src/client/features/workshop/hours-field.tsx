@@ -21,8 +21,8 @@ export function HoursField({ label, hours, onChange }: HoursFieldProps) {
       <Row alignItems="center" justifyContent="space-between" gap="$s">
         <Strong>{label}</Strong>
         {hours.length === 0 ? <Small flex={1}>{HOURS_FIELD_WORDS.noTime}</Small> : null}
-        <Button look="quiet" label={HOURS_FIELD_WORDS.addATime(label)} onPress={() => onChange(addStretch(hours))}>
-          {HOURS_FIELD_WORDS.addATime2}
+        <Button look="quiet" label={HOURS_FIELD_WORDS.addATimeNamed(label)} onPress={() => onChange(addStretch(hours))}>
+          {HOURS_FIELD_WORDS.addATime}
         </Button>
       </Row>
       {hours.map((own, i) => (

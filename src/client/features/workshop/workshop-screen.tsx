@@ -145,10 +145,10 @@ function Exceptions({ workshop }: { workshop: Workshop }) {
           <Strong>{sayDate(own.date, now)}</Strong>
           <Small flex={1}>{own.hours.length > 0 ? writeHours(own.hours) : WORKSHOP_SCREEN_WORDS.noTime}</Small>
           <Button
-            label={WORKSHOP_SCREEN_WORDS.remove(sayDate(own.date, now))}
+            label={WORKSHOP_SCREEN_WORDS.removeNamed(sayDate(own.date, now))}
             onPress={() => set({ exceptions: exceptions.filter((other) => other !== own) })}
           >
-            {WORKSHOP_SCREEN_WORDS.remove2}
+            {WORKSHOP_SCREEN_WORDS.remove}
           </Button>
         </Row>
       ))}

@@ -2,11 +2,11 @@ export const TRUST_STEPS_WORDS = {
   thePhoneWarnsThatTheConnection:
     'The phone warns that the connection is not private. It says so of every address nobody in the wide world vouches for, and nobody outside can vouch for a computer in your house. Look for “Details” or “Advanced” and go on to the address.',
   downloadTheWorkshopsCertificateWith: 'Download the workshop’s certificate with the button here.',
-  ifYourPhonesSettingsHaveA: 'If your phone’s settings have a page “General”',
+  whereItSaysGeneral: 'If your phone’s settings have a page “General”',
   settingsAtTheTopProfileDownloaded: 'Settings, at the top: “Profile downloaded”. Install it.',
   settingsGeneralAboutAtTheEnd:
     'Settings, General, About, at the end “Certificate trust settings”: turn on “Bricolage workshop authority”.',
-  ifYourPhonesSettingsHaveA2: 'If your phone’s settings have a page “Security”',
+  whereItSaysSecurity: 'If your phone’s settings have a page “Security”',
   settingsSearchForCertificateInstall:
     'Settings, search for “certificate”: install a certificate, of the kind “CA certificate”. The phone says that this lets somebody watch your traffic: this one can vouch only for addresses inside your house.',
   pickTheFileYouDownloaded: 'Pick the file you downloaded.',
@@ -26,7 +26,7 @@ export const ENTER_SCREEN_WORDS = {
   thisDeviceIsIn: 'This device is in',
   toToday: 'To Today',
   itNeedsNoCode: 'It needs no code.',
-  n1ChangeWaitsOnThisDevice: '1 change waits on this device',
+  oneChangeWaits: '1 change waits on this device',
   changesWaitOnThisDevice: (waiting: number): string => `${waiting} changes wait on this device`,
   theyAreKeptHereAndGo: 'They are kept here and go to the workshop once this device is let in again.',
   thePhoneWarnedMeWhatIt: 'The phone warned me: what it means, and how it stops',

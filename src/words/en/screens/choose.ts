@@ -88,8 +88,8 @@ export const CHOOSE_WORDS = {
   hazeOrYellowing: 'haze or yellowing',
   nothingInSight: 'nothing in sight',
   min: (minutes: number): string => `${minutes} min`,
-  h: (rounded: number, padStart: string): string => `${rounded} h ${padStart}`,
-  h2: (hours: number): string => `${hours} h`,
+  hAndMin: (rounded: number, padStart: string): string => `${rounded} h ${padStart}`,
+  h: (hours: number): string => `${hours} h`,
   days: (hours: number): string => `${hours} days`,
   little: 'Little',
   strong: 'Strong',
@@ -110,10 +110,10 @@ export const RISK_PARTS_WORDS = {
 export const TO_BUY_TEXT_WORDS = {
   fromTheShelf: (volume: string): string => `${volume} from the shelf`,
   nothingToBuy: (fromIt: string): string => `${fromIt}: nothing to buy`,
-  about: (fromIt: string, tins: string, money: string): string =>
+  aboutTins: (fromIt: string, tins: string, money: string): string =>
     `${fromIt ? `${fromIt}, and ` : ''}${tins}, about ${money}`,
   inIt: (name: string, code: string): string => ` in ${name} (${code})`,
-  about2: (label: string, volume: string): string => `${label}: about ${volume}`,
+  about: (label: string, volume: string): string => `${label}: about ${volume}`,
   x: (count: number, volumeMl: number): string => `${count} x ${volumeMl}`,
 };
 

@@ -25,7 +25,7 @@ export const BRING_IN_WORDS = {
   nothingToBringIn: 'Nothing to bring in',
   bringTheTinsIn: 'Bring the tins in',
   bring1PieceIn: 'Bring 1 piece in',
-  bringPiecesIn2: (pieces: number): string => `Bring ${pieces} pieces in`,
+  bringSoManyIn: (pieces: number): string => `Bring ${pieces} pieces in`,
   andMore: (more: number): string => ` and ${more} more`,
 };
 

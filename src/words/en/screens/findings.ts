@@ -22,7 +22,7 @@ export const FINDINGS_WORDS = {
   andCannotBeToldApartYet: (one: string, two: string, strips: string): string =>
     `${one} and ${two} cannot be told apart yet: ${strips} of each would.`,
   holdsBetterThanHere: (one: string, two: string): string => `${one} holds better than ${two} here.`,
-  holdsBetterThanHere2: (primer: string, one: string): string => `${primer} holds better than ${one} here.`,
+  primerHoldsBetterThanHere: (primer: string, one: string): string => `${primer} holds better than ${one} here.`,
 };
 
 export const FINDINGS_SCREEN_WORDS = {
@@ -38,10 +38,10 @@ export const FINDINGS_SCREEN_WORDS = {
     'What your own tests say. The mark is the chance to hold, its bar how sure that is. Patches count: several readings of one patch stand or fall together.',
   whatWasTested: 'What was tested',
   primersOn: (surface: string): string => `Primers on ${surface}`,
-  holds: (primer: string, share: string, counts: string): string => `${primer}: holds ${share}, ${counts}`,
+  holdsOfAll: (primer: string, share: string, counts: string): string => `${primer}: holds ${share}, ${counts}`,
   never: 'never',
   always: 'always',
-  holds2: (share: string): string => `Holds ${share}`,
+  holds: (share: string): string => `Holds ${share}`,
   readingsOf: (primer: string): string => `Readings of ${primer}`,
   holdsNineChancesInTenThat: (share: string, lo: number, hi: number): string =>
     `Holds ${share}; nine chances in ten that it lies between ${lo} and ${hi} in 100.`,

@@ -47,11 +47,11 @@ export const SALE_CARD_WORDS = {
   dayNotKnown: 'Day not known',
   feesOfSelling: 'Fees of selling',
   delivery: 'Delivery',
-  handedOver: (date: string): string => `Handed over ${date}.`,
+  handedOverOn: (date: string): string => `Handed over ${date}.`,
   notCuredYet: 'Not cured yet',
   handedOverBeforeItMarksAnd: (cure: string): string =>
     `${cure} Handed over before, it marks and sticks; say so, and wrap it. It is kept in the record either way.`,
-  handedOver2: 'Handed over',
+  handedOver: 'Handed over',
   notSoldAfterAll: 'Not sold after all',
   itIsCuredRightThroughOn: (date: string): string => `It is cured right through on ${date}.`,
 };

@@ -95,8 +95,8 @@ export const REMOVED_ZONES_WORDS = {
   eachCanBeHadBackFor: 'Each can be had back for thirty days; then it is gone with all that was recorded.',
   nothingWasRecordedOfIt: 'nothing was recorded of it',
   recordKept: (count: number): string => `${count} record${count === 1 ? '' : 's'} kept`,
-  bringBack: (zoneName: string): string => `Bring back ${zoneName}`,
-  bringBack2: 'Bring back',
+  bringBackNamed: (zoneName: string): string => `Bring back ${zoneName}`,
+  bringBack: 'Bring back',
 };
 
 export const ZONE_FORM_WORDS = {
@@ -123,10 +123,10 @@ export const ZONE_EDITOR_WORDS = {
   zones: 'Zones',
   areaNotKnown: 'area not known',
   leftAsItIs: ', left as it is',
-  close: (name: string): string => `Close ${name}`,
-  change: (name: string): string => `Change ${name}`,
-  close2: 'Close',
-  change2: 'Change',
+  closeNamed: (name: string): string => `Close ${name}`,
+  changeNamed: (name: string): string => `Change ${name}`,
+  close: 'Close',
+  change: 'Change',
   leave: 'Leave',
 };
 

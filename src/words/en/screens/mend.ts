@@ -22,13 +22,13 @@ export const CLUES_WORDS = {
   whatYouTellBesidesMakesThe: 'What you tell besides makes the causes clearer.',
   tellMoreOfHowItLooks: 'Tell more of how it looks',
   days: 'Days',
-  days2: 'days',
-  aNumberOfDaysFrom0: (most: number): string => `A number of days from 0 to ${most}.`,
+  daysUnit: 'days',
+  daysOutOfRange: (most: number): string => `A number of days from 0 to ${most}.`,
   keep: 'Keep',
   toldSoFar: 'Told so far',
   byTheLog: (answer: string): string => `${answer} (by the log)`,
-  takeBack: (askClue: string): string => `Take back: ${askClue}`,
-  takeBack2: 'Take back',
+  takeBackNamed: (askClue: string): string => `Take back: ${askClue}`,
+  takeBack: 'Take back',
 };
 
 export const STANDING_WORDS = {
@@ -45,8 +45,7 @@ export const STANDING_WORDS = {
 
 export const SPANS_WORDS = {
   min: (minutes: number): string => `${minutes} min`,
-  h: (minutes: number): string => `${minutes} h`,
-  h2: (hours: number): string => `${hours} h`,
+  h: (hours: number): string => `${hours} h`,
   days: (hours: number): string => `${hours} days`,
 };
 
@@ -75,8 +74,8 @@ export const WAYS_OUT_WORDS = {
   ofYourHands: 'of your hands',
   onTheCalendar: 'on the calendar',
   forMaterials: 'for materials',
-  takeThisWayOut: (title: string): string => `Take this way out: ${title}`,
-  takeThisWayOut2: 'Take this way out',
+  takeThisWayOutNamed: (title: string): string => `Take this way out: ${title}`,
+  takeThisWayOut: 'Take this way out',
   stepsAndWhy: (stepsCount: number): string => `${stepsCount} steps, and why`,
   min: (minutes: number): string => `${minutes} min`,
   then: (days: string): string => `then ${days}`,

@@ -18,10 +18,10 @@ export const SERVER_NOTICES_WORDS = {
   theWorkshop: 'The workshop',
   mendItOn: (screen: string): string => `Mend it on ${screen}`,
   goToThePiece: 'Go to the piece',
-  sendAgain: (words: string): string => `Send again: ${words}`,
-  sendAgain2: 'Send again',
-  throwAway: (words: string): string => `Throw away: ${words}`,
-  throwAway2: 'Throw away',
+  sendAgainNamed: (words: string): string => `Send again: ${words}`,
+  sendAgain: 'Send again',
+  throwAwayNamed: (words: string): string => `Throw away: ${words}`,
+  throwAway: 'Throw away',
 };
 
 export const SCREEN_WORDS = {

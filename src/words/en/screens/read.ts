@@ -38,8 +38,8 @@ export const DEFECT_LIST_WORDS = {
   closeThePlaces: 'Close the places',
   moveIt: 'Move it',
   where: 'Where?',
-  remove: (label: string): string => `Remove ${label}`,
-  remove2: 'Remove',
+  removeNamed: (label: string): string => `Remove ${label}`,
+  remove: 'Remove',
   placeOf: (label: string): string => `Place of ${label}`,
 };
 

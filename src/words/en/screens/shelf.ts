@@ -34,7 +34,7 @@ export const TIN_FORM_WORDS = {
   potLifeOnceMixed: 'Pot life once mixed',
   openedOn: 'Opened on',
   itsColour: 'Its colour',
-  itsColour2: (colour: string): string => `Its colour, ${colour}`,
+  itsColourOf: (colour: string): string => `Its colour, ${colour}`,
   itsColourNotKnown: 'Its colour, not known',
   noColour: 'No colour',
   thinnedWith: 'Thinned with',

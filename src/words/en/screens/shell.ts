@@ -38,6 +38,6 @@ export const NAV_BAR_WORDS = {
 
 export const UNDO_BAR_WORDS = {
   whatWasDoneLast: 'What was done last',
-  undo: (words: string): string => `Undo: ${words}`,
-  undo2: 'Undo',
+  undoWhat: (words: string): string => `Undo: ${words}`,
+  undo: 'Undo',
 };

@@ -50,11 +50,11 @@ export const DO_NOW_WORDS = {
   noOpenJobWaitsForYour: 'No open job waits for your hands.',
   doNow: 'Do now',
   nowInThisOrder: 'Now, in this order',
-  min: (minutes: number, goesOn: boolean): string => `${minutes} min${goesOn ? ', goes on later' : ''}`,
+  minOfJob: (minutes: number, goesOn: boolean): string => `${minutes} min${goesOn ? ', goes on later' : ''}`,
   pour: (volume: string): string => `pour ${volume}`,
   thenByItself: (hours: string): string => `then ${hours} by itself`,
   cleanUpMin: (cleanUpMin: number): string => `clean up ${cleanUpMin} min`,
-  min2: (hours: number): string => `${hours} min`,
+  min: (hours: number): string => `${hours} min`,
   h: (hours: number): string => `${hours} h`,
 };
 
@@ -94,10 +94,10 @@ export const DUE_AND_BLOCKED_WORDS = {
 };
 
 export const FREE_WORDS = {
-  n20Min: '20 min',
-  n40Min: '40 min',
-  n1H: '1 h',
-  n2H: '2 h',
+  twentyMin: '20 min',
+  fortyMin: '40 min',
+  oneHour: '1 h',
+  twoHours: '2 h',
   youHaveUntil: (clock: string): string => `You have until ${clock}`,
   howLongHaveYouGot: 'How long have you got?',
   goByMyHoursAgain: 'Go by my hours again',

@@ -9,7 +9,7 @@ export const LOG_LIST_WORDS = {
   min: (minutes: number): string => `${minutes} min`,
   thinned: (thinnedPct: number): string => `thinned ${thinnedPct} %`,
   putRight: (earlierCount: number): string => `put right ${earlierCount}×`,
-  putRight2: (label: string): string => `Put right: ${label}`,
+  putRightNamed: (label: string): string => `Put right: ${label}`,
   putTheLogRight: 'Put the log right',
   sayWhenItWas: 'Say when it was.',
   minutesAsANumber: 'Minutes as a number.',
@@ -17,7 +17,7 @@ export const LOG_LIST_WORDS = {
   aNumberFrom0To100: 'A number from 0 to 100.',
   when: 'When',
   took: 'Took',
-  min2: 'min',
+  minUnit: 'min',
   used: 'Used',
   thinnedBy: 'Thinned by',
   ofThePaint: '% of the paint',
@@ -65,8 +65,8 @@ export const JOB_OVERVIEW_WORDS = {
   noTimeForItYet: 'No time for it yet',
   toDo: 'To do',
   heldBack: 'Held back',
-  heldBack2: 'held back',
-  toDo2: 'to do',
+  heldBackBeside: 'held back',
+  toDoBeside: 'to do',
   leftOut: 'left out',
   min: (colour: string | null, where: string, minutes: number): string =>
     `${colour ? `${colour} · ` : ''}${where} · ${minutes} min`,
@@ -86,8 +86,8 @@ export const MIX_CARD_WORDS = {
   aNumberIn: (unit: string): string => `A number, in ${unit}.`,
   keepThisVolume: 'Keep this volume',
   mixedJustNow: 'Mixed just now',
-  remove: (mix: string): string => `Remove ${mix}`,
-  remove2: 'Remove',
+  removeNamed: (mix: string): string => `Remove ${mix}`,
+  remove: 'Remove',
   swatchOf: (mix: string): string => `Swatch of ${mix}`,
   anotherPictureOfItsSwatch: 'Another picture of its swatch',
   pictureOfItsSwatch: 'Picture of its swatch',
@@ -134,8 +134,8 @@ export const MIX_FINDER_WORDS = {
   wanted: (colour: string, target: string): string => `Wanted: ${colour}, ${target}`,
   colourOf: (pot: string): string => `Colour of ${pot}`,
   pot: 'Pot',
-  remove: (pot: string): string => `Remove ${pot}`,
-  remove2: 'Remove',
+  removeNamed: (pot: string): string => `Remove ${pot}`,
+  remove: 'Remove',
   aPotThatIsNotOn: 'A pot that is not on the shelf',
   wantedComesOutAs: (target: string, colour: string): string => `Wanted ${target}, comes out as ${colour}`,
   aTenthMoreOrLessOf: (de: string | null, deIfOffByTenth: string): string =>
@@ -161,9 +161,9 @@ export const MIXES_PANEL_WORDS = {
   hardener: 'Hardener',
   white: 'White',
   black: 'Black',
-  mixes: (mixesCount: number): string => `Mixes: ${mixesCount}`,
+  mixesCounted: (mixesCount: number): string => `Mixes: ${mixesCount}`,
   mixesThinningTwoPartColours: 'Mixes: thinning, two-part, colours',
-  mixes2: 'Mixes',
+  mixes: 'Mixes',
   mixAColourFromTins: 'Mix a colour from tins',
   aNewMix: 'A new mix',
   whatKindOfMix: 'What kind of mix?',
@@ -188,9 +188,9 @@ export const PARTS_PANEL_WORDS = {
   offLabelled: 'Off, labelled',
   refitted: 'Refitted',
   piece: 'Piece',
-  partsAndLabels: (offCount: number, backCount: number, partsCount: number): string =>
+  partsAndLabelsNamed: (offCount: number, backCount: number, partsCount: number): string =>
     `Parts and labels: ${offCount > 0 ? `${offCount} off` : backCount > 0 ? `${backCount} of ${partsCount} refitted` : `${partsCount} parts`}`,
-  partsAndLabels2: 'Parts and labels',
+  partsAndLabels: 'Parts and labels',
   eachPartHasItsNumberTwice:
     'Each part has its number twice: where no paint goes on it, and in the opening it came from.',
   printTheLabels: 'Print the labels',
@@ -204,7 +204,7 @@ export const PARTS_PANEL_WORDS = {
 
 export const SHEET_PANEL_WORDS = {
   jobSheet: 'Job sheet',
-  jobSheet2: (piece: string): string => `${piece}: job sheet`,
+  jobSheetOf: (piece: string): string => `${piece}: job sheet`,
   printIt: 'Print it',
   saveAsMarkdown: 'Save as Markdown',
 };

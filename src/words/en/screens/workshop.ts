@@ -32,8 +32,8 @@ export const MONEY_CARD_WORDS = {
 
 export const HOURS_FIELD_WORDS = {
   noTime: 'no time',
-  addATime: (label: string): string => `Add a time, ${label}`,
-  addATime2: 'Add a time',
+  addATimeNamed: (label: string): string => `Add a time, ${label}`,
+  addATime: 'Add a time',
   fromIt: 'from',
   to: 'to',
   leaveOutTo: (from: string, to: string, label: string): string => `Leave out ${from} to ${to}, ${label}`,
@@ -64,8 +64,8 @@ export const WORKSHOP_SCREEN_WORDS = {
   keepTheseHours: 'Keep these hours',
   daysThatAreOtherwise: 'Days that are otherwise',
   noTime: 'no time',
-  remove: (date: string): string => `Remove ${date}`,
-  remove2: 'Remove',
+  removeNamed: (date: string): string => `Remove ${date}`,
+  remove: 'Remove',
   date: 'Date',
   hoursThatDay: 'Hours that day',
   addThisDay: 'Add this day',
