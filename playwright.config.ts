@@ -12,7 +12,7 @@ export default defineConfig({
   outputDir: 'dist-e2e',
   use: {
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',
@@ -21,6 +21,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // Letters as wide as in a browser with a window.
+        '--font-render-hinting=none',
         // Compiling code for speed takes longer than a test lives, but where much is reckoned.
         '--js-flags=--interrupt-budget=400000 --invocation-count-for-maglev=2000',
       ],

@@ -1,5 +1,5 @@
 /* What the set-up scripts share: plain Node, so that they run on a fresh clone with nothing installed. */
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -110,21 +110,24 @@ export function build() {
   );
 }
 
-/** Chromium for the browser tests and pictures, from the distribution's packages where it is missing. */
+/**
+ * Chromium for the browser tests and pictures, from the distribution's packages where it is missing: the one without
+ * windows, which takes a sixth less of the processor, or the whole one where that cannot be had.
+ */
 export function findChromium() {
-  const places = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
-  const found = places.find((place) => place && existsSync(place));
+  const shell = '/usr/bin/chromium-headless-shell';
+  const find = (...places) => places.find((place) => place && existsSync(place));
+  const found = find(process.env.CHROMIUM, shell);
   if (found) return found;
+  const whole = find('/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome');
   say('Installing Chromium for the browser tests …');
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  for (const args of [
-    ['apt-get', 'update'],
-    ['apt-get', 'install', '-y', 'chromium'],
-  ]) {
-    const [command, ...rest] = [...sudo, ...args];
-    execFileSync(command, rest, { stdio: 'ignore' });
+  for (const args of [['update'], ['install', '-y', path.basename(shell), 'fonts-liberation']]) {
+    const [command, ...rest] = [...(process.getuid?.() === 0 ? [] : ['sudo', '-n']), 'apt-get', ...args];
+    const { status } = spawnSync(command, rest, { stdio: 'ignore', timeout: STEP_LIMIT / 4 });
+    if (status !== 0 && !whole)
+      throw new Error(`${command} ${rest.join(' ')} failed: install a Chromium, name it in CHROMIUM`);
   }
-  return '/usr/bin/chromium';
+  return find(shell, whole);
 }
 
 /**

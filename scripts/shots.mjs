@@ -87,7 +87,7 @@ const base = await new Promise((resolve) =>
 );
 const browser = await chromium.launch({
   executablePath: findChromium(),
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  args: ['--font-render-hinting=none', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 for (const { name, path: address, press = [], show, ...options } of SHOTS) {
   if (asked.length > 0 && !asked.includes(name)) continue;

@@ -3,7 +3,7 @@
  * browser tests. Ends with a table of where the time went.
  */
 import { spawn } from 'node:child_process';
-import { fetchPackages, findChromium, root, run, say } from './lib.mjs';
+import { findChromium, root, run, say } from './lib.mjs';
 
 const started = Date.now();
 const seconds = (from) => Math.round((Date.now() - from) / 1000);
@@ -43,17 +43,18 @@ const patient = (program, ...args) => [
 ];
 const call = (name) => [execPath, ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`]];
 
-step('packages', fetchPackages);
+await Promise.all([beside('packages', ...call('fetchPackages')), beside('browser', ...call('findChromium'))]);
+// Three chains of about the same length, the longest steps first.
 await Promise.all([
-  inOrder([['native packages', ...call('compileNative')]]),
+  inOrder([
+    ['native packages', ...call('compileNative')],
+    ['format', ...patient('prettier', '--check', '--log-level', 'warn', '.')],
+    ['unused', ...patient('knip', '--no-progress')],
+  ]),
+  inOrder([['build', ...call('build')]]),
   inOrder([
     ['types', ...patient('tsc', '--noEmit')],
     ['lint', ...patient('eslint', '.', '--max-warnings', '0')],
-  ]),
-  inOrder([
-    ['build', ...call('build')],
-    ['format', ...patient('prettier', '--check', '--log-level', 'warn', '.')],
-    ['unused', ...patient('knip', '--no-progress')],
   ]),
 ]);
 // Left to itself the runner keeps one processor free, which on two of them leaves one.

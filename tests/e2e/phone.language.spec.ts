@@ -95,12 +95,15 @@ function inspect(own: string[]): Found {
       if (box.width <= 1 || box.height <= 1) break;
       const rolls = /auto|scroll/.test(overflowX + overflowY);
       const wide = /hidden|clip/.test(overflowX) || up.matches('button, [role=button], [role=radio], [role=tab], a');
+      // A space at the end of a line hangs over it.
+      const { whiteSpace, fontSize } = getComputedStyle(element);
+      const spare = 1.5 + (whiteSpace === 'pre-wrap' ? 0.3 * parseFloat(fontSize) : 0);
       const high = !rolls && /hidden|clip/.test(overflowY);
       for (const { left, right, top, bottom } of boxes)
         // A name of the owner's may end in an ellipsis; our words may not.
         if (
           [...text].some((letter) => letter > '~') &&
-          ((wide && (right > box.right + 1.5 || left < box.left - 1.5)) ||
+          ((wide && (right > box.right + spare || left < box.left - 1.5)) ||
             (high && (bottom > box.bottom + 3 || top < box.top - 3)))
         )
           cut.add(
