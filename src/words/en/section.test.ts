@@ -11,9 +11,10 @@ const coat = {
   note: null,
 } as const;
 
+const tooth = { kind: 'tooth', prep: 'scuff_150' } as const;
+
 describe('a section in words', () => {
   it('names its layers from the bottom up, and how far each coat has come', () => {
-    const tooth = { kind: 'tooth', prep: 'scuff_150' } as const;
     expect(saySection({ layers: [tooth, coat] })).toBe('Scuff 150, Cabinet enamel');
     expect(
       saySection({
@@ -23,6 +24,11 @@ describe('a section in words', () => {
         ],
       }),
     ).toBe('Cabinet enamel (wet), Cabinet enamel (planned)');
+  });
+
+  it('says the coats of one step once, with how many they are, and the next coat for itself', () => {
+    const two = { ...coat, coats: 2 };
+    expect(saySection({ layers: [tooth, two, two, coat] })).toBe('Scuff 150, Cabinet enamel ×2, Cabinet enamel');
   });
 
   it('says which layer is suspected', () => {

@@ -51,9 +51,14 @@ const STATES: Record<CoatState, string> = { planned: 'planned', wet: 'wet', dry:
 /** A cut through the layers, for whoever does not see it: from the bottom up, with how far each coat has come. */
 export const saySection = ({ layers }: Section): string =>
   layers
-    .map((layer) => {
+    .flatMap((layer, i) => {
       const name = nameLayer(layer);
-      if (layer.kind !== 'coat' || layer.state === undefined) return name;
-      return `${name} (${STATES[layer.state]}${layer.suspect ? `, ${SUSPECT}` : ''})`;
+      if (layer.kind !== 'coat') return name;
+      // Coats of one step are drawn one by one and said once, with how many they are.
+      const before = layers[i - 1];
+      if (layer.coats > 1 && before?.kind === 'coat' && nameLayer(before) === name) return [];
+      return layer.state === undefined
+        ? name
+        : `${name} (${STATES[layer.state]}${layer.suspect ? `, ${SUSPECT}` : ''})`;
     })
     .join(', ');
