@@ -1,9 +1,8 @@
 /* The command line: bundled again whenever its sources have changed, so it is never stale. */
 import { setFlagsFromString } from 'node:v8';
-import { loadTypeScript } from './lib.mjs';
+import { COMPILE_LATE, loadTypeScript } from './lib.mjs';
 
-// A command is over before code compiled for speed would pay: without this a third of its time goes there.
-setFlagsFromString('--interrupt-budget=500000');
+setFlagsFromString(COMPILE_LATE);
 
 const SOURCES = ['src/cli', 'src/core', 'src/contract', 'src/words', 'package-lock.json'];
 if (process.argv[2] === 'export' || process.argv[2] === 'restore')

@@ -87,7 +87,8 @@ const base = await new Promise((resolve) =>
 );
 const browser = await chromium.launch({
   executablePath: findChromium(),
-  args: ['--font-render-hinting=none', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  // Letters as wide as in a browser with a window.
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--font-render-hinting=none'],
 });
 for (const { name, path: address, press = [], show, ...options } of SHOTS) {
   if (asked.length > 0 && !asked.includes(name)) continue;

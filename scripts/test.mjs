@@ -3,7 +3,7 @@
  * browser tests. Ends with a table of where the time went.
  */
 import { spawn } from 'node:child_process';
-import { findChromium, root, run, say } from './lib.mjs';
+import { COMPILE_LATE, findChromium, root, run, say } from './lib.mjs';
 
 const started = Date.now();
 const seconds = (from) => Math.round((Date.now() - from) / 1000);
@@ -36,11 +36,7 @@ const inOrder = async (steps) => {
 };
 
 const { execPath } = process;
-/** Code that lives a minute is not worth compiling for speed early: a third of the processor's time went there. */
-const patient = (program, ...args) => [
-  execPath,
-  ['--interrupt-budget=500000', `node_modules/.bin/${program}`, ...args],
-];
+const program = (name, ...args) => [execPath, [COMPILE_LATE, `node_modules/.bin/${name}`, ...args]];
 const call = (name) => [execPath, ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`]];
 
 await Promise.all([beside('packages', ...call('fetchPackages')), beside('browser', ...call('findChromium'))]);
@@ -48,17 +44,17 @@ await Promise.all([beside('packages', ...call('fetchPackages')), beside('browser
 await Promise.all([
   inOrder([
     ['native packages', ...call('compileNative')],
-    ['format', ...patient('prettier', '--check', '--log-level', 'warn', '.')],
-    ['unused', ...patient('knip', '--no-progress')],
+    ['format', ...program('prettier', '--check', '--log-level', 'warn', '.')],
+    ['unused', ...program('knip', '--no-progress')],
   ]),
   inOrder([['build', ...call('build')]]),
   inOrder([
-    ['types', ...patient('tsc', '--noEmit')],
-    ['lint', ...patient('eslint', '.', '--max-warnings', '0')],
+    ['types', ...program('tsc', '--noEmit')],
+    ['lint', ...program('eslint', '.', '--max-warnings', '0')],
   ]),
 ]);
 // Left to itself the runner keeps one processor free, which on two of them leaves one.
-step('unit and http tests', () => run(...patient('jest', '--maxWorkers=100%'), { NODE_OPTIONS: '--no-warnings' }));
+step('unit and http tests', () => run(...program('jest', '--maxWorkers=100%'), { NODE_OPTIONS: '--no-warnings' }));
 step('browser tests', () => run('npx', ['playwright', 'test'], { CHROMIUM: findChromium() }));
 say(`\nAll green after ${seconds(started)} s, of which`);
 for (const [name, spent] of times) say(`${String(spent).padStart(5)} s  ${name}`);

@@ -117,12 +117,12 @@ export async function follow(page: Page, url: string): Promise<void> {
     return;
   }
   await page.evaluate((to) => {
-    for (const main of document.querySelectorAll('main')) main.dataset.left = '';
+    for (const main of document.querySelectorAll('main')) main.dataset.old = '';
     history.pushState(null, '', to);
     dispatchEvent(new PopStateEvent('popstate', { state: null }));
   }, url);
   await expect(page.locator('main').first()).toBeAttached();
-  await expect(page.locator('main[data-left]')).toHaveCount(0);
+  await expect(page.locator('main[data-old]')).toHaveCount(0);
 }
 
 /** Opens what is folded away on a screen, the first `most` of it, but for what opens over it. */

@@ -99,14 +99,14 @@ function buildTables(check: Check, misread: number): Map<string, LikelihoodTable
   const facetValues = facet ? FACETS[facet] : NO_FACET;
   const width = facetValues.length;
   const bases = baseRates(check.answers);
-  const weights = check.answers.map(({ says }) => weighAnswer(says, facetValues, check.hiddenByPaint));
+  const tables = check.answers.map(({ says }) => weighAnswer(says, facetValues, check.hiddenByPaint));
   for (let i = 0; i < STATE_COUNT * width; i += 1) {
-    let total = 0;
-    for (let a = 0; a < weights.length; a += 1) total += bases[a]! * weights[a]![i]!;
-    for (let a = 0; a < weights.length; a += 1)
-      weights[a]![i] = (1 - misread) * ((bases[a]! * weights[a]![i]!) / total) + misread / weights.length;
+    const total = tables.reduce((sum, weights, a) => sum + bases[a]! * weights[i]!, 0);
+    tables.forEach((values, a) => {
+      values[i] = (1 - misread) * ((bases[a]! * values[i]!) / total) + misread / tables.length;
+    });
   }
-  return new Map(check.answers.map(({ code }, a) => [code, { facet, width, values: weights[a]! }]));
+  return new Map(check.answers.map(({ code }, a) => [code, { facet, width, values: tables[a]! }]));
 }
 
 const FACET_OF = { bleed: 'seep', silicone: 'silicone', soundness: 'soundness' } as const satisfies Record<

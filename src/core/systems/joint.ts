@@ -29,7 +29,7 @@ export interface JointChoice {
 
 /** Partial choices looked at before the best so far is taken as it is. */
 const MOST_EXPANDED = 1200;
-/** And where there is a limit to beat, which is beaten at the first looks or hardly ever (`docs/architecture.md`). */
+/** The same where there is a limit to beat: at the first looks it is, or hardly ever (`docs/architecture.md`). */
 const MOST_AGAINST_LIMIT = 200;
 const TIE = 1e-9;
 export const ML_STEP = 5;
@@ -37,7 +37,8 @@ export const ML_STEP = 5;
 /**
  * One candidate for each zone so that the sum of their costs, the price of every product used at all and the longest
  * chain of waits is least. Where there is no limit to beat a start is improved zone by zone; branch and bound then looks
- * for anything cheaper and, up to `MOST_EXPANDED`, proves that there is nothing. `null` when nothing is cheaper than `limit` or a zone has no candidate.
+ * for anything cheaper and, within the choices it may look at, proves that there is nothing. `null` when nothing is
+ * cheaper than `limit` or a zone has no candidate.
  */
 export function chooseJointly(problem: JointProblem, limit = Infinity): JointChoice | null {
   if (problem.zones.some((candidates) => candidates.length === 0)) return null;
@@ -248,15 +249,16 @@ function leastOf(candidates: Relaxed['zones'][number], opening: (product: number
 /** Branch and bound from the limit, or, without one, from the best start: `null` when nothing is cheaper than the limit. */
 function branch(problem: JointProblem, limit: number): JointChoice | null {
   const { price, hourPrice } = problem;
-  const { picks: first, cost } = limit < Infinity ? { picks: leanOn(problem, null), cost: limit } : findStart(problem);
+  const beats = limit < Infinity;
+  const { picks: first, cost } = beats ? { picks: leanOn(problem, null), cost: limit } : findStart(problem);
   const { zones, products, bases, shares, bound } = relax(problem, first);
   if (bound >= limit - TIE) return null;
   const order = zones.map((_, z) => z).sort((a, b) => zones[b]!.length - zones[a]!.length);
   const shortest = order.map((zone) => Math.min(...zones[zone]!.map(({ waitH }) => waitH)));
   const restWait = order.map((_, depth) => Math.max(0, ...shortest.slice(depth)));
-  const most = limit < Infinity ? MOST_AGAINST_LIMIT : MOST_EXPANDED;
+  const most = beats ? MOST_AGAINST_LIMIT : MOST_EXPANDED;
   const used = products.map(() => 0);
-  const best = { picks: limit < Infinity ? [] : first, cost, expanded: 0 };
+  const best = { picks: beats ? [] : first, cost, expanded: 0 };
   const picks = zones.map(() => 0);
   const bounds = new Map<number, number>();
 
