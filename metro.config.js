@@ -84,6 +84,7 @@ const blockList = Object.fromEntries(
 );
 // A module runs when it is first asked for: the first screen does not wait for what it does not show.
 config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: { blockList } } });
+config.transformer.minifierPath = require.resolve('./scripts/metro/minify');
 // Where a name lies decides what an importer of it becomes (`direct-doors`): kept results hold while that stays the same.
 config.cacheVersion = hashExports(path.join(__dirname, 'src'));
 config.resolver.resolveRequest = (context, name, platform) => {

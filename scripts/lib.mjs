@@ -16,7 +16,7 @@ export const say = (text) => process.stdout.write(`${text}\n`);
 export const COMPILE_LATE = '--interrupt-budget=500000';
 
 /** Longest a step may take, ms: a step that hangs fails instead. */
-const STEP_LIMIT = 12 * 60_000;
+export const STEP_LIMIT = 12 * 60_000;
 
 export function run(command, args, env = {}) {
   const options = { cwd: root, stdio: 'inherit', timeout: STEP_LIMIT, env: { ...process.env, ...env } };
@@ -89,6 +89,7 @@ const WEB_SOURCES = [
   'app.json',
   'babel.config.js',
   'metro.config.js',
+  'scripts/metro',
   'package.json',
   'package-lock.json',
 ];

@@ -1,60 +1,67 @@
 /*
- * `npm test`: installs what is missing, then everything: types, lint and format beside the build, unit and http tests,
- * browser tests. Ends with a table of where the time went.
+ * `npm test`: installs what is missing, then everything: build, unit and http tests, browser tests, and beside them, with
+ * what these leave of the processors, types, lint, format and what is unused. Ends with a table of where the time went.
  */
 import { spawn } from 'node:child_process';
-import { COMPILE_LATE, findChromium, root, run, say } from './lib.mjs';
+import { COMPILE_LATE, findChromium, root, say, STEP_LIMIT } from './lib.mjs';
 
 const started = Date.now();
 const seconds = (from) => Math.round((Date.now() - from) / 1000);
 const times = [];
+const running = new Set();
 
-const step = (name, work) => {
-  const from = Date.now();
-  say(`\n── ${name} (${seconds(started)} s)`);
-  work();
-  times.push([name, seconds(from)]);
-};
-
-/** A step whose words are kept until it ends, so that those of steps beside each other do not mix. */
-const beside = (name, command, args) =>
+/** One that fails ends all. What is told `aside` keeps its words until it ends, so that they do not mix. */
+const step = (name, [command, args], { aside = false, env = {} } = {}) =>
   new Promise((resolve) => {
     const from = Date.now();
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const stdio = ['ignore', aside ? 'pipe' : 'inherit', aside ? 'pipe' : 'inherit'];
+    if (!aside) say(`\n── ${name} (${seconds(started)} s)`);
+    const child = spawn(command, args, { cwd: root, stdio, timeout: STEP_LIMIT, env: { ...process.env, ...env } });
+    running.add(child);
     let said = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => (said += chunk));
     child.on('close', (status) => {
-      say(`\n── ${name} (${seconds(from)} s)\n${said.trim()}`);
+      running.delete(child);
+      if (aside) say(`\n── ${name} (${seconds(from)} s, done after ${seconds(started)} s)\n${said.trim()}`);
       times.push([name, seconds(from)]);
-      if (status !== 0) process.exit(status ?? 1);
+      if (status !== 0) {
+        for (const other of running) other.kill();
+        process.exit(status ?? 1);
+      }
       resolve();
     });
   });
 
-const inOrder = async (steps) => {
-  for (const one of steps) await beside(...one);
-};
-
 const { execPath } = process;
 const program = (name, ...args) => [execPath, [COMPILE_LATE, `node_modules/.bin/${name}`, ...args]];
 const call = (name) => [execPath, ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`]];
+/** Browser tests wait a sixth of their time: what may end late runs then. */
+const whenIdle = ([command, args]) => ['nice', ['-n', '19', command, ...args]];
 
-await Promise.all([beside('packages', ...call('fetchPackages')), beside('browser', ...call('findChromium'))]);
-// Three chains of about the same length, the longest steps first.
+async function checkStatically() {
+  for (const [name, own] of [
+    ['types', program('tsc', '--noEmit')],
+    ['lint', program('eslint', '.', '--max-warnings', '0')],
+    ['format', program('prettier', '--check', '--log-level', 'warn', '.')],
+    ['unused', program('knip', '--no-progress')],
+  ])
+    await step(name, whenIdle(own), { aside: true });
+}
+
+async function runTests() {
+  await Promise.all([
+    step('native packages', call('compileNative'), { aside: true }),
+    step('build', call('build'), { aside: true }),
+  ]);
+  // Left to itself the runner keeps one processor free, which on two of them leaves one.
+  await step('unit and http tests', program('jest', '--maxWorkers=100%'), { env: { NODE_OPTIONS: '--no-warnings' } });
+  await step('browser tests', program('playwright', 'test'), { env: { CHROMIUM: findChromium() } });
+}
+
 await Promise.all([
-  inOrder([
-    ['native packages', ...call('compileNative')],
-    ['format', ...program('prettier', '--check', '--log-level', 'warn', '.')],
-    ['unused', ...program('knip', '--no-progress')],
-  ]),
-  inOrder([['build', ...call('build')]]),
-  inOrder([
-    ['types', ...program('tsc', '--noEmit')],
-    ['lint', ...program('eslint', '.', '--max-warnings', '0')],
-  ]),
+  step('packages', call('fetchPackages'), { aside: true }),
+  step('browser', call('findChromium'), { aside: true }),
 ]);
-// Left to itself the runner keeps one processor free, which on two of them leaves one.
-step('unit and http tests', () => run(...program('jest', '--maxWorkers=100%'), { NODE_OPTIONS: '--no-warnings' }));
-step('browser tests', () => run('npx', ['playwright', 'test'], { CHROMIUM: findChromium() }));
+await Promise.all([checkStatically(), runTests()]);
 say(`\nAll green after ${seconds(started)} s, of which`);
 for (const [name, spent] of times) say(`${String(spent).padStart(5)} s  ${name}`);

@@ -1,7 +1,7 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
+import type axeCore from 'axe-core';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
@@ -132,14 +132,19 @@ export const unfold = (page: Page, most = Infinity): Promise<void> =>
     for (const more of [...folded].slice(0, limit)) more.click();
   }, most);
 
-/** What axe finds, said so that it can be found again. */
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds, said so that it can be found again. Axe itself is brought once to a page that is not loaded anew. */
 export async function listViolations(page: Page, path: string, rules?: string[]): Promise<string[]> {
-  // Only what is wrong is described: for what passes that would take most of the time.
-  // Frames of other origins, which we have none of, would take a blank page more each time.
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({
-    resultTypes: ['violations'],
-    ...(rules ? { runOnly: { type: 'rule', values: rules } } : {}),
-  });
-  const { violations } = await axe.analyze();
-  return violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
+  const violations = await page.evaluate(async (values) => {
+    const { axe } = window as unknown as { axe: typeof axeCore };
+    // Only what is wrong is described: for what passes that would take most of the time.
+    const found = await axe.run({
+      resultTypes: ['violations'],
+      ...(values ? { runOnly: { type: 'rule', values } } : {}),
+    });
+    return found.violations.map(({ id, nodes }) => ({ id, nodes: nodes.map(({ html }) => html.slice(0, 160)) }));
+  }, rules);
+  return violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.join(' | ')}`);
 }

@@ -67,29 +67,40 @@ const ENCODED = Float32Array.from({ length: STEPS + 1 }, (_, i) => byteOfLinear(
 const encode = (value: number): number => ENCODED[Math.max(0, Math.min(STEPS, Math.round(value * STEPS)))]!;
 
 function blurGaussian(plane: Float32Array, width: number, height: number, sigma: number): Float32Array {
-  const radius = Math.max(1, Math.ceil(sigma * 2.5));
-  const kernel = Float32Array.from({ length: 2 * radius + 1 }, (_, i) => Math.exp(-(((i - radius) / sigma) ** 2) / 2));
-  const total = kernel.reduce((sum, value) => sum + value, 0);
-  for (let k = 0; k < kernel.length; k += 1) kernel[k]! /= total;
+  const weights = listHalfKernel(sigma);
+  const radius = weights.length - 1;
   const across = new Float32Array(plane.length);
   const out = new Float32Array(plane.length);
-  for (let y = 0; y < height; y += 1) {
-    const row = y * width;
-    for (let k = -radius; k <= radius; k += 1) {
-      const weight = kernel[k + radius]!;
-      for (let x = 0; x < width; x += 1) {
-        const from = x + k;
-        across[row + x]! += weight * plane[row + (from < 0 ? 0 : from >= width ? width - 1 : from)]!;
-      }
+  // A row with its ends drawn out, so that no place in it needs a look whether it is still inside.
+  const drawnOut = new Float32Array(width + 2 * radius);
+  for (let row = 0; row < plane.length; row += width) {
+    drawnOut.fill(plane[row]!, 0, radius);
+    drawnOut.set(plane.subarray(row, row + width), radius);
+    drawnOut.fill(plane[row + width - 1]!, radius + width);
+    for (let x = 0; x < width; x += 1) {
+      const middle = x + radius;
+      let sum = weights[0]! * drawnOut[middle]!;
+      for (let k = 1; k <= radius; k += 1) sum += weights[k]! * (drawnOut[middle - k]! + drawnOut[middle + k]!);
+      across[row + x] = sum;
     }
   }
   for (let y = 0; y < height; y += 1) {
     const row = y * width;
-    for (let k = -radius; k <= radius; k += 1) {
-      const weight = kernel[k + radius]!;
-      const from = Math.max(0, Math.min(height - 1, y + k)) * width;
-      for (let x = 0; x < width; x += 1) out[row + x]! += weight * across[from + x]!;
+    for (let x = 0; x < width; x += 1) out[row + x] = weights[0]! * across[row + x]!;
+    for (let k = 1; k <= radius; k += 1) {
+      const weight = weights[k]!;
+      const above = Math.max(0, y - k) * width;
+      const below = Math.min(height - 1, y + k) * width;
+      for (let x = 0; x < width; x += 1) out[row + x]! += weight * (across[above + x]! + across[below + x]!);
     }
   }
   return out;
+}
+
+/** The weights of a bell from its middle outwards, which with the other half add up to 1. */
+function listHalfKernel(sigma: number): Float32Array {
+  const radius = Math.max(1, Math.ceil(sigma * 2.5));
+  const half = Float32Array.from({ length: radius + 1 }, (_, i) => Math.exp(-((i / sigma) ** 2) / 2));
+  const total = half.reduce((sum, value) => sum + 2 * value, -half[0]!);
+  return half.map((value) => value / total);
 }

@@ -13,6 +13,8 @@ interface PriceBarProps {
 
 const HIGH = 74;
 const TOP = 30;
+/** What the words of the axis' beginning need, so that no other ones run into them. */
+const ZERO_WIDE = 40;
 
 /**
  * What may be paid, drawn on one axis: the band from the bad to the good case, the price that holds in four of five, and
@@ -23,9 +25,10 @@ export function PriceBar({ door, asked, width, say }: PriceBarProps) {
   const { low, high } = door.mostToPay;
   const most = Math.max(high, asked ?? 0, door.walkAway, 1) * 1.12;
   const at = (sum: number): number => (Math.min(Math.max(sum, 0), most) / most) * (width - 2) + 1;
+  // Words run inwards from the outer thirds, so that long ones are not cut.
   const label = (sum: number): { x: number; textAnchor: 'start' | 'middle' | 'end' } => {
     const x = at(sum);
-    return { x, textAnchor: x < 30 ? 'start' : x > width - 30 ? 'end' : 'middle' };
+    return { x, textAnchor: x < width / 3 ? 'start' : x > (width * 2) / 3 ? 'end' : 'middle' };
   };
   const words = { fontFamily: FONT.text, fontSize: 13, fill: tones.ink };
   return (
@@ -49,9 +52,11 @@ export function PriceBar({ door, asked, width, say }: PriceBarProps) {
             </Text>
           </>
         )}
-        <Text x={0} y={HIGH - 6} textAnchor="start" {...words}>
-          {say(0)}
-        </Text>
+        {at(high) < ZERO_WIDE ? null : (
+          <Text x={0} y={HIGH - 6} textAnchor="start" {...words}>
+            {say(0)}
+          </Text>
+        )}
         <Text {...label(high)} y={HIGH - 6} {...words}>
           {say(high)}
         </Text>
