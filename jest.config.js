@@ -65,10 +65,10 @@ module.exports = {
       rootDir: __dirname,
       testMatch: ['<rootDir>/src/client/**/*.test.tsx'],
       moduleNameMapper: alias,
-      // Code without React needs none of the presets, which take several times as long.
+      // Our own code needs none of the presets, which take several times as long; tests have their mocks drawn up by them.
       transform: {
         '\\.mjs$': 'babel-jest',
-        '/src/(core|contract|words)/.+\\.ts$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+        '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
       },
       moduleFileExtensions: ['ts', 'tsx', 'js', 'jsx', 'mjs', 'json'],
       transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],

@@ -1,4 +1,4 @@
-/* A small Jest transform for code without React: types are checked by `npm run typecheck`. */
+/* A small Jest transform for our own code: types are checked by `npm run typecheck`. */
 const { transformSync } = require('esbuild');
 
 module.exports = {
@@ -6,6 +6,7 @@ module.exports = {
     const { code, map } = transformSync(source, {
       loader: file.endsWith('x') ? 'tsx' : 'ts',
       format: 'cjs',
+      jsx: 'automatic',
       target: 'node20',
       // The runner's sandbox has no dynamic import.
       supported: { 'dynamic-import': false },
