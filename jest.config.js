@@ -68,7 +68,10 @@ module.exports = {
       // Our own code needs none of the presets, which take several times as long; tests have their mocks drawn up by them.
       transform: {
         '\\.mjs$': 'babel-jest',
-        '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+        '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': [
+          '<rootDir>/scripts/jest-esbuild.cjs',
+          {},
+        ],
       },
       moduleFileExtensions: ['ts', 'tsx', 'js', 'jsx', 'mjs', 'json'],
       transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],
