@@ -3,6 +3,7 @@
  * what these leave of the processors, types, lint, format and what is unused. Ends with a table of where the time went.
  */
 import { spawn } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { COMPILE_LATE, findChromium, root, say, STEP_LIMIT } from './lib.mjs';
 
 const started = Date.now();
@@ -10,13 +11,34 @@ const seconds = (from) => Math.round((Date.now() - from) / 1000);
 const times = [];
 const running = new Set();
 
-/** One that fails ends all. What is told `aside` keeps its words until it ends, so that they do not mix. */
-const step = (name, [command, args], { aside = false, env = {} } = {}) =>
+function stop(status) {
+  for (const child of running) child.kill();
+  process.exit(status);
+}
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => stop(1));
+
+function yieldToOthers(pid) {
+  try {
+    writeFileSync(`/proc/${pid}/autogroup`, '19');
+  } catch {
+    // Elsewhere being nice is all there is to it.
+  }
+}
+
+/**
+ * One that fails ends all. What is told `aside` keeps its words until it ends, so that they do not mix. What runs only when
+ * idle does so by being nice, and in a session of its own, for Linux shares the processors out by sessions first.
+ */
+const step = (name, [command, args], { aside = false, whenIdle = false, env = {} } = {}) =>
   new Promise((resolve) => {
     const from = Date.now();
     const stdio = ['ignore', aside ? 'pipe' : 'inherit', aside ? 'pipe' : 'inherit'];
     if (!aside) say(`\n── ${name} (${seconds(started)} s)`);
-    const child = spawn(command, args, { cwd: root, stdio, timeout: STEP_LIMIT, env: { ...process.env, ...env } });
+    const options = { cwd: root, stdio, env: { ...process.env, ...env } };
+    const child = whenIdle
+      ? spawn('nice', ['-n', '19', command, ...args], { ...options, detached: true })
+      : spawn(command, args, { ...options, timeout: STEP_LIMIT });
+    if (whenIdle) yieldToOthers(child.pid);
     running.add(child);
     let said = '';
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => (said += chunk));
@@ -24,10 +46,7 @@ const step = (name, [command, args], { aside = false, env = {} } = {}) =>
       running.delete(child);
       if (aside) say(`\n── ${name} (${seconds(from)} s, done after ${seconds(started)} s)\n${said.trim()}`);
       times.push([name, seconds(from)]);
-      if (status !== 0) {
-        for (const other of running) other.kill();
-        process.exit(status ?? 1);
-      }
+      if (status !== 0) stop(status ?? 1);
       resolve();
     });
   });
@@ -36,8 +55,6 @@ const { execPath } = process;
 const program = (name, ...args) => [execPath, [COMPILE_LATE, `node_modules/.bin/${name}`, ...args]];
 const call = (name) => [execPath, ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`]];
 /** Browser tests wait a sixth of their time: what may end late runs then. */
-const whenIdle = ([command, args]) => ['nice', ['-n', '19', command, ...args]];
-
 async function checkStatically() {
   for (const [name, own] of [
     // The compiler in machine code takes a fifth; lint asks the one in JavaScript.
@@ -46,7 +63,7 @@ async function checkStatically() {
     ['format', program('prettier', '--check', '--log-level', 'warn', '.')],
     ['unused', program('knip', '--no-progress')],
   ])
-    await step(name, whenIdle(own), { aside: true });
+    await step(name, own, { aside: true, whenIdle: true });
 }
 
 async function runTests() {
