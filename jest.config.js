@@ -65,7 +65,7 @@ module.exports = {
       rootDir: __dirname,
       testMatch: ['<rootDir>/src/client/**/*.test.tsx'],
       moduleNameMapper: alias,
-      // Our own code needs none of the presets, which take several times as long; tests have their mocks drawn up by them.
+      // Our own code needs none of the presets, which take several times as long. Tests do: they lift mocks above imports.
       transform: {
         '\\.mjs$': 'babel-jest',
         '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': [

@@ -226,7 +226,7 @@ test.describe('with the demo workshop', () => {
     const sheet = page.getByRole('dialog', { name: 'Make another check' });
     await more.click();
     await expect(sheet).toBeVisible();
-    expect(await listViolations(page, 'meter')).toEqual([]);
+    expect(await listViolations(page, 'make another check')).toEqual([]);
     await page.keyboard.press('Escape');
     await expect(sheet).toBeHidden();
     await expect(more).toBeFocused();

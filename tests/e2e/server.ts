@@ -15,6 +15,7 @@ export interface Shop {
 async function start(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
   // A build of its own may bring its server along.
   const own = path.join(env.BRICOLAGE_ROOT ?? '.', 'dist-server/main.cjs');
+  // With the flags of the runner, which compile late (`scripts/lib`).
   const child = spawn(process.execPath, [...process.execArgv, existsSync(own) ? own : 'dist-server/main.cjs'], {
     env: { ...process.env, NODE_PATH: path.resolve('node_modules'), ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
