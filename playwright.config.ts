@@ -10,6 +10,8 @@ export default defineConfig({
   retries: 1,
   reporter: [['list']],
   outputDir: 'dist-e2e',
+  // Built already.
+  build: { external: ['**/dist-server/**'] },
   use: {
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',

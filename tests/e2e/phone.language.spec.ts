@@ -1,11 +1,11 @@
 import type { Browser, Page } from '@playwright/test';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { buildMadeUp, makeUp } from './made-up';
 import { expect, follow, test, unfold } from './server';
 
-const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-made-up-'));
+// Within the project, where its server finds packages.
+const folder = path.resolve(`.cache/made-up-${process.env.TEST_PARALLEL_INDEX ?? 0}`);
 const SATURDAY = '2026-11-28T09:12:00.000Z';
 // Days are named in the language of the words, in the order and by the clock of the reader's device.
 const LOCALE = 'en-GB';
@@ -15,6 +15,7 @@ test.beforeAll(() => {
   // Accents on every letter, nothing left as it was, and two fifths longer.
   expect(makeUp('Choose a system')).toMatch(/^[^a-z]+$/i);
   expect(makeUp('Choose')).toHaveLength(9);
+  rmSync(folder, { recursive: true, force: true });
   expect(buildMadeUp(folder)).toBeGreaterThan(3000);
 });
 test.afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -1,9 +1,9 @@
 import { test as base, expect, type Page } from '@playwright/test';
 import type axeCore from 'axe-core';
-import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { serve as serveShop, Serving } from '../../src/server/serve';
 
 export interface Shop {
   url: string;
@@ -12,30 +12,12 @@ export interface Shop {
   restart: (records?: string) => Promise<void>;
 }
 
-async function start(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
-  // A build of its own may bring its server along.
-  const own = path.join(env.BRICOLAGE_ROOT ?? '.', 'dist-server/main.cjs');
-  // With the flags of the runner, which compile late (`scripts/lib`).
-  const child = spawn(process.execPath, [...process.execArgv, existsSync(own) ? own : 'dist-server/main.cjs'], {
-    env: { ...process.env, NODE_PATH: path.resolve('node_modules'), ...env },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const url = await new Promise<string>((resolve, reject) => {
-    child.stdout!.on('data', (chunk: Buffer) => {
-      const found = /http:\/\/127\.0\.0\.1:\d+/.exec(chunk.toString());
-      if (found) resolve(found[0]);
-    });
-    child.once('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
-  });
-  return { process: child, url };
+/** The built server: it runs in the process of the tests, which load it once. A build of its own may bring its own along. */
+function start(env: Record<string, string>): Promise<Serving> {
+  const own = path.resolve(env.BRICOLAGE_ROOT ?? '.', 'dist-server/main.cjs');
+  const { serve } = require(existsSync(own) ? own : path.resolve('dist-server/main.cjs')) as { serve: typeof serveShop };
+  return serve(env);
 }
-
-const end = (child: ChildProcess): Promise<void> =>
-  new Promise((resolve) => {
-    if (child.exitCode !== null) return resolve();
-    child.once('exit', () => resolve());
-    child.kill('SIGTERM');
-  });
 
 interface Fixtures {
   shop: Shop;
@@ -68,14 +50,14 @@ export const test = base.extend<Fixtures>({
     const port = new URL(running.url).port;
     const shop: Shop = {
       url: running.url,
-      stop: () => end(running.process),
+      stop: () => running.stop(),
       restart: async (records = 'shop.sqlite') => {
-        await end(running.process);
+        await running.stop();
         running = await start({ ...env, PORT: port, BRICOLAGE_DB: path.join(folder, records) });
       },
     };
     await provide(shop);
-    await end(running.process);
+    await running.stop();
     rmSync(folder, { recursive: true, force: true });
   },
   strangers: async ({ page, shop }, provide) => {

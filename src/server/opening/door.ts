@@ -1,8 +1,8 @@
 import type { RequestListener } from 'node:http';
 import { createServer, type Server } from 'node:https';
-import type { AddressInfo } from 'node:net';
 import { fail, succeed, type Result } from '@/core/shared';
 import type { Authority } from './authority';
+import { listen } from '../listen';
 import { localName } from './addresses';
 
 export interface Door {
@@ -91,14 +91,4 @@ export function makeDoor({ folder, handle, addresses, port }: DoorParts): Door {
     hosts: () => standing?.hosts ?? [],
     authority: theAuthority,
   };
-}
-
-/** Listens where it may, and on a free port where the wanted one is taken; gives the port. */
-function listen(server: Server, address: string, port: number): Promise<number> {
-  return new Promise((resolve, reject) => {
-    server.once('error', (error: NodeJS.ErrnoException) =>
-      error.code === 'EADDRINUSE' && port !== 0 ? resolve(listen(server, address, 0)) : reject(error),
-    );
-    server.listen(port, address, () => resolve((server.address() as AddressInfo).port));
-  });
 }
