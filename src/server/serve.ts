@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import type { Result } from '@/core/shared';
-import { makeDemoVisit, type DemoVisit, type VisitState } from './demo-visit';
+import { makeDemoVisit, type VisitState } from './demo-visit';
 import { makeSimulatedInstruments } from './devices';
 import { listen } from './listen';
 import { isPrivate, listPrivateAddresses, makeDoor, makePairing } from './opening';

@@ -3,7 +3,7 @@ import type axeCore from 'axe-core';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { serve as serveShop, Serving } from '../../src/server/serve';
+import type * as Program from '../../src/server/serve';
 
 export interface Shop {
   url: string;
@@ -13,10 +13,10 @@ export interface Shop {
 }
 
 /** The built server: it runs in the process of the tests, which load it once. A build of its own may bring its own along. */
-function start(env: Record<string, string>): Promise<Serving> {
+async function start(env: Record<string, string>): Promise<Program.Serving> {
   const own = path.resolve(env.BRICOLAGE_ROOT ?? '.', 'dist-server/main.cjs');
-  const { serve } = require(existsSync(own) ? own : path.resolve('dist-server/main.cjs')) as { serve: typeof serveShop };
-  return serve(env);
+  const program: typeof Program = await import(existsSync(own) ? own : path.resolve('dist-server/main.cjs'));
+  return program.serve(env);
 }
 
 interface Fixtures {
