@@ -78,8 +78,8 @@ function measureColour(seed: number) {
   const [part, grey] = [convertHexToLinearRgb(hex), [0.18, 0.18, 0.18] as const];
   const truth = convertLinearRgbToLab(part);
   const shot = drawPatchesShot(seed);
-  const read = (tone: number, withGrey: boolean) => {
-    const taken = photographPatches({ patches: [part, grey], seed }, { ...shot, tone });
+  const take = (tone: number) => photographPatches({ patches: [part, grey], seed }, { ...shot, tone });
+  const read = (taken: ReturnType<typeof take>, withGrey: boolean) => {
     const start = performance.now();
     const { lab, faults } = readColour(taken.pixels, {
       white: taken.white,
@@ -89,7 +89,8 @@ function measureColour(seed: number) {
     return { miss: computeDeltaE00(lab, truth), faults, ms: performance.now() - start };
   };
   const tone = 0.8 + 0.3 * random();
-  return { seed, hex, tone, plain: read(1, false), curved: read(tone, false), withGrey: read(tone, true) };
+  const curved = take(tone);
+  return { seed, hex, tone, plain: read(take(1), false), curved: read(curved, false), withGrey: read(curved, true) };
 }
 
 /** A draw-down over black and white whose ratio is known. */

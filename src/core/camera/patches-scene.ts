@@ -29,18 +29,22 @@ export function photographPatches({ patches, seed }: PatchesScene, shot: Patches
   const { width, height, tone } = shot;
   const planes = [0, 1, 2].map(() => new Float32Array(width * height)) as unknown as LightField['planes'];
   const stipple = makeSmoothNoise(seed);
-  const light = makeLight(shot, 0);
+  const lampAt = makeLight(shot, 0);
   const at = (x: number, y: number, w: number, h: number): Rect => ({
     x: Math.round(x * width),
     y: Math.round(y * height),
     width: Math.round(w * width),
     height: Math.round(h * height),
   });
+  // A power of one takes as long as any other.
+  const bend = (value: number): number => (tone === 1 ? value : value ** tone);
   const put = (area: Rect, colour: LinearRgb, coated: boolean): void => {
+    const bent = colour.map(bend);
     for (let y = area.y; y < area.y + area.height; y += 1)
       for (let x = area.x; x < area.x + area.width; x += 1) {
-        const lamp = light(x, y) * (coated ? 1 + 0.006 * stipple(x / 5, y / 5) : 1);
-        for (let c = 0; c < 3; c += 1) planes[c]![y * width + x] = (colour[c]! * lamp) ** tone;
+        const lamp = lampAt(x, y) * (coated ? 1 + 0.006 * stipple(x / 5, y / 5) : 1);
+        const light = bend(lamp);
+        for (let c = 0; c < 3; c += 1) planes[c]![y * width + x] = bent[c]! * light;
       }
   };
   put({ x: 0, y: 0, width, height }, TABLE, false);
