@@ -1,6 +1,23 @@
 /* A small Jest transform for our own code: types are checked by `npm run typecheck`. */
 const { transformSync } = require('esbuild');
 
+/*
+ * Each name a module exports is asked of two functions, and of two more at each index it comes through: a quarter of the
+ * time of what reckons much. Once a module has run its exports are values; what a circle has not reached yet stays asked.
+ */
+const SETTLE_EXPORTS = `((asked) => {
+  const settled = Object.defineProperty({}, '__esModule', { value: true });
+  for (const name of Object.keys(asked)) {
+    let value;
+    try {
+      value = asked[name];
+    } catch {}
+    if (value === undefined) Object.defineProperty(settled, name, { enumerable: true, get: () => asked[name] });
+    else settled[name] = value;
+  }
+  module.exports = settled;
+})(module.exports);`;
+
 module.exports = {
   process(source, file) {
     const { code, map } = transformSync(source, {
@@ -10,6 +27,7 @@ module.exports = {
       target: 'node20',
       // The runner's sandbox has no dynamic import.
       supported: { 'dynamic-import': false },
+      footer: SETTLE_EXPORTS,
       sourcemap: 'both',
       sourcefile: file,
     });
