@@ -1,13 +1,13 @@
 /** @type {import('jest').Config} */
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
-// Packages that ship modern syntax only and must go through Babel in the jest-expo project.
+// Packages that ship modern syntax only: those with Flow's types, which Babel alone takes away, …
+const typed = ['(jest-)?react-native', '@react-native(-community)?', 'react-native-(?!svg).*'].join('|');
+// … and the others.
 const modern = [
-  '(jest-)?react-native',
-  '@react-native(-community)?',
+  'react-native-svg',
   'expo(nent)?',
   '@expo(nent)?/.*',
   'expo-.*',
-  'react-native-.*',
   'lucide-react-native',
   'nanoid',
   '@tamagui/.*',
@@ -67,14 +67,14 @@ module.exports = {
       moduleNameMapper: alias,
       // Our own code needs none of the presets, which take several times as long. Tests do: they lift mocks above imports.
       transform: {
-        '\\.mjs$': 'babel-jest',
-        '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': [
-          '<rootDir>/scripts/jest-esbuild.cjs',
-          {},
-        ],
+        [`/node_modules/(${modern})/.+\\.[cm]?[jt]sx?$|/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$`]:
+          ['<rootDir>/scripts/jest-esbuild.cjs', {}],
       },
       moduleFileExtensions: ['ts', 'tsx', 'js', 'jsx', 'mjs', 'json'],
-      transformIgnorePatterns: [`/node_modules/(?!(${modern})(/|$))`, '/node_modules/react-native-reanimated/plugin/'],
+      transformIgnorePatterns: [
+        `/node_modules/(?!(${typed}|${modern})(/|$))`,
+        '/node_modules/react-native-reanimated/plugin/',
+      ],
     },
   ],
 };

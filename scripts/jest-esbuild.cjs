@@ -1,5 +1,8 @@
 /* A small Jest transform for our own code: types are checked by `npm run typecheck`. */
 const { transformSync } = require('esbuild');
+const path = require('node:path');
+
+const LOADERS = { '.ts': 'ts', '.tsx': 'tsx', '.js': 'jsx', '.jsx': 'jsx', '.mjs': 'jsx', '.cjs': 'jsx' };
 
 /*
  * Each name a module exports is asked of two functions, and of two more at each index it comes through: a quarter of the
@@ -21,7 +24,7 @@ const SETTLE_EXPORTS = `((asked) => {
 module.exports = {
   process(source, file) {
     const { code, map } = transformSync(source, {
-      loader: file.endsWith('x') ? 'tsx' : 'ts',
+      loader: LOADERS[path.extname(file)],
       format: 'cjs',
       jsx: 'automatic',
       target: 'node20',
@@ -29,7 +32,8 @@ module.exports = {
       supported: { 'dynamic-import': false },
       footer: SETTLE_EXPORTS,
       sourcemap: 'both',
-      sourcefile: file,
+      // By another ending a default export would be taken for all that a module exports.
+      sourcefile: file.replace(/mjs$/, 'js'),
     });
     return { code, map };
   },
