@@ -14,6 +14,10 @@ jest.mock('@/client/ui/use-keys', () => ({ useKeys: () => undefined }));
 jest.mock('expo-router', () => ({ Link: ({ children }: { children: unknown }) => children }));
 jest.mock('@/client/features/photos', () => ({ PhotoButton: () => null, PhotoStrip: () => null }));
 
+// The list of damage is opened for each kind of it; its drawings are drawn once, below.
+jest.mock('@/client/ui/defect-glyph', () => ({ DefectGlyph: () => null, RepairGlyph: () => null }));
+const { DefectGlyph } = jest.requireActual<typeof import('@/client/ui')>('@/client/ui/defect-glyph');
+
 const dossier: Dossier = {
   format: 'bricolage.dossier/1',
   piece: { id: 'p', kind: 'dresser', history: { era: 'since_2000' } },
@@ -41,6 +45,14 @@ describe('the whole vocabulary is within reach', () => {
   it('every answer has its drawing', () => {
     const answers = CHECKS.flatMap(({ code, answers: own }) => own.map((answer) => `${code}.${answer.code}`));
     expect([...DRAWN_ANSWERS].sort()).toEqual(answers.sort());
+  });
+
+  it('every defect has its drawing', () => {
+    for (const code of DEFECTS) {
+      const { unmount } = draw(<DefectGlyph code={code} />);
+      expect(screen.toJSON()).not.toBeNull();
+      unmount();
+    }
   });
 
   it('every defect is in exactly one list, and each can be put on a zone', () => {
