@@ -20,7 +20,7 @@ const print = ({ name, value, unit, target, reference }) =>
     `${[name, `${value} ${unit}`, target && `target ${target}`, reference].filter(Boolean).join(' | ')}\n`,
   );
 
-install();
+await install();
 build();
 if (process.argv.includes('--soak')) {
   const { measureSoak } = await import('./soak.mjs');

@@ -1,8 +1,8 @@
 /* What the set-up scripts share: plain Node, so that they run on a fresh clone with nothing installed. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { createRequire } from 'node:module';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -18,8 +18,8 @@ export const COMPILE_LATE = '--interrupt-budget=500000';
 /** Longest a step may take, ms: a step that hangs fails instead. */
 export const STEP_LIMIT = 12 * 60_000;
 
-export function run(command, args, env = {}) {
-  const options = { cwd: root, stdio: 'inherit', timeout: STEP_LIMIT, env: { ...process.env, ...env } };
+export function run(command, args, env = {}, cwd = root) {
+  const options = { cwd, stdio: 'inherit', timeout: STEP_LIMIT, env: { ...process.env, ...env } };
   const { status } = spawnSync(command, args, options);
   if (status !== 0) process.exit(status ?? 1);
 }
@@ -57,26 +57,79 @@ function hashFiles(sources, read) {
 }
 
 const LOCK = ['package-lock.json'];
+const QUIETLY = ['--no-audit', '--no-fund', '--loglevel=error'];
 
-export function install() {
-  fetchPackages();
-  compileNative();
+/** The packages, and beside them what is compiled at the place. */
+export async function install() {
+  const inProcess = (name) =>
+    new Promise((resolve) => {
+      const [command, args] = call(name);
+      spawn(command, args, { cwd: root, stdio: 'inherit' }).once('exit', resolve);
+    });
+  const failed = (await Promise.all(['fetchPackages', 'compileDatabase'].map(inProcess))).find(
+    (status) => status !== 0,
+  );
+  if (failed !== undefined) process.exit(failed ?? 1);
+  placeDatabase();
 }
+
+/** What calls one of these functions in a process of its own. */
+export const call = (name) => [
+  process.execPath,
+  ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`],
+];
 
 /** The packages without what is compiled at the place. */
 export function fetchPackages() {
   onlyIfChanged('install', LOCK, 'node_modules', () => {
     say('Installing packages (two to three minutes the first time) …');
-    run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
+    run('npm', ['ci', '--ignore-scripts', ...QUIETLY]);
   });
 }
 
-/** What packages compile: the database, a minute and a half on one processor, beside which other work may go on. */
-export function compileNative() {
-  onlyIfChanged('native', LOCK, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node', () => {
-    // The database's own builds ask no more of the compiler either; the package's do, for a third more time.
-    run('npm', ['rebuild', '--loglevel=error'], { CFLAGS: '-O2', CXXFLAGS: '-O2' });
+const DATABASE = 'better-sqlite3';
+const DATABASE_FOLDER = '.cache/database';
+const DATABASE_BUILD = `node_modules/${DATABASE}/build`;
+
+/**
+ * The database, of the version and with the packages that the lock file names, in a folder of its own: compiling it takes
+ * one processor a minute and a half, while the other packages come. Nothing is compiled where a build for the machine is had.
+ */
+export function compileDatabase() {
+  const folder = path.join(root, DATABASE_FOLDER);
+  mkdirSync(folder, { recursive: true });
+  const files = Object.entries(describeDatabase()).map(([name, content]) => {
+    writeFileSync(path.join(folder, name), JSON.stringify(content));
+    return `${DATABASE_FOLDER}/${name}`;
   });
+  onlyIfChanged('database', files, `${DATABASE_FOLDER}/${DATABASE_BUILD}`, () => {
+    // The database's own builds ask no more of the compiler either; the package's do, for a third more time.
+    run('npm', ['ci', ...QUIETLY], { CFLAGS: '-O2', CXXFLAGS: '-O2' }, folder);
+  });
+}
+
+/** A project that needs the database alone: its packages as they are locked for this one. */
+function describeDatabase() {
+  const { packages, lockfileVersion } = JSON.parse(readFileSync(path.join(root, LOCK[0]), 'utf8'));
+  const kept = {};
+  const keep = (name, owner) => {
+    const nested = `${owner}/node_modules/${name}`;
+    const place = nested in packages || owner === '' ? nested.replace(/^\//, '') : null;
+    if (!place) return keep(name, owner.replace(/\/?node_modules\/(@[^/]+\/)?[^/]+$/, ''));
+    if (place in kept) return;
+    kept[place] = packages[place];
+    for (const needed of Object.keys(packages[place].dependencies ?? {})) keep(needed, place);
+  };
+  keep(DATABASE, '');
+  const { version } = kept[`node_modules/${DATABASE}`];
+  const own = { private: true, dependencies: { [DATABASE]: version }, allowScripts: { [DATABASE]: true } };
+  return { 'package.json': own, 'package-lock.json': { lockfileVersion, packages: { '': own, ...kept } } };
+}
+
+/** Brings the compiled database to the packages. */
+export function placeDatabase() {
+  const place = path.join(root, DATABASE_BUILD);
+  if (!existsSync(place)) cpSync(path.join(root, DATABASE_FOLDER, DATABASE_BUILD), place, { recursive: true });
 }
 
 const WEB_SOURCES = [

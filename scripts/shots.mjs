@@ -65,7 +65,7 @@ const SHOTS = [
 ];
 
 const asked = process.argv.slice(2);
-install();
+await install();
 build();
 const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-shots-'));
 const env = {

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { build, install, root, say } from './lib.mjs';
 
 const demo = process.argv.includes('--demo');
-install();
+await install();
 build();
 const env = demo
   ? { BRICOLAGE_DB: `${root}data/demo.sqlite`, BRICOLAGE_DEMO: `${root}demo/dossiers` }

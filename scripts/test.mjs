@@ -4,7 +4,7 @@
  */
 import { spawn } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { COMPILE_LATE, findChromium, root, say, STEP_LIMIT } from './lib.mjs';
+import { call, COMPILE_LATE, findChromium, placeDatabase, root, say, STEP_LIMIT } from './lib.mjs';
 
 const started = Date.now();
 const seconds = (from) => Math.round((Date.now() - from) / 1000);
@@ -53,7 +53,6 @@ const step = (name, [command, args], { aside = false, whenIdle = false, env = {}
 
 const { execPath } = process;
 const program = (name, ...args) => [execPath, [COMPILE_LATE, `node_modules/.bin/${name}`, ...args]];
-const call = (name) => [execPath, ['--input-type=module', '-e', `(await import('./scripts/lib.mjs')).${name}()`]];
 /** Browser tests wait a sixth of their time: what may end late runs then. */
 async function checkStatically() {
   for (const [name, own] of [
@@ -67,15 +66,14 @@ async function checkStatically() {
 }
 
 async function runTests() {
-  await Promise.all([
-    step('native packages', call('compileNative'), { aside: true }),
-    step('build', call('build'), { aside: true }),
-  ]);
+  await Promise.all([database, step('build', call('build'), { aside: true })]);
+  placeDatabase();
   // Left to itself the runner keeps one processor free, which on two of them leaves one.
   await step('unit and http tests', program('jest', '--maxWorkers=100%'), { env: { NODE_OPTIONS: '--no-warnings' } });
   await step('browser tests', program('playwright', 'test'), { env: { CHROMIUM: findChromium() } });
 }
 
+const database = step('database', call('compileDatabase'), { aside: true });
 await Promise.all([
   step('packages', call('fetchPackages'), { aside: true }),
   step('browser', call('findChromium'), { aside: true }),
