@@ -1,6 +1,7 @@
 import { TamaguiProvider } from '@tamagui/core';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { DRAWN_ANSWERS } from '@/client/ui';
+import type * as Glyphs from '@/client/ui/defect-glyph';
 import { config } from '@/client/ui/tamagui.config';
 import type { Dossier } from '@/core/dossier';
 import { CHECK_CODES, CHECKS, DEFECT_FACTS, DEFECT_LISTS, DEFECTS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
@@ -16,7 +17,7 @@ jest.mock('@/client/features/photos', () => ({ PhotoButton: () => null, PhotoStr
 
 // The list of damage is opened for each kind of it; its drawings are drawn once, below.
 jest.mock('@/client/ui/defect-glyph', () => ({ DefectGlyph: () => null, RepairGlyph: () => null }));
-const { DefectGlyph } = jest.requireActual<typeof import('@/client/ui')>('@/client/ui/defect-glyph');
+const { DefectGlyph } = jest.requireActual<typeof Glyphs>('@/client/ui/defect-glyph');
 
 const dossier: Dossier = {
   format: 'bricolage.dossier/1',
