@@ -9,6 +9,7 @@ const LOADERS = { '.ts': 'ts', '.tsx': 'tsx', '.js': 'jsx', '.jsx': 'jsx', '.mjs
  * time of what reckons much. Once a module has run its exports are values; what a circle has not reached yet stays asked.
  */
 const SETTLE_EXPORTS = `((asked) => {
+  if (typeof asked !== 'object' || !asked.__esModule) return;
   const settled = Object.defineProperty({}, '__esModule', { value: true });
   for (const name of Object.keys(asked)) {
     let value;

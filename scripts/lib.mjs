@@ -93,6 +93,7 @@ export function fetchPackages() {
 const DATABASE = 'better-sqlite3';
 const DATABASE_FOLDER = '.cache/database';
 const DATABASE_BUILD = `node_modules/${DATABASE}/build`;
+const DATABASE_FILE = `${DATABASE_BUILD}/Release/better_sqlite3.node`;
 
 /**
  * The database, of the version and with the packages that the lock file names, in a folder of its own: compiling it takes
@@ -105,7 +106,7 @@ export function compileDatabase() {
     writeFileSync(path.join(folder, name), JSON.stringify(content));
     return `${DATABASE_FOLDER}/${name}`;
   });
-  onlyIfChanged('database', files, `${DATABASE_FOLDER}/${DATABASE_BUILD}`, () => {
+  onlyIfChanged('database', files, `${DATABASE_FOLDER}/${DATABASE_FILE}`, () => {
     // Half the time of what the package asks of the compiler; queries then take 6 % longer.
     run('npm', ['ci', ...QUIETLY], { CFLAGS: '-O1', CXXFLAGS: '-O1' }, folder);
   });
@@ -125,14 +126,21 @@ function describeDatabase() {
   };
   keep(DATABASE, '');
   const { version } = kept[`node_modules/${DATABASE}`];
-  const own = { private: true, dependencies: { [DATABASE]: version }, allowScripts: { [DATABASE]: true } };
+  const own = {
+    private: true,
+    // Another Node may want another build.
+    description: `for modules of version ${process.versions.modules}`,
+    dependencies: { [DATABASE]: version },
+    allowScripts: { [DATABASE]: true },
+  };
   return { 'package.json': own, 'package-lock.json': { lockfileVersion, packages: { '': own, ...kept } } };
 }
 
 /** Brings the compiled database to the packages. */
 export function placeDatabase() {
-  const place = path.join(root, DATABASE_BUILD);
-  if (!existsSync(place)) cpSync(path.join(root, DATABASE_FOLDER, DATABASE_BUILD), place, { recursive: true });
+  const built = `${DATABASE_FOLDER}/${DATABASE_BUILD}`;
+  const place = () => cpSync(path.join(root, built), path.join(root, DATABASE_BUILD), { recursive: true });
+  onlyIfChanged('placed', [`${DATABASE_FOLDER}/${DATABASE_FILE}`], DATABASE_FILE, place);
 }
 
 const WEB_SOURCES = [

@@ -13,7 +13,7 @@ import path from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { PHOTOGRAPHS } from './photographs';
-import { expect, expectNoSideways, test } from './server';
+import { expect, expectNoSideways, nearAgain, test, waitForPieces } from './server';
 
 /* Without the server: what the browser keeps of the program and of the shop. */
 test.use({ serviceWorkers: 'allow', demo: true });
@@ -21,22 +21,7 @@ test.use({ serviceWorkers: 'allow', demo: true });
 /** The program and the pieces are laid by a few seconds after the first screen stands. */
 async function waitUntilKept(page: Page): Promise<void> {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await expect
-    .poll(() =>
-      page.evaluate(async () => {
-        const [own] = (await indexedDB.databases()).filter(({ name = '' }) => /^bricolage-(?!.*-pictures$)/.test(name));
-        if (!own) return 0;
-        const db = await new Promise<IDBDatabase>((resolve) => {
-          const opening = indexedDB.open(own.name!);
-          opening.onsuccess = () => resolve(opening.result);
-        });
-        return new Promise<number>((resolve) => {
-          const counting = db.transaction('pieces').objectStore('pieces').count();
-          counting.onsuccess = () => resolve(counting.result);
-        }).finally(() => db.close());
-      }),
-    )
-    .toBeGreaterThanOrEqual(13);
+  await waitForPieces(page);
 }
 
 /** Pictures that wait in the browser. */
@@ -101,6 +86,7 @@ test('the app opens after the server has gone, judges what was never opened here
   await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
 
   await shop.restart();
+  await nearAgain(page);
   await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
   await expect.poll(() => answersOf(shop.url)).toBe(before + 1);
 });
@@ -138,6 +124,7 @@ test('a patch is read from a photograph without the server, and picture and test
   await expect(page.getByText('Offline: 1 change and 2 pictures are kept here')).toBeVisible();
 
   await shop.restart();
+  await nearAgain(page);
   await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
   await expect.poll(async () => (await piece()).tests.length).toBe(before.length + 1);
   const after = await piece();
@@ -157,6 +144,7 @@ test('what was made for one shop never goes to another that answers at the same 
   await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
 
   await shop.restart('other.sqlite');
+  await nearAgain(page);
   await expect(page.getByText(/^Offline/)).toBeHidden({ timeout: 20_000 });
   await page.goto(shop.url);
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
@@ -197,7 +185,10 @@ test('two tabs without the server each keep what was made in them, and all of it
 
   sent.length = 0;
   await shop.restart();
-  for (const tab of [page, other]) await expect(tab.getByText(/^Offline/)).toBeHidden({ timeout: 40_000 });
+  for (const tab of [page, other]) {
+    await nearAgain(tab);
+    await expect(tab.getByText(/^Offline/)).toBeHidden({ timeout: 40_000 });
+  }
   expect(await answersOf(shop.url)).toBe(before + 1);
   expect(sent.length).toBe(new Set(sent).size);
   await other.close();
@@ -257,6 +248,7 @@ test('a browser without room says so before anything is lost', async ({ page, sh
   await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
   await expect(page.getByText('This browser has no room left')).toBeVisible();
   await shop.restart();
+  await nearAgain(page);
   await expect.poll(() => answersOf(shop.url), { timeout: 40_000 }).toBe(before + 1);
   await expect(page.getByText('This browser has no room left')).toBeHidden();
 });

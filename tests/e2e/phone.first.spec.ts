@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectBigTargets, expectNoSideways, follow, listViolations, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, listViolations, test, waitForPieces } from './server';
 
 const tap = async (page: Page, role: 'button' | 'radio' | 'link', name: string | RegExp): Promise<void> =>
   page.getByRole(role, { name }).first().click();
@@ -96,7 +96,7 @@ test.describe('with the demo workshop', () => {
     await page.getByLabel('Find anything').fill('zzz');
     await expect(page.getByText('Nothing begins with “zzz”')).toBeVisible();
     // What this device keeps is found without the server as well.
-    await page.waitForTimeout(12_000);
+    await waitForPieces(page);
     await shop.stop();
     await page.getByLabel('Find anything').fill('settle');
     await expect(page.getByRole('region', { name: 'Pieces' }).getByRole('link').first()).toBeVisible({

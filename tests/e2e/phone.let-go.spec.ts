@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, nearAgain, test } from './server';
 
 const figure = (page: Page) => page.getByRole('region', { name: 'At the door' }).getByRole('status').first();
 
@@ -55,6 +55,7 @@ test.describe('with the demo workshop', () => {
     await expect(figure(page)).not.toHaveText(before!);
     await expect(page.getByText(title!, { exact: true })).toHaveCount(0);
     await shop.restart();
+    await nearAgain(page);
     await expect
       .poll(
         async () => {

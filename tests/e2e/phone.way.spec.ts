@@ -1,4 +1,4 @@
-import { expect, expectBigTargets, expectNoSideways, follow, test } from './server';
+import { expect, expectBigTargets, expectNoSideways, follow, nearAgain, test } from './server';
 
 test('a piece goes from the kerb to a proved primer, and survives a restart', async ({ page, shop, strangers }) => {
   const errors: string[] = [];
@@ -176,6 +176,7 @@ test.describe('with the demo workshop', () => {
     await page.getByRole('link', { name: 'Pieces', exact: true }).click();
     await expect(page.getByRole('link', { name: /^Desk without a server/ })).toContainText('Kept here');
     await shop.restart();
+    await nearAgain(page);
     await expect(page.getByText(/^Offline: /)).toBeHidden({ timeout: 40_000 });
     await expect(page.getByRole('listitem').filter({ hasText: 'Desk without a server' })).toBeVisible();
   });

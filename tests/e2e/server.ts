@@ -108,6 +108,29 @@ export async function follow(page: Page, url: string): Promise<void> {
   await expect(page.locator('main[data-old]')).toHaveCount(0);
 }
 
+/** The pieces of the demo are laid by in the browser a few seconds after the first screen stands. */
+export async function waitForPieces(page: Page): Promise<void> {
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const [own] = (await indexedDB.databases()).filter(({ name = '' }) => /^bricolage-(?!.*-pictures$)/.test(name));
+        if (!own) return 0;
+        const db = await new Promise<IDBDatabase>((resolve) => {
+          const opening = indexedDB.open(own.name!);
+          opening.onsuccess = () => resolve(opening.result);
+        });
+        return new Promise<number>((resolve) => {
+          const counting = db.transaction('pieces').objectStore('pieces').count();
+          counting.onsuccess = () => resolve(counting.result);
+        }).finally(() => db.close());
+      }),
+    )
+    .toBeGreaterThanOrEqual(13);
+}
+
+/** What a browser says when the device is in a network again: what waits for the server need not wait its turn. */
+export const nearAgain = (page: Page): Promise<void> => page.evaluate(() => void dispatchEvent(new Event('online')));
+
 /** Opens what is folded away on a screen, the first `most` of it, but for what opens over it. */
 export const unfold = (page: Page, most = Infinity): Promise<void> =>
   page.evaluate((limit) => {

@@ -73,6 +73,27 @@ describe('the outbox', () => {
     jest.useRealTimers();
   });
 
+  it('sends at once when the device is in a network again, however long it would have waited', async () => {
+    jest.useFakeTimers();
+    let tries = 0;
+    const store = openStore(async () => {
+      tries += 1;
+      if (tries < 4) throw new TypeError('failed to fetch');
+      return reply(200, DESK);
+    });
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: answer('dark_line') }));
+    await settle();
+    for (let i = 0; i < 2; i += 1) {
+      jest.advanceTimersByTime(10_000);
+      await settle();
+    }
+    expect([tries, store.getState().outbox.pending.length]).toEqual([3, 1]);
+    store.dispatch(piecesApi.internalActions.onOnline());
+    await settle();
+    expect([tries, store.getState().outbox.pending.length]).toEqual([4, 0]);
+    jest.useRealTimers();
+  });
+
   it('lays aside what the server refuses, with the reason, and sends it again or throws it away when told', async () => {
     let status = 422;
     const store = openStore(async () =>

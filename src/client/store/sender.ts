@@ -51,6 +51,8 @@ export interface Sender {
   send: () => void;
   /** The server is away: looks again until it answers. */
   watch: () => void;
+  /** The device is in a network again, or in the hand: what waits to look again looks now. */
+  hurry: () => void;
 }
 
 /**
@@ -64,14 +66,21 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
   let timer: ReturnType<typeof setTimeout> | null = null;
   let wait = RETRY_MS;
 
+  const lookNow = (): void => {
+    timer = null;
+    if (getState().outbox.pending.length > 0) send();
+    else void look();
+  };
   const lookAgain = (): void => {
     if (timer) return;
-    timer = setTimeout(() => {
-      timer = null;
-      if (getState().outbox.pending.length > 0) send();
-      else void look();
-    }, wait);
+    timer = setTimeout(lookNow, wait);
     wait = Math.min(2 * wait, LONGEST_WAIT_MS);
+  };
+  const hurry = (): void => {
+    if (!timer) return;
+    clearTimeout(timer);
+    wait = RETRY_MS;
+    lookNow();
   };
   const answered = (): void => {
     wait = RETRY_MS;
@@ -184,7 +193,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
       send();
     });
   };
-  return { send, watch: lookAgain };
+  return { send, watch: lookAgain, hurry };
 }
 
 /** What became of sending a change; `stop`: nothing can be sent just now. */

@@ -25,6 +25,8 @@ import { makeUndoKeeper, undoSlice } from './undo';
 
 const KEPT = ['drafts', 'settings', 'bench', 'clock'] as const;
 
+const { onOnline, onFocus } = piecesApi.internalActions;
+
 /** The application's one store. Outbox, drafts and settings are kept in the browser as they change. */
 export function makeStore(fetcher?: typeof fetch) {
   const sendAfterChange: Middleware = () => (next) => (action) => {
@@ -34,6 +36,7 @@ export function makeStore(fetcher?: typeof fetch) {
     if (changeMade.match(action) && store.getState().outbox.awaySince !== null)
       store.dispatch(piecesApi.util.invalidateTags(['Summaries']));
     if (serverLost.match(action)) sender.watch();
+    if (onOnline.match(action) || onFocus.match(action)) sender.hurry();
     return result;
   };
   const store = configureStore({
@@ -69,7 +72,7 @@ export function makeStore(fetcher?: typeof fetch) {
     for (const name of KEPT) if (state[name] !== before[name]) keep(name, state[name]);
     // It answers again: what was shown from what is kept is asked for anew.
     const found = before.outbox.awaySince !== null && state.outbox.awaySince === null;
-    if (found) store.dispatch(piecesApi.internalActions.onOnline());
+    if (found) store.dispatch(onOnline());
   });
   followClock(kept.clock);
   setupListeners(store.dispatch);
