@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -116,4 +116,17 @@ describe('the command line as a process', () => {
     expect(bad.stderr).toContain('zones[0].role');
     expect(call(['guess']).status).toBe(2);
   });
+
+  it('answers the same from what was compiled before, and makes that anew where it is spoilt', () => {
+    const ask = () => call(['diagnose', 'demo/dossiers/issue-desk.json']).stdout;
+    const first = ask();
+    expect(JSON.parse(first).format).toBe('bricolage.diagnosis/1');
+    const kept = readdirSync('.cache').filter((name) => /^main\.cjs\.\d+$/.test(name));
+    expect(kept).toHaveLength(1);
+    expect(ask()).toBe(first);
+    const compiled = path.join('.cache', kept[0]!);
+    writeFileSync(compiled, 'spoilt');
+    expect(ask()).toBe(first);
+    expect(statSync(compiled).size).toBeGreaterThan(100_000);
+  }, 15_000);
 });
