@@ -1,4 +1,4 @@
-/** @type {import('jest').Config} */
+const esbuild = ['<rootDir>/scripts/jest-esbuild.cjs', {}];
 const alias = { '^@/(.*)$': '<rootDir>/src/$1' };
 // Packages that ship modern syntax only: those with Flow's types, which Babel alone takes away, …
 const typed = ['(jest-)?react-native', '@react-native(-community)?', 'react-native-(?!svg).*'].join('|');
@@ -41,6 +41,7 @@ const sandboxInjectedGlobals = [
   'Uint32Array',
 ];
 
+/** @type {import('jest').Config} */
 module.exports = {
   projects: [
     {
@@ -55,7 +56,7 @@ module.exports = {
       moduleNameMapper: alias,
       // These ship modules only.
       transform: {
-        '(\\.tsx?|/node_modules/(ml-.+|is-any-array|dinero\\.js)/.+\\.js)$': ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+        '(\\.tsx?|/node_modules/(ml-.+|is-any-array|dinero\\.js)/.+\\.js)$': esbuild,
       },
       transformIgnorePatterns: ['/node_modules/(?!ml-|is-any-array|dinero\\.js)'],
     },
@@ -67,8 +68,8 @@ module.exports = {
       moduleNameMapper: alias,
       // Our own code needs none of the presets, which take several times as long. Tests do: they lift mocks above imports.
       transform: {
-        [`/node_modules/(${modern})/.+\\.[cm]?[jt]sx?$|/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$`]:
-          ['<rootDir>/scripts/jest-esbuild.cjs', {}],
+        [`/node_modules/(${modern})/.+\\.[cm]?[jt]sx?$`]: esbuild,
+        '/src/((core|contract|words)/.+\\.ts|client/(?!.+\\.test\\.).+\\.tsx?)$': esbuild,
       },
       moduleFileExtensions: ['ts', 'tsx', 'js', 'jsx', 'mjs', 'json'],
       transformIgnorePatterns: [

@@ -10,7 +10,7 @@ export default defineConfig({
   retries: 1,
   reporter: [['list']],
   outputDir: 'dist-e2e',
-  // Built already.
+  // The built server is loaded as it is: it is no source of a test.
   build: { external: ['**/dist-server/**'] },
   use: {
     launchOptions: {

@@ -1,11 +1,11 @@
-/* A small Jest transform for our own code: types are checked by `npm run typecheck`. */
+/* A small Jest transform for our own code, and for packages that ship modern syntax only: types are checked by `npm run typecheck`. */
 const { transformSync } = require('esbuild');
 const path = require('node:path');
 
 const LOADERS = { '.ts': 'ts', '.tsx': 'tsx', '.js': 'jsx', '.jsx': 'jsx', '.mjs': 'jsx', '.cjs': 'jsx' };
 
 /*
- * Each name a module exports is asked of two functions, and of two more at each index it comes through: a quarter of the
+ * Each name a module exports is asked of two functions, and of two more at each index it comes through: a sixth of the
  * time of what reckons much. Once a module has run its exports are values; what a circle has not reached yet stays asked.
  */
 const SETTLE_EXPORTS = `((asked) => {

@@ -96,7 +96,7 @@ export const call = (name) => [
 /** The packages without what is compiled at the place. */
 export function fetchPackages() {
   onlyIfChanged('install', LOCK, 'node_modules', () => {
-    say('Installing packages (two to three minutes the first time) …');
+    say('Installing packages (a minute or two the first time) …');
     run('npm', ['ci', '--ignore-scripts', ...QUIETLY]);
   });
 }
@@ -127,6 +127,7 @@ export function compileDatabase() {
 function describeDatabase() {
   const { packages, lockfileVersion } = JSON.parse(readFileSync(path.join(root, LOCK[0]), 'utf8'));
   const kept = {};
+  // As Node finds a package: in the folder of whoever needs it, or of whoever holds that one.
   const keep = (name, owner) => {
     const nested = `${owner}/node_modules/${name}`;
     const place = nested in packages || owner === '' ? nested.replace(/^\//, '') : null;
@@ -171,7 +172,7 @@ const WEB_SOURCES = [
 
 export function build() {
   onlyIfChanged('web', WEB_SOURCES, 'dist/index.html', () => {
-    say('Building the web application (one to two minutes the first time) …');
+    say('Building the web application (about a minute the first time) …');
     run(process.execPath, [COMPILE_LATE, ROOMY, 'node_modules/.bin/expo', 'export', '--platform', 'web'], {
       CI: '1',
       EXPO_OFFLINE: '1',
@@ -264,7 +265,7 @@ export function bundleTypeScript(entry, outfile) {
     platform: 'node',
     target: 'node20',
     format: 'cjs',
-    // What runs from what was compiled before cannot import late.
+    // A program that is run from its compiled form cannot import while it runs (`runTypeScript`).
     supported: { 'dynamic-import': false },
     // Hold native libraries, which stay packages of their own.
     external: ['sharp', 'better-sqlite3'],

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
-import type { Result } from '@/core/shared';
+import { succeed, type Result } from '@/core/shared';
 import { makeDemoVisit, type VisitState } from './demo-visit';
 import { makeSimulatedInstruments } from './devices';
 import { listen } from './listen';
@@ -89,7 +89,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
     isOpen: settings.BRICOLAGE_OPEN === '1' || shop.shop().isOpen(),
     openDoor: async () => {
       const opened = await door.open();
-      return opened.ok ? { ok: true, value: door.urls() } : opened;
+      return opened.ok ? succeed(door.urls()) : opened;
     },
     stop: () => (stopped ??= stop()),
   };

@@ -111,19 +111,23 @@ export async function follow(page: Page, url: string): Promise<void> {
 /** The pieces of the demo are laid by in the browser a few seconds after the first screen stands. */
 export async function waitForPieces(page: Page): Promise<void> {
   await expect
-    .poll(() =>
-      page.evaluate(async () => {
-        const [own] = (await indexedDB.databases()).filter(({ name = '' }) => /^bricolage-(?!.*-pictures$)/.test(name));
-        if (!own) return 0;
-        const db = await new Promise<IDBDatabase>((resolve) => {
-          const opening = indexedDB.open(own.name!);
-          opening.onsuccess = () => resolve(opening.result);
-        });
-        return new Promise<number>((resolve) => {
-          const counting = db.transaction('pieces').objectStore('pieces').count();
-          counting.onsuccess = () => resolve(counting.result);
-        }).finally(() => db.close());
-      }),
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const [own] = (await indexedDB.databases()).filter(({ name = '' }) =>
+            /^bricolage-(?!.*-pictures$)/.test(name),
+          );
+          if (!own) return 0;
+          const db = await new Promise<IDBDatabase>((resolve) => {
+            const opening = indexedDB.open(own.name!);
+            opening.onsuccess = () => resolve(opening.result);
+          });
+          return new Promise<number>((resolve) => {
+            const counting = db.transaction('pieces').objectStore('pieces').count();
+            counting.onsuccess = () => resolve(counting.result);
+          }).finally(() => db.close());
+        }),
+      { timeout: 20_000 },
     )
     .toBeGreaterThanOrEqual(13);
 }
