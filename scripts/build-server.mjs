@@ -2,7 +2,7 @@
 import { buildSync } from 'esbuild';
 
 buildSync({
-  entryPoints: ['src/server/main.ts', 'src/server/decode-picture.ts'],
+  entryPoints: ['src/server/main.ts', 'src/server/decode-picture.ts', 'src/server/keep-apart.ts'],
   bundle: true,
   platform: 'node',
   target: 'node20',

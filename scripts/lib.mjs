@@ -245,7 +245,8 @@ export function runTypeScript(entry, sources) {
   script.runInThisContext()(module.exports, createRequire(file), module, file, path.dirname(file));
 }
 
-function bundleIfChanged(entry, sources) {
+/** The bundle of a TypeScript file, made again if its sources have changed since. */
+export function bundleIfChanged(entry, sources) {
   const name = path.basename(entry, '.ts');
   const outfile = path.join(root, `.cache/${name}.cjs`);
   const folder = path.dirname(outfile);

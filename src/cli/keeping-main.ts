@@ -1,7 +1,9 @@
 import path from 'node:path';
+import { makePictureDecoder } from '@/server/keeping';
 import { runKeepingCommand } from './keeping';
 
 /* A program of its own: the commands about whole shops bring the database, which no other command should wait for. */
+const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
 void runKeepingCommand(
   process.argv.slice(2),
   {
@@ -10,5 +12,7 @@ void runKeepingCommand(
     now: () => new Date().toISOString(),
   },
   // The bundle lies in a folder of the project's own.
-  path.join(__dirname, '../src/server/db/migrations'),
-).then((code) => (process.exitCode = code));
+  { migrations: path.join(__dirname, '../src/server/db/migrations'), decoder },
+)
+  .finally(decoder.close)
+  .then((code) => (process.exitCode = code));

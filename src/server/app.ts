@@ -86,7 +86,7 @@ export function makeApp(parts: AppParts): Express {
   app.get('/api/health', (_request, response) => {
     const trouble = health();
     if (trouble) return sendProblem(response, trouble);
-    response.json({ ok: true });
+    response.json({ ok: true, copies: keeping.tellCopies() });
   });
   const experience = makeShopExperience(store);
   app.get('/api/experience', (request, response) => {

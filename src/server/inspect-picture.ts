@@ -1,5 +1,5 @@
 import { imageSize } from 'image-size';
-import { fail, MOST_PIXELS, succeed, type Result } from '@/core/shared';
+import { fail, KEPT_SIDE_PX, MOST_PIXELS, succeed, type Result } from '@/core/shared';
 import { STILLS } from './picture-decoder';
 
 const TYPES: ReadonlySet<string> = new Set(['jpg', 'png', 'webp']);
@@ -8,6 +8,8 @@ const TYPES: ReadonlySet<string> = new Set(['jpg', 'png', 'webp']);
 const MOST_PARTS = 20_000;
 const MOST_TEXTS = 8;
 const MOST_TEXT_BYTES = 64 * 1024;
+/** One side of the other: a photograph of a whole wall has six, and what has thousands is no photograph. */
+const MOST_TIMES = 20;
 /** Four channels of sixteen bits; and what packing adds, with room for small pictures that were packed badly. */
 const MOST_PIXEL_BYTES = 8;
 const PACKING_BYTES = 64 * 1024;
@@ -16,7 +18,7 @@ const PACKING_BYTES = 64 * 1024;
  * What the first bytes and the list of parts say of a picture, before any decoder sees it: its kind, its size, whether it
  * moves, and whether it carries more than a picture needs.
  */
-export function inspectPicture(bytes: Uint8Array): Result<{ type: string }> {
+export function inspectPicture(bytes: Uint8Array): Result<{ type: string; width: number; height: number }> {
   const refused = fail('not_a_picture', '', { allowed: STILLS });
   let found: ReturnType<typeof imageSize>;
   try {
@@ -26,6 +28,8 @@ export function inspectPicture(bytes: Uint8Array): Result<{ type: string }> {
   }
   const { type = '', width, height } = found;
   if (!TYPES.has(type)) return refused;
+  if (Math.max(width, height) > MOST_TIMES * Math.min(width, height))
+    return fail('picture_too_narrow', '', { max: MOST_TIMES });
   if (width * height > MOST_PIXELS) return fail('picture_too_large', '', { max: MOST_PIXELS / 1e6 });
   const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const parts = type === 'png' ? listPngParts(view) : type === 'webp' ? listWebpParts(view) : listJpegParts(view);
@@ -38,7 +42,30 @@ export function inspectPicture(bytes: Uint8Array): Result<{ type: string }> {
   if (parts.length >= MOST_PARTS || texts.length > MOST_TEXTS || weight > MOST_TEXT_BYTES)
     return fail('picture_overladen');
   if (parts.some(({ name }) => name === 'acTL' || name === 'ANIM' || name === 'ANMF')) return refused;
-  return succeed({ type });
+  return succeed({ type, width, height });
+}
+
+/** What a JPEG of ours is made of (ITU-T T.81, B.1): a baseline frame, its tables, one scan, and no word about a camera. */
+const OWN_PARTS: ReadonlySet<string> = new Set(['e0', 'db', 'c0', 'c4', 'dd', 'da']);
+const END_OF_PICTURE = Buffer.from([0xff, 0xd9]);
+
+/** Whether a picture is such as this program writes: nothing in it but the picture, no larger than one is kept. */
+export function isAsKept(bytes: Uint8Array): boolean {
+  const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  if (view.readUInt16BE(0) !== 0xffd8) return false;
+  const { width, height } = imageSize(bytes);
+  const parts = listJpegParts(view);
+  return (
+    Math.max(width, height) <= KEPT_SIDE_PX &&
+    parts !== null &&
+    parts.every(({ name }) => OWN_PARTS.has(name)) &&
+    // Within a scan the mark of its end cannot stand: nothing lies behind it.
+    view.indexOf(
+      END_OF_PICTURE,
+      parts.reduce((sum, { size }) => sum + size, 0),
+    ) ===
+      view.length - 2
+  );
 }
 
 interface Part {

@@ -54,6 +54,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
       demo: dossiers,
       webRoot: path.join(root, 'dist'),
       decoder,
+      keeperProgram: path.join(__dirname, 'keep-apart.cjs'),
       instruments: makeSimulatedInstruments(),
       door,
       pairing: makePairing(() => Date.parse(now())),

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import Database from 'better-sqlite3';
@@ -23,14 +23,25 @@ describe('a copy put in the place of a file', () => {
     db.close();
     writeFileSync(`${file}-wal`, journal);
 
-    putInPlace(copy, file);
+    const read = (): unknown => {
+      const back = new Database(file);
+      const value = back.prepare('SELECT value FROM one').pluck().get();
+      back.close();
+      return value;
+    };
+    copyFileSync(copy, `${copy}.again`);
+    const first = putInPlace(copy, file);
     expect(existsSync(`${file}-wal`)).toBe(false);
-    const back = new Database(file);
-    expect(back.prepare('SELECT value FROM one').pluck().get()).toBe(1);
-    back.close();
+    expect(read()).toBe(1);
+    // What was there before comes back where the copy turns out to be of no use.
+    first.undo();
+    expect(read()).toBe(3);
+    putInPlace(`${copy}.again`, file).settle();
+    expect(read()).toBe(1);
+    expect(readdirSync(folder)).toEqual(['shop.sqlite']);
   });
 
   it('has its own folder beside it', () => {
-    expect(shopFolder(path.join('data', 'shop.sqlite'))).toBe(path.resolve('data', 'shop-files'));
+    expect(shopFolder(path.join('data', 'shop.sqlite'))).toBe(path.resolve('data', 'shop.sqlite-files'));
   });
 });

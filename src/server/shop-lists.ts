@@ -14,9 +14,9 @@ import {
 } from '@/core/work';
 import { goneAt } from '@/core/keeping';
 import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
-import type { KindCount, PutAway } from '@/contract';
+import type { ChangedPieces, KindCount, PutAway } from '@/contract';
 import { keepByPiece } from './keep-by-piece';
-import type { PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
+import type { ChangeMark, PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /**
  * Lists over all pieces, each no longer than what is looked at. What is worked out of a piece is kept until the piece
@@ -29,8 +29,8 @@ export interface ShopLists {
   listSummaries: (page: PiecesAsked & { from: number; count: number }) => { pieces: PieceSummary[]; total: number };
   /** The readings that stand behind a figure of the findings. */
   listReadings: (asked: ReadingQuestion) => CountedReading[];
-  /** Whole pieces that changed after a moment, the latest first, and those put in the bin since: what a device keeps. */
-  listChanged: (since: string, most: number) => { pieces: { dossier: Dossier; changedAt: string }[]; gone: string[] };
+  /** Whole pieces that changed since a device last asked, the latest first, and those put in the bin since. */
+  listChanged: (since: ChangeMark | null, most: number) => ChangedPieces;
   /** What is out of the lists: archived, or in the bin until a moment. */
   listPutAway: () => PutAway;
   /** What pieces with the same fault have in common. */
@@ -120,10 +120,14 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
     },
     listPatterns: () => findPatterns(store.listTaken().flatMap(({ id, changedAt }) => stories(id, changedAt) ?? [])),
     listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
-    listChanged: (since, most) => ({
-      pieces: store.listChangedSince(since, most).map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),
-      gone: store.listRemovedSince(since),
-    }),
+    listChanged: (since, most) => {
+      const { pieces, mark, ...rest } = store.listChangedSince(since, most);
+      return {
+        ...rest,
+        pieces: pieces.map(({ id, changedAt }) => ({ dossier: store.find(id)!, changedAt })),
+        mark: `${mark.life}-${mark.change}`,
+      };
+    },
     listPutAway: () => ({
       archived: store.listHeads('archived').map((head) => ({ id: head.id, name: nameHead(head) })),
       removed: store

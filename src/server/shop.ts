@@ -12,17 +12,36 @@ import {
   makeWorkshopStore,
   openDatabase,
   type Db,
+  type PieceStore,
   type ShopStore,
 } from './db';
 import { loadDemo } from './demo';
 import type { Instruments } from './devices';
-import { holdAlone, linkAll, makeArrivals, makeKeeping, type Backup, type ShopKeeping } from './keeping';
+import { copyWhole, draftOf, removeDrafts } from './disk';
+import {
+  holdAlone,
+  makeArrivals,
+  makeKeeper,
+  makeKeeping,
+  removeRestores,
+  removeSnapshots,
+  type Backup,
+  type ShopKeeping,
+} from './keeping';
 import type { Door, Pairing } from './opening';
 import { emptiedBefore } from '@/core/keeping';
 import { makeLive, type Live } from './live';
-import { makePhotoFiles } from './photo-files';
+import { linkPhotos, makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
-import { adoptPictures, putInPlace, shopFolder } from './shop-folder';
+import { makeSeenClock } from './seen-clock';
+import {
+  adoptPictures,
+  claimFolder,
+  putInPlace,
+  refuseLostRecords,
+  shopFolder,
+  takeOverOldFolder,
+} from './shop-folder';
 
 export interface ShopParts {
   file: string;
@@ -31,6 +50,8 @@ export interface ShopParts {
   demo?: string | undefined;
   webRoot?: string;
   decoder: PictureDecoder;
+  /** The built program that reads files apart from the server. */
+  keeperProgram: string;
   instruments: Instruments;
   door: Door;
   pairing: Pairing;
@@ -54,6 +75,7 @@ export interface OpenShop {
 interface Opened {
   db: Db;
   shop: ShopStore;
+  store: PieceStore;
   keeping: ShopKeeping;
   live: Live;
   app: Express;
@@ -63,29 +85,70 @@ interface Opened {
 /** A picture that was written so long ago is named by its piece, or by none. */
 const SETTLED_MS = 3_600_000;
 
+/** Takes a folder for this server alone; whether nobody else has it. */
+function isFree(folder: string): boolean {
+  try {
+    holdAlone(folder, folder)();
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Opens a shop for this server alone. When it comes back from a copy, all that reads its records is made anew. */
 export function openShop(parts: ShopParts): OpenShop {
   const { file, migrations, demo, decoder, log, now } = parts;
+  takeOverOldFolder(file, isFree);
   const folder = shopFolder(file);
+  refuseLostRecords(file);
   const letGo = holdAlone(folder, file);
+  for (const place of [path.dirname(file), folder]) removeDrafts(place);
+  removeRestores(path.dirname(file));
+  removeSnapshots(folder);
+  const clock = makeSeenClock(folder, now);
+  const photosFolder = path.join(folder, 'photos');
+  const keeper = makeKeeper({ program: parts.keeperProgram, file, migrations, shop: () => opened.shop.id });
 
   const open = (): Opened => {
     const db = openDatabase(file, migrations);
+    const shop = makeShopStore(db, now());
+    try {
+      claimFolder(file, shop.id);
+    } catch (error) {
+      db.close();
+      throw error;
+    }
     const [shelf, workshop] = [makeShelfStore(db), makeWorkshopStore(db)];
     const store = makePieceStore(db, workshop.misreadings);
     if (demo) loadDemo({ dossiers: demo, store, shelf, workshop, now: now() });
-    const photos = makePhotoFiles(path.join(folder, 'photos'), decoder);
-    adoptPictures(file, photos, store.listPictures());
+    const photos = makePhotoFiles(photosFolder, decoder);
+    photos.bringBack(store.listPictures());
+    adoptPictures(file, store.listPictures());
     const emptyBin = (before: number): void => {
       const at = now();
-      store.purge(emptiedBefore(at), at);
-      photos.sweep(store.listPictures(), before);
+      // By a clock that may be wrong nothing is deleted.
+      if (clock.doubted() === null) {
+        photos.remove(store.purge(emptiedBefore(at), at));
+        photos.emptyAside(at);
+      }
+      photos.setAside(store.listPictures(), before, { shop: shop.id, file: path.resolve(file), at });
     };
     // On the start nothing is being saved.
     emptyBin(Infinity);
-    const shop = makeShopStore(db, now());
-    const keeping = makeKeeping({ db, folder, photos, migrations, now, comeBack });
-    const arrivals = makeArrivals({ db, store, shelf, folder, migrations, now });
+    const keeping = makeKeeping({
+      db,
+      shop: shop.id,
+      file,
+      folder,
+      photos,
+      pictures: store.listPictures,
+      keeper,
+      clock,
+      migrations,
+      now,
+      comeBack,
+    });
+    const arrivals = makeArrivals({ store, shelf, keeper, folder, now });
     const { door, pairing, instruments, webRoot } = parts;
     const live = makeLive();
     const app = makeApp({
@@ -107,16 +170,29 @@ export function openShop(parts: ShopParts): OpenShop {
       log,
       now,
     });
-    return { db, shop, keeping, live, app, emptyBin: () => emptyBin(Date.now() - SETTLED_MS) };
+    return { db, shop, store, keeping, live, app, emptyBin: () => emptyBin(Date.now() - SETTLED_MS) };
   };
 
   const comeBack = (backup: Backup): void => {
     const passphrase = opened.shop.passphrase();
+    const life = opened.store.life() + 1;
+    const draft = draftOf(file);
+    // While nothing was changed yet: a disk may be full, a copy unreadable.
+    linkPhotos(backup.photos, photosFolder);
+    copyWhole(backup.file, draft);
     opened.live.close();
+    opened.db.pragma('wal_checkpoint(TRUNCATE)');
     opened.db.close();
-    putInPlace(backup.file, file);
-    linkAll(backup.photos, path.join(folder, 'photos'));
-    opened = open();
+    const placed = putInPlace(draft, file);
+    try {
+      opened = open();
+    } catch (error) {
+      placed.undo();
+      opened = open();
+      throw error;
+    }
+    placed.settle();
+    opened.store.beginLife(life);
     // Who was shut out since stays out, and the passphrase that holds now goes on holding.
     opened.shop.end(null, now());
     opened.shop.setPassphrase(passphrase);
@@ -126,6 +202,7 @@ export function openShop(parts: ShopParts): OpenShop {
   try {
     opened = open();
   } catch (error) {
+    keeper.close();
     letGo();
     throw error;
   }
@@ -136,6 +213,7 @@ export function openShop(parts: ShopParts): OpenShop {
     emptyBin: () => opened.emptyBin(),
     hush: () => opened.live.close(),
     close: () => {
+      keeper.close();
       opened.live.close();
       opened.db.close();
       letGo();

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { chmodSync, copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, copyFileSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DOSSIER_FORMAT } from '@/core/dossier';
@@ -239,7 +239,13 @@ describe('a step forward', () => {
     }
     db.close();
     const store = makePieceStore(openDatabase(file, MIGRATIONS));
-    expect(existsSync(`${file}.version-4`)).toBe(true);
+    const laid = new Database(`${file}.version-4`, { readonly: true });
+    expect([laid.pragma('user_version', { simple: true }), laid.pragma('quick_check', { simple: true })]).toEqual([
+      4,
+      'ok',
+    ]);
+    laid.close();
+    expect(readdirSync(path.dirname(file)).filter((name) => name.endsWith('.draft'))).toEqual([]);
     const piece = store.find('p')!;
     expect(piece.log).toEqual(rest.log);
     expect(piece.climate).toEqual(rest.climate);

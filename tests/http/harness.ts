@@ -16,11 +16,12 @@ import {
   type Db,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
-import { makeArrivals, makeKeeping } from '@/server/keeping';
+import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
 import { makeDoor, makePairing, type Pairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
+import { makeSeenClock } from '@/server/seen-clock';
 
 export const MIGRATIONS = path.resolve('src/server/db/migrations');
 
@@ -37,21 +38,29 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
-/** The program that decodes pictures, bundled once for each test file; packages are found from the project's folder. */
-let decoderProgram = '';
-export function buildDecoder(): string {
-  if (decoderProgram !== '') return decoderProgram;
-  decoderProgram = path.resolve(`.cache/decode-picture.${process.env.JEST_WORKER_ID ?? 0}.cjs`);
+/** Programs in processes of their own, bundled once for each test file; packages are found from the project's folder. */
+const built = new Map<string, string>();
+function buildHelper(name: string): string {
+  const known = built.get(name);
+  if (known !== undefined) return known;
+  const outfile = path.resolve(`.cache/helpers.${process.env.JEST_WORKER_ID ?? 0}/${name}.cjs`);
   buildSync({
-    entryPoints: ['src/server/decode-picture.ts'],
+    entryPoints: [`src/server/${name}.ts`],
     bundle: true,
     platform: 'node',
     format: 'cjs',
     packages: 'external',
-    outfile: decoderProgram,
+    outfile,
     logLevel: 'error',
   });
-  return decoderProgram;
+  built.set(name, outfile);
+  return outfile;
+}
+export const buildDecoder = (): string => buildHelper('decode-picture');
+export function buildKeeper(): string {
+  // Beside it, for the pictures of a zip.
+  buildDecoder();
+  return buildHelper('keep-apart');
 }
 
 /** A real server on a free port with a real database file, which may be made tight or otherwise spoilt first. */
@@ -78,15 +87,30 @@ export async function startServer(
   };
   const workshop = makeWorkshopStore(db);
   const [store, shelf] = [makePieceStore(db, workshop.misreadings), makeShelfStore(db)];
+  const folder = path.dirname(file);
+  const shop = makeShopStore(db, now());
+  const keeper = makeKeeper({ program: buildKeeper(), file, migrations: MIGRATIONS, shop: () => shop.id });
   const app = makeApp({
     live: makeLive(),
     visit: { possible: false, visiting: false },
-    keeping: makeKeeping({ db, folder: path.dirname(file), photos, migrations: MIGRATIONS, now, comeBack }),
+    keeping: makeKeeping({
+      db,
+      shop: shop.id,
+      file,
+      folder,
+      photos,
+      pictures: store.listPictures,
+      keeper,
+      clock: makeSeenClock(folder, now),
+      migrations: MIGRATIONS,
+      now,
+      comeBack,
+    }),
     store,
     shelf,
-    arrivals: makeArrivals({ db, store, shelf, folder: path.dirname(file), migrations: MIGRATIONS, now }),
+    arrivals: makeArrivals({ store, shelf, keeper, folder, now }),
     workshop,
-    shop: makeShopStore(db, now()),
+    shop,
     taken: makeTaken(db, now()),
     door,
     pairing,
@@ -119,6 +143,7 @@ export async function startServer(
         () =>
           new Promise((resolve) => {
             decoder.close();
+            keeper.close();
             server.closeAllConnections();
             server.close(() => {
               db.close();

@@ -1,165 +1,34 @@
-import { createServer, request, type Server } from 'node:http';
-import {
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
 import path from 'node:path';
 import Papa from 'papaparse';
-import pino from 'pino';
-import sharp from 'sharp';
-import { ZipFile } from 'yazl';
 import { explainProblem } from '@/words';
-import { makeSimulatedInstruments } from '@/server/devices';
-import { exportShopFile, restoreShopFile } from '@/server/keeping';
-import { openZip } from '@/server/keeping/read-zip';
-import { makeDoor, makePairing } from '@/server/opening';
-import { makePictureDecoder } from '@/server/picture-decoder';
-import { openShop } from '@/server/shop';
-import { buildDecoder, MIGRATIONS } from './harness';
+import {
+  at,
+  bring,
+  entriesOf,
+  exportOf,
+  folder,
+  forge,
+  makeZip,
+  picture,
+  PIECES,
+  readAll,
+  restore,
+  start,
+  startRich,
+  take,
+  type Shop,
+} from './whole-shop';
 
 /* Whole shops: out in one zip, back in a new place, copied, put back. Real files, real zips, real HTTP. */
-const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-keeping-'));
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
-
-const HOUR_MS = 3_600_000;
-const START = Date.parse('2026-11-28T09:00:00Z');
-
-interface Shop {
-  file: string;
-  base: string;
-  call: (method: string, path: string, body?: unknown) => Promise<{ status: number; body: any }>; // eslint-disable-line @typescript-eslint/no-explicit-any
-  send: (path: string, bytes: Buffer) => Promise<number>;
-  daily: () => Promise<void>;
-  wait: (hours: number) => void;
-  stop: () => Promise<void>;
+async function fetchZip(shop: Shop, name: string): Promise<string> {
+  const response = await fetch(`${shop.base}/api/keeping/shop.zip`);
+  expect(response.headers.get('content-disposition')).toMatch(/bricolage-2026-11-28\.zip/);
+  writeFileSync(at(name), Buffer.from(await response.arrayBuffer()));
+  return at(name);
 }
-
-let count = 0;
-/** The demo, and a piece of its own. */
-const PIECES = readdirSync('demo/dossiers').length + 1;
-async function start(
-  file = path.join(folder, `s${(count += 1)}`, 'shop.sqlite'),
-  demo?: string,
-  laterH = 0,
-): Promise<Shop> {
-  let time = START + laterH * HOUR_MS;
-  const now = (): string => new Date((time += 1000)).toISOString();
-  const decoder = makePictureDecoder(buildDecoder());
-  const door = makeDoor({ folder, handle: () => undefined, addresses: () => [], port: 0 });
-  const shop = openShop({
-    file,
-    migrations: MIGRATIONS,
-    ...(demo === undefined ? {} : { demo }),
-    decoder,
-    instruments: makeSimulatedInstruments(),
-    door,
-    pairing: makePairing(Date.now),
-    visit: { possible: false, visiting: false },
-    log: pino({ level: 'silent' }),
-    now,
-  });
-  const server: Server = createServer((request, response) => shop.app()(request, response));
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  return {
-    file,
-    base,
-    call: async (method, url, body) => {
-      const init =
-        body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
-      const response = await fetch(base + url, { method, ...init });
-      return { status: response.status, body: await response.json() };
-    },
-    send: async (url, bytes) => (await fetch(base + url, { method: 'PUT', body: new Uint8Array(bytes) })).status,
-    daily: () => shop.keeping().makeDaily(),
-    wait: (hours) => void (time += hours * HOUR_MS),
-    stop: () =>
-      new Promise((resolve) => {
-        decoder.close();
-        server.closeAllConnections();
-        server.close(() => {
-          shop.close();
-          resolve();
-        });
-      }),
-  };
-}
-
-const picture = (shade: number): Promise<Buffer> =>
-  sharp({ create: { width: 60, height: 40, channels: 3, background: { r: shade, g: 90, b: 60 } } })
-    .jpeg()
-    .toBuffer();
-
-/** The demo with what it does not have: pictures, a removed zone, withdrawn readings, old air, a pin, names that bite. */
-async function startRich(): Promise<Shop> {
-  const shop = await start(undefined, path.resolve('demo/dossiers'));
-  expect(await shop.send('/api/pieces/demo-issue-desk/photos/f1?zone=top', await picture(10))).toBe(200);
-  expect(await shop.send('/api/pieces/demo-issue-desk/photos/f2', await picture(200))).toBe(200);
-  await shop.call('DELETE', '/api/pieces/demo-oak-hall-bench/zones/seat');
-  await shop.call('PUT', '/api/workshop/air/2019-01-01T08:00:00Z', { temperature_c: 9, humidity_pct: 80 });
-  await shop.call('PUT', '/api/pieces/p-formula', {
-    format: 'bricolage.dossier/1',
-    piece: { kind: 'desk', name: '=HYPERLINK("x")', asking_price: 12.5 },
-    zones: [{ id: 'top', role: 'top', unknown_here: { kept: true } }],
-    log: [{ zone: 'top', op: 'clean', at: '2026-11-27T10:00:00Z', note: 'said "so",\nand went' }],
-  });
-  return shop;
-}
-
-const at = (name: string): string => path.join(folder, name);
-const NOW = '2026-11-28T12:00:00.000Z';
-
-async function exportOf(file: string, name: string, now = NOW): Promise<string> {
-  const out = at(name);
-  rmSync(out, { force: true });
-  expect(await exportShopFile(file, out, MIGRATIONS, now)).toEqual({ ok: true, value: null });
-  return out;
-}
-
-/** Every file of a zip by its hash; of `shop.json` all but the date it was made. */
-async function readAll(zipFile: string): Promise<Record<string, string>> {
-  const zip = await openZip(zipFile);
-  const all: Record<string, string> = {};
-  for (const name of zip.entries.keys()) {
-    const { bytes, sha256 } = await zip.read(name, 2 ** 30);
-    all[name] = name === 'shop.json' ? bytes.toString().replace(/"made_at": "[^"]+",\n {2}"counts"/, '') : sha256;
-  }
-  zip.close();
-  return all;
-}
-
-/** A zip made by hand, entry by entry. */
-const makeZip = (name: string, entries: Readonly<Record<string, Buffer | string>>): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const zip = new ZipFile();
-    for (const [entry, bytes] of Object.entries(entries)) zip.addBuffer(Buffer.from(bytes), entry);
-    zip.end();
-    const chunks: Buffer[] = [];
-    zip.outputStream.on('data', (chunk: Buffer) => chunks.push(chunk));
-    zip.outputStream.on('error', reject);
-    zip.outputStream.on('end', () => {
-      writeFileSync(at(name), Buffer.concat(chunks));
-      resolve(at(name));
-    });
-  });
-
-async function entriesOf(zipFile: string): Promise<Record<string, Buffer>> {
-  const zip = await openZip(zipFile);
-  const all: Record<string, Buffer> = {};
-  for (const name of zip.entries.keys()) all[name] = (await zip.read(name, 2 ** 30)).bytes;
-  zip.close();
-  return all;
-}
-
-const restore = (zip: string, name: string) => restoreShopFile(zip, at(name), MIGRATIONS, NOW);
 
 describe('a whole shop in one zip', () => {
   it('comes back as it was: what is exported from the new place is the same, byte for byte, but for the date', async () => {
@@ -167,7 +36,7 @@ describe('a whole shop in one zip', () => {
     const first = await exportOf(shop.file, 'first.zip');
     await shop.stop();
     const restored = await restore(first, 'back/again.sqlite');
-    expect(restored).toEqual({ ok: true, value: { pieces: PIECES } });
+    expect(restored).toEqual({ ok: true, value: { pieces: PIECES, picturesMissing: 0 } });
     const second = await exportOf(at('back/again.sqlite'), 'second.zip', '2026-12-24T08:00:00.000Z');
     const [one, two] = [await readAll(first), await readAll(second)];
     expect(Object.keys(one).filter((name) => name.startsWith('photos/'))).toHaveLength(2);
@@ -189,12 +58,10 @@ describe('a whole shop in one zip', () => {
 
   it('is sent by the server while it works, and is the same as the command makes', async () => {
     const shop = await startRich();
-    const sent = await readAll(await fetchZip(shop));
+    const sent = await readAll(await fetchZip(shop, 'sent.zip'));
     expect(sent).toEqual(await readAll(await exportOf(shop.file, 'command.zip')));
     await shop.stop();
-    expect(
-      readdirSync(path.join(path.dirname(shop.file), 'shop-files')).filter((name) => name.startsWith('.')),
-    ).toEqual([]);
+    expect(readdirSync(shop.files()).filter((name) => name.startsWith('.'))).toEqual([]);
   }, 60_000);
 
   it('has tables a spreadsheet reads: RFC 4180, a header, and nothing taken for a formula', async () => {
@@ -228,15 +95,12 @@ describe('a whole shop in one zip', () => {
     const [photo] = Object.keys(good).filter((name) => name.startsWith('photos/'));
     const piece = 'pieces/p-formula.json';
     const without = (name: string) => Object.fromEntries(Object.entries(good).filter(([own]) => own !== name));
-    /** With a file changed, and its hash in the list changed with it. */
-    const forged = async (name: string, bytes: Buffer | string): Promise<Record<string, Buffer | string>> => {
-      const { createHash } = await import('node:crypto');
-      const shopFile = JSON.parse(good['shop.json']!.toString());
-      for (const entry of shopFile.files)
-        if (entry.path === name) entry.sha256 = createHash('sha256').update(bytes).digest('hex');
-      return { ...good, [name]: bytes, 'shop.json': JSON.stringify(shopFile) };
-    };
     const dossier = JSON.parse(good[piece]!.toString());
+    // Named by its own bytes, which are no picture's.
+    const none = 'no picture';
+    const named = `photos/${createHash('sha256').update(none).digest('hex')}.jpg`;
+    const list = good['shop.json']!.toString().replace(photo!, named);
+    const renamed = forge({ ...without(photo!), 'shop.json': Buffer.from(list) }, named, none);
     const cases: [Record<string, Buffer | string>, RegExp][] = [
       [
         { ...good, [piece]: Buffer.concat([good[piece]!, Buffer.from(' ')]) },
@@ -249,12 +113,13 @@ describe('a whole shop in one zip', () => {
       [{ ...good, 'shop.json': '{' }, /^shop\.json: This is not JSON/],
       [{ ...good, 'shop.json': '{"format":"bricolage.shop/2"}' }, /^shop\.json format: /],
       [
-        await forged(piece, JSON.stringify({ ...dossier, zones: [{ id: 'top', role: 'roof' }] })),
+        forge(good, piece, JSON.stringify({ ...dossier, zones: [{ id: 'top', role: 'roof' }] })),
         /^pieces\/p-formula\.json zones\[0\]\.role: Not a known value/,
       ],
-      [await forged(piece, JSON.stringify({ ...dossier, piece: { kind: 'desk', id: 'p-other' } })), /another piece/],
-      [await forged(photo!, 'no picture'), /^photos\/.*: This is not a picture/],
-      [await forged('shelf.json', '[{"id":"t"}]'), /^shelf\.json \[?0?\]?\.?.*: Missing/],
+      [forge(good, piece, JSON.stringify({ ...dossier, piece: { kind: 'desk', id: 'p-other' } })), /another piece/],
+      [forge(good, photo!, 'no picture'), /^photos\/.*: This file is not what the list/],
+      [renamed, /^photos\/.*: This is not a picture/],
+      [forge(good, 'shelf.json', '[{"id":"t"}]'), /^shelf\.json \[?0?\]?\.?.*: Missing/],
     ];
     for (const [i, [entries, words]] of cases.entries()) {
       const refused = await restore(await makeZip(`bad-${i}.zip`, entries), `bad-${i}/shop.sqlite`);
@@ -286,14 +151,6 @@ describe('a whole shop in one zip', () => {
     expect(performance.now() - started - making).toBeLessThan(2000);
   }, 30_000);
 });
-
-async function fetchZip(shop: Shop): Promise<string> {
-  const out = at(`sent-${(count += 1)}.zip`);
-  const response = await fetch(`${shop.base}/api/keeping/shop.zip`);
-  expect(response.headers.get('content-disposition')).toMatch(/bricolage-2026-11-28\.zip/);
-  writeFileSync(out, Buffer.from(await response.arrayBuffer()));
-  return out;
-}
 
 describe('copies of a shop', () => {
   it('are made, listed, and put back whole; what was there before is copied first', async () => {
@@ -353,7 +210,7 @@ describe('copies of a shop', () => {
   it('one that was not finished is none', async () => {
     const shop = await start();
     await shop.call('POST', '/api/keeping/backups');
-    mkdirSync(path.join(path.dirname(shop.file), 'shop-files/backups/.draft-2026-11-29T090000.000Z'));
+    mkdirSync(shop.files('backups/.draft-2026-11-29T090000.000Z'));
     expect((await shop.call('GET', '/api/keeping/backups')).body.backups).toHaveLength(1);
     await shop.stop();
   });
@@ -376,15 +233,6 @@ describe('pieces from a file', () => {
     zones: [{ id: 'top', role: 'top' }],
     ...more,
   });
-  const bring = async (shop: Shop, file: string | Buffer) => {
-    const response = await fetch(`${shop.base}/api/keeping/arrivals`, {
-      method: 'POST',
-      body: typeof file === 'string' ? file : new Uint8Array(file),
-    });
-    return { status: response.status, body: await response.json() };
-  };
-  const take = (shop: Shop, id: string, clashes: string) =>
-    shop.call('POST', `/api/keeping/arrivals/${id}/take`, { clashes });
   const total = async (shop: Shop) => (await shop.call('GET', '/api/lists/in-work')).body.total;
 
   it('is told first, and is the shop’s only when it was said so; coming again it is the same', async () => {
@@ -443,7 +291,7 @@ describe('pieces from a file', () => {
 
   it('that breaks off on the way leaves nothing behind', async () => {
     const shop = await start();
-    const home = path.join(path.dirname(shop.file), 'shop-files', 'arrivals');
+    const home = shop.files('arrivals');
     const left = (): string[] => (existsSync(home) ? readdirSync(home) : []);
     const sending = request(`${shop.base}/api/keeping/arrivals`, { method: 'POST' });
     sending.on('error', () => undefined);
@@ -475,7 +323,7 @@ describe('pieces from a file', () => {
       });
     }
     expect(await total(shop)).toBe(0);
-    expect(readdirSync(path.join(path.dirname(shop.file), 'shop-files', 'arrivals'))).toEqual([]);
+    expect(readdirSync(shop.files('arrivals'))).toEqual([]);
     await shop.stop();
   });
 });
@@ -511,6 +359,8 @@ describe('a piece that is put away', () => {
     expect(await find(soon)).toEqual(before);
     await soon.stop();
     const late = await start(shop.file, undefined, 31 * 24);
+    expect(await find(late)).toEqual(before);
+    late.believeClock();
     const { removed_zones: removed, photos, ...left } = await find(late);
     expect({ removed, photos }).toEqual({
       removed: [],
@@ -539,7 +389,7 @@ describe('a piece that is put away', () => {
     expect((await shop.call('POST', '/api/pieces/demo-issue-desk/back')).body).toEqual(before);
 
     await remove();
-    const photos = path.join(path.dirname(shop.file), 'shop-files', 'photos');
+    const photos = shop.files('photos');
     const files = (): string[] =>
       readdirSync(photos, { recursive: true })
         .map(String)
@@ -548,6 +398,8 @@ describe('a piece that is put away', () => {
     await (await start(shop.file, undefined, 29 * 24)).stop();
     expect(files()).toHaveLength(2);
     const last = await start(shop.file, undefined, 31 * 24);
+    expect(files()).toHaveLength(2);
+    last.believeClock();
     expect(files()).toHaveLength(0);
     expect((await last.call('POST', '/api/pieces/demo-issue-desk/back')).status).toBe(404);
     expect((await last.call('GET', '/api/lists/put-away')).body.removed).toEqual([]);

@@ -186,16 +186,30 @@ describe('a picture that is not what it seems', () => {
     expect(files).toHaveLength(1);
   }, 60_000);
 
-  it('left behind by nobody is swept at the start; one that a piece has stays', async () => {
+  it('that nobody knows of is laid aside with its origin, not deleted, and comes back; half of one goes; one that a piece has stays', async () => {
     const picture = await cameraPicture();
     const { body } = await send('ph-1', picture);
     const kept = body.photos[0].sha256 as string;
     mkdirSync(path.join(folder(), 'ab'), { recursive: true });
     writeFileSync(path.join(folder(), 'ab', `${'ab'.repeat(32)}.jpg`), 'nobody');
-    writeFileSync(path.join(folder(), kept.slice(0, 2), `${kept}.jpg.draft`), 'half');
+    const half = path.join(folder(), kept.slice(0, 2), `${kept}.jpg.draft`);
+    writeFileSync(half, 'half');
     const files = makePhotoFiles(folder(), makePictureDecoder(buildDecoder()));
-    expect(files.sweep(new Set([kept]), Infinity)).toBe(2);
-    expect(existsSync(files.pathOf(kept))).toBe(true);
+    const from = { shop: 's', file: '/a/shop.sqlite', at: '2026-12-01T09:00:00.000Z' };
+    const aside = path.join(folder(), '../aside/2026-12-01');
+    expect(files.setAside(new Set([kept]), Infinity, from)).toBe(1);
+    expect([existsSync(files.pathOf(kept)), existsSync(files.pathOf('ab'.repeat(32))), existsSync(half)]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect(readFileSync(path.join(aside, `${'ab'.repeat(32)}.jpg`), 'utf8')).toBe('nobody');
+    expect(JSON.parse(readFileSync(path.join(aside, 'from.json'), 'utf8'))).toEqual(from);
+    files.emptyAside('2026-12-31T09:00:00.000Z');
+    expect(files.bringBack(new Set(['ab'.repeat(32)]))).toBe(1);
+    expect(readFileSync(files.pathOf('ab'.repeat(32)), 'utf8')).toBe('nobody');
+    files.emptyAside('2027-01-01T09:00:00.000Z');
+    expect(existsSync(aside)).toBe(false);
   });
 });
 

@@ -16,11 +16,12 @@ import {
   openDatabase,
 } from '@/server/db';
 import { makeSimulatedInstruments } from '@/server/devices';
-import { makeArrivals, makeKeeping } from '@/server/keeping';
+import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
 import { makeDoor, makePairing } from '@/server/opening';
 import { makePhotoFiles } from '@/server/photo-files';
 import { makePictureDecoder } from '@/server/picture-decoder';
+import { makeSeenClock } from '@/server/seen-clock';
 import { buildDecoder, MIGRATIONS } from './harness';
 
 /* Serving an exported application: a small stand-in with the same layout. */
@@ -34,38 +35,39 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(S
 const db = openDatabase(':memory:', MIGRATIONS);
 const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
 const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
+const now = () => '2026-01-01T00:00:00Z';
+const shop = makeShopStore(db, now());
+const keeper = makeKeeper({ program: '', file: ':memory:', migrations: MIGRATIONS, shop: () => shop.id });
 const app = makeApp({
   live: makeLive(),
   visit: { possible: false, visiting: false },
   store,
   shelf,
-  arrivals: makeArrivals({
-    db,
-    store,
-    shelf,
-    folder: webRoot,
-    migrations: MIGRATIONS,
-    now: () => '2026-01-01T00:00:00Z',
-  }),
+  arrivals: makeArrivals({ store, shelf, keeper, folder: webRoot, now }),
   workshop: makeWorkshopStore(db),
-  shop: makeShopStore(db, '2026-01-01T00:00:00Z'),
-  taken: makeTaken(db, '2026-01-01T00:00:00Z'),
+  shop,
+  taken: makeTaken(db, now()),
   door: makeDoor({ folder: webRoot, handle: () => undefined, addresses: () => [], port: 0 }),
   pairing: makePairing(Date.now),
   photos,
   keeping: makeKeeping({
     db,
+    shop: shop.id,
+    file: ':memory:',
     folder: webRoot,
     photos,
+    pictures: () => [],
+    keeper,
+    clock: makeSeenClock(webRoot, now),
     migrations: MIGRATIONS,
-    now: () => '2026-01-01T00:00:00Z',
+    now,
     comeBack: () => undefined,
   }),
   instruments: makeSimulatedInstruments(),
   health: () => checkHealth(db),
   webRoot,
   log: pino({ level: 'silent' }),
-  now: () => '2026-01-01T00:00:00Z',
+  now,
 });
 let server: Server;
 let port = 0;

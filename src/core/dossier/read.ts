@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { fail, succeed, type Problem, type Result } from '../shared';
+import { fail, readJson, succeed, type Problem, type Result } from '../shared';
 import { findFuture } from './dates';
 import { DOSSIER_FORMAT, dossierSchema, type Dossier } from './schema';
 
@@ -37,15 +37,10 @@ export function isDeeperThan(value: unknown, most: number): boolean {
   return false;
 }
 
-/** As `readDossier`, from text. */
-export function parseDossier(text: string, now?: string): Result<Dossier> {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    return fail('not_json', '', { detail: error instanceof Error ? error.message : '' });
-  }
-  return readDossier(value, now);
+/** As `readDossier`, from text or UTF-8. */
+export function parseDossier(text: string | Uint8Array, now?: string): Result<Dossier> {
+  const value = readJson(text);
+  return value.ok ? readDossier(value.value, now) : value;
 }
 
 /** Runs any schema of the contract and turns its first issue into a problem. */

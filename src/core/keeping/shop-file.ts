@@ -25,10 +25,18 @@ export const shopFileSchema = z.looseObject({
       }),
     )
     .max(100_000),
-  files: z.array(z.looseObject({ path: z.string().max(200), sha256, bytes: count })).max(1_000_000),
+  files: z.array(z.looseObject({ path: z.string().max(200), sha256, bytes: count })).max(250_000),
+  /** Hashes of pictures that records speak of and that were not found, or not whole, when it was made. */
+  missing: z.array(sha256).max(250_000).optional(),
 });
 
 export type ShopFile = z.infer<typeof shopFileSchema>;
+
+/** The same without a look into its lists, which may be long: they are read one by one. */
+export const shopListsSchema = shopFileSchema.extend({
+  pieces: z.array(z.unknown()).max(100_000),
+  files: z.array(z.unknown()).max(250_000),
+});
 
 /** What may lie in such a zip; a name of any other form is refused. */
 export type ShopEntry =

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { hex, idSchema, isDeeperThan, MOST_DEEP, readWith } from '../dossier';
 import { PRODUCT_CLASSES } from '../knowledge';
-import { fail, type Result } from '../shared';
+import { fail, readJson, type Result } from '../shared';
 
 /* `bricolage.mix-request/1`: which tins there are, and what is wanted of them. */
 
@@ -67,12 +67,9 @@ export type MixTin = MixRequest['tins'][number];
 
 /** A request from text, or the first thing that is wrong with it, with its path. */
 export function parseMixRequest(text: string): Result<MixRequest> {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    return fail('not_json', '', { detail: error instanceof Error ? error.message : '' });
-  }
+  const read = readJson(text);
+  if (!read.ok) return read;
+  const { value } = read;
   if (isDeeperThan(value, MOST_DEEP)) return fail('too_deep', '', { max: MOST_DEEP });
   if (typeof value === 'object' && value !== null && 'format' in value && value.format !== MIX_REQUEST_FORMAT) {
     const found = typeof value.format === 'string' ? value.format : typeof value.format;

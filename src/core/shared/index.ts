@@ -7,6 +7,7 @@ export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Resu
 export { drawIndex, makeRandom } from './random';
 export { median, quantile } from './quantile';
 export { readNumber } from './read-number';
+export { findTooMuch, MOST_VALUES, readJson } from './read-json';
 export { convertToKept, convertToShown, formatQuantity, unitOf, type Quantity } from './quantities';
 export { formatArea, formatVolume, type Units } from './units';
 export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';

@@ -77,7 +77,7 @@ export const pinSchema = z.looseObject({ task: z.string().min(1).max(160), at: z
 export const workshopSchema = z.object({
   setup: setupSchema,
   air: z.array(airSchema),
-  pins: z.array(pinSchema),
+  pins: z.array(pinSchema).max(5000),
   // Shops of before could not practise.
   practice: z.array(practiceAnswerSchema).default([]),
 });

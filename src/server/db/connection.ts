@@ -1,7 +1,8 @@
 import Database from 'better-sqlite3';
-import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { fail, type Problem } from '@/core/shared';
+import { draftOf, settleDraft } from '../disk';
 import { DatabaseFault, toFault } from './database-fault';
 
 export type Db = Database.Database;
@@ -33,8 +34,8 @@ export function openDatabase(file: string, migrationsDir: string): Db {
   }
 }
 
-/** Reads only: nothing is written to a file before it was found whole and of a known version. */
-function refuseUnfit(db: Db, file: string, migrationsDir: string): void {
+/** Reads only: nothing is written to a file before it was found whole and of a known version, which is given. */
+export function refuseUnfit(db: Db, file: string, migrationsDir: string): number {
   const current = readVersion(db);
   const newest = newestVersion(migrationsDir);
   if (current > newest) throw new DatabaseFault('database_newer', { file, found: current, allowed: String(newest) });
@@ -42,6 +43,7 @@ function refuseUnfit(db: Db, file: string, migrationsDir: string): void {
   if (found !== 'ok') throw new DatabaseFault('database_damaged', { file, detail: String(found) });
   const foreign = current === 0 && db.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table'").get() !== undefined;
   if (foreign) throw new DatabaseFault('database_foreign', { file });
+  return current;
 }
 
 const readVersion = (db: Db): number => db.pragma('user_version', { simple: true }) as number;
@@ -53,12 +55,24 @@ const listMigrations = (dir: string): string[] =>
 
 const newestVersion = (dir: string): number => Number(listMigrations(dir).at(-1)?.slice(0, 4) ?? 0);
 
-/** The file as it was, under its version: what a step forward breaks can be taken from there. */
+/** The file as it was, under its version, once it was found whole: what a step forward breaks can be taken from there. */
 function copyBeforeMigration(db: Db, file: string, migrationsDir: string): void {
   const current = readVersion(db);
   if (file === ':memory:' || current === 0 || current === newestVersion(migrationsDir)) return;
   const copy = `${file}.version-${current}`;
-  if (!existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
+  if (existsSync(copy)) return;
+  const draft = draftOf(copy);
+  try {
+    db.prepare('VACUUM INTO ?').run(draft);
+    const made = new Database(draft, { readonly: true });
+    const found = made.pragma('quick_check(1)', { simple: true });
+    made.close();
+    if (found !== 'ok') throw new DatabaseFault('database_damaged', { file, detail: String(found) });
+    settleDraft(draft, copy);
+  } catch (error) {
+    rmSync(draft, { force: true });
+    throw error;
+  }
 }
 
 /** Runs the numbered files not yet run, each in a transaction of its own together with its version number. */

@@ -36,7 +36,7 @@ export function prepareStatements(db: Db) {
       'SELECT id, changed_at AS changedAt FROM live_piece WHERE archived = 0 ORDER BY changed_at DESC, id LIMIT @count OFFSET @from',
     ),
     changedSince: db.prepare(
-      'SELECT id, changed_at AS changedAt FROM live_piece WHERE changed_at > ? ORDER BY changed_at DESC, id LIMIT ?',
+      'SELECT id, changed_at AS changedAt FROM live_piece WHERE change_number > ? ORDER BY change_number DESC LIMIT ?',
     ),
     count: db.prepare('SELECT count(*) AS total FROM live_piece').pluck(),
     countKinds: db.prepare(
@@ -75,7 +75,9 @@ export function prepareStatements(db: Db) {
     removed: db.prepare(
       'SELECT id, kind, name, removed_at AS removedAt FROM piece WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id',
     ),
-    removedSince: db.prepare('SELECT id FROM piece WHERE removed_at > ?').pluck(),
+    removedSince: db.prepare('SELECT id FROM piece WHERE removed_at IS NOT NULL AND change_number > ?').pluck(),
+    counter: db.prepare('SELECT value FROM counter WHERE name = ?').pluck(),
+    setCounter: db.prepare('UPDATE counter SET value = ? WHERE name = ?'),
     purgePieces: db.prepare('DELETE FROM piece WHERE removed_at < ?'),
     staleZones: db.prepare(
       `SELECT piece_id AS piece, id FROM zone WHERE removed_at < ? AND piece_id IN (SELECT id FROM live_piece)`,

@@ -21,6 +21,7 @@ import { bodyOf, fail, succeed, type Result } from '@/core/shared';
 import type { KindCount } from '@/contract';
 import type { Db } from './connection';
 import { makeLogRows } from './log-rows';
+import { takeInRecords } from './take-in';
 import { prepareStatements, type BodyRow, type PieceRow, type Statements, type ZoneRow } from './piece-statements';
 
 export interface PieceHead {
@@ -42,6 +43,19 @@ export interface PieceDates {
   met?: string | undefined;
 }
 
+/** Up to where a device knows the shop: which life of its records, and the number of the last change. */
+export interface ChangeMark {
+  life: number;
+  change: number;
+}
+
+export interface ChangedSince {
+  pieces: { id: string; changedAt: string }[];
+  gone: string[];
+  mark: ChangeMark;
+  whole: boolean;
+}
+
 /** All reading and writing of pieces. Every change is one synchronous transaction: all of it is stored, or none. */
 export interface PieceStore {
   list: () => Dossier[];
@@ -59,12 +73,20 @@ export interface PieceStore {
   /** Takes it out again; false where it is not in the bin. */
   putBack: (id: string, now: string) => boolean;
   listRemoved: () => RemovedHead[];
-  /** Pieces that were put in the bin after a moment. */
-  listRemovedSince: (since: string) => string[];
-  /** Deletes for good the pieces, zones and pictures that lie in the bin since before a moment. */
-  purge: (before: string, now: string) => void;
-  /** Pieces that changed after a moment, the latest first. */
-  listChangedSince: (since: string, most: number) => { id: string; changedAt: string }[];
+  /** Deletes for good the pieces, zones and pictures that lie in the bin since before a moment; gives the hashes no record has any more. */
+  purge: (before: string, now: string) => string[];
+  /**
+   * What changed after the change of a number, the latest first, and what was put in the bin since. `whole` where that cannot
+   * be told: the records came back from a copy, or pieces were deleted for good since.
+   */
+  listChangedSince: (mark: ChangeMark | null, most: number) => ChangedSince;
+  /** The records came back from a copy: devices are to ask for everything anew. */
+  beginLife: (life: number) => void;
+  life: () => number;
+  /** Whether an id is taken, by a piece that is here or in the bin. */
+  isKnown: (id: string) => boolean;
+  /** Takes over every piece of another file of records, and what is done along, or nothing. Their ids must be free. */
+  takeIn: (file: string, along: () => void) => void;
   /** Pieces for which a system was taken, and those that were tested. */
   listTaken: () => { id: string; changedAt: string }[];
   listTested: () => string[];
@@ -111,6 +133,8 @@ export function makePieceStore(db: Db, practised: () => Dossier['misreadings'] =
       laid = { practised: own, looks: key, rates: own || key !== '{}' ? { ...own, ...looks } : undefined };
     return laid!.rates;
   };
+
+  const counter = (name: 'change' | 'purged' | 'life'): number => sql.counter.get(name) as number;
 
   const find = (id: string): Dossier | undefined => {
     const piece = sql.piece.get(id) as PieceRow | undefined;
@@ -234,8 +258,8 @@ export function makePieceStore(db: Db, practised: () => Dossier['misreadings'] =
       return sql.putBack.run(now, id).changes > 0;
     },
     listRemoved: () => sql.removed.all() as RemovedHead[],
-    listRemovedSince: (since) => sql.removedSince.all(since) as string[],
     purge: db.transaction((before: string, now: string) => {
+      const had = hashesOf(sql.pictures.all());
       const stale = new Map<string, string[]>();
       for (const { piece, id } of sql.staleZones.all(before) as { piece: string; id: string }[])
         stale.set(piece, [...(stale.get(piece) ?? []), id]);
@@ -246,8 +270,27 @@ export function makePieceStore(db: Db, practised: () => Dossier['misreadings'] =
       }
       sql.purgePhotos.run(before);
       sql.purgePieces.run(before);
+      const left = hashesOf(sql.pictures.all());
+      return [...had].filter((sha256) => !left.has(sha256));
     }),
-    listChangedSince: (since, most) => sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
+    listChangedSince: (mark, most) => {
+      const now: ChangeMark = { life: counter('life'), change: counter('change') };
+      const known = mark?.life === now.life && mark.change <= now.change && mark.change >= counter('purged');
+      const since = known ? mark.change : -1;
+      return {
+        pieces: sql.changedSince.all(since, most) as { id: string; changedAt: string }[],
+        gone: known ? (sql.removedSince.all(since) as string[]) : [],
+        mark: now,
+        whole: !known,
+      };
+    },
+    life: () => counter('life'),
+    beginLife: (life) => void sql.setCounter.run(life, 'life'),
+    isKnown: (id) => sql.exists.get(id) !== undefined,
+    takeIn: (file, along) => {
+      takeInRecords(db, file, along);
+      looks = null;
+    },
     listTaken: () => sql.taken.all() as { id: string; changedAt: string }[],
     listTested: () => (sql.tested.all() as { id: string }[]).map(({ id }) => id),
     listMixed: () => sql.mixed.all() as string[],

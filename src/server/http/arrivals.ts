@@ -30,7 +30,7 @@ function limit(most: number): Transform {
 export function makeArrivalRouter(arrivals: Arrivals, live: Live): Router {
   const router = Router();
   router.post('/', async (request, response) => {
-    const { id, file } = await arrivals.begin();
+    const { id, file } = arrivals.begin();
     try {
       await pipeline(request, limit(MOST_GB * 2 ** 30), createWriteStream(file));
     } catch (error) {
@@ -43,10 +43,10 @@ export function makeArrivalRouter(arrivals: Arrivals, live: Live): Router {
     if (!looked.ok) return sendProblem(response, looked.problem);
     return void response.json(looked.value);
   });
-  router.post('/:id/take', express.json({ limit: '4kb', type: () => true }), (request, response) => {
+  router.post('/:id/take', express.json({ limit: '4kb', type: () => true }), async (request, response) => {
     const asked = readWith(takeInSchema, request.body);
     if (!asked.ok) return sendProblem(response, asked.problem);
-    const taken = arrivals.take(request.params.id!, asked.value.clashes);
+    const taken = await arrivals.take(request.params.id!, asked.value.clashes);
     if (!taken.ok) return sendProblem(response, taken.problem);
     const [first] = taken.value.pieces;
     // One is enough for every page to ask for its lists anew.

@@ -9,7 +9,19 @@ import { localOnly } from './security';
 /** The whole shop out, and copies of it: what is made, listed and put back. */
 export function makeKeepingRouter(keeping: ShopKeeping, log: Logger): Router {
   const router = Router();
-  const tell = (): BackupList => ({ backups: keeping.list().map(({ at }) => ({ at })) });
+  const tell = (): BackupList => {
+    const left = keeping.lastExport();
+    const seen = keeping.clock.doubted();
+    return {
+      backups: keeping.list().map(({ at, state }) => ({
+        at,
+        ...(state?.good === false ? { damaged: true } : {}),
+        ...(state && state.pictures_missing > 0 ? { pictures_missing: state.pictures_missing } : {}),
+      })),
+      ...(left && left.missing > 0 ? { left_out: { at: left.at, pictures: left.missing } } : {}),
+      ...(seen === null ? {} : { clock_seen: seen }),
+    };
+  };
 
   router.get('/shop.zip', async (_request, response) => {
     response.attachment(`bricolage-${keeping.today()}.zip`).type('zip');
@@ -29,9 +41,16 @@ export function makeKeepingRouter(keeping: ShopKeeping, log: Logger): Router {
   router.post('/backups/:at/restore', async (request, response) => {
     const backup = keeping.list().find(({ at }) => at === request.params.at);
     if (!backup) return sendProblem(response, fail('backup_not_found').problem);
-    await keeping.restore(backup);
+    const restored = await keeping.restore(backup);
+    if (!restored.ok) return sendProblem(response, restored.problem);
     log.warn({ at: backup.at }, 'restored');
-    response.json({ restored: backup.at });
+    const { pictures_missing } = restored.value;
+    return void response.json({ restored: backup.at, ...(pictures_missing > 0 ? { pictures_missing } : {}) });
+  });
+  router.put('/clock', localOnly, (_request, response) => {
+    keeping.clock.confirm();
+    log.info('clock confirmed');
+    response.json(tell());
   });
   return router;
 }

@@ -22,7 +22,18 @@ const pageSchema = z.object({
 
 const findSchema = z.object({ words: z.string().max(200).default(''), count: whole(1, 100, 40) });
 
-const changedSchema = z.object({ since: z.iso.datetime().or(z.literal('')).default(''), count: whole(1, 200, 200) });
+/** The mark of an answer before. One of an earlier version is a moment, and tells nothing. */
+const changedSchema = z.object({
+  since: z
+    .string()
+    .max(40)
+    .default('')
+    .transform((text) => {
+      const [, life, change] = /^(\d{1,9})-(\d{1,12})$/.exec(text) ?? [];
+      return life === undefined ? null : { life: Number(life), change: Number(change) };
+    }),
+  count: whole(1, 200, 200),
+});
 
 const readingsSchema = z.object({
   substrate: z.enum(SUBSTRATES),

@@ -13,7 +13,6 @@ import { withExperience } from '@/core/learning';
 import { fail } from '@/core/shared';
 import type { PieceStore, ShelfStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
-import { drawSideBySide } from '../side-by-side';
 import type { ShopExperience } from '../experience';
 import { answer, mountChanges } from './changes';
 import { sendProblem } from './problems';
@@ -23,7 +22,7 @@ export function makePieceRouter(
   store: PieceStore,
   shelf: ShelfStore,
   experience: ShopExperience,
-  photos: Pick<PhotoFiles, 'pathOf'>,
+  photos: Pick<PhotoFiles, 'drawBeside'>,
   now: () => string,
 ): Router {
   const router = Router();
@@ -58,10 +57,12 @@ export function makePieceRouter(
       id === undefined ? otherwise : taken.find((photo) => photo.id === id);
     const before = pick(request.query.before, taken[0]);
     const after = pick(request.query.after, taken.at(-1));
-    const drawn =
-      before && after ? await drawSideBySide(photos.pathOf(before.sha256), photos.pathOf(after.sha256)) : null;
+    const left = new AbortController();
+    response.once('close', () => left.abort());
+    const drawn = before && after ? await photos.drawBeside(before.sha256, after.sha256, left.signal) : null;
+    if (left.signal.aborted) return;
     if (!drawn) return sendProblem(response, fail('photo_not_found').problem);
-    response.attachment(`${request.params.id}-before-after.png`).type('png').send(drawn);
+    response.attachment(`${request.params.id}-before-after.png`).type('png').send(Buffer.from(drawn));
   });
 
   router.put('/:id', (request, response) => {

@@ -1,8 +1,21 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import Database from 'better-sqlite3';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { listKept } from '@/core/keeping';
+import { goneAt, listKept } from '@/core/keeping';
+import { readJson } from '@/core/shared';
 import type { Db } from '../db';
-import { linkOrCopy } from '../shop-folder';
+import { syncFolder, writeWhole } from '../disk';
+import { linkPhotos } from '../photo-files';
+import type { Keeper } from './keeper';
+
+/** What a look at a copy found. */
+export interface CopyState {
+  checked_at: string;
+  /** Its records can be read, and are of this shop. */
+  good: boolean;
+  /** Pictures its records speak of that are not in it, or are no longer what they were. */
+  pictures_missing: number;
+}
 
 export interface Backup {
   /** When it was made, an ISO instant: its name, too. */
@@ -10,14 +23,18 @@ export interface Backup {
   /** The records, and the folder of the pictures. */
   file: string;
   photos: string;
+  /** By the last look at it; none where an earlier version made it and nobody has looked yet. */
+  state: CopyState | null;
 }
 
 export interface Backups {
   list: () => Backup[];
   /** A copy of all as it is now. */
   make: (now: string) => Promise<Backup>;
-  /** One where the last is of another day; then those no longer kept go, and so never on the day they were made. */
-  makeDaily: (now: string) => Promise<Backup | null>;
+  /** Looks at all of them, and where the last good one is of another day makes one. */
+  makeDaily: (now: string) => Promise<void>;
+  /** Those no longer kept go; never a good one before there are newer good ones in its place. */
+  prune: (now: string) => void;
 }
 
 /** `2026-11-28T091200.000Z`: an instant as a name that any file system takes. */
@@ -27,16 +44,32 @@ const toInstant = (name: string): string | null => {
   return parts && `${parts[1]}:${parts[2]}:${parts[3]}`;
 };
 
+/** Not known to be damaged. */
+export const isGood = ({ state }: Backup): boolean => state?.good !== false;
+
+const stateFile = ({ file }: Pick<Backup, 'file'>): string => path.join(path.dirname(file), 'copy.json');
+
+function readState(file: string): CopyState | null {
+  if (!existsSync(file)) return null;
+  const read = readJson(readFileSync(file));
+  return read.ok ? (read.value as CopyState) : null;
+}
+
 /**
  * Copies of a shop beside it: the records by SQLite's own backup while the server works on, the pictures as second names
- * of the same files, which take no room. A copy that was not finished is none.
+ * of the same files, which take no room. A copy takes its name when it was looked at and found good; one that was not
+ * finished is none.
  */
-export function makeBackups(db: Db, shopFolder: string): Backups {
+export function makeBackups(db: Db, shopFolder: string, keeper: Keeper, pictures: () => Iterable<string>): Backups {
   const folder = path.join(shopFolder, 'backups');
   const photosOfShop = path.join(shopFolder, 'photos');
+  for (const name of existsSync(folder) ? readdirSync(folder) : [])
+    if (name.startsWith('.draft-')) rmSync(path.join(folder, name), { recursive: true, force: true });
+
   const toBackup = (at: string): Backup => {
     const own = path.join(folder, toName(at));
-    return { at, file: path.join(own, 'shop.sqlite'), photos: path.join(own, 'photos') };
+    const file = path.join(own, 'shop.sqlite');
+    return { at, file, photos: path.join(own, 'photos'), state: readState(stateFile({ file })) };
   };
   const list = (): Backup[] =>
     (existsSync(folder) ? readdirSync(folder) : [])
@@ -50,37 +83,53 @@ export function makeBackups(db: Db, shopFolder: string): Backups {
     const draft = path.join(folder, `.draft-${toName(at)}`);
     rmSync(draft, { recursive: true, force: true });
     mkdirSync(draft, { recursive: true });
-    await db.backup(path.join(draft, 'shop.sqlite'));
-    linkAll(photosOfShop, path.join(draft, 'photos'));
-    const made = toBackup(at);
-    rmSync(path.dirname(made.file), { recursive: true, force: true });
-    renameSync(draft, path.dirname(made.file));
-    return made;
+    try {
+      const file = path.join(draft, 'shop.sqlite');
+      await db.backup(file);
+      endJournal(file);
+      linkPhotos(photosOfShop, path.join(draft, 'photos'), pictures());
+      const [state] = await keeper.checkCopies([draft], now);
+      if (!state?.good) throw new Error('the copy cannot be read');
+      writeWhole(stateFile({ file }), JSON.stringify(state));
+      const made = path.dirname(toBackup(at).file);
+      rmSync(made, { recursive: true, force: true });
+      renameSync(draft, made);
+      syncFolder(folder);
+      return toBackup(at);
+    } catch (error) {
+      rmSync(draft, { recursive: true, force: true });
+      throw error;
+    }
   };
-  const prune = (): void => {
-    const kept = new Set(listKept(list().map((own) => own.at)));
-    for (const old of list()) if (!kept.has(old.at)) rmSync(path.dirname(old.file), { recursive: true, force: true });
+  const check = async (now: string): Promise<void> => {
+    const all = list().filter(({ state }) => state?.checked_at.slice(0, 10) !== now.slice(0, 10));
+    if (all.length === 0) return;
+    const states = await keeper.checkCopies(
+      all.map(({ file }) => path.dirname(file)),
+      now,
+    );
+    for (const [i, state] of states.entries()) writeWhole(stateFile(all[i]!), JSON.stringify(state));
   };
   return {
     list,
     make,
     makeDaily: async (now) => {
-      const [last] = list();
-      if (last?.at.slice(0, 10) === now.slice(0, 10)) return null;
-      const made = await make(now);
-      prune();
-      return made;
+      await check(now);
+      const last = list().find(isGood);
+      if (last?.at.slice(0, 10) !== now.slice(0, 10)) await make(now);
+    },
+    prune: (now) => {
+      const all = list();
+      const kept = new Set(listKept(all.filter(isGood).map(({ at }) => at)));
+      const stays = (own: Backup): boolean => (isGood(own) ? kept.has(own.at) : goneAt(own.at) > now);
+      for (const old of all) if (!stays(old)) rmSync(path.dirname(old.file), { recursive: true, force: true });
     },
   };
 }
 
-/** Every picture of a folder under a second name. */
-export function linkAll(from: string, to: string): void {
-  mkdirSync(to, { recursive: true });
-  if (!existsSync(from)) return;
-  for (const { name } of readdirSync(from, { withFileTypes: true }).filter((entry) => entry.isDirectory())) {
-    mkdirSync(path.join(to, name), { recursive: true });
-    for (const file of readdirSync(path.join(from, name)))
-      if (file.endsWith('.jpg')) linkOrCopy(path.join(from, name, file), path.join(to, name, file));
-  }
+/** A copy is one file: read alone, it needs no journal beside it. */
+function endJournal(file: string): void {
+  const copy = new Database(file);
+  copy.pragma('journal_mode = DELETE');
+  copy.close();
 }

@@ -1,20 +1,25 @@
-import { createHash } from 'node:crypto';
-import { createReadStream, existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { createHash } from 'node:crypto';
 import { ZipFile } from 'yazl';
+import { withShelf } from '@/core/dossier';
+import { ACCOUNT_TABLE, tellAccount } from '@/core/earned';
 import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, type ShopFile } from '@/core/keeping';
 import { makePieceStore, makeShelfStore, makeShopStore, makeWorkshopStore, type Db } from '../db';
-import { ACCOUNT_TABLE, tellAccount } from '@/core/earned';
-import { withShelf } from '@/core/dossier';
-import type { PhotoFiles } from '../photo-files';
+import { hashOf, type PhotoFiles } from '../photo-files';
 import { toCsv } from '../to-csv';
 
 const toJson = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
+/** What was written, and which pictures could not be. */
+export type Exported = Pick<ShopFile, 'counts'> & { missing: string[] };
+
 /**
  * Writes a whole shop as one zip: pieces, shelf, workshop, pictures, and tables for spreadsheets. It is written as it is
- * read, so that a large shop takes no more memory than a small one. What says what is in it (`shop.json`) comes last.
+ * read, an entry at a time, so that a large shop takes no more memory than a small one, and ends where its reader goes. What
+ * says what is in it (`shop.json`) comes last; pictures that are lost, or are no longer the bytes of their name, are named
+ * there.
  * @param db a copy of the shop's records that nobody writes to meanwhile
  */
 export async function exportShop(
@@ -22,27 +27,84 @@ export async function exportShop(
   photos: Pick<PhotoFiles, 'pathOf'>,
   out: NodeJS.WritableStream,
   now: string,
-): Promise<void> {
+): Promise<Exported> {
   const store = makePieceStore(db);
   const tins = makeShelfStore(db).list();
   const workshop = makeWorkshopStore(db).findWhole();
   const { id } = makeShopStore(db, now);
   const dates = store.listDates();
-  const files: ShopFile['files'] = [];
-  const zip = new ZipFile();
+  const writer = writeZip(out, now);
+  const { add } = writer;
+  try {
+    for (const piece of dates) await add(`pieces/${piece.id}.json`, [toJson(store.find(piece.id))]);
+    await add('shelf.json', [toJson(tins)]);
+    await add('workshop.json', [toJson(workshop)]);
+    for (const [name, { columns, rows }] of Object.entries(PIECE_TABLES))
+      await add(
+        `csv/${name}.csv`,
+        (function* () {
+          yield toCsv([columns]);
+          for (const piece of dates) yield toCsv(rows(store.find(piece.id)!));
+        })(),
+      );
+    await add(
+      'csv/accounts.csv',
+      (function* () {
+        yield toCsv([ACCOUNT_TABLE.columns]);
+        for (const piece of dates) {
+          const account = tellAccount(withShelf(store.find(piece.id)!, tins));
+          if (account) yield toCsv(ACCOUNT_TABLE.rows(account));
+        }
+      })(),
+    );
+    for (const [name, { columns, rows }] of Object.entries(SHELF_TABLES))
+      await add(`csv/${name}.csv`, [toCsv([columns]), toCsv(rows(tins))]);
+    const missing: string[] = [];
+    let pictures = 0;
+    for (const sha256 of [...store.listShown()].sort()) {
+      const bytes = await readFile(photos.pathOf(sha256)).catch(() => null);
+      if (bytes === null || hashOf(bytes) !== sha256) missing.push(sha256);
+      else {
+        await add(`photos/${sha256}.jpg`, [bytes], false);
+        pictures += 1;
+      }
+    }
+    const counts = { pieces: dates.length, photos: pictures, tins: tins.length };
+    const { files } = writer;
+    const shop: ShopFile = {
+      format: SHOP_FORMAT,
+      id,
+      made_at: now,
+      counts,
+      pieces: dates,
+      files,
+      ...(missing.length > 0 ? { missing } : {}),
+    };
+    await add('shop.json', [toJson(shop)]);
+    await writer.end();
+    return { counts, missing };
+  } catch (error) {
+    writer.giveUp();
+    throw error;
+  }
+}
 
-  /** An entry that is made when its turn comes, and hashed as it goes. */
-  const add = (path: string, make: () => Iterable<string | Buffer> | AsyncIterable<Buffer>, compress = true): void =>
-    zip.addReadStreamLazy(path, { mtime: new Date(now), mode: 0o100644, compress }, (ready) => {
-      ready(null, Readable.from(hashed(path, make()), { objectMode: false }));
-    });
-  async function* hashed(
-    path: string,
-    parts: Iterable<string | Buffer> | AsyncIterable<Buffer>,
-  ): AsyncGenerator<Buffer> {
+/** A zip that is sent as it is made. An entry is read when the one before it was sent. */
+function writeZip(out: NodeJS.WritableStream, now: string) {
+  const zip = new ZipFile();
+  const files: ShopFile['files'] = [];
+  // What ends an entry in the middle is heard where the entry is waited for.
+  zip.on('error', () => undefined);
+  const sent = pipeline(zip.outputStream, out);
+  /** Fails when whoever reads has gone; nobody waits for it while entries are made. */
+  const gone = sent.then(() => Promise.reject<never>(new Error('the zip has ended')));
+  gone.catch(() => undefined);
+  let current: Readable | null = null;
+
+  async function* hashed(path: string, parts: Iterable<string | Buffer>): AsyncGenerator<Buffer> {
     const hash = createHash('sha256');
     let bytes = 0;
-    for await (const part of parts) {
+    for (const part of parts) {
       const buffer = Buffer.from(part);
       hash.update(buffer);
       bytes += buffer.length;
@@ -50,39 +112,21 @@ export async function exportShop(
     }
     files.push({ path, sha256: hash.digest('hex'), bytes });
   }
-
-  for (const piece of dates) add(`pieces/${piece.id}.json`, () => [toJson(store.find(piece.id))]);
-  add('shelf.json', () => [toJson(tins)]);
-  add('workshop.json', () => [toJson(workshop)]);
-  for (const [name, { columns, rows }] of Object.entries(PIECE_TABLES))
-    add(`csv/${name}.csv`, function* () {
-      yield toCsv([columns]);
-      for (const piece of dates) yield toCsv(rows(store.find(piece.id)!));
-    });
-  add('csv/accounts.csv', function* () {
-    yield toCsv([ACCOUNT_TABLE.columns]);
-    for (const piece of dates) {
-      const account = tellAccount(withShelf(store.find(piece.id)!, tins));
-      if (account) yield toCsv(ACCOUNT_TABLE.rows(account));
-    }
-  });
-  for (const [name, { columns, rows }] of Object.entries(SHELF_TABLES))
-    add(`csv/${name}.csv`, () => [toCsv([columns]), toCsv(rows(tins))]);
-  // Pictures that a record speaks of; one whose file is lost is left out, and missed by nothing but the eye.
-  const pictures = [...store.listShown()].filter((sha256) => existsSync(photos.pathOf(sha256))).sort();
-  for (const sha256 of pictures) add(`photos/${sha256}.jpg`, () => createReadStream(photos.pathOf(sha256)), false);
-
-  const shop = (): ShopFile => ({
-    format: SHOP_FORMAT,
-    id,
-    made_at: now,
-    counts: { pieces: dates.length, photos: pictures.length, tins: tins.length },
-    pieces: dates,
+  return {
     files,
-  });
-  zip.addReadStreamLazy('shop.json', { mtime: new Date(now), mode: 0o100644 }, (ready) =>
-    ready(null, Readable.from([Buffer.from(toJson(shop()))])),
-  );
-  zip.end();
-  await pipeline(zip.outputStream, out);
+    add: async (path: string, parts: Iterable<string | Buffer>, compress = true): Promise<void> => {
+      const stream = Readable.from(hashed(path, parts), { objectMode: false });
+      current = stream;
+      const read = new Promise<void>((resolve, reject) => stream.once('end', resolve).once('error', reject));
+      zip.addReadStream(stream, path, { mtime: new Date(now), mode: 0o100644, compress });
+      await Promise.race([read, gone]);
+    },
+    end: async (): Promise<void> => {
+      zip.end();
+      await sent;
+    },
+    giveUp: (): void => {
+      current?.destroy();
+    },
+  };
 }

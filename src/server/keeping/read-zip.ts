@@ -5,7 +5,10 @@ import { fromRandomAccessReader, RandomAccessReader, type Entry, type ZipFile } 
 
 /** Bytes of all that a zip may unpack to, and files in it: beyond these it is no shop. */
 const MOST_BYTES = 16 * 2 ** 30;
-const MOST_FILES = 1_000_000;
+const MOST_FILES = 250_000;
+/** Records pack to a twentieth. What packs to less than this share of itself, and is more than a trifle, is no record of work. */
+const LEAST_SHARE = 1 / 150;
+const TRIFLE_BYTES = 32 * 2 ** 20;
 
 export class ZipFault extends Error {}
 
@@ -14,6 +17,8 @@ export interface OpenZip {
   entries: ReadonlyMap<string, Entry>;
   /** The bytes of an entry with their hash; refused where it would unpack to more than `most`. */
   read: (path: string, most: number) => Promise<{ bytes: Buffer; sha256: string }>;
+  /** The hash of an entry alone, which takes no memory. */
+  hash: (path: string, most: number) => Promise<string>;
   close: () => void;
 }
 
@@ -69,7 +74,12 @@ export async function openZip(file: string): Promise<OpenZip> {
     const entries = await listEntries(zip);
     return {
       entries,
-      read: (path, most) => readEntry(zip, entries.get(path), most),
+      read: async (path, most) => {
+        const chunks: Buffer[] = [];
+        const sha256 = await readEntry(zip, entries.get(path), most, (chunk) => chunks.push(chunk));
+        return { bytes: Buffer.concat(chunks), sha256 };
+      },
+      hash: (path, most) => readEntry(zip, entries.get(path), most),
       close: () => zip.close(),
     };
   } catch (error) {
@@ -81,11 +91,17 @@ export async function openZip(file: string): Promise<OpenZip> {
 function listEntries(zip: ZipFile): Promise<Map<string, Entry>> {
   const entries = new Map<string, Entry>();
   let bytes = 0;
+  let largest = { name: '', size: 0 };
   return new Promise((resolve, reject) => {
     zip.on('error', (error: Error) => reject(new ZipFault(error.message)));
-    zip.on('end', () => resolve(entries));
+    zip.on('end', () =>
+      bytes > TRIFLE_BYTES && zip.fileSize < bytes * LEAST_SHARE
+        ? reject(new ZipFault(`${largest.name} is too large`))
+        : resolve(entries),
+    );
     zip.on('entry', (entry: Entry) => {
       bytes += entry.uncompressedSize;
+      if (entry.uncompressedSize > largest.size) largest = { name: entry.fileName, size: entry.uncompressedSize };
       if (entries.size >= MOST_FILES || bytes > MOST_BYTES) return reject(new ZipFault('too large'));
       if (entries.has(entry.fileName)) return reject(new ZipFault(`${entry.fileName} twice`));
       entries.set(entry.fileName, entry);
@@ -99,22 +115,22 @@ async function readEntry(
   zip: ZipFile,
   entry: Entry | undefined,
   most: number,
-): Promise<{ bytes: Buffer; sha256: string }> {
+  keep: (chunk: Buffer) => unknown = () => undefined,
+): Promise<string> {
   if (!entry) throw new ZipFault('missing');
   // What is told of its size is held to while it unpacks: a bomb that understates itself is cut off there.
   if (entry.uncompressedSize > most) throw new ZipFault(`${entry.fileName} is too large`);
   const stream = await new Promise<Readable>((resolve, reject) =>
     zip.openReadStream(entry, (error, opened) => (error ? reject(new ZipFault(error.message)) : resolve(opened))),
   );
-  const chunks: Buffer[] = [];
   const hash = createHash('sha256');
   try {
     for await (const chunk of stream) {
-      chunks.push(chunk as Buffer);
+      keep(chunk as Buffer);
       hash.update(chunk as Buffer);
     }
   } catch (error) {
     throw new ZipFault(error instanceof Error ? error.message : '');
   }
-  return { bytes: Buffer.concat(chunks), sha256: hash.digest('hex') };
+  return hash.digest('hex');
 }

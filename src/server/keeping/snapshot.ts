@@ -1,7 +1,15 @@
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { openDatabase, type Db } from '../db';
+
+const SNAPSHOT = /^\.snapshot-[0-9a-f-]{36}\.sqlite/;
+
+/** Removes what a run that was cut off has left. */
+export function removeSnapshots(folder: string): void {
+  for (const name of existsSync(folder) ? readdirSync(folder) : [])
+    if (SNAPSHOT.test(name)) rmSync(path.join(folder, name), { force: true });
+}
 
 /**
  * Works on a copy of the records as they are now, brought up to the newest schema, which nobody else sees and which is
@@ -22,6 +30,7 @@ export async function withSnapshot<T>(
     return await work(copy);
   } finally {
     copy?.close();
-    for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
+    for (const name of existsSync(folder) ? readdirSync(folder) : [])
+      if (name.startsWith(path.basename(file))) rmSync(path.join(folder, name), { force: true });
   }
 }

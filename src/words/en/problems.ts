@@ -54,6 +54,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   not_a_picture: ({ allowed }) => `This is not a picture that can be read. Use one of: ${list(allowed)}.`,
   picture_too_large: ({ max }) =>
     `This picture has too many pixels: at most ${String(max)} million. Take a smaller one.`,
+  picture_too_narrow: ({ max }) =>
+    `This picture is a narrow strip: one side may be ${String(max)} times the other at most. Crop it and send that.`,
   body_too_large: ({ max }) => `Too much in one go: at most ${String(max)}.`,
   foreign_origin: () =>
     'This came by another name or from another site and was refused. Open Bricolage at its own address.',
@@ -86,12 +88,21 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
     `The database does not answer as it should (${String(detail ?? '')}). Stop the server, keep a copy of the file, and start again.`,
   picture_overladen: () =>
     'This file carries more than a photograph does, or takes too long to open. Save it anew as JPEG and send that.',
+  file_overladen: () =>
+    'This file takes more time or memory to read than a shop’s own does. Nothing was taken from it. Export it anew, or use another copy.',
   database_damaged: ({ file }) =>
     `The file ${fileName(file)} is damaged. It was not touched. Put a copy in its place, or keep it for repair and start with another (BRICOLAGE_DB).`,
   database_newer: ({ file, found, allowed }) =>
     `The file ${fileName(file)} was written by a newer Bricolage (version ${String(found ?? '?')}; this one knows ${list(allowed)}). It was not touched. Start the newer program.`,
   database_foreign: ({ file }) =>
     `The file ${fileName(file)} is a database of another program. It was not touched. Name another file (BRICOLAGE_DB).`,
+  database_empty: ({ file }) =>
+    `The file ${fileName(file)} holds no shop. It was not touched. Name the file with your records, or a whole copy of them.`,
+  records_missing: ({ file, folder }) =>
+    `The records ${fileName(file)} are gone, but the folder with their pictures and copies is there. Nothing was changed. Put the file back, take one of the copies in ${String(folder ?? 'that folder')}, or move the folder away to begin a new shop.`,
+  folder_of_other_shop: ({ file, folder }) =>
+    `The folder ${String(folder ?? 'beside the file')} belongs to another shop than the file ${fileName(file)}. Neither was changed. Put the file that belongs there back, or move the folder away.`,
+  copy_of_other_shop: () => 'This copy is of another shop. The shop that is open was not changed. Take a copy of this one.',
   database_in_use: ({ file }) =>
     `The file ${fileName(file)} is in use by another program. End the other server, or whatever copies it, and start again.`,
   database_read_only: ({ file }) =>
