@@ -3,13 +3,23 @@ import { z } from 'zod';
 /** What a device says to come in: what it is called, and the code it was shown or the passphrase of the shop. */
 export const enterSchema = z.object({
   device: z.string().trim().min(1).max(60),
-  code: z.string().trim().max(40).optional(),
+  /** Nine digits that are typed, or what the picture holds. */
+  code: z.string().trim().max(64).optional(),
   passphrase: z.string().max(400).optional(),
 });
 export type Enter = z.infer<typeof enterSchema>;
 
 export const openingSchema = z.object({ open: z.boolean() });
-export const passphraseSchema = z.object({ passphrase: z.string().max(400).nullable() });
+export const passphraseSchema = z.object({
+  passphrase: z.string().max(400).nullable(),
+  /** Every device that is in has to come in anew. */
+  end_passes: z.boolean().optional(),
+});
+
+export type PassphraseChange = z.infer<typeof passphraseSchema>;
+
+/** What a picture of the desk holds in place of the digits: too long to be guessed, so tries of it are not counted. */
+export const isPictureCode = (code: string): boolean => /^[\w-]{43}$/.test(code);
 
 /** How a browser stands to the shop it asks. */
 export interface AccessState {
@@ -28,8 +38,10 @@ export interface OpeningState {
   open: boolean;
   /** Where phones find the shop, the address to read out first. */
   urls: string[];
-  /** SHA-256 of the authority's certificate. */
-  fingerprint: string;
+  /** SHA-256 of the authority's certificate; null where it can neither be read nor made. */
+  fingerprint: string | null;
+  /** When it had to be made anew, as long as a device that came in before has not come in again. */
+  remade_at?: string;
   passphrase: boolean;
   devices: { id: string; device: string; made_at: string; seen_at: string }[];
 }

@@ -69,7 +69,9 @@ export function makeApp(parts: AppParts): Express {
   app.use(ownHostOnly(door.hosts));
   // A phone fetches the authority before it trusts it: there is nothing secret in it.
   app.get('/authority.crt', async (_request, response) => {
-    const { der } = await door.authority();
+    const authority = await door.authority().catch(() => null);
+    if (!authority) return sendProblem(response, fail('door_not_opened').problem);
+    const { der } = authority;
     response.attachment('bricolage-authority.crt').type('application/x-x509-ca-cert').send(der);
   });
   app.use('/api', sameOriginOnly, (_request, response, next) => {

@@ -25,11 +25,11 @@ const BEAT_MS = 15_000;
 export function makeLive(): Live {
   const run = randomUUID().slice(0, 8);
   const past: { number: number; text: string }[] = [];
-  const lines = new Map<Response, ReturnType<typeof setInterval>>();
+  const lines = new Map<Response, { beat: ReturnType<typeof setInterval>; mayStay: () => boolean }>();
   let number = 0;
 
   const drop = (response: Response): void => {
-    clearInterval(lines.get(response));
+    clearInterval(lines.get(response)?.beat);
     lines.delete(response);
     response.end();
   };
@@ -42,7 +42,10 @@ export function makeLive(): Live {
       const text = `id: ${run}-${number}\nevent: change\ndata: ${data}\n\n`;
       past.push({ number, text });
       if (past.length > REMEMBERED) past.shift();
-      for (const response of lines.keys()) response.write(text);
+      // A pass that has ended hears nothing more, also between two beats.
+      for (const [response, { mayStay }] of lines)
+        if (mayStay()) response.write(text);
+        else drop(response);
     },
     stream: (request, response, mayStay) => {
       response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store' });
@@ -58,7 +61,7 @@ export function makeLive(): Live {
       // What was missed first: a line that breaks among it starts again where it broke.
       response.write(`id: ${run}-${number}\nevent: here\ndata: {}\n\n`);
       const beat = setInterval(() => (mayStay() ? response.write(':\n\n') : drop(response)), BEAT_MS);
-      lines.set(response, beat);
+      lines.set(response, { beat, mayStay });
       request.on('close', () => drop(response));
     },
     close: () => [...lines.keys()].forEach(drop),

@@ -1,5 +1,8 @@
 import { request as ask, type RequestOptions } from 'node:https';
 import { request as askPlainly } from 'node:http';
+import { rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { makeDoor } from '@/server/opening';
 import { cleanUp, startServer, type Running } from './harness';
 
 /* Phones come over TLS to a second address of the loopback, which stands in for the network of the house. */
@@ -72,6 +75,32 @@ const newCode = async (): Promise<string> => (await shop.call('POST', '/api/open
 async function letIn(device: string): Promise<string> {
   const { headers } = await phone('POST', '/api/access', { body: { device, code: await newCode() } });
   return headers['set-cookie']![0]!.split(';')[0]!;
+}
+
+/** A line on which a device listens. */
+async function listenAs(cookie: string) {
+  let text = '';
+  let end = (): void => undefined;
+  const ended = new Promise<void>((resolve) => (end = resolve));
+  const asked = ask(
+    {
+      host: '127.0.0.2',
+      port,
+      path: '/api/events',
+      ca,
+      headers: { cookie },
+      agent: false,
+      checkServerIdentity: () => undefined,
+    },
+    (answer) => answer.on('data', (chunk: Buffer) => (text += chunk.toString())).on('end', end),
+  );
+  asked.on('error', end);
+  asked.end();
+  const until = async (wanted: RegExp): Promise<void> => {
+    while (!wanted.test(text)) await new Promise((done) => setTimeout(done, 10));
+  };
+  await until(/event: here/);
+  return { until, ended, text: () => text };
 }
 
 describe('the door for phones', () => {
@@ -226,6 +255,70 @@ describe('the door for phones', () => {
     expect((await shop.call('GET', '/api/pieces')).status).toBe(200);
     expect((await shop.call('POST', '/api/opening/code')).status).toBe(200);
   });
+
+  it('lets in whom the desk shows its code, whatever strangers have tried; passphrases are counted apart', async () => {
+    const passphrase = 'paste wax on the plane sole';
+    await shop.call('PUT', '/api/opening/passphrase', { passphrase });
+    await open();
+    const guess = (from: string, body: object) =>
+      phone('POST', '/api/access', { from, body: { device: 'X', ...body } });
+    for (let i = 0; i < 56; i += 1) await guess(`127.0.3.${10 + (i % 8)}`, { code: '000000000' });
+    expect((await guess('127.0.3.200', { code: '000000000' })).status).toBe(429);
+    expect((await guess('127.0.3.201', { code: await newCode() })).status).toBe(200);
+    expect((await guess('127.0.3.202', { passphrase })).status).toBe(200);
+    // From an address that was used for guessing, the picture still serves: nobody guesses that.
+    const { body } = await shop.call('POST', '/api/opening/code');
+    const secret = new URL(body.address).hash.slice(1);
+    expect(secret).toHaveLength(43);
+    expect((await guess('127.0.3.10', { code: body.code })).status).toBe(429);
+    expect((await guess('127.0.3.10', { code: secret })).status).toBe(200);
+    expect((await guess('127.0.3.10', { code: secret })).status).toBe(401);
+  }, 20_000);
+
+  it('ends all passes with a new passphrase where that is wished; what has ended hears nothing more', async () => {
+    await open();
+    const [one, two] = [await letIn('One'), await letIn('Two')];
+    const heard = await listenAs(one);
+    await shop.call('PUT', '/api/shelf/t-1', { class: 'wax' });
+    await heard.until(/"shelf":true/);
+    const passphrase = 'dewax before the second coat';
+    await shop.call('PUT', '/api/opening/passphrase', { passphrase });
+    expect((await phone('GET', '/api/pieces', { cookie: two })).status).toBe(200);
+    await shop.call('PUT', '/api/opening/passphrase', { passphrase, end_passes: true });
+    expect((await phone('GET', '/api/pieces', { cookie: two })).status).toBe(401);
+    await shop.call('PUT', '/api/workshop/setup', {});
+    await heard.ended;
+    expect(heard.text()).not.toContain('workshop');
+  }, 20_000);
+
+  it('that cannot be opened is told in words, tried again, and ends nothing', async () => {
+    const folder = path.join(path.dirname(shop.file), 'locked');
+    let addresses = ['127.0.0.2'];
+    const asked: unknown[] = [];
+    const door = makeDoor({
+      folder: path.join(folder, 'authority'),
+      handle: (_request, response) => response.end(),
+      addresses: () => (asked.push(1), addresses),
+      port: 0,
+      lookEveryMs: 20,
+    });
+    // A file where the folder should be.
+    writeFileSync(folder, '');
+    expect(await door.open()).toMatchObject({ ok: false, problem: { code: 'door_not_opened' } });
+    await expect(door.authority()).rejects.toThrow();
+    rmSync(folder);
+    // The ten-minute look opens it by itself, passes over an address that is gone, and shuts it where none is left.
+    const settled = async (test: () => boolean): Promise<void> => {
+      while (!test()) await new Promise((done) => setTimeout(done, 10));
+    };
+    await settled(() => door.urls().length > 0);
+    addresses = ['203.0.113.9', '127.0.0.3'];
+    await settled(() => door.urls()[0]?.includes('127.0.0.3') === true);
+    addresses = ['203.0.113.9'];
+    await settled(() => door.urls().length === 0);
+    expect(asked.length).toBeGreaterThan(3);
+    await door.close();
+  }, 20_000);
 
   it('answers to its own names alone, and for no other site, whatever the method', async () => {
     await open();

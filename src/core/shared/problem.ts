@@ -38,6 +38,7 @@ export const PROBLEM_CODES = [
   'weak_passphrase',
   'local_only',
   'no_network',
+  'door_not_opened',
   'not_a_shop',
   'not_as_listed',
   'file_exists',

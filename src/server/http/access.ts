@@ -1,8 +1,8 @@
 import { parseCookie, stringifySetCookie } from 'cookie';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
-import { rateLimit, type Options } from 'express-rate-limit';
+import { ipKeyGenerator, rateLimit, type Options } from 'express-rate-limit';
 import type { Logger } from 'pino';
-import { enterSchema, NOW_HEADER, SHOP_HEADER, type AccessState } from '@/contract';
+import { enterSchema, isPictureCode, NOW_HEADER, SHOP_HEADER, type AccessState, type Enter } from '@/contract';
 import { readWith } from '@/core/dossier';
 import { fail } from '@/core/shared';
 import { LONGEST_DAYS, type Session, type ShopStore } from '../db';
@@ -16,9 +16,15 @@ const COOKIE_RULES = { path: '/', httpOnly: true, secure: true, sameSite: 'stric
 const DAY_S = 86_400;
 
 const WINDOW_MS = 15 * 60_000;
-/** Wrong tries in a window, of one device and of all together. */
+/** Wrong tries in a window, of one device and of all together; codes and passphrases each. */
 const TRIES_OF_ONE = 6;
 const TRIES_OF_ALL = 40;
+
+/** What is tried: codes and passphrases are counted apart, so that tries of the one do not shut out the other. */
+const triedOf = ({ body }: Request): 'code' | 'passphrase' =>
+  typeof (body as Partial<Enter> | undefined)?.code === 'string' ? 'code' : 'passphrase';
+/** Each address by itself, in full: the devices of a house often share the first half of theirs. */
+const addressOf = ({ ip = '' }: Request): string => ipKeyGenerator(ip, 128);
 
 const tokenOf = ({ headers }: Request): string | undefined => parseCookie(headers.cookie ?? '')[COOKIE];
 
@@ -63,20 +69,27 @@ interface AccessParts {
 /** Coming in and going out: the only part of the API that a device without a pass may ask. */
 export function makeAccessRouter({ shop, pairing, now, log }: AccessParts): Router {
   const router = Router();
-  const slowed = (limit: number, keys: Partial<Options>): RequestHandler =>
+  const refuse = (request: Request, response: Response): void => {
+    log.warn({ from: request.ip }, 'too many tries to come in');
+    response.setHeader('Retry-After', WINDOW_MS / 1000);
+    sendProblem(response, fail('too_many_tries', '', { minutes: WINDOW_MS / 60_000 }).problem);
+  };
+  const slowed = (limit: number, keyGenerator: (request: Request) => string, handler: Options['handler']) =>
     rateLimit({
       windowMs: WINDOW_MS,
       limit,
+      keyGenerator,
+      handler,
       skipSuccessfulRequests: true,
+      skip: ({ body }) => isPictureCode(String((body as Partial<Enter> | undefined)?.code)),
       standardHeaders: 'draft-8',
       legacyHeaders: false,
-      handler: (request, response) => {
-        log.warn({ from: request.ip }, 'too many tries to come in');
-        response.setHeader('Retry-After', WINDOW_MS / 1000);
-        sendProblem(response, fail('too_many_tries', '', { minutes: WINDOW_MS / 60_000 }).problem);
-      },
-      ...keys,
     });
+  /** However many strangers have tried: whoever stands at the desk and reads its code is let in. */
+  const refuseUnlessRight: Options['handler'] = (request, response, next) => {
+    const { code } = (request.body ?? {}) as Partial<Enter>;
+    return typeof code === 'string' && pairing.isRight(code) ? next() : refuse(request, response);
+  };
 
   router.get('/', (request, response) => {
     const session = findSession(shop, request, now());
@@ -124,9 +137,9 @@ export function makeAccessRouter({ shop, pairing, now, log }: AccessParts): Rout
   router.post(
     '/',
     (request, response, next) => (isLocal(request) ? sendProblem(response, fail('no_such_endpoint').problem) : next()),
-    slowed(TRIES_OF_ONE, {}),
-    slowed(TRIES_OF_ALL, { keyGenerator: () => 'all' }),
     express.json({ limit: '4kb' }),
+    slowed(TRIES_OF_ONE, (request) => `${triedOf(request)} ${addressOf(request)}`, refuse),
+    slowed(TRIES_OF_ALL, triedOf, refuseUnlessRight),
     enter,
   );
 

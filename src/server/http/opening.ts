@@ -4,7 +4,7 @@ import type { Logger } from 'pino';
 import { openingSchema, passphraseSchema, type OpeningState, type PairingInvitation } from '@/contract';
 import { idSchema, readWith } from '@/core/dossier';
 import { fail } from '@/core/shared';
-import type { ShopStore } from '../db';
+import type { Session, ShopStore } from '../db';
 import { checkPassphrase, hashPassphrase, type Door, type Pairing } from '../opening';
 import { sendProblem } from './problems';
 
@@ -22,10 +22,19 @@ export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningPart
   const tell = async (): Promise<OpeningState> => ({
     open: door.urls().length > 0,
     urls: door.urls(),
-    fingerprint: (await door.authority()).fingerprint,
+    ...(await tellAuthority(shop.list(now()))),
     passphrase: shop.passphrase() !== null,
     devices: shop.list(now()),
   });
+  /** Its fingerprint, and when it was made anew as long as a device is in that came before. */
+  const tellAuthority = async (
+    devices: readonly Session[],
+  ): Promise<Pick<OpeningState, 'fingerprint' | 'remade_at'>> => {
+    const authority = await door.authority().catch(() => null);
+    const remade = authority?.remadeAt ?? null;
+    const strangers = remade !== null && devices.some(({ made_at }) => made_at < remade);
+    return { fingerprint: authority?.fingerprint ?? null, ...(strangers ? { remade_at: remade } : {}) };
+  };
 
   router.get('/', async (_request, response) => void response.json(await tell()));
 
@@ -46,9 +55,9 @@ export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningPart
   router.post('/code', (_request, response) => {
     const [url] = door.urls();
     if (url === undefined) return sendProblem(response, fail('no_network').problem);
-    const { code, until } = pairing.make();
-    // Behind the hash, the code goes to the phone's own page and into no record of addresses asked.
-    const address = `${url}/enter#${code}`;
+    const { code, secret, until } = pairing.make();
+    // Behind the hash, the secret goes to the phone's own page and into no record of addresses asked.
+    const address = `${url}/enter#${secret}`;
     const { modules } = create(address, { errorCorrectionLevel: 'M' });
     const qr = Array.from({ length: modules.size }, (_, row) =>
       Array.from({ length: modules.size }, (_cell, column) => (modules.get(row, column) ? '1' : '0')).join(''),
@@ -62,7 +71,9 @@ export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningPart
     const fit = asked.value.passphrase === null ? null : await checkPassphrase(asked.value.passphrase);
     if (fit && !fit.ok) return sendProblem(response, fit.problem);
     shop.setPassphrase(fit ? await hashPassphrase(fit.value) : null);
-    log.info('passphrase changed');
+    const ends = asked.value.end_passes === true;
+    if (ends) shop.end(null, now());
+    log.info({ ends }, 'passphrase changed');
     response.json(await tell());
   });
 

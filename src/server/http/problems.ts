@@ -46,6 +46,7 @@ const STATUS: Record<ProblemCode, number> = {
   weak_passphrase: 422,
   local_only: 403,
   no_network: 409,
+  door_not_opened: 503,
   not_a_shop: 422,
   not_as_listed: 422,
   file_exists: 409,

@@ -1,5 +1,5 @@
 import { createHash, X509Certificate } from 'node:crypto';
-import { mkdtempSync, rmSync, statSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, request } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -63,6 +63,37 @@ describe('the shop’s own authority', () => {
     await expect(ask(await authority.certify(HOSTS), toPem(other.der), '')).resolves.toMatch(
       /SIGNATURE|SELF_SIGNED|UNABLE_TO/,
     );
+  });
+
+  it('is made anew where what lies on the disk cannot be read, and says when; what was there is left beside it', async () => {
+    const NOW = Date.UTC(2026, 11, 1);
+    for (const [name, spoil] of [
+      ['authority.pem', 'no certificate'],
+      ['authority.key.pem', ''],
+      ['authority.key.pem', readFileSync(path.join(folder, 'leaf.key.pem'), 'utf8')],
+    ] as const) {
+      const home = mkdtempSync(path.join(folder, 'spoilt-'));
+      const first = await openAuthority(home);
+      expect(first.remadeAt).toBeNull();
+      await first.certify(HOSTS);
+      writeFileSync(path.join(home, name), spoil);
+      const anew = await openAuthority(home, () => NOW);
+      expect(anew.fingerprint).not.toBe(first.fingerprint);
+      expect(anew.remadeAt).toBe('2026-12-01T00:00:00.000Z');
+      await expect(ask(await anew.certify(HOSTS), toPem(anew.der), '')).resolves.toBe('here');
+      expect(readFileSync(path.join(home, `${name}.unreadable`), 'utf8')).toBe(spoil);
+      expect((await openAuthority(home)).fingerprint).toBe(anew.fingerprint);
+    }
+    // A leaf that cannot be read is made anew by the same authority: no phone hears of it.
+    const same = await openAuthority(folder);
+    writeFileSync(path.join(folder, 'leaf.pem'), 'no certificate');
+    await expect(ask(await same.certify(HOSTS), toPem(same.der), '')).resolves.toBe('here');
+    expect((await openAuthority(folder)).remadeAt).toBeNull();
+  });
+
+  it('signs servers alone, and says so', async () => {
+    const { der } = await openAuthority(folder);
+    expect(new X509Certificate(der).keyUsage).toEqual(['1.3.6.1.5.5.7.3.1']);
   });
 
   it('keeps its keys for the owner alone, and a certificate as long as it fits and holds', async () => {

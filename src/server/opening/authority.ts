@@ -22,9 +22,11 @@ import {
   X509CertificateGenerator,
 } from '@peculiar/x509';
 import { webcrypto, X509Certificate as NodeCertificate } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
 import { isIP } from 'node:net';
 import path from 'node:path';
+import { readJson } from '@/core/shared';
+import { writeWhole } from '../disk';
 import { LOCAL_DOMAIN, LOOPBACK_RANGE, PRIVATE_RANGES } from './addresses';
 
 /** ECDSA on P-256 (FIPS 186-5) with SHA-256: what every phone of the last ten years reads. */
@@ -50,6 +52,8 @@ export interface Authority {
   der: Buffer;
   /** SHA-256 of the DER in pairs: what the owner compares on both screens. */
   fingerprint: string;
+  /** When it had to be made anew because what lay on the disk could not be read; null where it never was. ISO. */
+  remadeAt: string | null;
   /** A certificate for these names and addresses, from the disk while it fits and holds, otherwise made anew. */
   certify: (hosts: readonly string[]) => Promise<Certificate>;
 }
@@ -65,18 +69,31 @@ export async function openAuthority(folder: string, now: () => number = Date.now
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   chmodSync(folder, 0o700);
   const file = (name: string): string => path.join(folder, name);
-  const root = await readOrMake(file('authority.pem'), file('authority.key.pem'), () => makeRoot(now()));
+  const held = await readPair(file('authority.pem'), file('authority.key.pem'));
+  const unreadable = held === null && existsSync(file('authority.pem'));
+  if (unreadable) {
+    // Phones that trusted the old one do not know the new one: when that was is told until they have come in again.
+    for (const name of ['authority.pem', 'authority.key.pem'])
+      if (existsSync(file(name))) renameSync(file(name), file(`${name}.unreadable`));
+    writeWhole(file('remade.json'), JSON.stringify({ at: new Date(now()).toISOString() }), 0o600);
+  }
+  const root = held ?? (await makePair(file('authority.pem'), file('authority.key.pem'), () => makeRoot(now())));
   const der = Buffer.from(root.certificate.rawData);
 
   return {
     der,
     fingerprint: new NodeCertificate(der).fingerprint256.replaceAll(':', ' '),
+    remadeAt: readRemade(file('remade.json')),
     certify: async (hosts) => {
-      const held = await holdsStill(file('leaf.pem'), root.certificate, hosts, now());
-      const leaf = await readOrMake(file('leaf.pem'), file('leaf.key.pem'), () => makeLeaf(root, hosts, now()), held);
+      const kept = await readPair(file('leaf.pem'), file('leaf.key.pem'));
+      const fits = kept !== null && (await holdsStill(kept.certificate, root.certificate, hosts, now()));
+      const leaf = fits
+        ? kept
+        : await makePair(file('leaf.pem'), file('leaf.key.pem'), () => makeLeaf(root, hosts, now()));
+      const secret = await webcrypto.subtle.exportKey('pkcs8', leaf.key);
       return {
         chain: `${leaf.certificate.toString('pem')}\n${root.certificate.toString('pem')}\n`,
-        key: readFileSync(file('leaf.key.pem'), 'utf8'),
+        key: PemConverter.encode(secret, 'PRIVATE KEY'),
         notAfter: leaf.certificate.notAfter.toISOString(),
       };
     },
@@ -88,31 +105,41 @@ interface Pair {
   key: webcrypto.CryptoKey;
 }
 
-async function readOrMake(
-  certificate: string,
-  key: string,
-  make: () => Promise<Pair>,
-  usable = existsSync(certificate) && existsSync(key),
-): Promise<Pair> {
-  if (usable) {
+/** A certificate with its key from the disk; null where one of them is missing, cannot be read, or is not the other's. */
+async function readPair(certificate: string, key: string): Promise<Pair | null> {
+  if (!existsSync(certificate) || !existsSync(key)) return null;
+  try {
+    const read = new X509Certificate(readFileSync(certificate, 'utf8'));
     const secret = PemConverter.decodeFirst(readFileSync(key, 'utf8'));
-    return {
-      certificate: new X509Certificate(readFileSync(certificate, 'utf8')),
-      key: await webcrypto.subtle.importKey('pkcs8', secret, KEYS, true, ['sign']),
-    };
+    const pair = { certificate: read, key: await webcrypto.subtle.importKey('pkcs8', secret, KEYS, true, ['sign']) };
+    return (await belongTogether(pair)) ? pair : null;
+  } catch {
+    return null;
   }
+}
+
+/** What the key signs, the certificate's public key confirms. */
+async function belongTogether({ certificate, key }: Pair): Promise<boolean> {
+  const { subtle } = webcrypto;
+  const open = await certificate.publicKey.export(KEYS, ['verify']);
+  const word = Buffer.from('bricolage');
+  return subtle.verify(SIGNING, open, await subtle.sign(SIGNING, key, word), word);
+}
+
+async function makePair(certificate: string, key: string, make: () => Promise<Pair>): Promise<Pair> {
   const made = await make();
   const secret = await webcrypto.subtle.exportKey('pkcs8', made.key);
-  // The key first: a certificate without its key would be taken for a whole pair.
-  writeSecret(key, PemConverter.encode(secret, 'PRIVATE KEY'));
-  writeFileSync(certificate, made.certificate.toString('pem'));
+  // A power cut between the two leaves a pair that does not belong together, which is made anew.
+  writeWhole(key, PemConverter.encode(secret, 'PRIVATE KEY'), 0o600);
+  writeWhole(certificate, made.certificate.toString('pem'));
   return made;
 }
 
-function writeSecret(file: string, text: string): void {
-  writeFileSync(file, text, { mode: 0o600 });
-  // The mode given above counts for a new file only.
-  chmodSync(file, 0o600);
+function readRemade(file: string): string | null {
+  if (!existsSync(file)) return null;
+  const read = readJson(readFileSync(file));
+  const at = read.ok ? (read.value as { at?: unknown } | null)?.at : null;
+  return typeof at === 'string' ? at : null;
 }
 
 const makeKeys = (): Promise<webcrypto.CryptoKeyPair> => webcrypto.subtle.generateKey(KEYS, true, ['sign', 'verify']);
@@ -135,6 +162,8 @@ async function makeRoot(now: number): Promise<Pair> {
     extensions: [
       new BasicConstraintsExtension(true, 0, true),
       new KeyUsagesExtension(KeyUsageFlags.keyCertSign | KeyUsageFlags.cRLSign, true),
+      // Read by clients as a limit on what it signs: servers, and neither mail nor programs.
+      new ExtendedKeyUsageExtension([ExtendedKeyUsage.serverAuth]),
       new Extension(id_ce_nameConstraints, true, AsnConvert.serialize(limits)),
       await SubjectKeyIdentifierExtension.create(keys.publicKey),
     ],
@@ -167,13 +196,11 @@ async function makeLeaf(root: Pair, hosts: readonly string[], now: number): Prom
 
 /** Whether the leaf on the disk is of this authority, for these hosts and no others, and not near its end. */
 async function holdsStill(
-  file: string,
+  leaf: X509Certificate,
   root: X509Certificate,
   hosts: readonly string[],
   now: number,
 ): Promise<boolean> {
-  if (!existsSync(file)) return false;
-  const leaf = new X509Certificate(readFileSync(file, 'utf8'));
   const known = leaf.getExtension(SubjectAlternativeNameExtension)?.names.items.map(({ value }) => value) ?? [];
   const same = known.length === hosts.length && hosts.every((host) => known.includes(host));
   if (!same || leaf.notAfter.getTime() - now <= RENEW_DAYS * DAY_MS) return false;

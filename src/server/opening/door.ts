@@ -24,25 +24,29 @@ interface DoorParts {
   addresses: () => string[];
   /** The port wanted; another where it is taken. */
   port: number;
+  /** How often addresses and the end of the certificate are looked at, ms. */
+  lookEveryMs?: number;
 }
 
-/** How often addresses and the end of the certificate are looked at, ms. */
 const LOOK_EVERY_MS = 10 * 60_000;
 
 /**
  * The door for phones: HTTPS on every private address of this machine, and on no other. When the machine gets another
  * address, or the certificate nears its end, it is opened anew.
  */
-export function makeDoor({ folder, handle, addresses, port }: DoorParts): Door {
+export function makeDoor({ folder, handle, addresses, port, lookEveryMs = LOOK_EVERY_MS }: DoorParts): Door {
   let authority: Promise<Authority> | null = null;
   let servers: Server[] = [];
   let standing: { hosts: readonly string[]; chain: string; port: number } | null = null;
   let watch: ReturnType<typeof setInterval> | null = null;
 
   // What makes certificates is a fifth of the program's start, and few let phones in.
-  const theAuthority = (): Promise<Authority> =>
-    (authority ??= import('./authority').then(({ openAuthority }) => openAuthority(folder)));
-  const hostsNow = (): string[] => [...addresses(), localName()];
+  const theAuthority = (): Promise<Authority> => {
+    authority ??= import('./authority').then(({ openAuthority }) => openAuthority(folder));
+    // What could not be read or made now may be later.
+    authority.catch(() => (authority = null));
+    return authority;
+  };
 
   const stopServers = async (): Promise<void> => {
     const old = servers;
@@ -59,25 +63,48 @@ export function makeDoor({ folder, handle, addresses, port }: DoorParts): Door {
     );
   };
 
-  const open = async (): Promise<Result<null>> => {
+  /** Stands on every address that can be had; one that has just gone from the machine is passed over. */
+  const stand = async (certificate: { cert: string; key: string }, own: readonly string[]) => {
+    const stood: string[] = [];
+    let wanted = port;
+    for (const address of own) {
+      const server = createServer({ ...certificate, minVersion: 'TLSv1.2' }, handle);
+      try {
+        wanted = await listen(server, address, wanted);
+        servers.push(server);
+        stood.push(address);
+      } catch (error) {
+        if ((error as NodeJS.ErrnoException).code !== 'EADDRNOTAVAIL') throw error;
+      }
+    }
+    return { stood, port: wanted };
+  };
+
+  const openNow = async (): Promise<Result<null>> => {
     const own = addresses();
     if (own.length === 0) {
       await stopServers();
       return fail('no_network');
     }
-    const hosts = hostsNow();
-    const { chain, key } = await (await theAuthority()).certify(hosts);
+    const { chain, key } = await (await theAuthority()).certify([...own, localName()]);
     if (standing?.chain === chain) return succeed(null);
     await stopServers();
-    let wanted = port;
-    for (const address of own) {
-      const server = createServer({ cert: chain, key, minVersion: 'TLSv1.2' }, handle);
-      servers.push(server);
-      wanted = await listen(server, address, wanted);
-    }
-    standing = { hosts: hosts.map((host) => (host.includes(':') ? `[${host}]` : host)), chain, port: wanted };
-    watch ??= setInterval(() => void open(), LOOK_EVERY_MS);
+    const { stood, port: found } = await stand({ cert: chain, key }, own);
+    if (stood.length === 0) return fail('no_network');
+    const named = [...stood, localName()].map((host) => (host.includes(':') ? `[${host}]` : host));
+    standing = { hosts: named, chain, port: found };
     return succeed(null);
+  };
+
+  /** A door that cannot be opened is told, and keeps nobody from working at the computer itself; it is tried again. */
+  const open = async (): Promise<Result<null>> => {
+    watch ??= setInterval(() => void open(), lookEveryMs);
+    try {
+      return await openNow();
+    } catch (error) {
+      await stopServers();
+      return fail('door_not_opened', '', { detail: error instanceof Error ? error.message : '' });
+    }
   };
 
   return {

@@ -26,6 +26,17 @@ describe('a code for one device', () => {
     expect(pairing.use(second)).toBe(true);
   });
 
+  it('cannot be worn out: after thousands of wrong tries the digits rest and the picture serves, and new digits do', () => {
+    const pairing = makePairing(() => 0);
+    const { code, secret } = pairing.make();
+    for (let i = 0; i < 2000; i += 1) expect(pairing.isRight(code === '000000000' ? '1' : '000000000')).toBe(false);
+    expect(pairing.isRight(code)).toBe(false);
+    expect(pairing.isRight(`${secret.slice(1)}A`)).toBe(false);
+    expect(pairing.use(secret)).toBe(true);
+    expect(pairing.use(secret)).toBe(false);
+    expect(pairing.use(pairing.make().code)).toBe(true);
+  });
+
   it('comes from the whole range', () => {
     const pairing = makePairing(() => 0);
     const codes = Array.from({ length: 2000 }, () => pairing.make().code);

@@ -30,6 +30,9 @@ describe('a passphrase', () => {
       ['P@ssw0rd1234', 'weak_passphrase'],
       ['qwertyuiop12', 'weak_passphrase'],
       ['x'.repeat(201), 'weak_passphrase'],
+      // Judged as it is compared: full-width letters are the common word, and an accent apart is no letter of its own.
+      ['ｐａｓｓｗｏｒｄ１２３４', 'weak_passphrase'],
+      ['ébrûlé café'.normalize('NFD'), 'weak_passphrase'],
       ['abcdefgh'.repeat(26), 'too_long'],
       [12345678901234, 'wrong_type'],
     ] as const) {

@@ -45,11 +45,13 @@ function derive(passphrase: string, salt: Buffer, options: ScryptOptions): Promi
 /** A passphrase that is fit to guard a shop: long, and no common one however it was dressed up. Nothing else is asked of it. */
 export async function checkPassphrase(passphrase: unknown): Promise<Result<string>> {
   if (typeof passphrase !== 'string') return fail('wrong_type', 'passphrase', { expected: 'text' });
-  const letters = [...passphrase];
+  // As it will be compared: two ways to write the same letters are one.
+  const normal = passphrase.normalize('NFKC');
+  const letters = [...normal];
   if (letters.length < PASSPHRASE_LEAST || new Set(letters).size < DIFFERENT)
     return fail('weak_passphrase', 'passphrase', { min: PASSPHRASE_LEAST });
   if (letters.length > PASSPHRASE_MOST) return fail('too_long', 'passphrase', { max: PASSPHRASE_MOST });
-  if ((await guess(passphrase)) < SAFE) return fail('weak_passphrase', 'passphrase', { min: PASSPHRASE_LEAST });
+  if ((await guess(normal)) < SAFE) return fail('weak_passphrase', 'passphrase', { min: PASSPHRASE_LEAST });
   return succeed(passphrase);
 }
 

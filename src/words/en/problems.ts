@@ -70,6 +70,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   local_only: () => 'This can be changed only at the computer that Bricolage runs on.',
   no_network: () =>
     'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
+  door_not_opened: ({ detail }) =>
+    `Phones cannot be let in just now (${String(detail ?? '')}). Work here goes on. Make the folder of the records writable and see that the disk has room; it is tried again every ten minutes.`,
   not_a_shop: ({ detail }) =>
     `This is not a whole shop in one zip, or it is damaged (${String(detail ?? '')}). Nothing was taken from it. Export it anew, or use another copy.`,
   not_as_listed: () =>
@@ -102,7 +104,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
     `The records ${fileName(file)} are gone, but the folder with their pictures and copies is there. Nothing was changed. Put the file back, take one of the copies in ${String(folder ?? 'that folder')}, or move the folder away to begin a new shop.`,
   folder_of_other_shop: ({ file, folder }) =>
     `The folder ${String(folder ?? 'beside the file')} belongs to another shop than the file ${fileName(file)}. Neither was changed. Put the file that belongs there back, or move the folder away.`,
-  copy_of_other_shop: () => 'This copy is of another shop. The shop that is open was not changed. Take a copy of this one.',
+  copy_of_other_shop: () =>
+    'This copy is of another shop. The shop that is open was not changed. Take a copy of this one.',
   database_in_use: ({ file }) =>
     `The file ${fileName(file)} is in use by another program. End the other server, or whatever copies it, and start again.`,
   database_read_only: ({ file }) =>

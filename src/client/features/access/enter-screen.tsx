@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Screen, Skeleton } from '@/client/features/piece-frame';
 import type { RootState } from '@/client/store';
-import { Body, Button, Card, Disclosure, Field, Notice, Title } from '@/client/ui';
+import { Body, Button, Card, Disclosure, Field, Notice, Small, Title } from '@/client/ui';
+import { isPictureCode } from '@/contract';
 import { useEnterMutation, useGetAccessQuery } from './access-api';
 import { sayRefusal, spaceCode } from './say';
 import { TrustSteps } from './trust-steps';
@@ -54,25 +55,32 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
   // The code stands behind the hash of the address that the phone was shown.
   const { '#': shown = '' } = useGlobalSearchParams<{ '#'?: string }>();
   const [code, setCode] = useState(() => spaceCode(shown));
+  const fromPicture = isPictureCode(code);
   const [words, setWords] = useState('');
   const ready = device.trim() !== '' && (code.trim() !== '' || words !== '');
   const go = async (): Promise<void> => {
     const asked = words === '' ? { device, code } : { device, passphrase: words };
     const answer = await enter(asked);
     // All that was asked before was refused: the page begins anew, with its pass.
-    if (!answer.error) location.replace('/');
+    if (!answer.error) return location.replace('/');
+    // It serves once: another one can be typed.
+    if (fromPicture) setCode('');
   };
   return (
     <Card gap="$m" role="region" aria-label={ENTER_SCREEN_WORDS.comeIn}>
       <Body>{ENTER_SCREEN_WORDS.atTheComputerOfTheWorkshop}</Body>
       <Field label={ENTER_SCREEN_WORDS.whatThisDeviceIsCalled} value={device} onChange={setDevice} />
-      <Field
-        label={ENTER_SCREEN_WORDS.code}
-        numeric
-        value={code}
-        onChange={setCode}
-        placeholder={ENTER_SCREEN_WORDS.nineDigits}
-      />
+      {fromPicture ? (
+        <Small>{ENTER_SCREEN_WORDS.codeOfThePictureIsIn}</Small>
+      ) : (
+        <Field
+          label={ENTER_SCREEN_WORDS.code}
+          numeric
+          value={code}
+          onChange={setCode}
+          placeholder={ENTER_SCREEN_WORDS.nineDigits}
+        />
+      )}
       {passphrase ? (
         <Field label={ENTER_SCREEN_WORDS.orThePassphrase} secret value={words} onChange={setWords} />
       ) : null}

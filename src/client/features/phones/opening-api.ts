@@ -1,5 +1,5 @@
 import { piecesApi } from '@/client/store';
-import type { OpeningState, PairingInvitation } from '@/contract';
+import type { OpeningState, PairingInvitation, PassphraseChange } from '@/contract';
 
 const api = piecesApi.injectEndpoints({
   endpoints: (build) => {
@@ -15,10 +15,10 @@ const api = piecesApi.injectEndpoints({
     return {
       getOpening: build.query<OpeningState, void>({ query: () => '/opening', keepUnusedDataFor: 0 }),
       setOpening: change<boolean>((open) => ({ url: '/opening', method: 'PUT', body: { open } })),
-      setPassphrase: change<string | null>((passphrase) => ({
+      setPassphrase: change<PassphraseChange>((body) => ({
         url: '/opening/passphrase',
         method: 'PUT',
-        body: { passphrase },
+        body,
       })),
       /** Ends the pass of one device, or of all. */
       endPass: change<string | null>((id) => ({ url: `/opening/devices${id ? `/${id}` : ''}`, method: 'DELETE' })),

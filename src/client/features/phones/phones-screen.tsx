@@ -85,6 +85,11 @@ function Opening() {
   );
   return (
     <Column gap="$l">
+      {data.remade_at === undefined ? null : (
+        <Notice tone="wait" title={PHONES_SCREEN_WORDS.certificateMadeAnew}>
+          {PHONES_SCREEN_WORDS.eachPhoneTrustsItAnew}
+        </Notice>
+      )}
       <Row gap={wide ? '$xl' : '$l'} alignItems="flex-start" flexDirection={wide ? 'row' : 'column'}>
         <Column flex={wide ? 1 : undefined} gap="$l" width={wide ? undefined : '100%'}>
           {door}
@@ -93,12 +98,14 @@ function Opening() {
         {data.open ? (
           <Column flex={wide ? 1 : undefined} gap="$l" width={wide ? undefined : '100%'}>
             <Devices {...data} />
-            <Passphrase set={data.passphrase} />
-            <Card>
-              <Disclosure label={PHONES_SCREEN_WORDS.thePhoneWarnsWhatItMeans}>
-                {() => <TrustSteps fingerprint={data.fingerprint} />}
-              </Disclosure>
-            </Card>
+            <Passphrase set={data.passphrase} devices={data.devices.length} />
+            {data.fingerprint === null ? null : (
+              <Card>
+                <Disclosure label={PHONES_SCREEN_WORDS.thePhoneWarnsWhatItMeans}>
+                  {() => <TrustSteps fingerprint={data.fingerprint!} />}
+                </Disclosure>
+              </Card>
+            )}
           </Column>
         ) : null}
       </Row>
@@ -159,12 +166,15 @@ function Devices({ devices }: OpeningState) {
   );
 }
 
-function Passphrase({ set }: { set: boolean }) {
+function Passphrase({ set, devices }: { set: boolean; devices: number }) {
   const [change, { error, isLoading }] = useSetPassphraseMutation();
   const [words, setWords] = useState('');
+  const [ends, setEnds] = useState(false);
   const keep = async (): Promise<void> => {
-    const answer = await change(words);
-    if (!answer.error) setWords('');
+    const answer = await change({ passphrase: words, end_passes: ends });
+    if (answer.error) return;
+    setWords('');
+    setEnds(false);
   };
   return (
     <Card gap="$m" role="region" aria-label={PHONES_SCREEN_WORDS.passphrase}>
@@ -177,11 +187,16 @@ function Passphrase({ set }: { set: boolean }) {
         onChange={setWords}
         error={error ? sayRefusal(error, PHONES_SCREEN_WORDS.theServerDoesNotAnswer) : undefined}
       />
+      {devices > 0 && words !== '' ? (
+        <Toggle label={PHONES_SCREEN_WORDS.endAllPassesWithIt(devices)} on={ends} onPress={() => setEnds(!ends)} />
+      ) : null}
       <Row gap="$s">
         <Button disabled={words === '' || isLoading} onPress={() => void keep()}>
           {PHONES_SCREEN_WORDS.keepIt}
         </Button>
-        {set ? <Button onPress={() => void change(null)}>{PHONES_SCREEN_WORDS.noPassphrase}</Button> : null}
+        {set ? (
+          <Button onPress={() => void change({ passphrase: null })}>{PHONES_SCREEN_WORDS.noPassphrase}</Button>
+        ) : null}
       </Row>
     </Card>
   );

@@ -36,6 +36,7 @@ export const ENTER_SCREEN_WORDS = {
   whatThisDeviceIsCalled: 'What this device is called',
   code: 'Code',
   nineDigits: 'nine digits',
+  codeOfThePictureIsIn: 'The code came with the picture. Nothing to type.',
   orThePassphrase: 'Or the passphrase',
   notLetIn: 'Not let in',
   theComputerOfTheWorkshopDoes: 'The computer of the workshop does not answer. Is it on, and in the same network?',

@@ -38,4 +38,9 @@ export const PHONES_SCREEN_WORDS = {
   anotherPassphrase: 'Another passphrase',
   keepIt: 'Keep it',
   noPassphrase: 'No passphrase',
+  endAllPassesWithIt: (devices: number): string =>
+    devices === 1 ? 'The phone that is in has to come in again' : `All ${devices} phones have to come in again`,
+  certificateMadeAnew: 'The certificate was made anew',
+  eachPhoneTrustsItAnew:
+    'The old one could not be read. Phones that came in before will warn: have each trust the new one, then let it in again.',
 };
