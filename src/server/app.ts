@@ -3,7 +3,7 @@ import expressStaticGzip from 'express-static-gzip';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { fail, type Problem } from '@/core/shared';
+import { fail, type Problem, type Result } from '@/core/shared';
 import { onceOf, type PieceStore, type ShelfStore, type ShopStore, type Taken, type WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
@@ -41,6 +41,8 @@ export interface AppParts {
   arrivals: Arrivals;
   live: Live;
   visit: VisitState;
+  /** Opens the invented workshop, or says why it cannot be looked round. */
+  prepareVisit: () => Result<unknown>;
   /** What is wrong with the database just now; null when it answers. */
   health: () => Problem | null;
   /** Folder of the exported web application; left out when only the API is wanted. */
@@ -100,7 +102,7 @@ export function makeApp(parts: AppParts): Express {
     const { simulated } = instruments;
     response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
   });
-  app.use('/api/visit', localOnly, makeVisitRouter(visit));
+  app.use('/api/visit', localOnly, makeVisitRouter(visit, parts.prepareVisit));
   // Whoever only looks round the invented workshop opens no doors and keeps no copies of it.
   if (!visit.visiting) {
     app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));

@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { succeed, type Result } from '@/core/shared';
-import { makeDemoVisit, type VisitState } from './demo-visit';
+import { endVisit, makeDemoVisit, type VisitState } from './demo-visit';
 import { makeSimulatedInstruments } from './devices';
 import { listen } from './listen';
 import { isPrivate, listPrivateAddresses, makeDoor, makePairing } from './opening';
@@ -59,6 +59,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
       door,
       pairing: makePairing(() => Date.parse(now())),
       visit: state,
+      prepareVisit: () => visit.prepare(),
       log,
       now,
     });
@@ -66,13 +67,17 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   const possible = settings.BRICOLAGE_DEMO === undefined && existsSync(demo);
   const shop = openOne(file, settings.BRICOLAGE_DEMO, { possible, visiting: false });
   /** As it was invented, told for today: what was tried there on another day is gone. */
-  const visit = makeDemoVisit(() => {
+  const visit = makeDemoVisit(possible, () => {
     const folder = path.join(shopFolder(file), 'visit');
     rmSync(folder, { recursive: true, force: true });
     mkdirSync(folder, { recursive: true });
     return openOne(path.join(folder, 'demo.sqlite'), demo, { possible, visiting: true });
   });
-  const server = createServer((request, response) => (visit.shopFor(request) ?? shop).app()(request, response));
+  const server = createServer((request, response) => {
+    const visited = visit.shopFor(request);
+    const handle = visited.ok ? (visited.value ?? shop).app() : endVisit(visited.problem);
+    handle(request, response);
+  });
   const port = await listen(server, '127.0.0.1', Number(settings.PORT ?? 4173));
   const endDays = keepDaily(shop, (err) => log.error({ err }, 'no copy of the shop could be made'));
 

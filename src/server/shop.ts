@@ -30,6 +30,7 @@ import {
 } from './keeping';
 import type { Door, Pairing } from './opening';
 import { emptiedBefore } from '@/core/keeping';
+import type { Result } from '@/core/shared';
 import { makeLive, type Live } from './live';
 import { linkPhotos, makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
@@ -58,6 +59,7 @@ export interface ShopParts {
   log: Logger;
   now: () => string;
   visit: VisitState;
+  prepareVisit: () => Result<unknown>;
 }
 
 /** A shop that is open: its application, for whatever listens, and the way to close it. */
@@ -165,6 +167,7 @@ export function openShop(parts: ShopParts): OpenShop {
       arrivals,
       live,
       visit: parts.visit,
+      prepareVisit: parts.prepareVisit,
       health: () => checkHealth(db),
       ...(webRoot === undefined ? {} : { webRoot }),
       log,

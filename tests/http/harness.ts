@@ -15,6 +15,7 @@ import {
   openDatabase,
   type Db,
 } from '@/server/db';
+import { fail } from '@/core/shared';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
@@ -93,6 +94,7 @@ export async function startServer(
   const app = makeApp({
     live: makeLive(),
     visit: { possible: false, visiting: false },
+    prepareVisit: () => fail('no_such_endpoint'),
     keeping: makeKeeping({
       db,
       shop: shop.id,

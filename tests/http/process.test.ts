@@ -1,22 +1,25 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
 /* The server and the command line as processes of their own, as a person starts them. */
 const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-process-'));
-const SERVER = path.join(folder, 'server.cjs');
+const SERVER = path.join(folder, 'main.cjs');
 const running: ChildProcess[] = [];
 
 beforeAll(() => {
   const { status } = spawnSync('npx', [
     'esbuild',
     'src/server/main.ts',
+    'src/server/decode-picture.ts',
+    'src/server/keep-apart.ts',
     '--bundle',
     '--platform=node',
     '--packages=external',
-    `--outfile=${SERVER}`,
+    `--outdir=${folder}`,
+    '--out-extension:.js=.cjs',
     '--log-level=error',
   ]);
   expect(status).toBe(0);
@@ -88,6 +91,35 @@ describe('the server as a process', () => {
       colour: '#000000',
     });
   }, 15_000);
+
+  it('looks round the invented workshop by a cookie of its own port alone; where that cannot be opened, home goes on', async () => {
+    const { url } = await start({ BRICOLAGE_DB: path.join(folder, 'visit.sqlite'), PORT: '0' });
+    const pieces = async (cookie: string): Promise<number> =>
+      (await (await fetch(`${url}/api/pieces`, { headers: { cookie } })).json()).pieces.length;
+    const went = await fetch(`${url}/api/visit`, { method: 'PUT' });
+    const cookie = went.headers.get('set-cookie')!.split(';')[0]!;
+    expect(cookie).toBe(`bricolage-visit-${new URL(url).port}=demo`);
+    expect(await pieces(cookie)).toBeGreaterThan(10);
+    expect(await pieces('bricolage-visit-4173=demo; bricolage-visit=demo')).toBe(0);
+
+    // A project whose demo cannot be read, whatever the reason.
+    const root = mkdtempSync(path.join(folder, 'root-'));
+    mkdirSync(path.join(root, 'demo/dossiers'), { recursive: true });
+    symlinkSync(path.resolve('src'), path.join(root, 'src'));
+    writeFileSync(path.join(root, 'demo/dossiers/odd.json'), '{ "format": "bricolage.dossier/1", "piece": {');
+    const spoilt = await start({ BRICOLAGE_DB: path.join(folder, 'home.sqlite'), PORT: '0', BRICOLAGE_ROOT: root });
+    const refused = await fetch(`${spoilt.url}/api/visit`, { method: 'PUT' });
+    expect([refused.status, refused.headers.get('set-cookie')]).toEqual([503, null]);
+    expect((await refused.json()).error.message).toMatch(/cannot be opened just now.*Your own shop is as it was/);
+    const own = {
+      headers: { cookie: `bricolage-visit-${new URL(spoilt.url).port}=demo` },
+      redirect: 'manual',
+    } as const;
+    const page = await fetch(`${spoilt.url}/`, own);
+    expect([page.status, page.headers.get('set-cookie')]).toEqual([302, expect.stringContaining('Max-Age=0')]);
+    expect((await fetch(`${spoilt.url}/api/pieces`, own)).status).toBe(503);
+    expect((await (await fetch(`${spoilt.url}/api/health`)).json()).ok).toBe(true);
+  }, 20_000);
 
   it('names a demo file that is not a dossier instead of starting half', async () => {
     const bad = mkdtempSync(path.join(folder, 'bad-'));

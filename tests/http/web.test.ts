@@ -15,6 +15,7 @@ import {
   makeWorkshopStore,
   openDatabase,
 } from '@/server/db';
+import { fail } from '@/core/shared';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
@@ -41,6 +42,7 @@ const keeper = makeKeeper({ program: '', file: ':memory:', migrations: MIGRATION
 const app = makeApp({
   live: makeLive(),
   visit: { possible: false, visiting: false },
+  prepareVisit: () => fail('no_such_endpoint'),
   store,
   shelf,
   arrivals: makeArrivals({ store, shelf, keeper, folder: webRoot, now }),

@@ -7,6 +7,7 @@ import path from 'node:path';
 import pino from 'pino';
 import sharp from 'sharp';
 import { ZipFile } from 'yazl';
+import { fail } from '@/core/shared';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { exportShopFile, restoreShopFile } from '@/server/keeping';
 import { openZip } from '@/server/keeping/read-zip';
@@ -60,6 +61,7 @@ export async function start(
     door,
     pairing: makePairing(Date.now),
     visit: { possible: false, visiting: false },
+    prepareVisit: () => fail('no_such_endpoint'),
     log: pino({ level: 'silent' }),
     now,
   });

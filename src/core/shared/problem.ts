@@ -39,6 +39,7 @@ export const PROBLEM_CODES = [
   'local_only',
   'no_network',
   'door_not_opened',
+  'visit_not_opened',
   'not_a_shop',
   'not_as_listed',
   'file_exists',

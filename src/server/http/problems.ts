@@ -47,6 +47,7 @@ const STATUS: Record<ProblemCode, number> = {
   local_only: 403,
   no_network: 409,
   door_not_opened: 503,
+  visit_not_opened: 503,
   not_a_shop: 422,
   not_as_listed: 422,
   file_exists: 409,

@@ -72,6 +72,8 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
     'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
   door_not_opened: ({ detail }) =>
     `Phones cannot be let in just now (${String(detail ?? '')}). Work here goes on. Make the folder of the records writable and see that the disk has room; it is tried again every ten minutes.`,
+  visit_not_opened: ({ detail }) =>
+    `The invented workshop cannot be opened just now (${String(detail ?? '')}). Your own shop is as it was.`,
   not_a_shop: ({ detail }) =>
     `This is not a whole shop in one zip, or it is damaged (${String(detail ?? '')}). Nothing was taken from it. Export it anew, or use another copy.`,
   not_as_listed: () =>
