@@ -4,7 +4,7 @@ import { readWith } from '@/core/dossier';
 import { FINISHES, PIECE_KINDS, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
 import { SHOWN, SORTS } from '@/core/work';
 import { ACCOUNT_TABLE } from '@/core/earned';
-import { toCsv } from '../to-csv';
+import { toCsv } from '@/core/keeping';
 import type { Search } from '../search';
 import type { ShopLists } from '../shop-lists';
 import { sendProblem } from './problems';

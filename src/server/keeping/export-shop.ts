@@ -5,10 +5,9 @@ import { createHash } from 'node:crypto';
 import { ZipFile } from 'yazl';
 import { withShelf } from '@/core/dossier';
 import { ACCOUNT_TABLE, tellAccount } from '@/core/earned';
-import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, type ShopFile } from '@/core/keeping';
+import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, toCsv, type ShopFile } from '@/core/keeping';
 import { makePieceStore, makeShelfStore, makeShopStore, makeWorkshopStore, type Db } from '../db';
 import { hashOf, type PhotoFiles } from '../photo-files';
-import { toCsv } from '../to-csv';
 
 const toJson = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 

@@ -1,4 +1,5 @@
 import type { Measures } from '@/client/store';
+import { toCsv } from '@/core/keeping';
 import type { SmallSupply, Supply } from '@/core/systems';
 import { TO_BUY_TEXT_WORDS, sayColour } from '@/words';
 
@@ -20,13 +21,13 @@ export const listToBuyText = (supplies: readonly Supply[], small: readonly Small
     ...small.map(({ label, ml }) => (ml > 0 ? TO_BUY_TEXT_WORDS.about(label, measures.sayVolume(ml)) : label)),
   ].join('\n');
 
-/** RFC 4180: a header row, CRLF, quotes doubled, a decimal point. */
-export function listToBuyCsv(supplies: readonly Supply[]): string {
-  const quote = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-  const rows = supplies.flatMap(({ class: code, label, colour = '', neededMl, fromShelf, buy }) => {
-    const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
-    const tins = buy.tins.map(({ volumeMl, count }) => TO_BUY_TEXT_WORDS.x(count, volumeMl)).join(' + ');
-    return [[code, quote(label), colour, neededMl, Math.round(shelf), quote(tins), buy.price.toFixed(2)].join(',')];
-  });
-  return ['class,product,colour,needed_ml,from_shelf_ml,tins_to_buy_ml,price', ...rows, ''].join('\r\n');
-}
+/** A table of the same for a spreadsheet. */
+export const listToBuyCsv = (supplies: readonly Supply[]): string =>
+  toCsv([
+    ['class', 'product', 'colour', 'needed_ml', 'from_shelf_ml', 'tins_to_buy_ml', 'price'],
+    ...supplies.map(({ class: code, label, colour = '', neededMl, fromShelf, buy }) => {
+      const shelf = fromShelf.reduce((sum, { ml }) => sum + ml, 0);
+      const tins = buy.tins.map(({ volumeMl, count }) => TO_BUY_TEXT_WORDS.x(count, volumeMl)).join(' + ');
+      return [code, label, colour, neededMl, Math.round(shelf), tins, buy.price.toFixed(2)];
+    }),
+  ]);
