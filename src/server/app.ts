@@ -3,7 +3,7 @@ import expressStaticGzip from 'express-static-gzip';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { fail, type Problem, type Result } from '@/core/shared';
+import { fail, MOST_VALUES, type Problem, type Result } from '@/core/shared';
 import { onceOf, type PieceStore, type ShelfStore, type ShopStore, type Taken, type WorkshopStore } from './db';
 import type { Instruments } from './devices';
 import { makeShopExperience } from './experience';
@@ -14,7 +14,7 @@ import { makeListRouter } from './http/lists';
 import { makeOpeningRouter } from './http/opening';
 import { makePhotoRouter } from './http/photos';
 import { makePieceRouter } from './http/pieces';
-import { makeErrorHandler, refuseDeep, sendProblem } from './http/problems';
+import { makeErrorHandler, readBody, refuseDeep, sendProblem } from './http/problems';
 import { localOnly, ownHostOnly, sameOriginOnly, securityHeaders } from './http/security';
 import { makeShelfRouter } from './http/shelf';
 import { makeWorkshopRouter } from './http/workshop';
@@ -85,8 +85,8 @@ export function makeApp(parts: AppParts): Express {
   app.get('/api/events', (request, response) => live.stream(request, response, () => isIn(shop, request, now())));
   app.use('/api', makePhotoRouter(store, photos, now));
   app.use('/api/keeping/arrivals', makeArrivalRouter(arrivals, live));
-  app.put('/api/pieces/:id', express.json({ limit: PIECE_LIMIT, type: () => true }));
-  app.use('/api', express.json({ limit: BODY_LIMIT, type: () => true }), refuseDeep);
+  app.put('/api/pieces/:id', readBody(PIECE_LIMIT, MOST_VALUES.piece));
+  app.use('/api', readBody(BODY_LIMIT, MOST_VALUES.change), refuseDeep);
   app.get('/api/health', (_request, response) => {
     const trouble = health();
     if (trouble) return sendProblem(response, trouble);

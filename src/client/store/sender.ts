@@ -43,8 +43,8 @@ export const OWN_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36)
 
 /** A hanging server is an absent one. */
 const PATIENCE_MS = 15_000;
-/** A picture is a megabyte, and a garage far from the router. */
-const PATIENCE_WITH_PICTURES_MS = 90_000;
+/** A garage is far from the router: a picture may come this slowly. */
+const SLOWEST_BYTES_PER_S = 2000;
 
 export interface Sender {
   /** Sends what waits. */
@@ -236,8 +236,9 @@ async function makeRequest({ pieceId, change }: PendingChange): Promise<Asked | 
     const { photoId, zoneId } = change;
     const body = await findPicture(photoId);
     const path = photoUploadPath(pieceId, photoId, zoneId);
-    const signal = AbortSignal.timeout(PATIENCE_WITH_PICTURES_MS);
-    return body ? { method: 'PUT', path, body, headers: {}, signal } : null;
+    if (!body) return null;
+    const signal = AbortSignal.timeout(PATIENCE_MS + (body.size / SLOWEST_BYTES_PER_S) * 1000);
+    return { method: 'PUT', path, body, headers: {}, signal };
   }
   const { body, ...request } = isShelfChange(change)
     ? toShelfRequest(change)

@@ -1,8 +1,8 @@
-import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import express, { type ErrorRequestHandler, type RequestHandler, type Response } from 'express';
 import type { Logger } from 'pino';
 import type { ErrorBody } from '@/contract';
 import { isDeeperThan, MOST_DEEP } from '@/core/dossier';
-import { fail, type Problem, type ProblemCode } from '@/core/shared';
+import { fail, findTooMuch, type Problem, type ProblemCode } from '@/core/shared';
 import { explainProblem } from '@/words';
 import { findStorageProblem } from '../db';
 
@@ -79,6 +79,24 @@ export function sendProblem(response: Response, problem: Problem): void {
   response.status(STATUS[problem.code]).json(body);
 }
 
+/** Thrown where a problem has to pass through what knows none. */
+class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.code);
+  }
+}
+
+/** Reads a body as JSON, once its values were counted: a megabyte can name a million. */
+export const readBody = (limit: string, mostValues: number): RequestHandler =>
+  express.json({
+    limit,
+    type: () => true,
+    verify: (_request, _response, body) => {
+      const problem = findTooMuch(body, mostValues);
+      if (problem) throw new Refused(problem);
+    },
+  });
+
 /** Records nested without end would break whatever walks them. */
 export const refuseDeep: RequestHandler = (request, response, next) => {
   if (isDeeperThan(request.body, MOST_DEEP))
@@ -98,6 +116,7 @@ export function makeErrorHandler(log: Logger): ErrorRequestHandler {
     _next,
   ) => {
     if (response.headersSent) return void response.end();
+    if (error instanceof Refused) return sendProblem(response, error.problem);
     if (error.type === 'entity.too.large')
       return sendProblem(
         response,

@@ -3,6 +3,8 @@ import type { Arrival, BackupList, Clashes } from '@/contract';
 
 /** A large shop is not copied in a moment. */
 const LONG_MS = 10 * 60_000;
+/** So slowly it may come here, from a phone in the garage. */
+const SLOWEST_BYTES_PER_S = 20_000;
 
 const api = piecesApi.injectEndpoints({
   endpoints: (build) => ({
@@ -18,7 +20,12 @@ const api = piecesApi.injectEndpoints({
       query: (at) => ({ url: `/keeping/backups/${encodeURIComponent(at)}/restore`, method: 'POST', timeout: LONG_MS }),
     }),
     lookAt: build.mutation<Arrival, File>({
-      query: (file) => ({ url: '/keeping/arrivals', method: 'POST', body: file, timeout: LONG_MS }),
+      query: (file) => ({
+        url: '/keeping/arrivals',
+        method: 'POST',
+        body: file,
+        timeout: LONG_MS + (file.size / SLOWEST_BYTES_PER_S) * 1000,
+      }),
     }),
     takeIn: build.mutation<{ pieces: number }, { id: string; clashes: Clashes }>({
       query: ({ id, clashes }) => ({
