@@ -2,7 +2,7 @@
 import { buildSync } from 'esbuild';
 
 buildSync({
-  entryPoints: ['src/server/main.ts', 'src/server/decode-picture.ts', 'src/server/keep-apart.ts'],
+  entryPoints: ['main', 'decode-picture', 'keep-apart', 'judge-apart'].map((name) => `src/server/${name}.ts`),
   bundle: true,
   platform: 'node',
   target: 'node20',

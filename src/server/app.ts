@@ -21,6 +21,7 @@ import { makeWorkshopRouter } from './http/workshop';
 import { noteAsker } from './asker';
 import { tellOf, type Live } from './live';
 import { makeVisitRouter, type VisitState } from './demo-visit';
+import type { Judge } from './judge';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import type { Arrivals, ShopKeeping } from './keeping';
@@ -36,6 +37,7 @@ export interface AppParts {
   door: Door;
   pairing: Pairing;
   photos: PhotoFiles;
+  judge: Judge;
   instruments: Instruments;
   keeping: ShopKeeping;
   arrivals: Arrivals;
@@ -92,10 +94,10 @@ export function makeApp(parts: AppParts): Express {
     if (trouble) return sendProblem(response, trouble);
     response.json({ ok: true, copies: keeping.tellCopies() });
   });
-  const experience = makeShopExperience(store);
-  app.get('/api/experience', (request, response) => {
+  const experience = makeShopExperience(store, parts.judge);
+  app.get('/api/experience', async (request, response) => {
     const { except } = request.query;
-    response.json({ experience: experience.list(typeof except === 'string' ? except : undefined) });
+    response.json({ experience: await experience.list(typeof except === 'string' ? except : undefined) });
   });
   app.get('/api/instruments', (_request, response) => {
     const at = now();
@@ -108,7 +110,8 @@ export function makeApp(parts: AppParts): Express {
     app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
     app.use('/api/keeping', makeKeepingRouter(keeping, log));
   }
-  app.use('/api/lists', makeListRouter(makeShopLists(store, shelf, workshop), makeSearch(store, shelf), now));
+  const lists = makeShopLists({ store, shelf, workshop }, parts.judge);
+  app.use('/api/lists', makeListRouter(lists, makeSearch(store, shelf, parts.judge), now));
   app.use('/api/pieces', makePieceRouter(store, shelf, experience, photos, now));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));

@@ -1,7 +1,7 @@
-import type { Dossier, Experience } from '@/core/dossier';
-import { addUp, collectExperience } from '@/core/learning';
+import type { Experience } from '@/core/dossier';
+import { addUp } from '@/core/learning';
 import type { PieceStore } from './db';
-import { keepByPiece } from './keep-by-piece';
+import { keepByPiece, type Judge } from './judge';
 
 /**
  * What the shop has learned from its tests. Working a piece out takes a belief for each zone tested, so what each piece
@@ -9,13 +9,13 @@ import { keepByPiece } from './keep-by-piece';
  */
 export interface ShopExperience {
   /** Counts over all pieces, or over all but one. */
-  list: (except?: string) => Experience[];
+  list: (except?: string) => Promise<Experience[]>;
 }
 
-export function makeShopExperience(store: PieceStore): ShopExperience {
-  const rowsOf = keepByPiece(store, (id) => collectExperience(store.find(id) as Dossier));
+export function makeShopExperience(store: PieceStore, { judge }: Judge): ShopExperience {
+  const rowsOf = keepByPiece<'experience'>(store, (dossier) => judge('experience', dossier));
   return {
-    list: (except) =>
-      addUp(store.listChanges().flatMap(({ id, changedAt }) => (id === except ? [] : rowsOf(id, changedAt)))),
+    list: async (except) =>
+      addUp((await rowsOf(store.listChanges().filter(({ id }) => id !== except))).flatMap(({ judged }) => judged)),
   };
 }

@@ -1,20 +1,18 @@
 import Database from 'better-sqlite3';
-import { findableTin, listFindable, wordsOf, type Findable } from '@/core/find';
+import { findableTin, wordsOf, type Findable } from '@/core/find';
 import type { PieceStore, ShelfStore } from './db';
+import { keepByPiece, type Judge } from './judge';
 
 /** Everything of the shop that is written down, found by the beginnings of words. */
 export interface Search {
   find: (question: string, most: number) => Promise<Findable[]>;
 }
 
-/** Pieces that are read in without a pause. */
-const AT_A_TIME = 50;
-
 /**
  * The index lies in memory and is made from the records when it is first asked, then from what changed since: there is
  * nothing to fall out of step with them.
  */
-export function makeSearch(store: PieceStore, shelf: ShelfStore): Search {
+export function makeSearch(store: PieceStore, shelf: ShelfStore, { judge }: Judge): Search {
   const db = new Database(':memory:');
   db.exec(
     `CREATE VIRTUAL TABLE found USING fts5(title, body, kind UNINDEXED, piece UNINDEXED, id UNINDEXED, at UNINDEXED,
@@ -30,25 +28,26 @@ export function makeSearch(store: PieceStore, shelf: ShelfStore): Search {
     drop.run(piece);
     for (const row of rows) put.run({ at: null, ...row });
   });
+  const findables = keepByPiece<'findable'>(store, (dossier) => judge('findable', dossier));
   const known = new Map<string, string>();
-  const bring = async (): Promise<void> => {
+  const bringNow = async (): Promise<void> => {
     const here = new Map(store.listDates().map(({ id, changed_at }) => [id, changed_at]));
     for (const id of known.keys())
       if (!here.has(id)) {
         write(id, []);
         known.delete(id);
       }
-    let read = 0;
-    for (const [id, changedAt] of here) {
-      if (known.get(id) === changedAt) continue;
-      const dossier = store.find(id);
-      write(id, dossier ? listFindable(dossier) : []);
+    const changed = [...here].filter(([id, changedAt]) => known.get(id) !== changedAt);
+    for (const [id, changedAt] of changed) {
+      // One by one, and written as it comes: a search that is asked meanwhile finds what is there.
+      for (const { judged } of await findables([{ id, changedAt }])) write(id, judged);
       known.set(id, changedAt);
-      read += 1;
-      if (read % AT_A_TIME === 0) await new Promise(setImmediate);
     }
     write('', shelf.list().map(findableTin));
   };
+  /** Those who ask while it is brought up to date wait for the same. */
+  let bringing: Promise<void> | null = null;
+  const bring = (): Promise<void> => (bringing ??= bringNow().finally(() => (bringing = null)));
   return {
     find: async (question, most) => {
       const words = wordsOf(question);

@@ -5,6 +5,7 @@ import pino from 'pino';
 import { succeed, type Result } from '@/core/shared';
 import { endVisit, makeDemoVisit, type VisitState } from './demo-visit';
 import { makeSimulatedInstruments } from './devices';
+import { makeJudge } from './judge';
 import { listen } from './listen';
 import { isPrivate, listPrivateAddresses, makeDoor, makePairing } from './opening';
 import { makePictureDecoder } from './picture-decoder';
@@ -40,6 +41,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   const now = (): string => new Date(Date.now() + ahead).toISOString();
   const log = pino({ level: settings.LOG_LEVEL ?? 'warn' }, pino.destination(2));
   const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
+  const judge = makeJudge(path.join(__dirname, 'judge-apart.cjs'));
   const door = makeDoor({
     folder: path.join(shopFolder(file), 'authority'),
     handle: (request, response) => shop.app()(request, response),
@@ -54,6 +56,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
       demo: dossiers,
       webRoot: path.join(root, 'dist'),
       decoder,
+      judge,
       keeperProgram: path.join(__dirname, 'keep-apart.cjs'),
       instruments: makeSimulatedInstruments(),
       door,
@@ -86,6 +89,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
     endDays();
     await Promise.all([door.close(), close(server, visit, shop)]);
     decoder.close();
+    judge.close();
     visit.close();
     shop.close();
   };

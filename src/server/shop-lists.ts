@@ -1,21 +1,13 @@
 import { withShelf, type Dossier, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
-import { readShopAccount, tellAccount, tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
+import { tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
-import { findReadings, type CountedReading, type ReadingQuestion } from '@/core/learning';
+import type { CountedReading, ReadingQuestion } from '@/core/learning';
 import { gatherRecipes, type KeptRecipe } from '@/core/mix';
-import {
-  asksSummaries,
-  isInWork,
-  isMeant,
-  selectSummaries,
-  summarisePiece,
-  type PiecesAsked,
-  type PieceSummary,
-} from '@/core/work';
+import { asksSummaries, isMeant, selectSummaries, type PiecesAsked, type PieceSummary } from '@/core/work';
 import { goneAt } from '@/core/keeping';
-import { findPatterns, tellStory, type SymptomPattern } from '@/core/trouble';
+import { findPatterns, type SymptomPattern } from '@/core/trouble';
 import type { ChangedPieces, KindCount, PutAway } from '@/contract';
-import { keepByPiece } from './keep-by-piece';
+import { keepByPiece, type Judge, type PieceMark } from './judge';
 import type { ChangeMark, PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /**
@@ -24,17 +16,19 @@ import type { ChangeMark, PieceHead, PieceStore, ShelfStore, WorkshopStore } fro
  */
 export interface ShopLists {
   /** Pieces in work, whole, and how many pieces there are in all. */
-  listInWork: () => { pieces: Dossier[]; total: number };
+  listInWork: () => Promise<{ pieces: Dossier[]; total: number }>;
   /** A stretch of all pieces that are meant by some words, newest change first. */
-  listSummaries: (page: PiecesAsked & { from: number; count: number }) => { pieces: PieceSummary[]; total: number };
+  listSummaries: (
+    page: PiecesAsked & { from: number; count: number },
+  ) => Promise<{ pieces: PieceSummary[]; total: number }>;
   /** The readings that stand behind a figure of the findings. */
-  listReadings: (asked: ReadingQuestion) => CountedReading[];
+  listReadings: (asked: ReadingQuestion) => Promise<CountedReading[]>;
   /** Whole pieces that changed since a device last asked, the latest first, and those put in the bin since. */
   listChanged: (since: ChangeMark | null, most: number) => ChangedPieces;
   /** What is out of the lists: archived, or in the bin until a moment. */
   listPutAway: () => PutAway;
   /** What pieces with the same fault have in common. */
-  listPatterns: () => SymptomPattern[];
+  listPatterns: () => Promise<SymptomPattern[]>;
   /** What pieces cost and earned: an account each, and that of the whole shop. */
   listAccounts: () => Promise<PieceAccount[]>;
   readEarned: (now: string) => Promise<ShopAccount>;
@@ -51,24 +45,23 @@ export interface ShopLists {
 const nameHead = ({ kind, name }: Pick<PieceHead, 'kind' | 'name'>): string =>
   namePiece({ kind, ...(name === null ? {} : { name }) });
 
-/** Pieces that are told without a pause. */
-const AT_A_TIME = 50;
-
 /** An owner's pace has long settled by then. */
 const MOST_TIMES = 3000;
 
-export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: WorkshopStore): ShopLists {
-  const summaries = keepByPiece(store, (id) => summarisePiece(store.find(id)!));
-  const works = keepByPiece(store, (id) => isInWork(store.find(id)!));
-  const stories = keepByPiece(store, (id) => tellStory(store.find(id)!));
-  let tins: readonly ShelfItem[] = [];
+interface Stores {
+  store: PieceStore;
+  shelf: ShelfStore;
+  workshop: WorkshopStore;
+}
+
+export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Judge): ShopLists {
+  const summaries = keepByPiece<'summary'>(store, (dossier) => judge('summary', dossier));
+  const works = keepByPiece<'inWork'>(store, (dossier) => judge('inWork', dossier));
+  const stories = keepByPiece<'story'>(store, (dossier) => judge('story', dossier));
+  let tins: ShelfItem[] = [];
   let priced = '';
-  // It may have been taken away meanwhile.
-  const tell = (id: string): PieceAccount | null => {
-    const piece = store.find(id);
-    return piece ? tellAccount(withShelf(piece, tins)) : null;
-  };
-  let accounts = keepByPiece(store, tell);
+  const keepAccounts = () => keepByPiece<'account'>(store, (dossier) => judge('account', withShelf(dossier, tins)));
+  let accounts = keepAccounts();
   // A tin that is gone goes on telling what its paint cost.
   const listTins = () => [...shelf.list(), ...shelf.listRemoved()];
   const listAccounts = async (): Promise<PieceAccount[]> => {
@@ -77,32 +70,23 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
     if (JSON.stringify(now) !== priced) {
       tins = now;
       priced = JSON.stringify(now);
-      accounts = keepByPiece(store, tell);
+      accounts = keepAccounts();
     }
-    const told: PieceAccount[] = [];
-    for (const [i, { id, changed_at }] of store.listDates().entries()) {
-      // The first time takes a diagnosis of each piece: others are answered in between.
-      if (i % AT_A_TIME === AT_A_TIME - 1) await new Promise(setImmediate);
-      const account = accounts(id, changed_at);
-      if (account) told.push(account);
-    }
-    return told;
+    const all = await accounts(store.listDates().map(({ id, changed_at }) => ({ id, changedAt: changed_at })));
+    return all.flatMap(({ judged }) => judged ?? []);
   };
   const currencyOfShop = (): string => workshop.find().setup.currency ?? DEFAULT_CURRENCY;
   return {
-    listInWork: () => ({
-      pieces: store
-        .listTaken()
-        .filter(({ id, changedAt }) => works(id, changedAt))
-        .map(({ id }) => store.find(id)!),
+    listInWork: async () => ({
+      pieces: (await works(store.listTaken())).flatMap(({ id, judged }) => (judged ? (store.find(id) ?? []) : [])),
       total: store.count(),
     }),
-    listSummaries: ({ from, count, ...asked }) => {
+    listSummaries: async ({ from, count, ...asked }) => {
       const { find, kind, show } = asked;
-      const tell = (heads: readonly { id: string; changedAt: string }[]): PieceSummary[] =>
-        heads.map(({ id, changedAt }) => summaries(id, changedAt));
+      const tell = async (heads: readonly PieceMark[]): Promise<PieceSummary[]> =>
+        (await summaries(heads)).map(({ judged }) => judged);
       const plain = find.trim() === '' && kind === null && show === 'all' && !asksSummaries(asked);
-      if (plain) return { pieces: tell(store.listPage({ from, count })), total: store.countShown() };
+      if (plain) return { pieces: await tell(store.listPage({ from, count })), total: store.countShown() };
       const meant = store
         .listHeads(show === 'archived' ? 'archived' : 'shown')
         .filter((head) => kind === null || head.kind === kind)
@@ -110,16 +94,23 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
           isMeant({ kind: head.kind, ...(head.name === null ? {} : { name: head.name }) }, find.trim()),
         );
       if (asksSummaries(asked)) {
-        const wanted = selectSummaries(tell(meant), asked);
+        const wanted = selectSummaries(await tell(meant), asked);
         return { pieces: wanted.slice(from, from + count), total: wanted.length };
       }
       return {
-        pieces: tell(meant.slice(from, from + count)),
+        pieces: await tell(meant.slice(from, from + count)),
         total: meant.length,
       };
     },
-    listPatterns: () => findPatterns(store.listTaken().flatMap(({ id, changedAt }) => stories(id, changedAt) ?? [])),
-    listReadings: (asked) => store.listTested().flatMap((id) => findReadings([store.find(id)!], asked)),
+    listPatterns: async () => findPatterns((await stories(store.listTaken())).flatMap(({ judged }) => judged ?? [])),
+    listReadings: async (asked) => {
+      const told: CountedReading[] = [];
+      for (const id of store.listTested()) {
+        const dossier = store.find(id);
+        if (dossier) told.push(...(await judge('readings', dossier, asked)));
+      }
+      return told;
+    },
     listChanged: (since, most) => {
       const { pieces, mark, ...rest } = store.listChangedSince(since, most);
       return {
@@ -135,7 +126,7 @@ export function makeShopLists(store: PieceStore, shelf: ShelfStore, workshop: Wo
         .map(({ removedAt, ...head }) => ({ id: head.id, name: nameHead(head), goneAt: goneAt(removedAt) })),
     }),
     listAccounts,
-    readEarned: async (now) => readShopAccount(await listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
+    readEarned: async (now) => judge('shopAccount', await listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
     countKinds: () => store.countKinds(),
     listSales: async () => {
       const currency = currencyOfShop();

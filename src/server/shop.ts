@@ -31,6 +31,7 @@ import {
 import type { Door, Pairing } from './opening';
 import { emptiedBefore } from '@/core/keeping';
 import type { Result } from '@/core/shared';
+import type { Judge } from './judge';
 import { makeLive, type Live } from './live';
 import { linkPhotos, makePhotoFiles } from './photo-files';
 import type { PictureDecoder } from './picture-decoder';
@@ -53,6 +54,7 @@ export interface ShopParts {
   decoder: PictureDecoder;
   /** The built program that reads files apart from the server. */
   keeperProgram: string;
+  judge: Judge;
   instruments: Instruments;
   door: Door;
   pairing: Pairing;
@@ -162,6 +164,7 @@ export function openShop(parts: ShopParts): OpenShop {
       door,
       pairing,
       photos,
+      judge: parts.judge,
       instruments,
       keeping,
       arrivals,

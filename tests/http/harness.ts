@@ -16,6 +16,7 @@ import {
   type Db,
 } from '@/server/db';
 import { fail } from '@/core/shared';
+import { judgeHere } from '@/server/judge';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
@@ -41,7 +42,7 @@ export interface Running {
 
 /** Programs in processes of their own, bundled once for each test file; packages are found from the project's folder. */
 const built = new Map<string, string>();
-function buildHelper(name: string): string {
+export function buildHelper(name: string): string {
   const known = built.get(name);
   if (known !== undefined) return known;
   const outfile = path.resolve(`.cache/helpers.${process.env.JEST_WORKER_ID ?? 0}/${name}.cjs`);
@@ -117,6 +118,7 @@ export async function startServer(
     door,
     pairing,
     photos,
+    judge: judgeHere,
     instruments: makeSimulatedInstruments(),
     health: () => checkHealth(db),
     log: pino({ level: 'silent' }),

@@ -15,6 +15,7 @@ beforeAll(() => {
     'src/server/main.ts',
     'src/server/decode-picture.ts',
     'src/server/keep-apart.ts',
+    'src/server/judge-apart.ts',
     '--bundle',
     '--platform=node',
     '--packages=external',

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { SHOP_FORMAT } from '@/core/keeping';
-import { at, bring, entriesOf, exportOf, makeZip, start, startRich, take, type Shop } from './whole-shop';
+import { bring, entriesOf, exportOf, makeZip, start, startRich, take, type Shop } from './whole-shop';
 
 /* Files that are small and hold millions: refused before anything is made of them, and others are served meanwhile. */
 

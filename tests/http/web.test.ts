@@ -16,6 +16,7 @@ import {
   openDatabase,
 } from '@/server/db';
 import { fail } from '@/core/shared';
+import { judgeHere } from '@/server/judge';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { makeArrivals, makeKeeper, makeKeeping } from '@/server/keeping';
 import { makeLive } from '@/server/live';
@@ -52,6 +53,7 @@ const app = makeApp({
   door: makeDoor({ folder: webRoot, handle: () => undefined, addresses: () => [], port: 0 }),
   pairing: makePairing(Date.now),
   photos,
+  judge: judgeHere,
   keeping: makeKeeping({
     db,
     shop: shop.id,

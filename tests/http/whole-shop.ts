@@ -8,13 +8,14 @@ import pino from 'pino';
 import sharp from 'sharp';
 import { ZipFile } from 'yazl';
 import { fail } from '@/core/shared';
+import { makeJudge } from '@/server/judge';
 import { makeSimulatedInstruments } from '@/server/devices';
 import { exportShopFile, restoreShopFile } from '@/server/keeping';
 import { openZip } from '@/server/keeping/read-zip';
 import { makeDoor, makePairing } from '@/server/opening';
 import { makePictureDecoder, type PictureDecoder } from '@/server/picture-decoder';
 import { openShop } from '@/server/shop';
-import { buildDecoder, buildKeeper, MIGRATIONS } from './harness';
+import { buildDecoder, buildHelper, buildKeeper, MIGRATIONS } from './harness';
 
 export { MIGRATIONS };
 
@@ -50,12 +51,14 @@ export async function start(
   let time = START + laterH * HOUR_MS;
   const now = (): string => new Date((time += 1000)).toISOString();
   const decoder = makePictureDecoder(buildDecoder());
+  const judge = makeJudge(buildHelper('judge-apart'));
   const door = makeDoor({ folder, handle: () => undefined, addresses: () => [], port: 0 });
   const shop = openShop({
     file,
     migrations: MIGRATIONS,
     ...(demo === undefined ? {} : { demo }),
     decoder,
+    judge,
     keeperProgram: buildKeeper(),
     instruments: makeSimulatedInstruments(),
     door,
@@ -88,6 +91,7 @@ export async function start(
     stop: () =>
       new Promise((resolve) => {
         decoder.close();
+        judge.close();
         server.closeAllConnections();
         server.close(() => {
           shop.close();

@@ -46,19 +46,19 @@ const readingsSchema = z.object({
 /** Lists over all pieces of the shop, each no longer than what is looked at. */
 export function makeListRouter(lists: ShopLists, search: Search, now: () => string): Router {
   const router = Router();
-  router.get('/summaries', (request, response) => {
+  router.get('/summaries', async (request, response) => {
     const page = readWith(pageSchema, request.query);
     if (!page.ok) return sendProblem(response, page.problem);
-    response.json(lists.listSummaries(page.value));
+    response.json(await lists.listSummaries(page.value));
   });
   router.get('/find', async (request, response) => {
     const asked = readWith(findSchema, request.query);
     if (!asked.ok) return sendProblem(response, asked.problem);
     response.json({ found: await search.find(asked.value.words, asked.value.count) });
   });
-  router.get('/in-work', (_request, response) => void response.json(lists.listInWork()));
-  router.get('/patterns', (_request, response) => {
-    response.json({ patterns: lists.listPatterns() });
+  router.get('/in-work', async (_request, response) => void response.json(await lists.listInWork()));
+  router.get('/patterns', async (_request, response) => {
+    response.json({ patterns: await lists.listPatterns() });
   });
   router.get('/earned', async (_request, response) => void response.json(await lists.readEarned(now())));
   router.get('/earned.csv', async (_request, response) => {
@@ -71,10 +71,10 @@ export function makeListRouter(lists: ShopLists, search: Search, now: () => stri
   router.get('/kerb', async (_request, response) => {
     response.json({ kinds: lists.countKinds(), sales: await lists.listSales() });
   });
-  router.get('/readings', (request, response) => {
+  router.get('/readings', async (request, response) => {
     const asked = readWith(readingsSchema, request.query);
     if (!asked.ok) return sendProblem(response, asked.problem);
-    response.json({ readings: lists.listReadings(asked.value) });
+    response.json({ readings: await lists.listReadings(asked.value) });
   });
   router.get('/changed', (request, response) => {
     const asked = readWith(changedSchema, request.query);

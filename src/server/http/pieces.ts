@@ -37,15 +37,15 @@ export function makePieceRouter(
     response.json(dossier);
   });
 
-  router.get('/:id/dossier', (request, response) => {
+  router.get('/:id/dossier', async (request, response) => {
     const dossier = store.find(request.params.id);
     if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
+    const taught = (await experience.list(request.params.id)).slice(0, LIMITS.experience);
+    const whole = withExperience(withShelf(dossier, shelf.list()), taught);
     response
       .attachment(`${request.params.id}.dossier.json`)
       .type('json')
-      .send(
-        `${JSON.stringify(withExperience(withShelf(dossier, shelf.list()), experience.list(request.params.id).slice(0, LIMITS.experience)), null, 2)}\n`,
-      );
+      .send(`${JSON.stringify(whole, null, 2)}\n`);
   });
 
   /** Two pictures of a piece beside each other: its first and its last, or those that are named. */
