@@ -13,24 +13,29 @@ import { brotliCompressSync, crc32, deflateSync, gzipSync } from 'node:zlib';
 import sharp from 'sharp';
 import { ZipFile } from 'yazl';
 import { loadTypeScript, root } from './lib.mjs';
+import { copyDisks, crowd, killWhileKeeping, openVersions } from './soak-keeping.mjs';
 
 const { makeRandom } = loadTypeScript('src/core/shared/random.ts');
 const random = makeRandom(20261127);
 const below = (n) => Math.floor(random() * n);
 const pick = (list) => list[below(list.length)];
 
-async function startServer(folder) {
+/** The built server on a folder; where `killAfterMs` is given it is ended so soon, in the middle of whatever it does then. */
+async function startServer(folder, killAfterMs) {
   const child = spawn(process.execPath, ['dist-server/main.cjs'], {
     cwd: root,
     env: { ...process.env, PORT: '0', LOG_LEVEL: 'silent', BRICOLAGE_DB: path.join(folder, 'shop.sqlite') },
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
+  let complaint = '';
+  child.stderr.on('data', (chunk) => (complaint += chunk.toString()));
+  if (killAfterMs !== undefined) setTimeout(() => child.kill('SIGKILL'), killAfterMs);
   const url = await new Promise((resolve, reject) => {
     child.stdout.on('data', (chunk) => {
       const found = /http:\/\/127\.0\.0\.1:\d+/.exec(chunk.toString());
       if (found) resolve(found[0]);
     });
-    child.once('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
+    child.once('exit', (code) => reject(new Error(`the server stopped with ${code}: ${complaint}`)));
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));
   return { url, pid: child.pid, ended, end: (signal) => (child.kill(signal), ended) };
@@ -269,6 +274,7 @@ async function spoiltRequests(count) {
     await send(server.url, 'PUT', '/api/pieces/p', DESK);
     const statuses = new Map();
     const worst = [];
+    let slowest = 0;
     const one = async () => {
       const [method, place, body] = pick(RIGHT);
       const dice = random();
@@ -291,10 +297,12 @@ async function spoiltRequests(count) {
           { 'if-none-match': '*' },
         ]);
       if (way === 'HEAD' || way === 'GET') what = undefined;
+      const started = performance.now();
       const answer = await send(server.url, way, where, what, headers).catch((error) => ({
         status: String(error.cause?.code ?? error.name),
       }));
       await answer.arrayBuffer?.().catch(() => null);
+      slowest = Math.max(slowest, (performance.now() - started) / 1000);
       statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
       if (answer.status >= 500 || typeof answer.status === 'string')
         worst.push([answer.status, way, where.slice(0, 80), JSON.stringify(what)?.slice(0, 160), headers]);
@@ -310,7 +318,7 @@ async function spoiltRequests(count) {
     );
     await server.end('SIGTERM');
     for (const own of worst.slice(0, 10)) process.stderr.write(`${JSON.stringify(own)}\n`);
-    return { broken: worst.length, well: well && !died, statuses };
+    return { broken: worst.length, well: well && !died, statuses, slowest };
   });
 }
 
@@ -371,9 +379,50 @@ async function makeBombs() {
   })
     .webp({ quality: 1, effort: 0 })
     .toBuffer();
+  const strip = await sharp({ create: { width: 12_000, height: 6, channels: 3, background: '#000' } })
+    .png()
+    .toBuffer();
   const photo = (bytes) => ['PUT', '/api/pieces/p/photos/bomb', bytes];
   const arrival = (bytes) => ['POST', '/api/keeping/arrivals', bytes];
+  const many = (count, one = '{}') => `[${`${one},`.repeat(count - 1)}${one}]`;
+  const desk = '"format":"bricolage.dossier/1","piece":{"kind":"desk"}';
+  const list = (pieces, files) =>
+    Buffer.from(
+      `{"format":"bricolage.shop/1","id":"s","made_at":"2026-01-01T00:00:00Z","counts":{"pieces":0,"photos":0,"tins":0},"pieces":${pieces},"files":${files}}`,
+    );
+  const files = (...names) => JSON.stringify(names.map((name) => ({ path: name, sha256: '0'.repeat(64), bytes: 1 })));
   return [
+    ['strip of 12 000 × 6', ...photo(strip)],
+    [
+      'zip of 117 kB whose list holds forty million values',
+      ...arrival(await zipOf([['shop.json', list('[]', many(40_000_000))]])),
+    ],
+    [
+      'zip whose list is wrong from the first entry on',
+      ...arrival(await zipOf([['shop.json', list('[]', many(200_000))]])),
+    ],
+    [
+      'zip whose shelf holds a million tins',
+      ...arrival(
+        await zipOf([
+          ['shop.json', list('[]', files('shelf.json'))],
+          ['shelf.json', Buffer.from(many(1_700_000))],
+        ]),
+      ),
+    ],
+    [
+      'zip whose tables unpack to half a gigabyte',
+      ...arrival(
+        await zipOf([
+          ['shop.json', list('[]', files('csv/a.csv', 'csv/b.csv'))],
+          ['csv/a.csv', zeros],
+          ['csv/b.csv', zeros],
+        ]),
+      ),
+    ],
+    ['5 MB of {} as a piece', 'PUT', '/api/pieces/p-2', `{${desk},"zones":${many(1_700_000)}}`],
+    ['5 MB of {} as a file', ...arrival(Buffer.from(`{${desk},"zones":${many(1_700_000)}}`))],
+    ['a change of 300 000 values', 'PUT', '/api/pieces/p/goal', `{"odd":${many(300_000)}}`],
     ['PNG of 81 million pixels', ...photo(wide)],
     [
       'PNG that says it is small and unpacks to 200 MB',
@@ -432,7 +481,14 @@ async function bombs() {
     await send(server.url, 'PUT', '/api/pieces/p', DESK);
     const before = JSON.stringify(await (await send(server.url, 'GET', '/api/pieces/p')).json());
     let slowest = { name: '', seconds: 0 };
-    let taken = 0;
+    let [taken, others, sending] = [0, 0, true];
+    const served = (async () => {
+      while (sending) {
+        const started = performance.now();
+        await (await send(server.url, 'GET', '/api/pieces/p')).arrayBuffer();
+        others = Math.max(others, (performance.now() - started) / 1000);
+      }
+    })();
     for (const [name, method, place, body, headers] of all) {
       const started = performance.now();
       const answer = await send(server.url, method, place, body, headers).catch((error) => ({
@@ -449,26 +505,59 @@ async function bombs() {
         process.stderr.write(`not refused: ${name}: ${answer.status}\n`);
       }
     }
+    sending = false;
+    await served;
     const after = JSON.stringify(await (await send(server.url, 'GET', '/api/pieces/p')).json());
     if (after !== before) taken += 1;
     const peak = peakOf(server.pid);
     await server.end('SIGTERM');
-    return { count: all.length, taken, slowest, peak };
+    return { count: all.length, taken, slowest, others, peak };
   });
 }
 
-/** Adds the figures of all three. */
+/** Adds the figures of all of them. */
 export async function measureSoak(add) {
+  const tools = { inFolder, startServer, send, below };
+  const photo = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#7a5a3a' } })
+    .jpeg()
+    .toBuffer();
+  const reads = await crowd(tools);
+  const crowded = `20 clients, 300 pieces; 5 search and list, 3 000 reads of the others; the first search took ${(reads.first / 1000).toFixed(1)} s`;
+  add('reads beside search and lists, 99th of 100', reads.ms, 'ms', '< 100', crowded);
+  const { failed, versions } = await openVersions(tools, photo);
+  add('shops of earlier versions that lack anything', failed, '', '0', `versions 1 to ${versions}, each opened twice`);
+  const disks = await copyDisks(tools, photo, 50);
+  add(
+    'copies of the disk that fail without a word',
+    disks.speechless,
+    '',
+    '0',
+    `50 taken mid-write; ${disks.opened} open`,
+  );
+  const rounds = 100;
+  const kept = await killWhileKeeping(tools, photo, rounds);
+  const acts = `${rounds} SIGKILL in copies, putting back, arrivals, bin and zips, ${rounds / 10} in a step forward`;
+  add('lost by a kill while keeping', kept.lost, '', '0', acts);
+  add('broken copies after it', kept.broken, '', '0', acts);
+  add('leftovers after the next start', kept.left, '', '0', acts);
   const kinds = await bombs();
   const about = `${kinds.count} kinds; slowest: ${kinds.slowest.name}`;
   add('bombs taken', kinds.taken, '', '0', about);
   add('bombs: slowest refusal', kinds.slowest.seconds, 's', '< 2', about);
-  add('bombs: most memory held, server and decoder', kinds.peak, 'MB', '< 500', 'VmHWM of both processes');
+  add('bombs: slowest answer to others meanwhile', kinds.others, 's', '< 1', about);
+  add(
+    'bombs: most memory held, server and decoder',
+    kinds.peak,
+    'MB',
+    '< 500',
+    'VmHWM of the server and what it started',
+  );
   const spoilt = await spoiltRequests(30_000);
   const told = [...spoilt.statuses]
     .sort(([a], [b]) => (String(a) < String(b) ? -1 : 1))
     .map(([status, n]) => `${status}: ${n}`);
   add('30 000 spoilt requests: answers of 5xx or none', spoilt.broken, '', '0', told.join(', '));
+  add('30 000 spoilt requests: slowest answer', spoilt.slowest, 's', '< 2', '16 at a time');
   add('server well after them', Number(spoilt.well), '', '1', 'GET /api/health');
   const killed = await killRounds(200);
   const written = `${killed.acknowledged} writes acknowledged in 200 rounds of SIGKILL`;

@@ -25,6 +25,7 @@ import type { Judge } from './judge';
 import type { Door, Pairing } from './opening';
 import type { PhotoFiles } from './photo-files';
 import type { Arrivals, ShopKeeping } from './keeping';
+import { makePieceTexts } from './piece-texts';
 import { makeSearch } from './search';
 import { makeShopLists } from './shop-lists';
 
@@ -63,6 +64,8 @@ export function makeApp(parts: AppParts): Express {
   const { store, shelf, workshop } = tellOf(onceOf(parts, parts.taken), live);
   const app = express();
   app.disable('x-powered-by');
+  // Records are never taken from a cache: a mark for it would be worked out for nothing.
+  app.disable('etag');
   app.use(
     pinoHttp({
       logger: log,
@@ -110,9 +113,10 @@ export function makeApp(parts: AppParts): Express {
     app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
     app.use('/api/keeping', makeKeepingRouter(keeping, log));
   }
-  const lists = makeShopLists({ store, shelf, workshop }, parts.judge);
+  const texts = makePieceTexts(store);
+  const lists = makeShopLists({ store, shelf, workshop }, parts.judge, texts);
   app.use('/api/lists', makeListRouter(lists, makeSearch(store, shelf, parts.judge), now));
-  app.use('/api/pieces', makePieceRouter(store, shelf, experience, photos, now));
+  app.use('/api/pieces', makePieceRouter({ store, shelf, experience, photos, texts, now }));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));
   app.use('/api', (_request, response) => sendProblem(response, fail('no_such_endpoint').problem));

@@ -1,8 +1,14 @@
+import { constants, setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import type { JudgeQuestion, JudgeReply } from './judge/judge';
 import { judgeNow } from './judge/judgements';
 
-/* A thread of its own, so that requests are answered while pieces are judged (`judge`). */
+/*
+ * A thread of its own, so that requests are answered while pieces are judged (`judge`). Where processors are few it gives way
+ * to the thread that answers: elsewhere than on Linux a priority is that of the whole program.
+ */
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
+
 parentPort!.on('message', ({ number, what, asked }: JudgeQuestion) => {
   let reply: JudgeReply;
   try {

@@ -19,14 +19,19 @@ export function makeSearch(store: PieceStore, shelf: ShelfStore, { judge }: Judg
      tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3')`,
   );
   const put = db.prepare('INSERT INTO found VALUES (@title, @body, @kind, @piece, @id, @at)');
-  const drop = db.prepare('DELETE FROM found WHERE piece = ?');
+  const drop = db.prepare('DELETE FROM found WHERE rowid = ?');
   // A word in the title counts five times one in the rest.
   const ask = db.prepare(
     'SELECT title, body, kind, piece, id, at FROM found WHERE found MATCH ? ORDER BY bm25(found, 5, 1), rowid LIMIT ?',
   );
+  /** Where the rows of a piece lie: to look for them would take going through all. */
+  const places = new Map<string, (number | bigint)[]>();
   const write = db.transaction((piece: string, rows: readonly Findable[]) => {
-    drop.run(piece);
-    for (const row of rows) put.run({ at: null, ...row });
+    for (const place of places.get(piece) ?? []) drop.run(place);
+    places.set(
+      piece,
+      rows.map((row) => put.run({ at: null, ...row }).lastInsertRowid),
+    );
   });
   const findables = keepByPiece<'findable'>(store, (dossier) => judge('findable', dossier));
   const known = new Map<string, string>();

@@ -1,4 +1,4 @@
-import { withShelf, type Dossier, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
+import { withShelf, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
 import { tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
@@ -8,6 +8,7 @@ import { goneAt } from '@/core/keeping';
 import { findPatterns, type SymptomPattern } from '@/core/trouble';
 import type { ChangedPieces, KindCount, PutAway } from '@/contract';
 import { keepByPiece, type Judge, type PieceMark } from './judge';
+import type { PieceTexts } from './piece-texts';
 import type { ChangeMark, PieceHead, PieceStore, ShelfStore, WorkshopStore } from './db';
 
 /**
@@ -15,8 +16,8 @@ import type { ChangeMark, PieceHead, PieceStore, ShelfStore, WorkshopStore } fro
  * changes: it takes a diagnosis.
  */
 export interface ShopLists {
-  /** Pieces in work, whole, and how many pieces there are in all. */
-  listInWork: () => Promise<{ pieces: Dossier[]; total: number }>;
+  /** Pieces in work, whole, each as its JSON, and how many pieces there are in all. */
+  listInWork: () => Promise<{ pieces: Buffer[]; total: number }>;
   /** A stretch of all pieces that are meant by some words, newest change first. */
   listSummaries: (
     page: PiecesAsked & { from: number; count: number },
@@ -54,7 +55,7 @@ interface Stores {
   workshop: WorkshopStore;
 }
 
-export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Judge): ShopLists {
+export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Judge, texts: PieceTexts): ShopLists {
   const summaries = keepByPiece<'summary'>(store, (dossier) => judge('summary', dossier));
   const works = keepByPiece<'inWork'>(store, (dossier) => judge('inWork', dossier));
   const stories = keepByPiece<'story'>(store, (dossier) => judge('story', dossier));
@@ -77,10 +78,10 @@ export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Jud
   };
   const currencyOfShop = (): string => workshop.find().setup.currency ?? DEFAULT_CURRENCY;
   return {
-    listInWork: async () => ({
-      pieces: (await works(store.listTaken())).flatMap(({ id, judged }) => (judged ? (store.find(id) ?? []) : [])),
-      total: store.count(),
-    }),
+    listInWork: async () => {
+      const inWork = (await works(store.listTaken())).flatMap(({ id, judged }) => (judged ? id : []));
+      return { pieces: await texts.list(inWork), total: store.count() };
+    },
     listSummaries: async ({ from, count, ...asked }) => {
       const { find, kind, show } = asked;
       const tell = async (heads: readonly PieceMark[]): Promise<PieceSummary[]> =>

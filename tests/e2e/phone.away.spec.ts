@@ -219,6 +219,13 @@ test('what is refused is laid aside with the reason, over a reload, and is sent 
   // Refused once more, it is laid aside once more.
   await page.getByRole('button', { name: 'See why' }).click();
   await expect(sheet.getByText(/Not a known value/)).toBeVisible();
+  // It shows what it holds, and can be kept as a file.
+  await sheet.getByRole('button', { name: 'What it holds' }).click();
+  await expect(sheet.getByText(/^check: \w+$/)).toBeVisible();
+  const saving = page.waitForEvent('download');
+  await sheet.getByRole('button', { name: /^Save as a file/ }).click();
+  const saved = JSON.parse(readFileSync(await (await saving).path(), 'utf8'));
+  expect(saved).toMatchObject({ pieceId: 'demo-toy-chest', change: { type: 'observation_recorded', zoneId: 'top' } });
   refuses = false;
   await sheet.getByRole('button', { name: /^Send again/ }).click();
   await expect(page.getByText('A change was not stored')).toBeHidden();
@@ -251,6 +258,26 @@ test('a browser without room says so before anything is lost', async ({ page, sh
   await nearAgain(page);
   await expect.poll(() => answersOf(shop.url), { timeout: 40_000 }).toBe(before + 1);
   await expect(page.getByText('This browser has no room left')).toBeHidden();
+});
+
+test('storage that is cleared under an open page takes nothing that waits, and is told', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/piece/demo-toy-chest/read`);
+  await expect(page.getByRole('region', { name: 'Check' })).toBeVisible();
+  const before = await answersOf(shop.url);
+  await shop.stop();
+  await page.getByRole('region', { name: 'Check' }).getByRole('radio').first().click();
+  await expect(page.getByText('Offline: 1 change is kept here')).toBeVisible();
+  await page.evaluate(() => {
+    localStorage.clear();
+    dispatchEvent(new Event('focus'));
+  });
+  await expect(page.getByText('What this browser kept was cleared')).toBeVisible();
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('.change.')).length)).toBe(1);
+  await shop.restart();
+  await nearAgain(page);
+  await expect.poll(() => answersOf(shop.url), { timeout: 20_000 }).toBe(before + 1);
+  await page.getByRole('button', { name: 'Got it' }).click();
+  await expect(page.getByText('What this browser kept was cleared')).toBeHidden();
 });
 
 test.describe('a newer version', () => {

@@ -1,3 +1,6 @@
+import { readFileSync, rmSync, truncateSync } from 'node:fs';
+import path from 'node:path';
+import { PHOTOGRAPHS } from './photographs';
 import { expect, expectBigTargets, expectNoSideways, test } from './server';
 
 /* Pieces that come in from a file, and pieces one is done with. */
@@ -36,6 +39,36 @@ test('a file is looked at, what is wrong is said by its place, and only then it 
   await page.getByRole('link', { name: 'Pieces' }).click();
   await expect(page.getByRole('link', { name: /Another, brought in/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Toy chest/ })).toBeVisible();
+});
+
+test('a copy that is damaged is named and cannot be put back; a zip says what it lacks', async ({ page, shop }) => {
+  const list = async () => (await (await fetch(`${shop.url}/api/keeping/backups`)).json()).backups;
+  const picture = readFileSync(path.join(PHOTOGRAPHS, 'lattice-held.jpg'));
+  const sent = await fetch(`${shop.url}/api/pieces/demo-toy-chest/photos/f`, { method: 'PUT', body: picture });
+  const { sha256 } = (await sent.json()).photos.at(-1);
+  await expect.poll(async () => (await list()).length).toBe(1);
+  await fetch(`${shop.url}/api/keeping/backups`, { method: 'POST' });
+  const [newest] = await list();
+  // As a disk may leave them: half a copy, and a picture that is gone.
+  const own = path.join(shop.folder, 'shop.sqlite-files');
+  truncateSync(path.join(own, 'backups', newest.at.replaceAll(':', ''), 'shop.sqlite'), 5000);
+  rmSync(path.join(own, 'photos', sha256.slice(0, 2), `${sha256}.jpg`));
+  await fetch(`${shop.url}/api/keeping/shop.zip`).then((zip) => zip.arrayBuffer());
+  await page.goto(`${shop.url}/copies`);
+  const card = page.getByRole('region', { name: 'Copies of the shop' });
+  await expect(card.getByText('The last zip is without one picture')).toBeVisible();
+  const putBack = card.getByRole('button', { name: /^Put back/ });
+  await expect(putBack).toHaveCount(2);
+  await putBack.first().click();
+  await page.getByRole('button', { name: 'Put the shop back' }).click();
+  await expect(page.getByText(/is damaged\. It was not touched/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  expect((await (await fetch(`${shop.url}/api/health`)).json()).copies.damaged).toBe(1);
+  await page.reload();
+  await expect(card.getByText('Damaged: it cannot be put back')).toBeVisible();
+  await expect(putBack).toHaveCount(1);
+  await expectBigTargets(page);
+  await expectNoSideways(page);
 });
 
 test('a piece is archived and taken out again, deleted and put back', async ({ page, shop }) => {

@@ -7,6 +7,8 @@ import type * as Program from '../../src/server/serve';
 
 export interface Shop {
   url: string;
+  /** Where its records lie. */
+  folder: string;
   stop: () => Promise<void>;
   /** Stops the server and starts it again on the same port, on the same records or on others in its folder. */
   restart: (records?: string) => Promise<void>;
@@ -50,6 +52,7 @@ export const test = base.extend<Fixtures>({
     const port = new URL(running.url).port;
     const shop: Shop = {
       url: running.url,
+      folder,
       stop: () => running.stop(),
       restart: async (records = 'shop.sqlite') => {
         await running.stop();

@@ -65,3 +65,34 @@ test('the day uses both columns: neither ends before the other is half read', as
     });
   expect(Math.min(left!, right!) / Math.max(left!, right!)).toBeGreaterThan(0.5);
 });
+
+test('eight windows of a browser share one line to the server, and each hears what another device does', async ({
+  page,
+  shop,
+}) => {
+  const lines: string[] = [];
+  page.context().on('request', (request) => {
+    if (request.url().includes('/api/events')) lines.push(request.url());
+  });
+  const windows = [page];
+  while (windows.length < 8) windows.push(await page.context().newPage());
+  for (const own of windows) await own.goto(`${shop.url}/piece/demo-toy-chest/meet`);
+  const name = (own: typeof page) => own.getByRole('heading', { name: 'Chest for the reading room' }).first();
+  // The line stands some seconds after the first screen: one window has it, the others wait for their turn.
+  const waiting = () => page.evaluate(async () => (await navigator.locks.query()).pending!.length);
+  await expect.poll(waiting, { timeout: 15_000 }).toBe(7);
+  expect(lines).toHaveLength(1);
+  const rename = (to: string) =>
+    fetch(`${shop.url}/api/pieces/demo-toy-chest/facts`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ facts: [{ path: ['piece', 'name'], value: to }] }),
+    });
+  await rename('Chest for the reading room');
+  for (const own of windows) await expect(name(own)).toBeVisible({ timeout: 10_000 });
+  expect(lines).toHaveLength(1);
+  // Where the one with the line is closed, another takes it up where it stood.
+  await page.close();
+  await expect.poll(() => lines.length).toBe(2);
+  expect(lines[1]).toMatch(/after=/);
+});

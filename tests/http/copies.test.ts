@@ -60,6 +60,7 @@ describe('a copy that cannot be used', () => {
       expect([name, (await putBack()).body.error?.code]).toEqual([name, code]);
       expect((await shop.call('GET', '/api/pieces/p-new')).status).toBe(200);
     }
+    expect((await listCopies(shop)).map(({ damaged }) => damaged)).toEqual([true]);
     copyFileSync(good, file);
     const db = new Database(file);
     db.exec("UPDATE shop SET id = 'another-shop'");

@@ -1,8 +1,18 @@
-import { clockSettled, clockSlice, compareClocks, followClock, isClockAsked, serverTimeHeard, timeNow } from './clock';
+import {
+  clockSettled,
+  clockSlice,
+  compareClocks,
+  correctionOf,
+  followClock,
+  isClockAsked,
+  serverTimeHeard,
+  setBackOf,
+  timeNow,
+} from './clock';
 
 const HOUR = 3_600_000;
 const state = (...actions: Parameters<typeof clockSlice.reducer>[1][]) =>
-  actions.reduce(clockSlice.reducer, { aheadMs: 0, settled: null });
+  actions.reduce(clockSlice.reducer, { aheadMs: 0, settled: null, heard: false });
 afterEach(() => followClock(state()));
 
 describe('a clock that is wrong', () => {
@@ -24,6 +34,19 @@ describe('a clock that is wrong', () => {
     // Put right since, it needs no correction.
     followClock(state(serverTimeHeard(2 * HOUR), clockSettled('shop'), serverTimeHeard(0)));
     expect(Math.abs(off())).toBeLessThan(1000);
+  });
+
+  it('is followed back where it is further ahead than the server takes, whatever the owner said', () => {
+    const day = 24 * HOUR;
+    const far = state(serverTimeHeard(3 * day), clockSettled('device'));
+    expect(correctionOf(far)).toBe(3 * day);
+    expect(correctionOf(state(serverTimeHeard(-3 * day)))).toBe(0);
+    // What was made before anybody knew is put right where it is days apart, either way.
+    expect([
+      setBackOf(state(serverTimeHeard(-3 * day)), undefined),
+      setBackOf(state(serverTimeHeard(-3 * day)), 0),
+    ]).toEqual([-3 * day, 0]);
+    expect(setBackOf(state(serverTimeHeard(2 * HOUR)), undefined)).toBe(0);
   });
 
   it('says nothing of an answer without a time', () => {

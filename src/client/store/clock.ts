@@ -10,14 +10,21 @@ export interface ClockState {
   aheadMs: number;
   /** What the owner said of a difference, and of which. */
   settled: { aheadMs: number; right: 'shop' | 'device' } | null;
+  /** The server told its time since this page was opened. */
+  heard: boolean;
 }
 
 /** Clocks that differ by less are alike: a step is logged to the minute, a wait judged by the hour. */
 const ALIKE_MS = 10 * 60_000;
 /** A difference is told anew when it moved by so much: answers take their time on the way. */
 const MOVED_MS = 30_000;
+/** What lies further ahead the server takes for a mistake: a clock that is further off cannot be followed, whoever is right. */
+const TOO_FAR_MS = 24 * 3_600_000;
 
-const initialState = (): ClockState => recall<ClockState>('clock', { aheadMs: 0, settled: null });
+const initialState = (): ClockState => ({
+  ...recall<ClockState>('clock', { aheadMs: 0, settled: null, heard: false }),
+  heard: false,
+});
 
 export const clockSlice = createSlice({
   name: 'clock',
@@ -25,6 +32,7 @@ export const clockSlice = createSlice({
   reducers: {
     serverTimeHeard: (state, { payload }: PayloadAction<number>) => {
       if (Math.abs(payload - state.aheadMs) > MOVED_MS) state.aheadMs = payload;
+      state.heard = true;
     },
     clockSettled: (state, { payload }: PayloadAction<'shop' | 'device'>) => {
       state.settled = { aheadMs: state.aheadMs, right: payload };
@@ -37,11 +45,26 @@ export const { serverTimeHeard, clockSettled } = clockSlice.actions;
 export const isClockAsked = ({ aheadMs, settled }: ClockState): boolean =>
   Math.abs(aheadMs) > ALIKE_MS && !(settled && Math.abs(aheadMs - settled.aheadMs) <= ALIKE_MS);
 
+/** Whether this device's clock is so far ahead that what it says cannot be stored. */
+export const isTooFarAhead = ({ aheadMs }: Pick<ClockState, 'aheadMs'>): boolean => aheadMs > TOO_FAR_MS;
+
+/**
+ * By how much the times of a change are to be set back in all, ms. One that was made before anybody knew how the clocks stand
+ * is put right where they are days apart; of less the owner is asked.
+ * @param setBackMs by how much they were when it was made; undefined where that was not known
+ */
+export const setBackOf = (clock: Pick<ClockState, 'aheadMs' | 'settled'>, setBackMs: number | undefined): number =>
+  setBackMs === undefined && Math.abs(clock.aheadMs) > TOO_FAR_MS ? clock.aheadMs : correctionOf(clock);
+
+/** By how much times of this device are set back, ms: where the owner goes by the computer, or there is no other way. */
+export const correctionOf = ({ aheadMs, settled }: Pick<ClockState, 'aheadMs' | 'settled'>): number =>
+  settled?.right === 'shop' || isTooFarAhead({ aheadMs }) ? aheadMs : 0;
+
 let correction = 0;
 
-/** Follows what the owner said: from now on times are told by the clock that is right. */
-export const followClock = ({ aheadMs, settled }: ClockState): void => {
-  correction = settled?.right === 'shop' ? aheadMs : 0;
+/** From now on times are told by the clock that is right. */
+export const followClock = (clock: Pick<ClockState, 'aheadMs' | 'settled'>): void => {
+  correction = correctionOf(clock);
 };
 
 /** The time, as an ISO instant: what anything is logged at and every wait is counted from. */

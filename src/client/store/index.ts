@@ -1,9 +1,10 @@
 export { cautionSeen, isSeen, planSeen, sittingBegun, taskLaidDown, taskStarted } from './bench';
-export { clockSettled, isClockAsked, timeNow } from './clock';
+export { clockSettled, isClockAsked, isTooFarAhead, timeNow } from './clock';
 export { replacedSeen, type Replaced } from './replaced';
 export { diagnosesOf } from './diagnoses';
 export { draftDone, draftTyped } from './drafts';
-export { changeMade, changeThrownAway, changeTriedAgain } from './outbox';
+export { changeMade, changeThrownAway, changeTriedAgain, storageSeen, type Waiting } from './outbox';
+export { currentShop } from './shop-id';
 export {
   piecesApi,
   useGetEarnedQuery,
@@ -31,7 +32,8 @@ export {
 } from './settings';
 export { makeStore, type AppDispatch, type AppStore, type RootState } from './store';
 export { makeId, useChange, usePiece } from './use-piece';
-export { findNewest, forgetPieces, keepPieces } from './kept-shop';
+export { findMark, keepChanged } from './kept-shop';
+export { findPicture } from './kept-pictures';
 export { heardOf } from './heard';
 export { OWN_PAGE } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';

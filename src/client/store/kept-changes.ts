@@ -77,9 +77,9 @@ export function forgetChange(id: string): void {
 
 export const isKeptChange = (id: string): boolean => findKey(id) !== undefined;
 
-/** Tells when another tab added a change or took one away. */
+/** Tells when another tab added a change or took one away, or cleared all that is kept. */
 export function watchChanges(tell: () => void): void {
   globalThis.addEventListener?.('storage', ({ key }: StorageEvent) => {
-    if (key?.startsWith(prefix())) tell();
+    if (key === null || key.startsWith(prefix())) tell();
   });
 }

@@ -24,18 +24,25 @@ async function within<T>(work: (db: IDBPDatabase<Kept>) => Promise<T>): Promise<
   return work(await db);
 }
 
-/** Pictures the browser has no room for live as long as the page. */
+/** Pictures that were taken in this page, until they are sent: the browser may have no room for them, or clear what it kept. */
 const inPage = new Map<string, Blob>();
 
 /** Keeps a picture; false where this page alone has it. */
 export async function keepPicture(id: string, picture: Blob): Promise<boolean> {
+  inPage.set(id, picture);
   try {
     await within((db) => db.put('pictures', { picture, at: Date.now() }, id));
     return true;
   } catch {
-    inPage.set(id, picture);
     return false;
   }
+}
+
+/** Lays down anew what this page still has, after the browser's storage was cleared. */
+export async function keepPicturesAgain(): Promise<void> {
+  // The databases that were open were cleared with the rest.
+  opened.clear();
+  for (const [id, picture] of inPage) await keepPicture(id, picture);
 }
 
 export async function findPicture(id: string): Promise<Blob | undefined> {

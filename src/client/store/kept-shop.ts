@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { ChangedPieces } from '@/contract';
 import type { Dossier } from '@/core/dossier';
 import { currentShop } from './shop-id';
 
@@ -67,15 +68,30 @@ export const forgetPieces = (ids: readonly string[]): Promise<unknown> =>
     for (const id of ids) await db.delete('pieces', id);
   });
 
+/** Up to where this browser knows the shop: a mark of the server's, handed back as it came. */
+const MARK = 'mark';
+export const findMark = async (): Promise<string> => String((await findAnswer(MARK)) ?? '');
+
+/**
+ * Keeps what changed, with the mark it was told by, or nothing of it. Where what is kept is of another time (a copy was put
+ * back), it goes first. Whether that was so.
+ */
+export const keepChanged = async ({ pieces, gone, mark, whole }: ChangedPieces): Promise<boolean> => {
+  const ofAnotherTime = whole && (await findMark()) !== '';
+  await within(async (db) => {
+    const transaction = db.transaction(['pieces', 'answers'], 'readwrite');
+    const [kept, answers] = [transaction.objectStore('pieces'), transaction.objectStore('answers')];
+    if (ofAnotherTime) await Promise.all([kept.clear(), answers.clear()]);
+    for (const id of gone) await kept.delete(id);
+    for (const piece of pieces) if (piece.dossier.piece.id !== undefined) await kept.put(piece, piece.dossier.piece.id);
+    await answers.put({ data: mark, at: '' }, MARK);
+    await transaction.done;
+  });
+  return ofAnotherTime;
+};
+
 /** Every piece that is kept, the one that changed last first. */
 export const listKeptPieces = async (): Promise<Dossier[]> =>
   ((await within((db) => db.getAll('pieces'))) ?? [])
     .sort(({ changedAt: a = '' }, { changedAt: b = '' }) => (a < b ? 1 : -1))
     .map(({ dossier }) => dossier);
-
-/** The moment of the newest piece that is kept; empty for none. */
-export const findNewest = async (): Promise<string> =>
-  (await within((db) => db.getAll('pieces')))?.reduce(
-    (newest, { changedAt = '' }) => (changedAt > newest ? changedAt : newest),
-    '',
-  ) ?? '';

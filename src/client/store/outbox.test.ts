@@ -1,5 +1,6 @@
 import { applyChange, DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { changeMade, changeThrownAway, changeTriedAgain, makeStore, type AppStore } from './index';
+import { serverTimeHeard } from './clock';
 import { piecesApi } from './pieces-api';
 import { overlay } from './overlay';
 
@@ -19,12 +20,39 @@ const stores: AppStore[] = [];
 function openStore(fetcher: (path: string) => Promise<Response>): AppStore {
   const store = makeStore(fetcher as unknown as typeof fetch);
   stores.push(store);
+  // The first screen was answered.
+  store.dispatch(serverTimeHeard(0));
   return store;
 }
 // Cached answers are kept for a minute by a timer, which would keep the test run waiting.
 afterEach(() => stores.splice(0).forEach((store) => store.dispatch(piecesApi.util.resetApiState())));
 
 describe('the outbox', () => {
+  it('sends what a clock three days ahead has made without the server as of the time it was, and is never stuck with it', async () => {
+    const DAY_MS = 86_400_000;
+    const sent: { path: string; body: string; made?: string }[] = [];
+    const store = makeStore((async (path: string, asked?: RequestInit) => {
+      const headers = new Headers(asked?.headers);
+      if (path !== '/api/access')
+        sent.push({ path, body: String(asked?.body), made: headers.get('x-bricolage-made')! });
+      const told = new Headers({ 'x-bricolage-now': new Date(Date.now() - 3 * DAY_MS).toISOString() });
+      return { ...reply(200, DESK), headers: told } as Response;
+    }) as typeof fetch);
+    stores.push(store);
+    const at = new Date().toISOString();
+    const due = '2031-01-01T09:00:00.000Z';
+    const entries = [{ zone: 'top', op: 'prime' as const, at }];
+    store.dispatch(changeMade({ id: '1', pieceId: 'p', change: { type: 'work_logged', work: 'w', entries } }));
+    store.dispatch(changeMade({ id: '2', pieceId: 'p', change: { type: 'goal_set', goal: { due } } }));
+    await settle();
+    const [work, goal] = sent;
+    const moved = (moment: string): number => Math.round((Date.parse(at) - Date.parse(moment)) / 60_000);
+    expect(moved(JSON.parse(work!.body).entries[0].at)).toBe(3 * 24 * 60);
+    expect(moved(work!.made!)).toBe(3 * 24 * 60);
+    expect(JSON.parse(goal!.body).due).toBe(due);
+    expect(store.getState().outbox).toMatchObject({ pending: [], parked: [] });
+  });
+
   it('sends changes in order and forgets them once they are stored', async () => {
     const sent: string[] = [];
     const store = openStore(async (path: string) => {

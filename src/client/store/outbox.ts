@@ -13,6 +13,8 @@ export interface PendingChange {
   said?: string;
   /** When, by this device's clock. */
   madeAt?: string;
+  /** By how much that clock was set back then, ms; none where it was not known yet how it stands to the computer's. */
+  setBackMs?: number;
   /** It takes back what was done last. */
   undoes?: true;
 }
@@ -30,9 +32,11 @@ export interface OutboxState {
   awaySince: string | null;
   /** Changes that this browser had no room to keep: they live in this page alone. */
   unkept: string[];
+  /** The browser's storage was cleared while this page was open. */
+  cleared: boolean;
 }
 
-const initialState: OutboxState = { pending: [], parked: [], awaySince: null, unkept: [] };
+const initialState: OutboxState = { pending: [], parked: [], awaySince: null, unkept: [], cleared: false };
 
 /** Paint that was drawn off for work goes with the work: what was not done took none. */
 export const isDrawnFor = (change: PendingChange['change'], work: PendingChange['change'] | undefined): boolean =>
@@ -81,6 +85,17 @@ export const outboxSlice = createSlice({
     changeUnkept: (state, { payload }: PayloadAction<{ id: string }>) => {
       state.unkept.push(payload.id);
     },
+    /** Its times are told by a clock that was found to be wrong: they are moved before it is sent. */
+    changeMoved: (state, { payload }: PayloadAction<PendingChange>) => {
+      state.pending = state.pending.map((own) => (own.id === payload.id ? payload : own));
+    },
+    /** The browser's storage was cleared under the open page: what waits is kept anew. */
+    storageCleared: (state) => {
+      state.cleared = true;
+    },
+    storageSeen: (state) => {
+      state.cleared = false;
+    },
     serverLost: {
       reducer: (state, { payload }: PayloadAction<string>) => {
         state.awaySince ??= payload;
@@ -106,6 +121,9 @@ export const {
   changeThrownAway,
   changesRead,
   changeUnkept,
+  changeMoved,
+  storageCleared,
+  storageSeen,
   serverLost,
   serverFound,
 } = outboxSlice.actions;

@@ -12,12 +12,14 @@ import {
 } from '@/contract';
 import { isShelfChange, type Dossier, type ShelfItem } from '@/core/dossier';
 import { shutOut } from './access';
-import { compareClocks, serverTimeHeard } from './clock';
+import { compareClocks, serverTimeHeard, setBackOf } from './clock';
 import type { AppDispatch, AppGetState } from './store';
 import { isInWork } from '@/core/work';
+import { moveMoments } from '@/core/shared';
 import { isWorkshopChange, type Workshop } from '@/core/workshop';
 import { isKeptChange, recallChanges, wasKept } from './kept-changes';
 import {
+  changeMoved,
   changeRefused,
   changesRead,
   changeStored,
@@ -30,7 +32,7 @@ import {
 import { heardCount } from './heard-count';
 import { findPicture, forgetPicture } from './kept-pictures';
 import { keepPieces } from './kept-shop';
-import { currentShop, meetShop } from './shop-id';
+import { currentShop, meetShop, wasCleared } from './shop-id';
 import { piecesApi } from './pieces-api';
 import { SENDER_WORDS } from '@/words';
 
@@ -63,6 +65,7 @@ export interface Sender {
 export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher: typeof fetch = fetch): Sender {
   let sending = false;
   let again = false;
+  let looked = false;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let wait = RETRY_MS;
 
@@ -91,17 +94,29 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     if (ahead !== null) dispatch(serverTimeHeard(ahead));
   };
 
-  /** Where nothing waits to be sent, the server is asked for nothing but itself. */
-  const look = async (): Promise<void> => {
+  /** Where nothing waits to be sent, or it is not known what time it is there, the server is asked for nothing but itself. */
+  const look = async (): Promise<boolean> => {
     const answer = await fetcher('/api/access', { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
-    if (!answer || answer.status >= 500) return lookAgain();
+    if (!answer || answer.status >= 500) {
+      lookAgain();
+      return false;
+    }
     hearTime(answer);
     answered();
     dispatch(serverFound());
+    return true;
+  };
+
+  /** A change whose times were told by a clock that was found to be wrong since, with them put right. */
+  const straighten = (own: PendingChange): PendingChange => {
+    const moved = moveChange(own, setBackOf(getState().clock, own.setBackMs));
+    if (moved !== own) dispatch(changeMoved(moved));
+    return moved;
   };
 
   /** Sends one. */
-  const sendOne = async (next: PendingChange): Promise<Sent> => {
+  const sendOne = async (made: PendingChange): Promise<Sent> => {
+    const next = straighten(made);
     const request = await makeRequest(next);
     if (!request) {
       dispatch(changeRefused({ id: next.id, message: SENDER_WORDS.thisBrowserNoLongerHasThe }));
@@ -152,6 +167,11 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
 
   const sendAll = async (): Promise<void> => {
     const { outbox } = getState();
+    // What was made before this page knew what time it is there is sent when it does.
+    if (!looked && outbox.pending.length > 0 && !getState().clock.heard) {
+      looked = await look();
+      if (!looked) return void dispatch(serverLost());
+    }
     const failed = new Set<string>();
     const tried = new Set<string>();
     const next = (): PendingChange | undefined =>
@@ -159,7 +179,7 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     for (let own = next(); own; own = next()) {
       tried.add(own.id);
       // Another tab may have sent it while this one waited for its turn.
-      if (!outbox.unkept.includes(own.id) && wasKept.has(own.id) && !isKeptChange(own.id)) {
+      if (!outbox.unkept.includes(own.id) && wasKept.has(own.id) && !wasCleared() && !isKeptChange(own.id)) {
         dispatch(changesRead(recallChanges()));
         continue;
       }
@@ -194,6 +214,24 @@ export function makeSender(dispatch: AppDispatch, getState: AppGetState, fetcher
     });
   };
   return { send, watch: lookAgain, hurry };
+}
+
+/** A change was made at most so long after what it tells of, and may tell of something within the day. */
+const TOLD_BEFORE_MS = 7 * 86_400_000;
+const TOLD_AFTER_MS = 86_400_000;
+
+/** A change with its times set back by so much in all, ms; the same where that is what they are. */
+export function moveChange(own: PendingChange, setBackMs: number): PendingChange {
+  const by = (own.setBackMs ?? 0) - setBackMs;
+  const at = Date.parse(own.madeAt ?? '');
+  if (by === 0 || Number.isNaN(at)) return own;
+  const stretch = [at - TOLD_BEFORE_MS, at + TOLD_AFTER_MS] as const;
+  return {
+    ...own,
+    change: moveMoments(own.change, by, stretch),
+    madeAt: new Date(at + by).toISOString(),
+    setBackMs,
+  };
 }
 
 /** What became of sending a change; `stop`: nothing can be sent just now. */

@@ -10,12 +10,33 @@ const listHomeless = (): string[] =>
     /^bricolage\.(drafts|bench|outbox|\.change\..*)$/.test(key),
   );
 
-/** The shop this browser last met; none on its first visit. */
-export function currentShop(): string | null {
+/** The shop this page was opened for, also where the browser's storage was cleared under it. */
+let here: string | null = null;
+
+const readShop = (): string | null => {
   try {
     return globalThis.localStorage?.getItem(KEY) ?? null;
   } catch {
     return null;
+  }
+};
+
+/** The shop this browser last met; none on its first visit. */
+export function currentShop(): string | null {
+  const known = readShop();
+  here = known ?? here;
+  return here;
+}
+
+/** Whether what this browser kept was cleared while this page was open. A browser that keeps nothing has nothing to clear. */
+export const wasCleared = (): boolean => here !== null && readShop() === null;
+
+/** Writes down again which shop this page is of. */
+export function keepShopAgain(): void {
+  try {
+    if (here !== null) localStorage.setItem(KEY, here);
+  } catch {
+    // It keeps nothing; the page goes on with what it has.
   }
 }
 

@@ -15,12 +15,14 @@ import {
   changeUnkept,
   outboxSlice,
   serverLost,
+  storageCleared,
   type OutboxState,
 } from './outbox';
-import { sweepPictures } from './kept-pictures';
+import { keepPicturesAgain, sweepPictures } from './kept-pictures';
 import { piecesApi } from './pieces-api';
 import { makeSender } from './sender';
 import { settingsSlice } from './settings';
+import { keepShopAgain, wasCleared } from './shop-id';
 import { makeUndoKeeper, undoSlice } from './undo';
 
 const KEPT = ['drafts', 'settings', 'bench', 'clock'] as const;
@@ -35,6 +37,7 @@ export function makeStore(fetcher?: typeof fetch) {
     // The list of pieces is worked out here while the server is away, and knows what was just done.
     if (changeMade.match(action) && store.getState().outbox.awaySince !== null)
       store.dispatch(piecesApi.util.invalidateTags(['Summaries']));
+    if (onFocus.match(action)) guardStorage();
     if (serverLost.match(action)) sender.watch();
     if (onOnline.match(action) || onFocus.match(action)) sender.hurry();
     return result;
@@ -56,6 +59,16 @@ export function makeStore(fetcher?: typeof fetch) {
   const sender = makeSender(store.dispatch, store.getState, fetcher);
   let kept = store.getState();
   let reading = false;
+  /** What the browser kept was cleared under this page: what the page has is kept anew, and said. */
+  const guardStorage = (): void => {
+    if (!wasCleared()) return;
+    keepShopAgain();
+    const { pending, parked } = store.getState().outbox;
+    for (const own of [...pending, ...parked]) if (!keepChange(own)) store.dispatch(changeUnkept({ id: own.id }));
+    for (const name of KEPT) keep(name, store.getState()[name]);
+    void keepPicturesAgain();
+    store.dispatch(storageCleared());
+  };
   /** Takes over what is kept in the browser, from before a reload or by another tab. */
   const read = (): void => {
     reading = true;
@@ -63,6 +76,7 @@ export function makeStore(fetcher?: typeof fetch) {
     reading = false;
   };
   store.subscribe(() => {
+    guardStorage();
     // What follows may change the state again: it is compared from here on.
     const before = kept;
     const state = store.getState();
@@ -80,6 +94,7 @@ export function makeStore(fetcher?: typeof fetch) {
   read();
   // What another tab has sent is in the server's copy: that is asked for before the change leaves this tab's sight.
   watchChanges(() => {
+    guardStorage();
     const left = new Set(recallChanges().map(({ id }) => id));
     const gone = store.getState().outbox.pending.filter(({ id }) => !left.has(id));
     const told = gone.map(({ pieceId }) =>

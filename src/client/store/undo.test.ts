@@ -1,5 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier } from '@/core/dossier';
 import { changeMade, makeStore, type AppStore } from './index';
+import { serverTimeHeard } from './clock';
 import type { PendingChange } from './outbox';
 import { piecesApi } from './pieces-api';
 import { tapForgotten } from './undo';
@@ -23,6 +24,8 @@ async function openStore(status = 200) {
   };
   const store = makeStore(fetcher as unknown as typeof fetch);
   stores.push(store);
+  // The first screen was answered.
+  store.dispatch(serverTimeHeard(0));
   await store.dispatch(piecesApi.util.upsertQueryData('getPiece', 'p', DESK));
   await store.dispatch(piecesApi.util.upsertQueryData('listTins', undefined, []));
   const make = (pieceId: string, change: PendingChange['change'], undoes?: true): void =>

@@ -9,7 +9,7 @@ import {
   type Dossier,
 } from '@/core/dossier';
 import { EMPTY_WORKSHOP, invertWorkshopChange, isWorkshopChange, narrowWorkshopChange } from '@/core/workshop';
-import { timeNow } from './clock';
+import { correctionOf, timeNow, type ClockState } from './clock';
 import { changeMade, changeRefused, type OutboxState, type PendingChange } from './outbox';
 import { piecesApi } from './pieces-api';
 import { overlay, overlayShelf, overlayWorkshop } from './overlay';
@@ -48,6 +48,7 @@ export const { tapNoted, tapForgotten } = undoSlice.actions;
 
 interface Seen {
   outbox: OutboxState;
+  clock: ClockState;
   undo: { last: Tap | null };
 }
 
@@ -63,7 +64,9 @@ export function makeUndoKeeper(): Middleware {
     const { change, pieceId, said, undoes } = action.payload;
     const { narrowed, inverse, before } = compare(api.getState() as Seen, action.payload);
     if (!narrowed) return undefined;
-    const result = next(changeMade({ madeAt: timeNow(), ...action.payload, change: narrowed }));
+    const { clock } = api.getState() as Seen;
+    const when = { madeAt: timeNow(), ...(clock.heard ? { setBackMs: correctionOf(clock) } : {}) };
+    const result = next(changeMade({ ...when, ...action.payload, change: narrowed }));
     if (undoes) return result;
     const started: Tap = open ?? { pieceId, made: [], before, inverse: [], ...(said ? { said } : {}) };
     if (!open) queueMicrotask(() => (open = null));

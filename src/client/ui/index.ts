@@ -16,7 +16,7 @@ export { LinkButton } from './link-button';
 export { EDGE, measureDrawing, PieceDrawing, ReadingSwatch, type Place } from './piece-drawing';
 export { printSvg } from './print-svg';
 export { printText } from './print-text';
-export { saveText } from './save-text';
+export { saveBlob, saveText } from './save-text';
 export { LabelledSection } from './labelled-section';
 export { SectionDrawing } from './section-drawing';
 export { Body, Figure, Heading, Small, Strong, Subheading, Title } from './text';

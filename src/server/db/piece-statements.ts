@@ -76,6 +76,7 @@ export function prepareStatements(db: Db) {
       'SELECT id, kind, name, removed_at AS removedAt FROM piece WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id',
     ),
     removedSince: db.prepare('SELECT id FROM piece WHERE removed_at IS NOT NULL AND change_number > ?').pluck(),
+    mark: db.prepare('SELECT change_number FROM live_piece WHERE id = ?').pluck(),
     counter: db.prepare('SELECT value FROM counter WHERE name = ?').pluck(),
     setCounter: db.prepare('UPDATE counter SET value = ? WHERE name = ?'),
     purgePieces: db.prepare('DELETE FROM piece WHERE removed_at < ?'),

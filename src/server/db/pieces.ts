@@ -97,6 +97,8 @@ export interface PieceStore {
   /** Every piece that was tested or handed over, with the time of its last change. */
   listChanges: () => { id: string; changedAt: string }[];
   find: (id: string) => Dossier | undefined;
+  /** The number of a piece's last change. */
+  findMark: (id: string) => number | undefined;
   /** How often the owner misreads each check, as it is laid beside every piece that is found. */
   misreadings: () => Dossier['misreadings'];
   /** Stores a change and returns the piece as it now is. */
@@ -302,6 +304,7 @@ export function makePieceStore(db: Db, practised: () => Dossier['misreadings'] =
     },
     listChanges: () => sql.changes.all() as { id: string; changedAt: string }[],
     find,
+    findMark: (id) => sql.mark.get(id) as number | undefined,
     apply: db.transaction(store),
     addPhoto: db.transaction(addPhoto),
     listPictures: () => hashesOf(sql.pictures.all()),

@@ -92,6 +92,7 @@ export function makeAccessRouter({ shop, pairing, now, log }: AccessParts): Rout
   };
 
   router.get('/', (request, response) => {
+    response.setHeader(NOW_HEADER, now());
     const session = findSession(shop, request, now());
     const entered = isLocal(request) || session !== undefined;
     const state: AccessState = {

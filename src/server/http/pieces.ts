@@ -14,17 +14,21 @@ import { fail } from '@/core/shared';
 import type { PieceStore, ShelfStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
 import type { ShopExperience } from '../experience';
+import type { PieceTexts } from '../piece-texts';
 import { answer, mountChanges } from './changes';
 import { sendProblem } from './problems';
 
+interface PieceParts {
+  store: PieceStore;
+  shelf: ShelfStore;
+  experience: ShopExperience;
+  photos: Pick<PhotoFiles, 'drawBeside'>;
+  texts: PieceTexts;
+  now: () => string;
+}
+
 /** REST over pieces. A piece is spoken as its dossier; a write answers with the whole piece as it now is. */
-export function makePieceRouter(
-  store: PieceStore,
-  shelf: ShelfStore,
-  experience: ShopExperience,
-  photos: Pick<PhotoFiles, 'drawBeside'>,
-  now: () => string,
-): Router {
+export function makePieceRouter({ store, shelf, experience, photos, texts, now }: PieceParts): Router {
   const router = Router();
 
   router.get('/', (_request, response) => {
@@ -32,9 +36,9 @@ export function makePieceRouter(
   });
 
   router.get('/:id', (request, response) => {
-    const dossier = store.find(request.params.id);
-    if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
-    response.json(dossier);
+    const text = texts.find(request.params.id);
+    if (text === undefined) return sendProblem(response, fail('piece_not_found').problem);
+    response.type('json').send(text);
   });
 
   router.get('/:id/dossier', async (request, response) => {

@@ -31,6 +31,8 @@ export interface Backups {
   list: () => Backup[];
   /** A copy of all as it is now. */
   make: (now: string) => Promise<Backup>;
+  /** Looks at copies now, and remembers what was found. */
+  look: (copies: readonly Backup[], now: string) => Promise<CopyState[]>;
   /** Looks at all of them, and where the last good one is of another day makes one. */
   makeDaily: (now: string) => Promise<void>;
   /** Those no longer kept go; never a good one before there are newer good ones in its place. */
@@ -101,22 +103,24 @@ export function makeBackups(db: Db, shopFolder: string, keeper: Keeper, pictures
       throw error;
     }
   };
-  const check = async (now: string): Promise<void> => {
-    const all = list().filter(({ state }) => state?.checked_at.slice(0, 10) !== now.slice(0, 10));
-    if (all.length === 0) return;
-    const states = await keeper.checkCopies(
-      all.map(({ file }) => path.dirname(file)),
-      now,
-    );
-    for (const [i, state] of states.entries()) writeWhole(stateFile(all[i]!), JSON.stringify(state));
+  const look = async (copies: readonly Backup[], now: string): Promise<CopyState[]> => {
+    const folders = copies.map(({ file }) => path.dirname(file));
+    const states = copies.length === 0 ? [] : await keeper.checkCopies(folders, now);
+    for (const [i, state] of states.entries()) writeWhole(stateFile(copies[i]!), JSON.stringify(state));
+    return states;
   };
   return {
     list,
     make,
+    look,
     makeDaily: async (now) => {
-      await check(now);
+      const day = now.slice(0, 10);
+      await look(
+        list().filter(({ state }) => state?.checked_at.slice(0, 10) !== day),
+        now,
+      );
       const last = list().find(isGood);
-      if (last?.at.slice(0, 10) !== now.slice(0, 10)) await make(now);
+      if (last?.at.slice(0, 10) !== day) await make(now);
     },
     prune: (now) => {
       const all = list();

@@ -1,5 +1,4 @@
 import { statfsSync, statSync } from 'node:fs';
-import path from 'node:path';
 import type { Writable } from 'node:stream';
 import { fail, succeed, type Result } from '@/core/shared';
 import type { Db } from '../db';
@@ -66,7 +65,7 @@ export function makeKeeping(parts: KeepingParts): ShopKeeping {
   };
   /** A copy is whole, of this shop, and has room to come back; or why not. */
   const judge = async (backup: Backup): Promise<Result<{ pictures_missing: number }>> => {
-    const [state] = await keeper.checkCopies([path.dirname(backup.file)], now());
+    const [state] = await backups.look([backup], now());
     const records = await keeper.inspect(backup.file);
     if (!records.ok) return records;
     if (records.value.id !== null && records.value.id !== shop) return fail('copy_of_other_shop');

@@ -16,7 +16,7 @@ const api = piecesApi.injectEndpoints({
         if (data) dispatch(api.util.upsertQueryData('listCopies', undefined, data));
       },
     }),
-    putBack: build.mutation<unknown, string>({
+    putBack: build.mutation<{ restored: string; pictures_missing?: number }, string>({
       query: (at) => ({ url: `/keeping/backups/${encodeURIComponent(at)}/restore`, method: 'POST', timeout: LONG_MS }),
     }),
     lookAt: build.mutation<Arrival, File>({

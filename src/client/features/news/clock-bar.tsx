@@ -1,5 +1,5 @@
 import { useDispatch, useSelector } from 'react-redux';
-import { clockSettled, isClockAsked, type AppDispatch, type RootState } from '@/client/store';
+import { clockSettled, isClockAsked, isTooFarAhead, type AppDispatch, type RootState } from '@/client/store';
 import { Button } from '@/client/ui';
 import { CLOCK_BAR_WORDS, sayClockOff } from '@/words';
 import { Bar } from './bar';
@@ -9,6 +9,16 @@ export function ClockBar() {
   const clock = useSelector((state: RootState) => state.clock);
   const dispatch = useDispatch<AppDispatch>();
   if (!isClockAsked(clock)) return null;
+  if (isTooFarAhead(clock))
+    return (
+      <Bar
+        label={CLOCK_BAR_WORDS.whichClockIsRight}
+        title={sayClockOff(clock.aheadMs)}
+        lines={[CLOCK_BAR_WORDS.timesAreTheComputers]}
+      >
+        <Button onPress={() => dispatch(clockSettled('shop'))}>{CLOCK_BAR_WORDS.goByTheComputer}</Button>
+      </Bar>
+    );
   return (
     <Bar label={CLOCK_BAR_WORDS.whichClockIsRight} title={sayClockOff(clock.aheadMs)} lines={[WHY]}>
       <Button onPress={() => dispatch(clockSettled('shop'))}>{CLOCK_BAR_WORDS.goByTheComputer}</Button>

@@ -1,4 +1,6 @@
+import { useCallback, useState } from 'react';
 import { ClockBar } from './clock-bar';
+import { ComputerClockBar } from './computer-clock-bar';
 import { ReplacedBar } from './replaced-bar';
 import { UpdateBar } from './update-bar';
 import { VisitBar } from './visit-bar';
@@ -10,13 +12,16 @@ const LATER_MS = 4000;
 
 /** Listens to the workshop, keeps it in this browser, and says along the top what the owner should know of it. */
 export function NewsBars() {
-  useKeepShop(LATER_MS);
-  useLive(LATER_MS);
+  const [time, setTime] = useState(0);
+  useKeepShop(LATER_MS, time);
+  const startedAnew = useCallback(() => setTime((before) => before + 1), []);
+  useLive(LATER_MS, startedAnew);
   return (
     <>
       <VisitBar />
       <UpdateBar laterMs={LATER_MS} />
       <ClockBar />
+      <ComputerClockBar />
       <ReplacedBar />
     </>
   );

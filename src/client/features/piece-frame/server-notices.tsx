@@ -3,8 +3,31 @@ import { router } from 'expo-router';
 import { useDispatch, useSelector } from 'react-redux';
 import { makeTimes } from '@/client/features/shop-plan';
 import { OWN_ZONE } from '@/client/locale';
-import { changeThrownAway, changeTriedAgain, usePieceName, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Column, Notice, Row, Sheet, Small, Strong, ToneIcon } from '@/client/ui';
+import {
+  changeThrownAway,
+  changeTriedAgain,
+  findPicture,
+  storageSeen,
+  usePictureUrl,
+  usePieceName,
+  type AppDispatch,
+  type RootState,
+  type Waiting,
+} from '@/client/store';
+import {
+  Button,
+  Column,
+  Disclosure,
+  Notice,
+  Row,
+  saveBlob,
+  saveText,
+  Sheet,
+  Small,
+  Strong,
+  ToneIcon,
+} from '@/client/ui';
+import { listHeld } from './list-held';
 import { SERVER_NOTICES_WORDS, sayChanges } from '@/words';
 
 type Pending = RootState['outbox']['pending'];
@@ -13,8 +36,9 @@ const TIMES = makeTimes(OWN_ZONE);
 
 /** What has not reached the server yet, and what it refused. */
 export function ServerNotices() {
-  const { pending, parked, unkept, awaySince } = useSelector((state: RootState) => state.outbox);
-  if (!awaySince && parked.length === 0 && unkept.length === 0) return null;
+  const { pending, parked, unkept, awaySince, cleared } = useSelector((state: RootState) => state.outbox);
+  const dispatch = useDispatch<AppDispatch>();
+  if (!awaySince && parked.length === 0 && unkept.length === 0 && !cleared) return null;
   return (
     <View paddingHorizontal="$l" paddingTop="$s" gap="$s">
       {awaySince ? <AwayStrip since={awaySince} pending={pending} /> : null}
@@ -32,6 +56,16 @@ export function ServerNotices() {
           }
         >
           {parked[0]!.refused}
+        </Notice>
+      ) : null}
+      {cleared ? (
+        <Notice
+          tone="wait"
+          live
+          title={SERVER_NOTICES_WORDS.whatWasKeptHereWasCleared}
+          action={<Button onPress={() => dispatch(storageSeen())}>{SERVER_NOTICES_WORDS.gotIt}</Button>}
+        >
+          {SERVER_NOTICES_WORDS.whatWaitsIsKeptAnew(pending.length)}
         </Notice>
       ) : null}
       {unkept.some((id) => pending.some((own) => own.id === id)) ? (
@@ -66,7 +100,7 @@ function AwayStrip({ since, pending }: { since: string; pending: Pending }) {
       </Column>
       {pending.length > 0 ? (
         <Sheet label={SERVER_NOTICES_WORDS.whatWaits} look="quiet">
-          {() => <Waiting pending={pending} />}
+          {() => <WaitingList pending={pending} />}
         </Sheet>
       ) : null}
     </Row>
@@ -82,7 +116,7 @@ function sayWaiting(pending: Pending): string {
 }
 
 /** What waits to be sent, oldest first. */
-function Waiting({ pending }: { pending: Pending }) {
+function WaitingList({ pending }: { pending: Pending }) {
   const nameOf = usePieceName();
   return (
     <Column role="list" gap="$m">
@@ -96,6 +130,29 @@ function Waiting({ pending }: { pending: Pending }) {
   );
 }
 
+/** Every field of a change that was refused, as it was entered: it may have to be entered anew. */
+function Held({ own: { change } }: { own: Waiting }) {
+  const picture = usePictureUrl(change.type === 'picture_taken' ? change.photoId : '');
+  return (
+    <Column gap="$xs" paddingHorizontal="$m" paddingBottom="$s">
+      {picture ? <img src={picture} alt={SERVER_NOTICES_WORDS.thePicture} style={{ maxWidth: '100%' }} /> : null}
+      {listHeld(change).map(({ name, value }, i) => (
+        <Small key={i} selectable>
+          {SERVER_NOTICES_WORDS.fieldIs(name, value)}
+        </Small>
+      ))}
+    </Column>
+  );
+}
+
+/** Saves what was refused, the picture itself where it is one. */
+async function saveRefused(own: Waiting): Promise<void> {
+  const name = `not-stored-${own.id}`;
+  const picture = own.change.type === 'picture_taken' ? await findPicture(own.change.photoId) : undefined;
+  if (picture) saveBlob(`${name}.jpg`, picture);
+  else saveText(`${name}.json`, 'application/json', JSON.stringify(own, null, 2));
+}
+
 /** What the server refused, with the reason: mended at its piece, sent again, or thrown away. */
 function Parked({ parked, close }: { parked: RootState['outbox']['parked']; close: () => void }) {
   const nameOf = usePieceName();
@@ -106,12 +163,14 @@ function Parked({ parked, close }: { parked: RootState['outbox']['parked']; clos
   };
   return (
     <Column role="list" gap="$l">
-      {parked.map(({ id, pieceId, change, said, refused }) => {
+      {parked.map((own) => {
+        const { id, pieceId, change, said, refused } = own;
         const words = said ?? sayChanges([change], undefined);
         return (
           <Column key={id} role="listitem" gap="$s">
             <Strong>{words}</Strong>
             <Small>{`${pieceId === '' ? SERVER_NOTICES_WORDS.theWorkshop : nameOf(pieceId)}: ${refused ?? ''}`}</Small>
+            <Disclosure label={SERVER_NOTICES_WORDS.whatItHolds}>{() => <Held own={own} />}</Disclosure>
             <Row gap="$s" flexWrap="wrap">
               {pieceId === '' ? null : (
                 <Button label={SERVER_NOTICES_WORDS.mendItOn(nameOf(pieceId))} onPress={() => mend(pieceId)}>
@@ -123,6 +182,9 @@ function Parked({ parked, close }: { parked: RootState['outbox']['parked']; clos
                 onPress={() => dispatch(changeTriedAgain({ id }))}
               >
                 {SERVER_NOTICES_WORDS.sendAgain}
+              </Button>
+              <Button label={SERVER_NOTICES_WORDS.saveNamed(words)} onPress={() => void saveRefused(own)}>
+                {SERVER_NOTICES_WORDS.saveAsAFile}
               </Button>
               <Button
                 label={SERVER_NOTICES_WORDS.throwAwayNamed(words)}

@@ -56,5 +56,14 @@ export const COPIES_SCREEN_WORDS = {
   itCouldNotBePutBack: 'It could not be put back. Look at the list again.',
   puttingBack: 'Putting back …',
   putTheShopBack: 'Put the shop back',
+  damagedCannotBePutBack: 'Damaged: it cannot be put back',
+  lacksPictures: (count: number): string =>
+    count === 1 ? 'One of its pictures is lost or damaged' : `${count} of its pictures are lost or damaged`,
+  theLastZipLacksPictures: (count: number): string =>
+    count === 1 ? 'The last zip is without one picture' : `The last zip is without ${count} pictures`,
+  theirFilesAreLostOrDamaged: (moment: string): string =>
+    `Saved ${moment}. Their files are lost or damaged; all else is in it. A copy below may still have them.`,
+  theShopIsBack: 'The shop is back',
+  toToday: 'To Today',
   leaveIt: 'Leave it',
 };

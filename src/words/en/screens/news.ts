@@ -3,6 +3,16 @@ export const CLOCK_BAR_WORDS = {
   goByTheComputer: 'Go by the computer',
   thisClockIsRight: 'This clock is right',
   dryingAndCuringAreCountedFrom: 'Drying and curing are counted from the times you log here.',
+  timesAreTheComputers:
+    'What you log here is told by the computer’s clock, for it takes nothing of days to come. Set whichever of the two is wrong.',
+};
+
+export const COMPUTER_CLOCK_BAR_WORDS = {
+  theComputersClock: 'The computer’s clock',
+  hasGoneOn: (from: string, to: string): string => `The clock of this computer went from ${from} to ${to}`,
+  nothingIsDeletedUntil:
+    'If that is wrong, set it and start Bricolage again. Until you say it is right, nothing goes from the bin and every copy is kept.',
+  itIsRight: 'It is right',
 };
 
 export const REPLACED_BAR_WORDS = {

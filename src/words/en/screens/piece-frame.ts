@@ -22,6 +22,17 @@ export const SERVER_NOTICES_WORDS = {
   sendAgain: 'Send again',
   throwAwayNamed: (words: string): string => `Throw away: ${words}`,
   throwAway: 'Throw away',
+  whatItHolds: 'What it holds',
+  fieldIs: (name: string, value: string): string => `${name}: ${value}`,
+  thePicture: 'The picture',
+  saveAsAFile: 'Save as a file',
+  saveNamed: (words: string): string => `Save as a file: ${words}`,
+  whatWasKeptHereWasCleared: 'What this browser kept was cleared',
+  whatWaitsIsKeptAnew: (count: number): string =>
+    count === 0
+      ? 'Nothing was waiting to be sent. Pieces are fetched again from the workshop.'
+      : `${count === 1 ? 'The change that waits is' : `The ${count} changes that wait are`} kept anew. Leave this page open until the workshop has answered.`,
+  gotIt: 'Got it',
 };
 
 export const SCREEN_WORDS = {

@@ -1,0 +1,19 @@
+import { listHeld } from './list-held';
+
+describe('what a refused change holds', () => {
+  it('is every field that was entered, in its order, without names of the inside', () => {
+    const entry = { zone: 'top', op: 'prime', coats: 2, note: 'second tin', parts: ['A', 'B'], at: null };
+    expect(listHeld({ type: 'work_logged', work: 'w-1', entries: [entry] })).toEqual([
+      { name: 'zone', value: 'top' },
+      { name: 'op', value: 'prime' },
+      { name: 'coats', value: '2' },
+      { name: 'note', value: 'second tin' },
+      { name: 'parts', value: 'A' },
+      { name: 'parts', value: 'B' },
+    ]);
+    expect(listHeld({ type: 'zone_set', zoneId: 'z', facts: { area_m2: 1.2, hidden: false } })).toEqual([
+      { name: 'area m2', value: '1.2' },
+      { name: 'hidden', value: 'false' },
+    ]);
+  });
+});
