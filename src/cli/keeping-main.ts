@@ -3,7 +3,7 @@ import { makePictureDecoder } from '@/server/keeping';
 import { runKeepingCommand } from './keeping';
 
 /* A program of its own: the commands about whole shops bring the database, which no other command should wait for. */
-const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
+const decoder = makePictureDecoder(() => path.join(__dirname, 'decode-picture.cjs'));
 void runKeepingCommand(
   process.argv.slice(2),
   {

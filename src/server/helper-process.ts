@@ -20,10 +20,10 @@ export interface HelperProcess {
 const IDLE_MS = 20_000;
 
 /**
- * @param program the built file; it answers each message with one
+ * @param program the built file, asked for when it is first needed; it answers each message with one
  * @param heapMb the most memory its own records may take, MB
  */
-export function makeHelperProcess(program: string, heapMb: number): HelperProcess {
+export function makeHelperProcess(program: () => string, heapMb: number): HelperProcess {
   let child: ChildProcess | null = null;
   let idle = new AbortController();
   let turn: Promise<unknown> = Promise.resolve();
@@ -34,7 +34,7 @@ export function makeHelperProcess(program: string, heapMb: number): HelperProces
   };
   const start = (): ChildProcess => {
     const execArgv = [`--max-old-space-size=${heapMb}`];
-    const made = fork(program, [], { serialization: 'advanced', stdio: 'ignore', execArgv });
+    const made = fork(program(), [], { serialization: 'advanced', stdio: 'ignore', execArgv });
     made.unref();
     made.once('exit', () => {
       if (child === made) child = null;

@@ -7,7 +7,7 @@ import type { KeeperQuestion } from './keeping/keeper';
 import { makePictureDecoder } from './picture-decoder';
 
 /* A process of its own, for files from elsewhere may be anything: it is ended where one takes too much (`keeper`). */
-const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
+const decoder = makePictureDecoder(() => path.join(__dirname, 'decode-picture.cjs'));
 
 process.on('message', (question: KeeperQuestion) => {
   void answer(question)

@@ -30,7 +30,7 @@ const MOST_MS = 10_000;
 const HEAP_MB = 128;
 
 /** Decodes in a process of its own (`program` is the built `decode-picture`), which is ended where it takes too much. */
-export function makePictureDecoder(program: string, mostMs = MOST_MS): PictureDecoder {
+export function makePictureDecoder(program: () => string, mostMs = MOST_MS): PictureDecoder {
   const helper = makeHelperProcess(program, HEAP_MB);
   const ask = <T>(question: DecoderQuestion, signal?: AbortSignal) => helper.ask<T>(question, { mostMs, signal });
   return {

@@ -1,11 +1,19 @@
+import { isInWork } from '@/core/work';
 import type { PieceStore } from './db';
 
 /** Whole pieces as the bytes of the JSON they are sent as, each kept until it changes or how its answers are to be believed. */
 export interface PieceTexts {
-  /** In their order; those that were taken away meanwhile are left out. Others are answered between two pieces. */
-  list: (ids: readonly string[]) => Promise<Buffer[]>;
   /** One of them; undefined where there is none. */
   find: (id: string) => Buffer | undefined;
+  /** Those of some that are in work, in their order. Others are answered in between. */
+  listInWork: (ids: readonly string[]) => Promise<Buffer[]>;
+}
+
+interface Kept {
+  mark: number;
+  rates: unknown;
+  text: Buffer;
+  inWork: boolean;
 }
 
 /** So many are kept: those in work of a large shop. */
@@ -13,31 +21,29 @@ const MOST_KEPT = 500;
 const AT_A_TIME = 4;
 
 export function makePieceTexts(store: Pick<PieceStore, 'find' | 'findMark' | 'misreadings'>): PieceTexts {
-  const known = new Map<string, { mark: number; rates: unknown; text: Buffer }>();
-  const recall = (id: string, mark: number): Buffer | undefined => {
-    const before = known.get(id);
-    return before?.mark === mark && before.rates === store.misreadings() ? before.text : undefined;
-  };
-  const find = (id: string): Buffer | undefined => {
-    // The mark first: what changes in between is written anew the next time.
+  const known = new Map<string, Kept>();
+  const find = (id: string): Kept | undefined => {
     const mark = store.findMark(id);
     if (mark === undefined) return undefined;
-    const kept = recall(id, mark);
-    if (kept !== undefined) return kept;
-    const text = Buffer.from(JSON.stringify(store.find(id)));
+    const rates = store.misreadings();
+    const before = known.get(id);
+    if (before?.mark === mark && before.rates === rates) return before;
+    const dossier = store.find(id)!;
+    const kept = { mark, rates, text: Buffer.from(JSON.stringify(dossier)), inWork: isInWork(dossier) };
     known.delete(id);
-    known.set(id, { mark, rates: store.misreadings(), text });
+    known.set(id, kept);
     if (known.size > MOST_KEPT) known.delete(known.keys().next().value!);
-    return text;
+    return kept;
   };
   return {
-    find,
-    list: async (ids) => {
+    find: (id) => find(id)?.text,
+    listInWork: async (ids) => {
       const texts: Buffer[] = [];
       for (const [i, id] of ids.entries()) {
         if (i % AT_A_TIME === AT_A_TIME - 1) await new Promise(setImmediate);
-        const text = find(id);
-        if (text !== undefined) texts.push(text);
+        // It may have been taken away meanwhile.
+        const kept = find(id);
+        if (kept?.inWork) texts.push(kept.text);
       }
       return texts;
     },

@@ -22,6 +22,9 @@ export interface Serving {
   stop: () => Promise<void>;
 }
 
+/** A program of ours that runs apart: it lies beside this one. */
+const built = (name: string) => (): string => path.join(__dirname, `${name}.cjs`);
+
 /** Time for open requests to finish. Browsers also hold connections open on which nothing is asked. */
 const GRACE_MS = 1500;
 const HOUR_MS = 3_600_000;
@@ -40,8 +43,8 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   const ahead = settings.BRICOLAGE_DEMO_NOW ? Date.parse(settings.BRICOLAGE_DEMO_NOW) - Date.now() : 0;
   const now = (): string => new Date(Date.now() + ahead).toISOString();
   const log = pino({ level: settings.LOG_LEVEL ?? 'warn' }, pino.destination(2));
-  const decoder = makePictureDecoder(path.join(__dirname, 'decode-picture.cjs'));
-  const judge = makeJudge(path.join(__dirname, 'judge-apart.cjs'));
+  const decoder = makePictureDecoder(built('decode-picture'));
+  const judge = makeJudge(built('judge-apart'));
   const door = makeDoor({
     folder: path.join(shopFolder(file), 'authority'),
     handle: (request, response) => shop.app()(request, response),
@@ -57,7 +60,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
       webRoot: path.join(root, 'dist'),
       decoder,
       judge,
-      keeperProgram: path.join(__dirname, 'keep-apart.cjs'),
+      keeperProgram: built('keep-apart'),
       instruments: makeSimulatedInstruments(),
       door,
       pairing: makePairing(() => Date.parse(now())),

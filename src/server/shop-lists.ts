@@ -57,7 +57,6 @@ interface Stores {
 
 export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Judge, texts: PieceTexts): ShopLists {
   const summaries = keepByPiece<'summary'>(store, (dossier) => judge('summary', dossier));
-  const works = keepByPiece<'inWork'>(store, (dossier) => judge('inWork', dossier));
   const stories = keepByPiece<'story'>(store, (dossier) => judge('story', dossier));
   let tins: ShelfItem[] = [];
   let priced = '';
@@ -78,10 +77,10 @@ export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Jud
   };
   const currencyOfShop = (): string => workshop.find().setup.currency ?? DEFAULT_CURRENCY;
   return {
-    listInWork: async () => {
-      const inWork = (await works(store.listTaken())).flatMap(({ id, judged }) => (judged ? id : []));
-      return { pieces: await texts.list(inWork), total: store.count() };
-    },
+    listInWork: async () => ({
+      pieces: await texts.listInWork(store.listTaken().map(({ id }) => id)),
+      total: store.count(),
+    }),
     listSummaries: async ({ from, count, ...asked }) => {
       const { find, kind, show } = asked;
       const tell = async (heads: readonly PieceMark[]): Promise<PieceSummary[]> =>

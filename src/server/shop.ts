@@ -53,7 +53,7 @@ export interface ShopParts {
   webRoot?: string;
   decoder: PictureDecoder;
   /** The built program that reads files apart from the server. */
-  keeperProgram: string;
+  keeperProgram: () => string;
   judge: Judge;
   instruments: Instruments;
   door: Door;

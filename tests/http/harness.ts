@@ -72,7 +72,7 @@ export async function startServer(
 ): Promise<Running> {
   const db = openDatabase(file, MIGRATIONS);
   spoil(db);
-  const decoder = makePictureDecoder(buildDecoder());
+  const decoder = makePictureDecoder(buildDecoder);
   let ticks = 0;
   const now = (): string => new Date(Date.UTC(2026, 11, 1, 0, 0, (ticks += 1))).toISOString();
   const pairing = makePairing(Date.now);
@@ -91,7 +91,7 @@ export async function startServer(
   const [store, shelf] = [makePieceStore(db, workshop.misreadings), makeShelfStore(db)];
   const folder = path.dirname(file);
   const shop = makeShopStore(db, now());
-  const keeper = makeKeeper({ program: buildKeeper(), file, migrations: MIGRATIONS, shop: () => shop.id });
+  const keeper = makeKeeper({ program: buildKeeper, file, migrations: MIGRATIONS, shop: () => shop.id });
   const app = makeApp({
     live: makeLive(),
     visit: { possible: false, visiting: false },

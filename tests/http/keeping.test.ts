@@ -287,7 +287,7 @@ describe('pieces from a file', () => {
     expect([shown.status, shown.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
     expect((await bring(shop, zip)).body.same.count).toBe(count);
     await shop.stop();
-  });
+  }, 60_000);
 
   it('that breaks off on the way leaves nothing behind', async () => {
     const shop = await start();

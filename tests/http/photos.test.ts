@@ -194,7 +194,7 @@ describe('a picture that is not what it seems', () => {
     writeFileSync(path.join(folder(), 'ab', `${'ab'.repeat(32)}.jpg`), 'nobody');
     const half = path.join(folder(), kept.slice(0, 2), `${kept}.jpg.draft`);
     writeFileSync(half, 'half');
-    const files = makePhotoFiles(folder(), makePictureDecoder(buildDecoder()));
+    const files = makePhotoFiles(folder(), makePictureDecoder(buildDecoder));
     const from = { shop: 's', file: '/a/shop.sqlite', at: '2026-12-01T09:00:00.000Z' };
     const aside = path.join(folder(), '../aside/2026-12-01');
     expect(files.setAside(new Set([kept]), Infinity, from)).toBe(1);
@@ -215,11 +215,11 @@ describe('a picture that is not what it seems', () => {
 
 describe('the program that decodes', () => {
   it('is ended where it takes too long, and the next picture is drawn all the same', async () => {
-    const slow = makePictureDecoder(buildDecoder(), 1);
+    const slow = makePictureDecoder(buildDecoder, 1);
     const picture = await cameraPicture();
     expect(await slow.draw(picture)).toMatchObject({ ok: false, problem: { code: 'picture_overladen' } });
     slow.close();
-    const decoder = makePictureDecoder(buildDecoder());
+    const decoder = makePictureDecoder(buildDecoder);
     expect(await decoder.draw(Buffer.from('nonsense'))).toMatchObject({ problem: { code: 'not_a_picture' } });
     expect(await decoder.draw(picture)).toMatchObject({ ok: true, value: { width: 20, height: 40 } });
     decoder.close();

@@ -35,11 +35,11 @@ writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js'), SCRIPT);
 writeFileSync(path.join(webRoot, '_expo/chunk-1a2b.js.br'), brotliCompressSync(SCRIPT));
 
 const db = openDatabase(':memory:', MIGRATIONS);
-const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder()));
+const photos = makePhotoFiles(webRoot, makePictureDecoder(buildDecoder));
 const [store, shelf] = [makePieceStore(db), makeShelfStore(db)];
 const now = () => '2026-01-01T00:00:00Z';
 const shop = makeShopStore(db, now());
-const keeper = makeKeeper({ program: '', file: ':memory:', migrations: MIGRATIONS, shop: () => shop.id });
+const keeper = makeKeeper({ program: () => '', file: ':memory:', migrations: MIGRATIONS, shop: () => shop.id });
 const app = makeApp({
   live: makeLive(),
   visit: { possible: false, visiting: false },

@@ -50,8 +50,8 @@ export async function start(
 ): Promise<Shop> {
   let time = START + laterH * HOUR_MS;
   const now = (): string => new Date((time += 1000)).toISOString();
-  const decoder = makePictureDecoder(buildDecoder());
-  const judge = makeJudge(buildHelper('judge-apart'));
+  const decoder = makePictureDecoder(buildDecoder);
+  const judge = makeJudge(() => buildHelper('judge-apart'));
   const door = makeDoor({ folder, handle: () => undefined, addresses: () => [], port: 0 });
   const shop = openShop({
     file,
@@ -59,7 +59,7 @@ export async function start(
     ...(demo === undefined ? {} : { demo }),
     decoder,
     judge,
-    keeperProgram: buildKeeper(),
+    keeperProgram: buildKeeper,
     instruments: makeSimulatedInstruments(),
     door,
     pairing: makePairing(Date.now),
@@ -168,7 +168,7 @@ export async function entriesOf(zipFile: string): Promise<Record<string, Buffer>
 }
 
 let decoder: PictureDecoder;
-beforeAll(() => void (decoder = makePictureDecoder(buildDecoder())));
+beforeAll(() => void (decoder = makePictureDecoder(buildDecoder)));
 afterAll(() => decoder.close());
 export const restore = (zip: string, name: string) =>
   restoreShopFile(zip, at(name), { migrations: MIGRATIONS, decoder }, NOW);

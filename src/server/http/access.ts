@@ -84,6 +84,8 @@ export function makeAccessRouter({ shop, pairing, now, log }: AccessParts): Rout
       skip: ({ body }) => isPictureCode(String((body as Partial<Enter> | undefined)?.code)),
       standardHeaders: 'draft-8',
       legacyHeaders: false,
+      // The invented workshop is opened when somebody first asks to look round it, and closed with the server.
+      validate: { creationStack: false },
     });
   /** However many strangers have tried: whoever stands at the desk and reads its code is let in. */
   const refuseUnlessRight: Options['handler'] = (request, response, next) => {

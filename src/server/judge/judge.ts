@@ -16,18 +16,19 @@ export interface JudgeQuestion {
 export type JudgeReply = { number: number } & ({ value: unknown } | { error: string });
 
 /** In a thread of its own, started when it is first asked (`program` is the built `judge-apart`); one that breaks is started anew. */
-export function makeJudge(program: string): Judge {
+export function makeJudge(program: () => string): Judge {
   let thread: Worker | null = null;
   let last = 0;
   const waiting = new Map<number, { resolve: (value: unknown) => void; reject: (error: Error) => void }>();
 
   const breakOff = (error: Error): void => {
     thread = null;
-    for (const { reject } of waiting.values()) reject(error);
+    const asked = [...waiting.values()];
     waiting.clear();
+    for (const { reject } of asked) reject(error);
   };
   const start = (): Worker => {
-    const made = new Worker(program);
+    const made = new Worker(program());
     made.on('message', (reply: JudgeReply) => {
       const own = waiting.get(reply.number);
       waiting.delete(reply.number);
@@ -49,9 +50,10 @@ export function makeJudge(program: string): Judge {
         thread.postMessage({ number, what, asked } satisfies JudgeQuestion);
       }),
     close: () => {
-      const ended = thread;
-      breakOff(new Error('the shop was closed'));
-      void ended?.terminate();
+      // Nobody is left to be told.
+      waiting.clear();
+      void thread?.terminate();
+      thread = null;
     },
   };
 }

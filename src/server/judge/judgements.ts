@@ -3,7 +3,7 @@ import { readShopAccount, tellAccount } from '@/core/earned';
 import { listFindable } from '@/core/find';
 import { collectExperience, findReadings, type ReadingQuestion } from '@/core/learning';
 import { tellStory } from '@/core/trouble';
-import { isInWork, summarisePiece } from '@/core/work';
+import { summarisePiece } from '@/core/work';
 
 /**
  * What is worked out of pieces for lists and search: a diagnosis each, some hundredths of a second. All of it is computed
@@ -11,7 +11,6 @@ import { isInWork, summarisePiece } from '@/core/work';
  */
 const JUDGEMENTS = {
   summary: (dossier: Dossier) => summarisePiece(dossier),
-  inWork: (dossier: Dossier) => isInWork(dossier),
   story: (dossier: Dossier) => tellStory(dossier),
   findable: (dossier: Dossier) => listFindable(dossier),
   experience: (dossier: Dossier) => collectExperience(dossier),

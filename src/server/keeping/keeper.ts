@@ -34,7 +34,7 @@ export interface Keeper {
 
 interface KeeperParts {
   /** The built program. */
-  program: string;
+  program: () => string;
   file: string;
   migrations: string;
   /** The id of the shop that is open. */

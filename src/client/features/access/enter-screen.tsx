@@ -12,12 +12,13 @@ import { ENTER_SCREEN_WORDS } from '@/words';
 
 /** Where a device comes in: by a code from the computer of the workshop, or by the passphrase. */
 export function EnterScreen() {
-  const { data: access, isLoading } = useGetAccessQuery();
+  // What was told before a pass ended is no longer so.
+  const { data: access, isFetching } = useGetAccessQuery(undefined, { refetchOnMountOrArgChange: true });
   const waiting = useSelector((state: RootState) => state.outbox.pending.length);
   return (
     <Screen title={ENTER_SCREEN_WORDS.comeIn} header={null}>
       <Title>{ENTER_SCREEN_WORDS.comeIntoTheWorkshop}</Title>
-      {isLoading ? (
+      {isFetching ? (
         <Skeleton />
       ) : access?.entered ? (
         <Notice

@@ -8,6 +8,7 @@ import {
   changeTriedAgain,
   findPicture,
   storageSeen,
+  useNow,
   usePictureUrl,
   usePieceName,
   type AppDispatch,
@@ -33,6 +34,7 @@ import { SERVER_NOTICES_WORDS, sayChanges } from '@/words';
 type Pending = RootState['outbox']['pending'];
 
 const TIMES = makeTimes(OWN_ZONE);
+const MINUTE_MS = 60_000;
 
 /** What has not reached the server yet, and what it refused. */
 export function ServerNotices() {
@@ -132,13 +134,14 @@ function WaitingList({ pending }: { pending: Pending }) {
 
 /** Every field of a change that was refused, as it was entered: it may have to be entered anew. */
 function Held({ own: { change } }: { own: Waiting }) {
+  const now = useNow(MINUTE_MS);
   const picture = usePictureUrl(change.type === 'picture_taken' ? change.photoId : '');
   return (
     <Column gap="$xs" paddingHorizontal="$m" paddingBottom="$s">
       {picture ? <img src={picture} alt={SERVER_NOTICES_WORDS.thePicture} style={{ maxWidth: '100%' }} /> : null}
-      {listHeld(change).map(({ name, value }, i) => (
+      {listHeld(change).map(({ name, value, at }, i) => (
         <Small key={i} selectable>
-          {SERVER_NOTICES_WORDS.fieldIs(name, value)}
+          {SERVER_NOTICES_WORDS.fieldIs(name, at === undefined ? value : TIMES.moment(at, now))}
         </Small>
       ))}
     </Column>
