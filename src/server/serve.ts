@@ -85,6 +85,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
     handle(request, response);
   });
   const port = await listen(server, '127.0.0.1', Number(settings.PORT ?? 4173));
+  judge.start();
   const endDays = keepDaily(shop, (err) => log.error({ err }, 'no copy of the shop could be made'));
 
   let stopped: Promise<void> | null = null;
@@ -108,15 +109,21 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   };
 }
 
-/** The bin is emptied of what is due; a copy on the start and on each day; one that fails is told, and the work goes on. */
+/** A server that has just started has its first screen to answer before it makes a copy. */
+const FIRST_COPY_MS = 20_000;
+
+/** The bin is emptied of what is due; a copy soon after the start and on each day; one that fails is told, and the work goes on. */
 function keepDaily(shop: OpenShop, tell: (error: unknown) => void): () => void {
   const keep = (): void => {
     shop.emptyBin();
     shop.keeping().makeDaily().catch(tell);
   };
-  keep();
+  const first = setTimeout(keep, FIRST_COPY_MS);
   const hourly = setInterval(keep, HOUR_MS);
-  return () => clearInterval(hourly);
+  return () => {
+    clearTimeout(first);
+    clearInterval(hourly);
+  };
 }
 
 function close(server: Server, ...listened: readonly { hush: () => void }[]): Promise<void> {

@@ -3,6 +3,8 @@ import { judgeNow, type Asked, type Judged, type Judgement } from './judgements'
 
 /** Works out what lists and search tell of pieces. */
 export interface Judge {
+  /** Gets ready, so that whoever asks first need not wait for it. */
+  start: () => void;
   judge: <J extends Judgement>(what: J, ...asked: Asked<J>) => Promise<Judged<J>>;
   close: () => void;
 }
@@ -15,7 +17,7 @@ export interface JudgeQuestion {
 
 export type JudgeReply = { number: number } & ({ value: unknown } | { error: string });
 
-/** In a thread of its own, started when it is first asked (`program` is the built `judge-apart`); one that breaks is started anew. */
+/** In a thread of its own, started at the latest when it is first asked (`program` is the built `judge-apart`); one that breaks is started anew. */
 export function makeJudge(program: () => string): Judge {
   let thread: Worker | null = null;
   let last = 0;
@@ -40,6 +42,10 @@ export function makeJudge(program: () => string): Judge {
     return made;
   };
   return {
+    start: () => {
+      thread ??= start();
+      if (waiting.size === 0) thread.unref();
+    },
     judge: <J extends Judgement>(what: J, ...asked: Asked<J>) =>
       new Promise<Judged<J>>((resolve, reject) => {
         thread ??= start();
@@ -60,6 +66,7 @@ export function makeJudge(program: () => string): Judge {
 
 /** The same in the thread that asks, for where there is no built program. */
 export const judgeHere: Judge = {
+  start: () => undefined,
   judge: async <J extends Judgement>(what: J, ...asked: Asked<J>) => judgeNow(what, asked) as Judged<J>,
   close: () => undefined,
 };
