@@ -45,7 +45,7 @@ export const pathOfPhoto = (folder: string, sha256: string): string =>
 const PICTURE = /^([0-9a-f]{64})\.jpg$/;
 
 /** The pictures of a folder, by their hashes. */
-export function listPhotos(folder: string): string[] {
+function listPhotos(folder: string): string[] {
   if (!existsSync(folder)) return [];
   return readdirSync(folder, { withFileTypes: true })
     .filter((entry) => entry.isDirectory())

@@ -114,7 +114,7 @@ export function claimFolder(file: string, shop: string): void {
 const JOURNALS = ['-wal', '-shm'];
 
 /** Removes what SQLite left beside a file that nobody has open. */
-export const removeJournals = (file: string): void => {
+const removeJournals = (file: string): void => {
   for (const ending of JOURNALS) rmSync(file + ending, { force: true });
 };
 

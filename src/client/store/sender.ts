@@ -221,7 +221,7 @@ const TOLD_BEFORE_MS = 7 * 86_400_000;
 const TOLD_AFTER_MS = 86_400_000;
 
 /** A change with its times set back by so much in all, ms; the same where that is what they are. */
-export function moveChange(own: PendingChange, setBackMs: number): PendingChange {
+function moveChange(own: PendingChange, setBackMs: number): PendingChange {
   const by = (own.setBackMs ?? 0) - setBackMs;
   const at = Date.parse(own.madeAt ?? '');
   if (by === 0 || Number.isNaN(at)) return own;
