@@ -109,21 +109,15 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   };
 }
 
-/** A server that has just started has its first screen to answer before it makes a copy. */
-const FIRST_COPY_MS = 20_000;
-
-/** The bin is emptied of what is due; a copy soon after the start and on each day; one that fails is told, and the work goes on. */
+/** The bin is emptied of what is due; a copy on the start and on each day; one that fails is told, and the work goes on. */
 function keepDaily(shop: OpenShop, tell: (error: unknown) => void): () => void {
   const keep = (): void => {
     shop.emptyBin();
     shop.keeping().makeDaily().catch(tell);
   };
-  const first = setTimeout(keep, FIRST_COPY_MS);
+  keep();
   const hourly = setInterval(keep, HOUR_MS);
-  return () => {
-    clearTimeout(first);
-    clearInterval(hourly);
-  };
+  return () => clearInterval(hourly);
 }
 
 function close(server: Server, ...listened: readonly { hush: () => void }[]): Promise<void> {

@@ -115,13 +115,17 @@ export function openShop(parts: ShopParts): OpenShop {
 
   const open = (): Opened => {
     const db = openDatabase(file, migrations);
-    const shop = makeShopStore(db, now());
     try {
-      claimFolder(file, shop.id);
+      return openOn(db);
     } catch (error) {
       db.close();
       throw error;
     }
+  };
+
+  const openOn = (db: Db): Opened => {
+    const shop = makeShopStore(db, now());
+    claimFolder(file, shop.id);
     const [shelf, workshop] = [makeShelfStore(db), makeWorkshopStore(db)];
     const store = makePieceStore(db, workshop.misreadings);
     if (demo) loadDemo({ dossiers: demo, store, shelf, workshop, now: now() });

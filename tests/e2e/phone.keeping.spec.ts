@@ -46,7 +46,8 @@ test('a copy that is damaged is named and cannot be put back; a zip says what it
   const picture = readFileSync(path.join(PHOTOGRAPHS, 'lattice-held.jpg'));
   const sent = await fetch(`${shop.url}/api/pieces/demo-toy-chest/photos/f`, { method: 'PUT', body: picture });
   const { sha256 } = (await sent.json()).photos.at(-1);
-  for (let copies = 0; copies < 2; copies += 1) await fetch(`${shop.url}/api/keeping/backups`, { method: 'POST' });
+  // One was made when the server started.
+  await fetch(`${shop.url}/api/keeping/backups`, { method: 'POST' });
   const [newest] = await list();
   // As a disk may leave them: half a copy, and a picture that is gone.
   const own = path.join(shop.folder, 'shop.sqlite-files');
@@ -68,6 +69,29 @@ test('a copy that is damaged is named and cannot be put back; a zip says what it
   await expect(putBack).toHaveCount(1);
   await expectBigTargets(page);
   await expectNoSideways(page);
+
+  // What this browser keeps of the shop goes with it when a copy is put back.
+  const keeps = () =>
+    page.evaluate(async () => {
+      const [own] = (await indexedDB.databases()).filter(({ name = '' }) => /^bricolage-(?!.*-pictures$)/.test(name));
+      const db = await new Promise<IDBDatabase>((resolve) => {
+        const opening = indexedDB.open(own!.name!);
+        opening.onsuccess = () => resolve(opening.result);
+      });
+      return new Promise<boolean>((resolve) => {
+        const asking = db.transaction('pieces').objectStore('pieces').getKey('p-later');
+        asking.onsuccess = () => resolve(asking.result !== undefined);
+      }).finally(() => db.close());
+    });
+  const later = { format: 'bricolage.dossier/1', piece: { kind: 'desk' } };
+  await fetch(`${shop.url}/api/pieces/p-later`, { method: 'PUT', body: JSON.stringify(later) });
+  await page.reload();
+  await expect.poll(keeps, { timeout: 15_000 }).toBe(true);
+  await putBack.click();
+  await page.getByRole('button', { name: 'Put the shop back' }).click();
+  await expect(page.getByText('One of its pictures is lost or damaged').last()).toBeVisible();
+  await page.getByRole('button', { name: 'To Today' }).click();
+  await expect.poll(keeps, { timeout: 15_000 }).toBe(false);
 });
 
 test('a piece is archived and taken out again, deleted and put back', async ({ page, shop }) => {

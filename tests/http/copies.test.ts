@@ -67,6 +67,16 @@ describe('a copy that cannot be used', () => {
     db.close();
     expect((await putBack()).body.error.code).toBe('copy_of_other_shop');
     expect((await shop.call('PUT', '/api/pieces/p-more', DESK)).status).toBe(200);
+    // It looks whole and cannot be worked with: what was open before is opened again.
+    copyFileSync(good, file);
+    const lacking = new Database(file);
+    lacking.exec(
+      'PRAGMA foreign_keys = OFF; DROP TABLE observation; DROP TABLE test; DROP TABLE gate_override; DROP TABLE zone',
+    );
+    lacking.close();
+    expect((await putBack()).body.error.code).toBe('database_damaged');
+    expect((await shop.call('GET', '/api/pieces/p-more')).status).toBe(200);
+    expect((await shop.call('PUT', '/api/pieces/p-most', DESK)).status).toBe(200);
     // Whole, it comes back, and says which pictures it lacks.
     copyFileSync(good, file);
     const { sha256 } = (await shop.call('GET', '/api/pieces/p-old')).body.photos[0];

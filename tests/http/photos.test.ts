@@ -178,6 +178,18 @@ describe('a picture that is not what it seems', () => {
     expect({ status, code: body.error.code }).toEqual({ status: 415, code: 'not_a_picture' });
   });
 
+  it('a strip of twelve thousand by six is refused, and says what to do', async () => {
+    const strip = await sharp({ create: { width: 12_000, height: 6, channels: 3, background: '#ffffff' } })
+      .png()
+      .toBuffer();
+    const { status, body } = await send('ph-x', strip);
+    expect([status, body.error.code, body.error.message]).toEqual([
+      422,
+      'picture_too_narrow',
+      expect.stringMatching(/20 times.*Crop it/),
+    ]);
+  });
+
   it('sent eighty times at once is kept once and answered each time', async () => {
     const picture = await cameraPicture();
     const answers = await Promise.all(Array.from({ length: 80 }, (_, n) => send(`many-${n}`, picture)));
@@ -222,6 +234,19 @@ describe('the program that decodes', () => {
     const decoder = makePictureDecoder(buildDecoder);
     expect(await decoder.draw(Buffer.from('nonsense'))).toMatchObject({ problem: { code: 'not_a_picture' } });
     expect(await decoder.draw(picture)).toMatchObject({ ok: true, value: { width: 20, height: 40 } });
+    // Two beside each other are bounded both ways, and given up when whoever asked has gone.
+    const file = path.join(path.dirname(server.file), 'wide.png');
+    await sharp({ create: { width: 2000, height: 110, channels: 3, background: '#ffffff' } })
+      .png()
+      .toFile(file);
+    const beside = await decoder.drawBeside(file, file);
+    const { width, height } = await sharp(beside!).metadata();
+    expect([width, height]).toEqual([3600 * 2 + 24, 900]);
+    const left = new AbortController();
+    const drawing = decoder.drawBeside(file, file, left.signal);
+    left.abort();
+    expect(await drawing).toBeNull();
+    expect((await decoder.draw(picture)).ok).toBe(true);
     decoder.close();
   }, 30_000);
 });

@@ -150,6 +150,35 @@ describe('the command line as a process', () => {
     expect(call(['guess']).status).toBe(2);
   });
 
+  it('clears away what it has begun when it is ended, and what was left by one that could not', async () => {
+    const { child } = await start({
+      BRICOLAGE_DB: path.join(folder, 'going.sqlite'),
+      BRICOLAGE_DEMO: path.resolve('demo/dossiers'),
+      PORT: '0',
+    });
+    await stop(child);
+    const home = mkdtempSync(path.join(folder, 'out-'));
+    const out = path.join(home, 'shop.zip');
+    const args = ['scripts/bricolage.mjs', 'export', path.join(folder, 'going.sqlite'), out];
+    const exporting = (signal: NodeJS.Signals) =>
+      new Promise<number | null>((resolve) => {
+        const command = spawn(process.execPath, args, { stdio: 'ignore' });
+        command.once('exit', (code) => resolve(code));
+        const look = setInterval(() => {
+          if (!readdirSync(home).some((name) => name.endsWith('.draft'))) return;
+          clearInterval(look);
+          command.kill(signal);
+        }, 2);
+      });
+    expect(await exporting('SIGINT')).toBe(130);
+    expect(readdirSync(home)).toEqual([]);
+    expect(await exporting('SIGKILL')).toBeNull();
+    expect(readdirSync(home)).toHaveLength(1);
+    const { status, stdout } = call(args.slice(1));
+    expect([status, stdout]).toEqual([0, expect.stringMatching(/is made: \d+ pieces/)]);
+    expect(readdirSync(home)).toEqual(['shop.zip']);
+  }, 40_000);
+
   it('answers the same from what was compiled before, and makes that anew where it is spoilt', () => {
     const ask = () => call(['diagnose', 'demo/dossiers/issue-desk.json']).stdout;
     const first = ask();

@@ -6,16 +6,7 @@ import { readJson } from '@/core/shared';
 import type { Db } from '../db';
 import { syncFolder, writeWhole } from '../disk';
 import { linkPhotos } from '../photo-files';
-import type { Keeper } from './keeper';
-
-/** What a look at a copy found. */
-export interface CopyState {
-  checked_at: string;
-  /** Its records can be read, and are of this shop. */
-  good: boolean;
-  /** Pictures its records speak of that are not in it, or are no longer what they were. */
-  pictures_missing: number;
-}
+import type { CopyState, Keeper } from './keeper';
 
 export interface Backup {
   /** When it was made, an ISO instant: its name, too. */

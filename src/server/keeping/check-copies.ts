@@ -5,8 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { succeed, type Result } from '@/core/shared';
 import { DatabaseFault, inspectShop, type ShopRecords } from '../db';
 import { pathOfPhoto } from '../photo-files';
-import type { CopyState } from './backups';
-import type { KeeperQuestion } from './keeper';
+import type { CopyState, KeeperQuestion } from './keeper';
 
 type Question<Is> = Extract<KeeperQuestion, { is: Is }>;
 

@@ -4,7 +4,15 @@ import type { ShelfItem } from '@/core/dossier';
 import { fail, type Result } from '@/core/shared';
 import type { ShopRecords } from '../db';
 import { makeHelperProcess } from '../helper-process';
-import type { CopyState } from './backups';
+
+/** What a look at a copy found. */
+export interface CopyState {
+  checked_at: string;
+  /** Its records can be read, and are of this shop. */
+  good: boolean;
+  /** Pictures its records speak of that are not in it, or are no longer what they were. */
+  pictures_missing: number;
+}
 
 /** What comes of a file, ready to be taken in: records in a file of their own, under the ids they are to have. */
 export interface Coming {

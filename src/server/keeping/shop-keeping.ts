@@ -1,7 +1,7 @@
 import { statfsSync, statSync } from 'node:fs';
 import type { Writable } from 'node:stream';
 import { fail, succeed, type Result } from '@/core/shared';
-import type { Db } from '../db';
+import { findStorageProblem, type Db } from '../db';
 import type { PhotoFiles } from '../photo-files';
 import type { SeenClock } from '../seen-clock';
 import { isGood, makeBackups, type Backup } from './backups';
@@ -92,7 +92,13 @@ export function makeKeeping(parts: KeepingParts): ShopKeeping {
         const judged = await judge(backup);
         if (!judged.ok) return judged;
         await backups.make(now());
-        comeBack(backup);
+        try {
+          comeBack(backup);
+        } catch (error) {
+          const problem = findStorageProblem(error);
+          // It looked whole, and cannot be worked with all the same: the shop of before goes on.
+          return problem ? { ok: false, problem } : fail('database_damaged', '', { file: backup.file });
+        }
         return judged;
       }),
     exportTo: async (out) => {

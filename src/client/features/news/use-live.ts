@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useDispatch } from 'react-redux';
 import { currentShop, heardOf, OWN_PAGE, type AppDispatch } from '@/client/store';
 import type { LiveChange } from '@/contract';
-import { openSharedLine } from './shared-line';
+import { openSharedLine, type Heard, type SharedLine } from './shared-line';
 
 /** Several changes in a moment are asked for once. */
 const GATHER_MS = 250;
@@ -25,21 +25,20 @@ export function useLive(laterMs: number, startedAnew: () => void): void {
         void dispatch(heardOf(told));
       }, GATHER_MS);
     };
-    const line = openSharedLine(
-      currentShop() ?? '',
-      ({ kind, data }) => {
-        if (kind === 'reset') {
-          gather('all');
-          startedAnew();
-        }
-        if (kind !== 'change') return;
-        const change = JSON.parse(data) as LiveChange;
-        if (change.by !== OWN_PAGE) gather(change);
-      },
-      () => gather('all'),
-    );
-    const look = (): void => line.look(!document.hidden);
+    const hear = ({ kind, data }: Heard): void => {
+      if (kind === 'reset') {
+        gather('all');
+        startedAnew();
+      }
+      if (kind !== 'change') return;
+      const change = JSON.parse(data) as LiveChange;
+      if (change.by !== OWN_PAGE) gather(change);
+    };
+    let line: SharedLine | null = null;
+    const look = (): void => line?.look(!document.hidden);
     const timer = setTimeout(() => {
+      // By then it is known whose shop this is, also on a first visit.
+      line = openSharedLine(currentShop() ?? '', hear, () => gather('all'));
       look();
       document.addEventListener('visibilitychange', look);
     }, laterMs);
@@ -47,7 +46,7 @@ export function useLive(laterMs: number, startedAnew: () => void): void {
       clearTimeout(timer);
       if (gathering) clearTimeout(gathering);
       document.removeEventListener('visibilitychange', look);
-      line.close();
+      line?.close();
     };
   }, [dispatch, laterMs, startedAnew]);
 }

@@ -41,7 +41,7 @@ export const COPIES_SCREEN_WORDS = {
   copiesAreMadeAndTheShop: 'Copies are made, and the shop is put back from one, at the computer of the workshop.',
   copiesOfTheShop: 'Copies of the shop',
   oneIsMadeWhenTheServer:
-    'One is made soon after the server starts and on each day, and kept for seven days and four weeks. They lie beside your records, on the same disk: the file above is for the day that disk fails.',
+    'One is made when the server starts and on each day, and kept for seven days and four weeks. They lie beside your records, on the same disk: the file above is for the day that disk fails.',
   noCopyYet: 'No copy yet.',
   putBack: 'Put back',
   noCopyWasMade: 'No copy was made',
