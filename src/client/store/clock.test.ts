@@ -8,6 +8,7 @@ import {
   serverTimeHeard,
   setBackOf,
   timeNow,
+  watchClock,
 } from './clock';
 
 const HOUR = 3_600_000;
@@ -34,6 +35,18 @@ describe('a clock that is wrong', () => {
     // Put right since, it needs no correction.
     followClock(state(serverTimeHeard(2 * HOUR), clockSettled('shop'), serverTimeHeard(0)));
     expect(Math.abs(off())).toBeLessThan(1000);
+  });
+
+  it('tells whoever shows the time when it is told otherwise', () => {
+    let told = 0;
+    const end = watchClock(() => (told += 1));
+    followClock(state(serverTimeHeard(2 * HOUR)));
+    expect(told).toBe(0);
+    followClock(state(serverTimeHeard(2 * HOUR), clockSettled('shop')));
+    expect(told).toBe(1);
+    end();
+    followClock(state());
+    expect(told).toBe(1);
   });
 
   it('is followed back where it is further ahead than the server takes, whatever the owner said', () => {

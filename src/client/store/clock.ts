@@ -64,8 +64,18 @@ let correction = 0;
 
 /** From now on times are told by the clock that is right. */
 export const followClock = (clock: Pick<ClockState, 'aheadMs' | 'settled'>): void => {
+  const before = correction;
   correction = correctionOf(clock);
+  if (correction !== before) for (const tell of watching) tell();
 };
+
+const watching = new Set<() => void>();
+
+/** Tells when times are told by another clock from now on; gives what ends that. */
+export function watchClock(tell: () => void): () => void {
+  watching.add(tell);
+  return () => void watching.delete(tell);
+}
 
 /** The time, as an ISO instant: what anything is logged at and every wait is counted from. */
 export const timeNow = (): string => new Date(Date.now() - correction).toISOString();

@@ -1,12 +1,17 @@
-import { timeNow } from './clock';
+import { timeNow, watchClock } from './clock';
 import { useEffect, useState } from 'react';
 
 /** The time, told anew every so many milliseconds: an ISO instant. */
 export function useNow(everyMs: number): string {
   const [now, setNow] = useState(() => timeNow());
   useEffect(() => {
-    const timer = setInterval(() => setNow(timeNow()), everyMs);
-    return () => clearInterval(timer);
+    const tell = (): void => setNow(timeNow());
+    const timer = setInterval(tell, everyMs);
+    const unwatch = watchClock(tell);
+    return () => {
+      clearInterval(timer);
+      unwatch();
+    };
   }, [everyMs]);
   return now;
 }

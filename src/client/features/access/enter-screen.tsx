@@ -69,7 +69,7 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
   };
   return (
     <Card gap="$m" role="region" aria-label={ENTER_SCREEN_WORDS.comeIn}>
-      <Body>{ENTER_SCREEN_WORDS.atTheComputerOfTheWorkshop}</Body>
+      {fromPicture ? null : <Body>{ENTER_SCREEN_WORDS.atTheComputerOfTheWorkshop}</Body>}
       <Field label={ENTER_SCREEN_WORDS.whatThisDeviceIsCalled} value={device} onChange={setDevice} />
       {fromPicture ? (
         <Small>{ENTER_SCREEN_WORDS.codeOfThePictureIsIn}</Small>
@@ -82,7 +82,7 @@ function EnterForm({ passphrase }: { passphrase: boolean }) {
           placeholder={ENTER_SCREEN_WORDS.nineDigits}
         />
       )}
-      {passphrase ? (
+      {passphrase && !fromPicture ? (
         <Field label={ENTER_SCREEN_WORDS.orThePassphrase} secret value={words} onChange={setWords} />
       ) : null}
       {error ? (
