@@ -1,7 +1,7 @@
 import type { Experience } from '@/core/dossier';
 import { addUp } from '@/core/learning';
 import type { PieceStore } from './db';
-import { keepByPiece, type Judge } from './judge';
+import { keepByPiece, keepWhile, type Judge } from './judge';
 
 /**
  * What the shop has learned from its tests. Working a piece out takes a belief for each zone tested, so what each piece
@@ -14,8 +14,11 @@ export interface ShopExperience {
 
 export function makeShopExperience(store: PieceStore, { judge }: Judge): ShopExperience {
   const rowsOf = keepByPiece<'experience'>(store, (dossier) => judge('experience', dossier));
+  const addAll = keepWhile((rows: readonly Experience[][]) => addUp(rows.flat()));
   return {
-    list: async (except) =>
-      addUp((await rowsOf(store.listChanges().filter(({ id }) => id !== except))).flatMap(({ judged }) => judged)),
+    list: async (except) => {
+      const told = await rowsOf(store.listChanges().filter(({ id }) => id !== except));
+      return addAll(told.map(({ judged }) => judged));
+    },
   };
 }
