@@ -193,11 +193,12 @@ export function openShop(parts: ShopParts): OpenShop {
     opened.live.close();
     opened.db.pragma('wal_checkpoint(TRUNCATE)');
     opened.db.close();
-    const placed = putInPlace(draft, file);
+    let placed: ReturnType<typeof putInPlace> | null = null;
     try {
+      placed = putInPlace(draft, file);
       opened = open();
     } catch (error) {
-      placed.undo();
+      placed?.undo();
       opened = open();
       throw error;
     }

@@ -266,6 +266,9 @@ describe('the door for phones', () => {
     expect((await guess('127.0.3.200', { code: '000000000' })).status).toBe(429);
     expect((await guess('127.0.3.201', { code: await newCode() })).status).toBe(200);
     expect((await guess('127.0.3.202', { passphrase })).status).toBe(200);
+    // A passphrase is no way round the counting beside a code that is none.
+    const beside = { code: 'A'.repeat(43), passphrase };
+    expect((await guess('127.0.3.203', beside)).status).toBe(401);
     // From an address that was used for guessing, the picture still serves: nobody guesses that.
     const { body } = await shop.call('POST', '/api/opening/code');
     const secret = new URL(body.address).hash.slice(1);

@@ -113,9 +113,11 @@ export function makeAccessRouter({ shop, pairing, now, log }: AccessParts): Rout
     if (!asked.ok) return sendProblem(response, asked.problem);
     const { device, code, passphrase } = asked.value;
     const kept = shop.passphrase();
+    // Of the two the code alone, where both come: a passphrase beside it would be a try that is counted as one of a code.
     const right =
-      (code !== undefined && pairing.use(code)) ||
-      (passphrase !== undefined && kept !== null && (await isPassphrase(passphrase, kept)));
+      code !== undefined
+        ? pairing.use(code)
+        : passphrase !== undefined && kept !== null && (await isPassphrase(passphrase, kept));
     if (!right) {
       log.warn({ from: request.ip, device }, 'not let in');
       return sendProblem(response, fail('wrong_pass').problem);

@@ -44,7 +44,11 @@ export function makeOpeningRouter({ shop, door, pairing, now, log }: OpeningPart
     const { open } = asked.value;
     if (open) {
       const opened = await door.open();
-      if (!opened.ok) return sendProblem(response, opened.problem);
+      if (!opened.ok) {
+        // Told that it stays shut, it does not open by itself later.
+        if (!shop.isOpen()) await door.close();
+        return sendProblem(response, opened.problem);
+      }
     } else await door.close();
     shop.setOpen(open);
     log.info({ open }, 'door for phones');

@@ -71,7 +71,7 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   no_network: () =>
     'This computer has no address in a network of the house. Join the Wi-Fi or plug in the cable, and open again.',
   door_not_opened: ({ detail }) =>
-    `Phones cannot be let in just now (${String(detail ?? '')}). Work here goes on. Make the folder of the records writable and see that the disk has room; it is tried again every ten minutes.`,
+    `Phones cannot be let in just now (${String(detail ?? '')}). Work here goes on. Make the folder of the records writable, see that the disk has room, and let phones in again.`,
   visit_not_opened: ({ detail }) =>
     `The invented workshop cannot be opened just now (${String(detail ?? '')}). Your own shop is as it was.`,
   not_a_shop: ({ detail }) =>
