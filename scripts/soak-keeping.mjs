@@ -235,8 +235,12 @@ const search = async (line) => {
 };
 [0, 1, 2, 3, 4].forEach(search);`;
 
-/** Twenty clients on a shop of three hundred pieces: how long reads take while others search and list. */
-export async function crowd({ inFolder, startServer, send }) {
+/**
+ * Twenty clients on a shop of three hundred pieces: how long reads take while five of them search and list without a
+ * pause. `pauseMs`: how long each of the others rests between its reads; none tells what the machine can give, not what
+ * people would wait.
+ */
+export async function crowd({ inFolder, startServer, send }, pauseMs) {
   return inFolder(async (folder) => {
     const server = await startServer(folder);
     const demo = path.join(root, 'demo/dossiers');
@@ -268,6 +272,7 @@ export async function crowd({ inFolder, startServer, send }) {
         const started = performance.now();
         await (await send(server.url, 'GET', `/api/pieces/c-${(line * 31 + k * 7) % 300}`)).arrayBuffer();
         times.push(performance.now() - started);
+        if (pauseMs > 0) await new Promise((resolve) => setTimeout(resolve, pauseMs));
       }
     };
     await Promise.all(Array.from({ length: 15 }, (_, line) => read(line)));

@@ -41,6 +41,14 @@ describe('a copy put in the place of a file', () => {
     expect(readdirSync(folder)).toEqual(['shop.sqlite']);
   });
 
+  it('leaves the old one where there is no copy to put', () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'bricolage-place-'));
+    const file = path.join(folder, 'shop.sqlite');
+    writeFileSync(file, 'as it was');
+    expect(() => putInPlace(path.join(folder, 'gone'), file)).toThrow(/ENOENT/);
+    expect(readFileSync(file, 'utf8')).toBe('as it was');
+  });
+
   it('has its own folder beside it', () => {
     expect(shopFolder(path.join('data', 'shop.sqlite'))).toBe(path.resolve('data', 'shop.sqlite-files'));
   });
