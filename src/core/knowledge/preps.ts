@@ -10,13 +10,15 @@ export interface PrepFact {
   group: PrepGroup;
   /** The paper it is done with. */
   grit?: number;
+  /** The grit whose scratch holds a coat alike. */
+  holdsAs?: PrepCode;
 }
 
 export const PREP_FACTS: Record<PrepCode, PrepFact> = {
   none: { label: 'Not dulled', group: 'none' },
-  scuff_120: { label: 'Scuff 120', group: 'scuff', grit: 120 },
+  scuff_120: { label: 'Scuff 120', group: 'scuff', grit: 120, holdsAs: 'scuff_150' },
   scuff_150: { label: 'Scuff 150', group: 'scuff', grit: 150 },
-  scuff_180: { label: 'Scuff 180', group: 'scuff', grit: 180 },
+  scuff_180: { label: 'Scuff 180', group: 'scuff', grit: 180, holdsAs: 'scuff_150' },
   scuff_220: { label: 'Scuff 220', group: 'scuff', grit: 220 },
   liquid_degloss: { label: 'Deglosser', group: 'liquid_degloss' },
   strip: { label: 'Stripped', group: 'bare' },

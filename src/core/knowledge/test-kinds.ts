@@ -14,10 +14,8 @@ export interface TestKindFact {
   anchors?: readonly string[];
   /** The picture the answers are drawn with. */
   drawing?: 'strokes' | 'lattice' | 'x_cut' | 'stain' | 'specks' | 'ring';
-  /** Which of the two touches it is that the gate before paint wants. */
-  opens?: 'nail' | 'cross_cut';
-  /** Done on every patch a plan asks for, or only where colour may come through. */
-  askedOf?: 'every_patch' | 'bleeding_ground';
+  /** What it shows that is wanted before paint; of the kinds that show one thing the first is the usual one. */
+  opens?: 'nail' | 'cross_cut' | 'no_bleed';
   /** In daily use: offered first, and for panels. */
   common?: true;
   /** Something may come off, and it is asked where it let go. */
@@ -34,10 +32,10 @@ const SCRATCH = ['Nothing', 'A mark only', 'Polished or dented, no loss', 'Flake
 /** In the order they are offered. */
 // prettier-ignore
 export const TEST_KIND_FACTS: Record<TestKind, TestKindFact> = {
-  nail: { label: 'Thumbnail', hint: 'five hard strokes', shows: 'grip', reads: 'score', anchors: SCRATCH, drawing: 'strokes', opens: 'nail', askedOf: 'every_patch', common: true, letsGo: true, basis: 'practice' },
-  cross_cut: { label: 'Cross-cut', hint: 'lattice and tape', shows: 'grip', reads: 'lattice', anchors: ['Edges quite smooth', 'Small flakes at crossings, up to 5 %', 'Flakes along edges, 5 to 15 %', 'Ribbons, whole squares, 15 to 35 %', 'Large ribbons, 35 to 65 %', 'More than that'], drawing: 'lattice', opens: 'cross_cut', askedOf: 'every_patch', common: true, letsGo: true, cautions: ['blades'], basis: 'published', source: 'ISO 2409; ASTM D3359 method B (wording shortened)' },
+  nail: { label: 'Thumbnail', hint: 'five hard strokes', shows: 'grip', reads: 'score', anchors: SCRATCH, drawing: 'strokes', opens: 'nail', common: true, letsGo: true, basis: 'practice' },
+  cross_cut: { label: 'Cross-cut', hint: 'lattice and tape', shows: 'grip', reads: 'lattice', anchors: ['Edges quite smooth', 'Small flakes at crossings, up to 5 %', 'Flakes along edges, 5 to 15 %', 'Ribbons, whole squares, 15 to 35 %', 'Large ribbons, 35 to 65 %', 'More than that'], drawing: 'lattice', opens: 'cross_cut', common: true, letsGo: true, cautions: ['blades'], basis: 'published', source: 'ISO 2409; ASTM D3359 method B (wording shortened)' },
   fork: { label: 'Fork', hint: 'tine, firm', shows: 'grip', reads: 'score', anchors: SCRATCH, drawing: 'strokes', opens: 'cross_cut', common: true, letsGo: true, basis: 'practice' },
-  bleed_watch: { label: 'Bleed watch', hint: 'beside a clean card', shows: 'bleed', reads: 'bleed', anchors: ['Nothing', 'Barely, beside the reference', 'Seen when looked for', 'Seen at once', 'Strong', 'All over'], drawing: 'stain', askedOf: 'bleeding_ground', common: true, basis: 'practice' },
+  bleed_watch: { label: 'Bleed watch', hint: 'beside a clean card', shows: 'bleed', reads: 'bleed', anchors: ['Nothing', 'Barely, beside the reference', 'Seen when looked for', 'Seen at once', 'Strong', 'All over'], drawing: 'stain', opens: 'no_bleed', common: true, basis: 'practice' },
   tape: { label: 'Tape', hint: 'press, pull flat', shows: 'grip', reads: 'score', anchors: ['Nothing', 'Specks', 'Spots', 'Patches', 'Strips', 'A whole sheet'], drawing: 'specks', letsGo: true, basis: 'practice' },
   coin: { label: 'Coin', hint: 'edge, firm', shows: 'grip', reads: 'score', anchors: SCRATCH, drawing: 'strokes', opens: 'cross_cut', letsGo: true, basis: 'practice' },
   blade: { label: 'Blade corner', hint: 'dug in; the board’s own damage does not count', shows: 'grip', reads: 'score', anchors: SCRATCH, drawing: 'strokes', letsGo: true, cautions: ['blades'], basis: 'practice' },
@@ -50,13 +48,6 @@ export const TEST_KIND_FACTS: Record<TestKind, TestKindFact> = {
 export const listTestKinds = (): TestKind[] => Object.keys(TEST_KIND_FACTS) as TestKind[];
 
 export const showsBleed = (kind: TestKind): boolean => TEST_KIND_FACTS[kind].shows === 'bleed';
-
-/** The kinds of test a patch is given before the piece is painted. */
-export const listAskedKinds = (bleeds: boolean): TestKind[] =>
-  listTestKinds().filter((kind) => {
-    const { askedOf } = TEST_KIND_FACTS[kind];
-    return askedOf === 'every_patch' || (bleeds && askedOf === 'bleeding_ground');
-  });
 
 /** The row of a code that may be of no kind known here: steps of a system taken long ago name theirs as text. */
 export const findTestKind = (code: string): TestKindFact | undefined =>

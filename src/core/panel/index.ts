@@ -8,5 +8,5 @@ export {
   type DueReading,
   type Moment,
 } from './schedule';
-export { needsBleedWatch, proposePanel, type Proposal } from './propose';
+export { proposePanel, type Proposal } from './propose';
 export { drawStripMap, groupStrips } from './strip-map';

@@ -194,7 +194,7 @@ describe('the panel that is proposed', () => {
   };
 
   it('has the way the plan would take, rivals that could change it, and a control one step away', () => {
-    const proposal = proposePanel(piece, zone, false)!;
+    const proposal = proposePanel(piece, zone)!;
     expect(proposal.treatments.length).toBeGreaterThan(1);
     expect(new Set(proposal.treatments.map(({ prep, primer }) => `${prep}/${primer}`)).size).toBe(
       proposal.treatments.length,
@@ -202,14 +202,15 @@ describe('the panel that is proposed', () => {
     expect(proposal.control).toMatchObject({ prep: proposal.treatments[0]!.prep, primer: 'none' });
     expect(proposal.worth).toBeGreaterThan(0);
     expect(proposal.kinds).toEqual(['nail', 'cross_cut']);
-    expect(proposePanel(piece, zone, true)!.kinds).toContain('bleed_watch');
+    const oak = { ...zone, stated: { substrate: 'tannin_rich_wood', finish: 'bare' } } as const;
+    expect(proposePanel({ ...piece, zones: [oak] }, oak)!.kinds).toContain('bleed_watch');
   });
 
   it('leaves out what has failed here, and has less to tell once one way is sure', () => {
-    const first = proposePanel(piece, zone, false)!;
+    const first = proposePanel(piece, zone)!;
     const [leader] = first.treatments;
     const fail: Test = { zone: 'top', kind: 'nail', age_h: 48, treatment: leader!, reading: { score: 4 } };
-    const after = proposePanel({ ...piece, tests: [fail] }, zone, false)!;
+    const after = proposePanel({ ...piece, tests: [fail] }, zone)!;
     expect(after.treatments.map(({ prep, primer }) => `${prep}/${primer}`)).not.toContain(
       `${leader!.prep}/${leader!.primer}`,
     );
@@ -217,7 +218,6 @@ describe('the panel that is proposed', () => {
     const sure = proposePanel(
       { ...piece, experience: [{ ...held, held: 400, failed: 0, tests: 400, tests_held: 400 }] },
       zone,
-      false,
     )!;
     expect(sure.worth).toBeLessThan(first.worth);
   });

@@ -1,7 +1,7 @@
 import { comparePosteriors, type BetaCounts } from '../learning';
 import type { Dossier, Treatment, Zone } from '../dossier';
-import { listAskedKinds, type TestKind } from '../knowledge';
-import { BLEED_LIMIT } from '../proof';
+import type { TestKind } from '../knowledge';
+import { expectsBleed, exposureOf, listAskedKinds, listProofs, treatmentKey } from '../proof';
 import { listLeaders, type Leader } from '../systems';
 
 export interface Proposal {
@@ -28,16 +28,17 @@ const CONTENDERS = 6;
  * strips of it have been read. `planned` is what the plan of the whole piece takes here, which may differ from what the
  * zone alone would. Null when nothing is to be painted there.
  */
-export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean, planned?: Treatment): Proposal | null {
+export function proposePanel(dossier: Dossier, zone: Zone, planned?: Treatment): Proposal | null {
   const all = listLeaders(dossier, zone);
-  const taken = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment;
-  const find = (wanted: Treatment | undefined): Leader | undefined =>
-    wanted && all.find(({ treatment }) => isSame(treatment, wanted));
-  const first = find(taken) ?? find(planned) ?? all[0];
+  const exposure = exposureOf(dossier, zone);
+  const bleeds = expectsBleed(exposure);
+  const asked = dossier.chosen?.zones.find(({ id }) => id === zone.id)?.treatment ?? planned;
+  const first = (asked && leadWith(asked, all)) ?? all[0];
   if (!first) return null;
-  const leaders = [first, ...all.filter((leader) => leader !== first).slice(0, CONTENDERS - 1)];
+  const others = all.filter(({ treatment }) => treatmentKey(treatment) !== treatmentKey(first.treatment));
+  const leaders = [first, ...others.slice(0, CONTENDERS - 1)];
   const rivals = leaders
-    .filter((leader) => leader !== first)
+    .slice(1)
     .map((leader) => ({ leader, worth: valueStrips(leader, leaders) }))
     .filter(({ worth }) => worth > STRIP_PRICE)
     .sort((a, b) => b.worth - a.worth)
@@ -51,13 +52,23 @@ export function proposePanel(dossier: Dossier, zone: Zone, bleeds: boolean, plan
     treatments,
     control: chooseControl(treatments[0]!),
     replicates: 2,
-    kinds: listAskedKinds(bleeds),
+    kinds: listAskedKinds(listProofs(exposure)),
     worth: Math.max(valueStrips(first, leaders), ...rivals.map(({ worth }) => worth), 0),
   };
 }
 
-const isSame = (one: Treatment, other: Treatment): boolean =>
-  (one.prep ?? 'none') === (other.prep ?? 'none') && (one.primer ?? 'none') === (other.primer ?? 'none');
+/**
+ * The treatment that was taken, or that the plan takes, exactly as it is: a strip with another number of coats would open
+ * no gate. What it costs and holds is that of the way with its preparation and primer.
+ */
+function leadWith(asked: Treatment, all: readonly Leader[]): Leader | undefined {
+  const own = all.find(({ treatment }) => treatmentKey(treatment) === treatmentKey(asked));
+  const near =
+    own ??
+    all.find(({ treatment }) => treatmentKey({ ...treatment, coats: 1 }) === treatmentKey({ ...asked, coats: 1 })) ??
+    all[0];
+  return near && { ...near, treatment: asked };
+}
 
 const costOf = ({ price, failurePrice }: Leader, { a, b }: BetaCounts): number => price + (failurePrice * b) / (a + b);
 
@@ -105,5 +116,3 @@ function explain(first: Leader, rival: Leader | undefined): ProposalReason {
   const kind = comparison.verdict === 'unknown' ? 'tie' : 'cheaper';
   return { kind, first: first.treatment, rival: rival.treatment };
 }
-
-export const needsBleedWatch = (pBleed: number, pale: boolean): boolean => pale && pBleed >= BLEED_LIMIT;

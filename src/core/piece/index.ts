@@ -1,4 +1,4 @@
-export { isPale, judgeGates, judgeHandovers } from './gates';
+export { judgeGates, judgeHandovers } from './gates';
 export { proposeForZone, proposeNextPanel } from './proposals';
 export { groupLayers } from './layers';
 export { summariseProgress, type NextStep, type PieceState, type Progress, type Stage } from './progress';

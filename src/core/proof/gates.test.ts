@@ -1,5 +1,6 @@
 import { DOSSIER_FORMAT, type Dossier, type Test, type Treatment } from '../dossier';
-import { bleedMomentAt, judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
+import { judgeBleedGate, judgeHandoverGate, judgePrimeGate } from './gates';
+import { bleedMomentAt } from './requirements';
 import { sayGate, sayTest } from '@/words';
 import { judgeTest } from './judge';
 
@@ -119,7 +120,7 @@ describe('the bleed gate', () => {
   });
   const judge = (tests: Test[], risk = 0.8, pale = true) => {
     const piece = dossier(tests);
-    return judgeBleedGate(piece, piece.zones![0]!, risk, pale).state;
+    return judgeBleedGate(piece, piece.zones![0]!, { bleeds: risk, pale }).state;
   };
 
   it('is needed only for pale paint over a risk of bleed', () => {
@@ -144,7 +145,8 @@ describe('what opens the bleed gate', () => {
     reading,
     ...(age_h === undefined ? {} : { age_h }),
   });
-  const judge = (tests: Test[], more: Partial<Dossier> = {}) => judgeBleedGate(dossier(tests, more), zone, 0.8, true);
+  const judge = (tests: Test[], more: Partial<Dossier> = {}) =>
+    judgeBleedGate(dossier(tests, more), zone, { bleeds: 0.8, pale: true });
   const chosen = (more: Partial<Treatment>, topcoat?: 'wb_clear'): Partial<Dossier> => ({
     chosen: {
       zones: [
@@ -212,7 +214,7 @@ describe('what opens the bleed gate', () => {
   it('has nothing to ask of a back, which is left unless it is wished', () => {
     const back = { id: 'back', role: 'back' as const };
     const piece = { ...dossier([]), zones: [back] };
-    expect(judgeBleedGate(piece, back, 0.8, true).state).toBe('not_needed');
+    expect(judgeBleedGate(piece, back, { bleeds: 0.8, pale: true }).state).toBe('not_needed');
     expect(judgePrimeGate(piece, back).state).toBe('not_needed');
     expect(judgeHandoverGate(piece, back, '2026-03-01T10:00:00Z').state).toBe('not_needed');
   });
@@ -251,7 +253,7 @@ describe('limits of the owner’s own', () => {
 
   it('move the bleed gate, at the limit itself too', () => {
     const state = (de: number, gates?: NonNullable<Dossier['goal']>['gates']) =>
-      judgeBleedGate(piece([bleed(de)], gates), zone, 0.5, true).state;
+      judgeBleedGate(piece([bleed(de)], gates), zone, { bleeds: 0.5, pale: true }).state;
     expect(state(0.99)).toBe('open');
     expect(state(1)).toBe('closed');
     expect(state(1, { bleed_mean: 1.5, bleed_worst: 3 })).toBe('open');

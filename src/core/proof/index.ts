@@ -1,14 +1,17 @@
+export { listAlike } from './alike-zones';
+export { closesAfterH, curedAt, cureDaysOf } from './cure';
+export { chanceOfBleed, computeLightness, expectsBleed, exposureOf, isPaleWish, type Exposure } from './exposure';
+export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate, type GateReason } from './gates';
 export {
-  BLEED_LIMIT,
   bleedMomentAt,
-  judgeBleedGate,
-  judgeHandoverGate,
-  judgePrimeGate,
+  isOfGrip,
+  listAskedKinds,
+  listProofs,
   provesNoBleed,
-  type Gate,
-  type GateReason,
-  type Touch,
-} from './gates';
+  requirementsFor,
+  type Proof,
+  type Requirement,
+} from './requirements';
 export {
   countsFromHours,
   DEFAULT_LIMITS,
@@ -21,6 +24,6 @@ export {
 } from './judge';
 export { letsGo, listAnswers, makeReading } from './readings';
 export { specifyCutOn } from './cut';
-export { treatmentKey } from './treatment-key';
+export { treatmentKey, type Wanted } from './sameness';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

@@ -1,6 +1,7 @@
 import { readDossier } from '../dossier';
-import { listAskedKinds, listTestKinds, TEST_KIND_FACTS, TEST_KINDS } from '../knowledge';
+import { listTestKinds, TEST_KIND_FACTS, TEST_KINDS } from '../knowledge';
 import { severityOf } from './judge';
+import { listAskedKinds, listProofs } from './requirements';
 import { sayReading } from '@/words';
 import { letsGo, listAnswers, makeReading } from './readings';
 
@@ -15,8 +16,8 @@ describe('kinds of test', () => {
   });
 
   it('ask a patch for the two touches of the gate, and for a watch where colour may come', () => {
-    expect(listAskedKinds(false)).toEqual(['nail', 'cross_cut']);
-    expect(listAskedKinds(true)).toEqual(['nail', 'cross_cut', 'bleed_watch']);
+    expect(listAskedKinds(listProofs({ bleeds: 0.9, pale: false }))).toEqual(['nail', 'cross_cut']);
+    expect(listAskedKinds(listProofs({ bleeds: 0.9, pale: true }))).toEqual(['nail', 'cross_cut', 'bleed_watch']);
   });
 });
 

@@ -12,8 +12,8 @@ import { readStains } from './faults';
 import type { StripFace } from './stripping';
 import { assignShapes, measureFaces, measureSecond, templateOf, type SecondMeasure, type Shape } from '../templates';
 import { LABEL_CLIMATE, type Climate } from '../climate';
-import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import {
+  listTreated,
   wishOf,
   type Dossier,
   type Experience,
@@ -22,12 +22,20 @@ import {
   type SecondColour,
   type ZoneWish,
   type Recovery,
-  type Test,
   type Treatment,
   type Zone,
 } from '../dossier';
-import { listExperience, modeOf, poolExperience, type Pooled } from '../learning';
-import { judgeTest, limitsOf, provesNoBleed, type JudgedTest } from '../proof';
+import { listExperience, poolExperience, type Pooled } from '../learning';
+import {
+  chanceOfBleed,
+  computeLightness,
+  expectsBleed,
+  isPaleWish,
+  listAlike,
+  requirementsFor,
+  treatmentKey,
+  type Requirement,
+} from '../proof';
 import {
   assessZone,
   CREDIBLE,
@@ -97,9 +105,10 @@ export interface Ground {
   climate: Climate;
   /** What the shop has seen of a treatment on this ground and near it. */
   pool: (mode: Experience['mode'], prep: PrepCode, primer: PrimerCode | 'none') => Pooled;
-  /** Treatments whose patches held on this very zone. */
-  heldHere: { mode: Experience['mode']; prep: PrepCode; primer: PrimerCode | 'none' }[];
-  failedTests: { test: Test; treatment: Treatment; judged: JudgedTest }[];
+  /** What is wanted of a treatment here before paint, and what has been shown of it; `bleeds`: the chance that is supposed. */
+  proofOf: (treatment: Treatment, bleeds: number) => readonly Requirement[];
+  /** The zones to be treated that are read alike, this one among them: one patch speaks for all. */
+  alike: readonly string[];
   /** Where the work took up again after something failed, and the coat that has to come off first then. */
   recovery?: Recovery;
   failedFace?: StripFace;
@@ -128,6 +137,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const slick = (level: number): number => sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === level);
   const stain = needs.find(({ code }) => code === 'stain_block');
+  const treated = new Set(listTreated(dossier).map(({ id }) => id));
   return {
     zone,
     name: zone.name ?? zone.id,
@@ -154,7 +164,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
     slickness: [slick(0), slick(1), slick(2)],
-    pBleed: belief.present.bleed,
+    pBleed: chanceOfBleed(dossier, zone),
     bleedsInSpots: stain?.extent === 'spot',
     stains: readStains(zone.defects ?? []),
     pFailing: soundness.get('failing') ?? 0,
@@ -170,8 +180,8 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     reasons: new Map(needs.map((need) => [need.code, need])),
     climate: dossier.climate ?? LABEL_CLIMATE,
     pool: makePool(dossier, belief),
-    heldHere: findHeldTests(dossier, zone),
-    failedTests: findFailedTests(dossier, zone),
+    proofOf: makeProofOf(dossier, zone, isPaleWish(wish)),
+    alike: listAlike(dossier, zone).filter((id) => id === zone.id || treated.has(id)),
   };
 }
 
@@ -249,23 +259,21 @@ function makePool(dossier: Dossier, belief: Belief): Ground['pool'] {
   };
 }
 
-function findHeldTests(dossier: Dossier, zone: Zone): Ground['heldHere'] {
-  return (dossier.tests ?? []).flatMap((test) => {
-    const mode = modeOf(test.kind);
-    if (test.zone !== zone.id || !test.treatment || !mode) return [];
-    const judged = judgeTest(test, dossier);
-    if (mode === 'bleed' ? !provesNoBleed(test, judged, limitsOf(dossier)) : judged.verdict !== 'pass') return [];
-    return [{ mode, prep: test.treatment.prep ?? 'none', primer: test.treatment.primer ?? 'none' }];
-  });
+/** Remembers its answers, as `makePool` does. */
+function makeProofOf(dossier: Dossier, zone: Zone, pale: boolean): Ground['proofOf'] {
+  const known = new Map<string, readonly Requirement[]>();
+  return (treatment, bleeds) => {
+    const watched = expectsBleed({ bleeds, pale });
+    const key = [treatmentKey(treatment), treatment.paint, watched].join();
+    const answer = known.get(key) ?? requirementsFor(dossier, zone, { treatment }, { bleeds, pale });
+    known.set(key, answer);
+    return answer;
+  };
 }
 
-function findFailedTests(dossier: Dossier, zone: Zone): Ground['failedTests'] {
-  return (dossier.tests ?? []).flatMap((test) => {
-    if (test.zone !== zone.id || !test.treatment) return [];
-    const judged = judgeTest(test, dossier);
-    return judged.verdict === 'fail' ? [{ test, treatment: test.treatment, judged }] : [];
-  });
-}
+/** Must colour be held back here? */
+export const isBleeding = ({ pBleed, pale }: Pick<Ground, 'pBleed' | 'pale'>): boolean =>
+  expectsBleed({ bleeds: pBleed, pale });
 
 export function sumWhere(states: Ground['states'], test: (state: State) => boolean): number {
   return states.reduce((sum, state) => sum + (test(state) ? state.p : 0), 0);
@@ -282,17 +290,6 @@ export const hasFinish =
   (...codes: FinishCode[]) =>
   (state: State): boolean =>
     codes.includes(state.finish);
-
-/** Paint this pale shows colour that comes through (relative luminance, estimate). */
-const PALE = 0.35;
-const isPaleColour = (hex: string): boolean => computeLightness(hex) > PALE;
-
-/** Whether what comes through would show: the colour of a zone, or one that lies on it, is pale. */
-export const isPaleWish = ({ colour, second }: Pick<ZoneWish, 'colour' | 'second'>): boolean =>
-  isPaleColour(colour) || (second !== undefined && isPaleColour(second.colour));
-
-/** Relative luminance of a colour, 0 black to 1 white. */
-export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));
 
 /** An old coat this likely to be failing must come off. */
 export const FAILING_LIMIT = 0.3;

@@ -11,10 +11,10 @@ import {
   type PrimerCode,
   type ProductClass,
 } from '../knowledge';
-import { BLEED_LIMIT } from '../proof';
+import { isOfGrip, type Requirement } from '../proof';
 import { CREDIBLE } from '../survey';
 import type { Choice } from './choice';
-import { FAILING_LIMIT, hasFinish, hasSubstrate, isCredible, sumWhere, type Ground } from './ground';
+import { FAILING_LIMIT, hasFinish, hasSubstrate, isBleeding, isCredible, sumWhere, type Ground } from './ground';
 import type { HardFinding, HardParams } from './findings';
 import { holdsColour, sealsStains } from './risk';
 import { chooseStripping, faceOf } from './stripping';
@@ -44,7 +44,6 @@ const need = (g: Ground, code: string): number => g.needs.get(code) ?? 0;
 const isFirstCoat = (c: Choice, s: SurfaceState, g: Ground): boolean =>
   g.look === 'opaque' && (c.op === 'prime' || c.op === 'paint') && s.primers.length === 0 && !s.paint;
 const firstPrimer = (c: Choice): PrimerCoats | undefined => c.sets.primers?.[0];
-const isBleeding = (g: Ground): boolean => g.pale && g.pBleed >= BLEED_LIMIT;
 const isStainBlocked = (s: SurfaceState, g: Ground): boolean =>
   s.primers.some(holdsColour) || (g.schools.stain_block === 'spots_only' && g.bleedsInSpots && s.spotSeal !== null);
 const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
@@ -203,8 +202,8 @@ const PRIMER_RULES: readonly HardRule[] = [
   },
   {
     id: 'failed_own_test', basis: 'practice',
-    cuts: (c, s, g) => isFirstCoat(c, s, g) && findFailed(c, s, g) !== undefined,
-    finds: (c, s, g) => ({ zoneName: g.name, test: findFailed(c, s, g)!.judged }),
+    cuts: (c, s, g) => findFailed(c, s, g) !== undefined,
+    finds: (c, s, g) => ({ zoneName: g.name, test: findFailed(c, s, g)!.readings[0]!.judged }),
   },
 ];
 
@@ -284,10 +283,11 @@ const isUnsealed = (c: Choice): boolean => c.skips === 'topcoat';
 /** The order is the order in which reasons are named. */
 export const HARD_RULES: readonly HardRule[] = [...GROUND_RULES, ...PRIMER_RULES, ...PAINT_RULES];
 
-/** The same prep and first primer: what failed once on this zone is not proposed again there. */
-function findFailed(c: Choice, s: SurfaceState, g: Ground): Ground['failedTests'][number] | undefined {
-  const primer = firstPrimer(c)?.code ?? 'none';
-  return g.failedTests.find(
-    ({ treatment }) => (treatment.primer ?? 'none') === primer && (treatment.prep ?? 'none') === s.prep,
-  );
+/** What was tried here and failed: its grip with the first coat, its block once nothing more comes under the paint. */
+function findFailed(c: Choice, s: SurfaceState, g: Ground): Requirement | undefined {
+  const first = isFirstCoat(c, s, g);
+  if (!first && !(c.closesGround && s.primers.length === 1)) return undefined;
+  const primer = first ? firstPrimer(c) : s.primers[0];
+  const treatment = { prep: s.prep, primer: primer?.code ?? ('none' as const), coats: primer?.coats ?? 0 };
+  return g.proofOf(treatment, g.pBleed).find(({ state, shows }) => state === 'failed' && isOfGrip(shows) === first);
 }

@@ -1,6 +1,6 @@
 export { identifyStep, type NamedStep, type NamedTask, type StepName } from './step-name';
 export type { Step } from './choice';
-export { DEFAULT_SCHOOLS, isPaleWish } from './ground';
+export { DEFAULT_SCHOOLS } from './ground';
 export type { HandWork } from './hand-rules';
 export { planPiece, type Plan, type PlanBlock } from './plan';
 export type { StepReason } from './reasons';

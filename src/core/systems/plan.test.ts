@@ -4,7 +4,7 @@ import { listConsidered } from './considered';
 import { freezeSystem } from './freeze';
 import { mergeJobs } from './jobs';
 import { listTurningPoints } from './turning-points';
-import { computeLightness } from './ground';
+import { computeLightness } from '../proof';
 import { HARD_RULES } from './hard-rules';
 import { planPiece } from './plan';
 import { PHRASES, sayAssumption, sayConsidered, sayFact, sayPlanBlock, sayRuledOut, sayThen, sayWhy } from '@/words';

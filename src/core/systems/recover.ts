@@ -1,4 +1,5 @@
-import { listAskedKinds, RUNNER_WAX, WORK_RATES } from '../knowledge';
+import { RUNNER_WAX, WORK_RATES } from '../knowledge';
+import { listAskedKinds, listProofs } from '../proof';
 import type { Dossier, Recovery, Zone } from '../dossier';
 import { listHazards, type Hazard } from '../survey';
 import { step, type Step } from './choice';
@@ -73,7 +74,7 @@ export function planWaiting(dossier: Dossier, zone: Zone, hours: number): Recove
       WORK_RATES.read_proof.once,
       0,
       { code: 'proof', waitH: hours, bleedWatch: false },
-      { tests: listAskedKinds(false) },
+      { tests: listAskedKinds(listProofs({ bleeds: 0, pale: false })) },
     ),
   ]);
 }

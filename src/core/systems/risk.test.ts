@@ -1,5 +1,5 @@
 import { LABEL_CLIMATE } from '../climate';
-import { DOSSIER_FORMAT, type Dossier, type Zone } from '../dossier';
+import { DOSSIER_FORMAT, type Dossier, type Test, type Zone } from '../dossier';
 import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
@@ -223,7 +223,7 @@ describe('the steps of a zone', () => {
     expect(() => plan(flaking, { primer: 'shellac_primer' })).toThrow('failing_coat_stays');
   });
 
-  it('prove it on a patch, unless that treatment has already held there', () => {
+  it('prove on a patch what the treatment has not shown there yet', () => {
     expect(ops(LAMINATE)).toContain('proof');
     const zone: Zone = {
       id: 'z',
@@ -232,15 +232,25 @@ describe('the steps of a zone', () => {
       stated: { substrate: 'hpl_laminate', finish: 'factory_film' },
     };
     const treatment = { prep: 'scuff_220' as const, primer: 'shellac_primer' as const, coats: 1 };
-    const held = readGround(
-      {
-        format: DOSSIER_FORMAT,
-        piece: { kind: 'table', history: { era: 'since_2000' } },
-        zones: [zone],
-        tests: [{ zone: 'z', kind: 'nail', treatment, age_h: 48, reading: { score: 0 } }],
-      },
-      zone,
-    );
-    expect(ops(held)).not.toContain('proof');
+    const after = (...kinds: Test['kind'][]) =>
+      readGround(
+        {
+          format: DOSSIER_FORMAT,
+          piece: { kind: 'table', history: { era: 'since_2000' } },
+          zones: [zone],
+          tests: kinds.map((kind) => ({
+            zone: 'z',
+            kind,
+            treatment,
+            age_h: 48,
+            reading: kind === 'cross_cut' ? { iso_class: 0 } : { score: 0 },
+          })),
+        },
+        zone,
+      );
+    // One tape says nothing of a thumbnail, nor a thumbnail of a cut.
+    expect(plan(after('tape'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual(['nail', 'cross_cut']);
+    expect(plan(after('nail'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual(['cross_cut']);
+    expect(ops(after('nail', 'cross_cut'))).not.toContain('proof');
   });
 });

@@ -41,7 +41,12 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const area = ground.area * baseShare(ground);
   const ml = measureCoats(ground, product, coats, first, area);
   const minutes = paintMinutes(ground, coats, area);
-  const proof = first ? planProof(state, null, ground, product) : null;
+  const { prep, primers } = state;
+  const treatment = { prep, primer: primers[0]?.code ?? ('none' as const), coats: primers[0]?.coats ?? 0 };
+  // Under a primer its own patch was planned with it; only one that was watched under another paint is asked anew.
+  const under = first ? [] : ground.proofOf(treatment, ground.pBleed);
+  const own = planProof(ground, { ...treatment, paint: product.class as PaintCode });
+  const proof = own && (first || under.every(({ state: shown }) => shown === 'met')) ? own : null;
   const { recoatH } = product;
   const before = makeHandSteps(ground, ['room_edges', 'brush_edges'], { class: product.class });
   // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.

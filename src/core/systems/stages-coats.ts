@@ -1,6 +1,5 @@
 import {
   FILM_FACTS,
-  listAskedKinds,
   minutesFor,
   PAINT_FACTS,
   PRIMER_FACTS,
@@ -13,16 +12,17 @@ import {
   type TopcoatCode,
   type WorkRate,
 } from '../knowledge';
+import type { Treatment } from '../dossier';
 import type { PrimerTint } from '../film';
 import { mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
-import { BLEED_LIMIT } from '../proof';
-import type { Ground } from './ground';
+import { isOfGrip, listAskedKinds, type Requirement } from '../proof';
+import { isBleeding, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
 import type { StepReason } from './reasons';
-import { blocksStain, estimateAdhesion } from './risk';
+import { blocksStain } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
 import type { Stage } from './stages-ground';
 import type { StepName } from './step-name';
@@ -58,7 +58,7 @@ function followedBy(choice: Choice, steps: readonly Step[]): Choice {
 
 function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] {
   const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
-  const bleeds = ground.pBleed >= BLEED_LIMIT && (ground.bleedsInSpots || knots !== undefined);
+  const bleeds = isBleeding(ground) && (ground.bleedsInSpots || knots !== undefined);
   if (ground.look !== 'opaque' || !(bleeds || ground.stains.p > 0)) return [pass()];
   const spots = ground.stains.spots || 5;
   const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
@@ -123,7 +123,7 @@ export const PRIMING_AGAIN: Stage = {
   choices: (state, ground, products) => {
     const [first] = state.primers;
     if (!first || first.coats > 1) return [pass()];
-    const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
+    const bleeds = isBleeding(ground);
     const smells = needed(ground, 'odour_seal') > 0.1;
     const adds = (code: PrimerCode): boolean =>
       (bleeds && blocksStain(code) && !blocksStain(first.code)) ||
@@ -141,7 +141,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
       const first = state.primers.length === 0;
       const ml = measureCoats(ground, product, coats, first);
       const minutes = roundMinutes(minutesFor(rateOf('prime', ground), ground.area) * coats);
-      const proof = first ? planProof(state, code, ground, product) : null;
+      const proof = first ? planProof(ground, { prep: state.prep, primer: code, coats }) : null;
       const recoatH = recoatAsBlocker(product, code, ground);
       const waitH = recoatH * coats;
       return {
@@ -172,7 +172,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
 
 /** Hours between coats: those of the label in this air, and the night that some blockers want where they are relied on. */
 function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground): number {
-  const between = ground.pale && ground.pBleed >= BLEED_LIMIT ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
+  const between = isBleeding(ground) ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
   return Math.max(recoatH, between);
 }
 
@@ -182,30 +182,27 @@ export const rateOf = (kind: 'prime' | 'paint', ground: Ground): WorkRate & { pe
 interface Proof {
   minutes: number;
   waitH: number;
-  bleeds: boolean;
+  wanted: readonly Requirement[];
 }
 
-/** A patch before the piece, on anything but trivial ground, unless this treatment has already held there. */
-export function planProof(
-  state: SurfaceState,
-  primer: PrimerCode | null,
-  ground: Ground,
-  { film }: Product,
-): Proof | null {
-  const bleeds = ground.pale && ground.pBleed >= BLEED_LIMIT;
-  // Where something failed before, nothing is trivial.
-  if (!ground.recovery && estimateAdhesion(state.prep, primer, ground) < 0.01 && ground.pBleed < 0.01) return null;
-  const held = (mode: 'adhesion' | 'bleed'): boolean =>
-    ground.heldHere.some(
-      (entry) => entry.mode === mode && entry.prep === state.prep && entry.primer === (primer ?? 'none'),
-    );
-  if (held('adhesion') && (!bleeds || held('bleed'))) return null;
-  return { minutes: WORK_RATES.proof.once, waitH: bleeds ? 48 : film.testFromH, bleeds };
+/**
+ * The patch before the piece: what the treatment still has to show here; none where all of it was shown. Of zones that are
+ * read alike one has the patch, and the others wait for it.
+ */
+export function planProof(ground: Ground, treatment: Treatment): Proof | null {
+  const wanted = ground.proofOf(treatment, ground.pBleed).filter(({ state }) => state !== 'met');
+  if (wanted.length === 0) return null;
+  return {
+    minutes: ground.alike[0] === ground.zone.id ? WORK_RATES.proof.once : 0,
+    waitH: Math.max(...wanted.map(({ fromH }) => fromH)),
+    wanted,
+  };
 }
 
-export function proofStep({ minutes, waitH, bleeds }: Proof): Step {
-  const why: StepReason = { code: 'proof', waitH, bleedWatch: bleeds };
-  return step('proof', 'prove', minutes, waitH, why, { tests: listAskedKinds(bleeds) });
+export function proofStep({ minutes, waitH, wanted }: Proof): Step {
+  const bleedWatch = wanted.some(({ shows }) => !isOfGrip(shows));
+  const tests = listAskedKinds(wanted.map(({ shows }) => shows));
+  return { ...step('proof', 'prove', minutes, waitH, [{ code: 'proof', waitH, bleedWatch }], { tests }), minutes };
 }
 
 /** Sanding between primer and paint, and the filling that waits for the primer. */
@@ -407,7 +404,7 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
 
 function whyPrimer(first: boolean, prep: PrepCode, primer: PrimerCode, ground: Ground): StepReason[] {
   const grips = first && ground.slickness[2] >= 0.1;
-  const blocks = ground.pale && ground.pBleed >= BLEED_LIMIT;
+  const blocks = isBleeding(ground);
   const smell = needed(ground, 'odour_seal') > 0.5;
   return [{ code: 'primes', primer, grips, blocks, smell }, ...(first ? whyOwnTests(ground, prep, primer) : [])];
 }

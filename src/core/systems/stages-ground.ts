@@ -9,6 +9,7 @@ import {
   type RepairPhase,
   type WorkRate,
 } from '../knowledge';
+import { expectsBleed } from '../proof';
 import { CREDIBLE } from '../survey';
 import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
 import type { Ground } from './ground';
@@ -54,7 +55,7 @@ export const CLEANING: Stage = {
     // The ways to answer a fault part only at the mending: up to there all plans are one.
     const { lines } = listRepairPlans(ground)[0]!;
     const { recovery } = ground;
-    if (recovery?.rest_h) steps.push(rest(recovery.rest_h, (recovery.bleeds ?? 0) >= CREDIBLE));
+    if (recovery?.rest_h) steps.push(rest(recovery.rest_h, expectsBleed({ bleeds: recovery.bleeds ?? 0, pale: true })));
     if (ground.failedFace)
       steps.push(...stripSteps(ground.failedFace, 'strip_failed', [{ code: 'hangs_on_what_lets_go' }]));
     if (ground.look !== 'leave') steps.push(...takeOff(ground));

@@ -1,5 +1,6 @@
 import { hasStrongFumes, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
 import type { Recovery, Treatment } from '../dossier';
+import { treatmentKey } from '../proof';
 import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
 import type { SoftFinding } from './findings';
@@ -123,14 +124,17 @@ export function assembleSystem(
   grounds: readonly Ground[],
   totalCost: number,
 ): Omit<CoatingSystem, 'id' | 'labels' | 'assumes' | 'gates'> {
-  const zones = labels.map((label, i) => describeZone(label, grounds[i]!));
+  const zones = sharePatches(
+    labels.map((label, i) => describeZone(label, grounds[i]!)),
+    grounds,
+  );
   const used = new Map<Product, number>();
   for (const { product, ml } of labels.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
   const products = [...used.keys()];
   const supplies = listSupplies(used);
   const sprayed = products.length > 0 && grounds[0]?.application === 'spray' ? WORK_RATES.gun.once : 0;
   const handsOnMin =
-    labels.reduce((sum, { minutes }) => sum + minutes, sprayed) +
+    zones.reduce((sum, { minutes }) => sum + minutes, sprayed) +
     products.reduce((sum, product) => sum + measureCleanUp(product), 0);
   const materialsCost =
     labels.reduce((sum, label) => sum + priceSmallThings(label), 0) +
@@ -154,6 +158,25 @@ export function assembleSystem(
     fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
     warnings: zones.flatMap(({ warnings }) => warnings),
   };
+}
+
+/**
+ * One patch for the zones that are read alike and treated alike. The search leaves it to the first of those read alike;
+ * one that is treated otherwise than those before it has a patch of its own.
+ */
+function sharePatches(zones: readonly ZonePlan[], grounds: readonly Ground[]): ZonePlan[] {
+  return zones.map((zone, i) => {
+    const shares = zones.some(
+      (other, k) =>
+        k < i && grounds[i]!.alike.includes(other.id) && treatmentKey(other.treatment) === treatmentKey(zone.treatment),
+    );
+    const minutes = shares ? 0 : WORK_RATES.proof.once;
+    const proofs = zone.steps.filter(({ name }) => name === 'prove');
+    const more = proofs.reduce((sum, own) => sum + minutes - own.minutes, 0);
+    if (more === 0) return zone;
+    const steps = zone.steps.map((own) => (own.name === 'prove' ? { ...own, minutes } : own));
+    return { ...zone, steps, minutes: zone.minutes + more };
+  });
 }
 
 /** What zones that fail together have in common: the ground, and the layers that the way of failing hangs on. */

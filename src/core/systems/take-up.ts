@@ -1,6 +1,7 @@
 import { FAULT_ANSWERS, FILM_FACTS, REMEDY_RATES, type DefectCode, type FinishCode } from '../knowledge';
 import { recoveryOf, type Dossier, type Recovery, type Zone } from '../dossier';
 import { hasFinish, readMetGround, sumWhere, type Ground } from './ground';
+import { chanceOfBleed } from '../proof';
 import { findServed } from '../survey';
 
 /** What the planner needs to know of a zone: as it was met, or, where something failed on it, as it is now. */
@@ -39,7 +40,6 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
       zone: own,
       recovery,
       needs: asked,
-      pBleed: Math.max(met.pBleed, recovery.bleeds ?? 0),
       ...(oldFails ? { pFailing: SEEN } : {}),
     };
     return { ...ground, failedFace: faceOfFailed(dossier, ground) };
@@ -64,7 +64,7 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
     hazards: met.hazards,
     area: met.area * share,
     needs: asked,
-    pBleed: recovery.bleeds ?? 0,
+    pBleed: chanceOfBleed(dossier, zone),
     bleedsInSpots: share < 1,
     stains: { p: 0, spots: 0 },
     pFailing: 0,

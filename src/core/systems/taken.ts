@@ -1,4 +1,4 @@
-import type { PrepCode } from '../knowledge';
+import { PREP_FACTS } from '../knowledge';
 import { isLeft, wishOf, type Dossier, type Stack, type Treatment, type ZoneWish } from '../dossier';
 import type { Choice } from './choice';
 import type { HardFinding } from './findings';
@@ -65,12 +65,9 @@ export function judgeTaken(
 export const searchStack = (ground: Ground, products: readonly Product[], stack: Stack): ZoneSearch =>
   searchZone(ground, products, { follows: (choice, before) => keepsTo(stack, choice, before) });
 
-/** Grits the search does not tell apart from its own: the scratch holds alike (common practice). */
-const NEAREST_PREP: Partial<Record<Stack['prep'], PrepCode>> = { scuff_120: 'scuff_150', scuff_180: 'scuff_150' };
-
 /** Whether a way stays within the layers taken. */
 function keepsTo(stack: Stack, choice: Choice, before: SurfaceState): boolean {
-  if (choice.prep !== undefined) return choice.prep === (NEAREST_PREP[stack.prep] ?? stack.prep);
+  if (choice.prep !== undefined) return choice.prep === (PREP_FACTS[stack.prep].holdsAs ?? stack.prep);
   if (choice.op === 'prime') {
     const [own, wanted] = [choice.sets.primers?.at(-1), stack.primers[before.primers.length]];
     return own?.code === wanted?.code && own?.coats === wanted?.coats;

@@ -3,7 +3,6 @@ import {
   findClue,
   findStrength,
   findSymptom,
-  FILM_FACTS,
   LIKELIHOOD_RATIO,
   MISREADING_RATE,
   type CauseCode,
@@ -14,6 +13,7 @@ import {
   type Strength,
   type SubstrateCode,
 } from '../knowledge';
+import { cureDaysOf } from '../proof';
 import type { Choice, Dossier, Trouble } from '../dossier';
 import type { Air } from '../workshop';
 import { auditZone, type Finding } from './audit';
@@ -240,7 +240,7 @@ const GROUND: Record<GroundFact, (view: ZoneView) => number> = {
   failing: ({ belief }) => of(belief.soundness, 'failing') + 0.5 * of(belief.soundness, 'marginal'),
   open_grain: ({ belief }) => of(belief.grain, 'open'),
   odour: ({ belief }) => belief.present.odour,
-  dark: ({ pale }) => (pale ? 0.05 : 0.9),
+  dark: ({ exposure: { pale } }) => (pale ? 0.05 : 0.9),
   thin_face: ({ belief }) => THIN_FACES.reduce((sum, code) => sum + of(belief.substrate, code), 0),
 };
 /** Faces that lie on a board and may lift from it. */
@@ -256,14 +256,14 @@ const FULL_HARDNESS_H = 168;
 /** When the coat that shows it is as hard as it gets, hours: the label, else the cure of its class, a week at most. */
 export function hardnessOf({ coats }: Pick<ZoneView, 'coats'>): number {
   const slowest = coats.map(
-    ({ code, tin }) => tin?.full_hardness_h ?? Math.min(FULL_HARDNESS_H, FILM_FACTS[code].cureDays * 24),
+    ({ code, tin }) => tin?.full_hardness_h ?? Math.min(FULL_HARDNESS_H, cureDaysOf(code) * 24),
   );
   return slowest.length === 0 ? FULL_HARDNESS_H : Math.max(...slowest);
 }
 
 /** When a face may be used normally, days. */
 export const cureOf = ({ coats }: Pick<ZoneView, 'coats'>): number =>
-  Math.max(0, ...coats.map(({ code, tin }) => tin?.cure_days ?? FILM_FACTS[code].cureDays)) || 30;
+  Math.max(0, ...coats.map(({ code, tin }) => cureDaysOf(code, tin))) || 30;
 
 /** How old the coat is that shows it, hours: as it was told, else from the log; unknown where neither says. */
 export function ageOf({ clues, seen_at }: Trouble, { coats }: Pick<ZoneView, 'coats'>): number | null {

@@ -13,6 +13,7 @@ import {
   type TopcoatCode,
 } from '../knowledge';
 import { judgeGates } from '../piece';
+import { closesAfterH, expectsBleed } from '../proof';
 import { CREDIBLE } from '../survey';
 import { listFilmTimes } from '../work';
 import { airOfCoat, isPlanned, type Coat, type Logged, type ZoneView } from './zone-view';
@@ -74,7 +75,7 @@ const leftOut = (view: ZoneView, ops: readonly OperationCode[]): Logged[] =>
 const omitted = (view: ZoneView, ops: readonly OperationCode[]): Found[] =>
   leftOut(view, ops).map(({ index, entry }) => ({ entry: index, op: entry.op }));
 
-const bleeds = ({ belief, pale, bled }: ZoneView): boolean => pale && (bled || belief.present.bleed >= CREDIBLE);
+const bleeds = ({ exposure }: ZoneView): boolean => expectsBleed(exposure);
 const blocks = (code: string | undefined): boolean =>
   code !== undefined && code in PRIMER_FACTS && PRIMER_FACTS[code as PrimerCode].block !== 'none';
 const primers = (view: ZoneView): Coat[] => view.coats.filter(({ entry }) => entry.op === 'prime');
@@ -96,8 +97,6 @@ function tooSoon({ before, after }: { before: Coat; after: Coat }, view: ZoneVie
 const isClear = ({ entry }: Logged): boolean => OPERATION_FACTS[entry.op].coat === 'clear';
 const overPaint = (pair: { before: Coat; after: Coat }): boolean => isClear(pair.after) && !isClear(pair.before);
 
-/** A coat of paint or clear that has stood so long has closed: the next wants it dull again (common practice). */
-const PAUSE_H = 21 * 24;
 /** How much more than the film that was planned is too much. */
 const THICK = 1.5;
 /** Where the label says nothing of thinning, so much of the paint is what most labels allow (common practice). */
@@ -215,7 +214,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     cleared: (view) => pairs(view).length > 0,
     severity: 'minor', unit: 'h', basis: 'practice',
     find: (view) => pairs(view).flatMap(({ before, after }) => {
-      const asked = before.tin?.recoat_until_h ?? PAUSE_H;
+      const asked = closesAfterH(before.tin);
       const opens = before.tin?.window_opens_again_h;
       const was = gapH(before, after);
       if (was <= asked || (opens !== undefined && was >= opens)) return [];
@@ -254,7 +253,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   filler_unsealed: {
     omits: ['spot_seal'], cleared: (view) => doneOf(view, ['spot_seal']).length > 0,
     severity: 'minor', basis: 'practice',
-    find: (view) => (view.pale && doneOf(view, ['fill', 'grain_fill']).length > 0 ? omitted(view, ['spot_seal']) : []),
+    find: (view) => (view.exposure.pale && doneOf(view, ['fill', 'grain_fill']).length > 0 ? omitted(view, ['spot_seal']) : []),
   },
   waterborne_over_filler: {
     severity: 'minor', basis: 'practice',
@@ -268,12 +267,12 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   wb_clear_over_dark: {
     cleared: (view) => view.coats.some(isClear),
     severity: 'minor', basis: 'practice',
-    find: (view) => clears(view, 'water').filter(() => !view.pale),
+    find: (view) => clears(view, 'water').filter(() => !view.exposure.pale),
   },
   oil_over_pale: {
     cleared: (view) => view.coats.some(isClear),
     severity: 'minor', basis: 'practice',
-    find: (view) => clears(view, 'solvent').filter(() => view.pale),
+    find: (view) => clears(view, 'solvent').filter(() => view.exposure.pale),
   },
   no_denib: { omits: ['denib'], cleared: (view) => doneOf(view, ['denib']).length > 0, severity: 'minor', basis: 'practice', find: (view) => omitted(view, ['denib']) },
   too_thick: {

@@ -1,7 +1,7 @@
 import type { Air } from '../workshop';
 import { isLeft, type Dossier, type LogEntry, type ShelfItem, type Zone } from '../dossier';
 import { FINISH_FACTS, isCoat } from '../knowledge';
-import { isPale } from '../piece';
+import { exposureOf, type Exposure } from '../proof';
 import { computeBelief, STATES, type Belief } from '../survey';
 import { listTakenSteps, type TakenStep } from '../systems';
 import { isFilm, listTasks, type FilmCode, type Task } from '../work';
@@ -35,9 +35,8 @@ export interface ZoneView {
   belief: Belief;
   /** Chance that the face is slick and closed. */
   slick: number;
-  pale: boolean;
-  /** Colour was seen to come through here: that it may is no question any more. */
-  bled: boolean;
+  /** What the coats stand against; colour that was seen to come through is no question any more. */
+  exposure: Exposure;
   air: readonly Air[];
 }
 
@@ -61,6 +60,8 @@ export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) 
   return (zone) => {
     const entries = listEntries(dossier, zone.id);
     const belief = computeBelief(dossier, zone);
+    const exposure = exposureOf(dossier, zone);
+    const bled = dossier.troubles?.some((own) => own.zone === zone.id && own.symptom === 'bleed') === true;
     return {
       dossier,
       zone,
@@ -73,8 +74,7 @@ export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) 
         (sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? belief.joint[i]! : 0),
         0,
       ),
-      pale: isPale(dossier, zone),
-      bled: dossier.troubles?.some((own) => own.zone === zone.id && own.symptom === 'bleed') === true,
+      exposure: bled ? { ...exposure, bleeds: 1 } : exposure,
       air,
     };
   };

@@ -1,6 +1,7 @@
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
 import type { ShelfItem } from '../dossier';
 import { FILM_FACTS, findDrying } from '../knowledge';
+import { cureDaysOf } from '../proof';
 
 export type FilmCode = keyof typeof FILM_FACTS;
 export const isFilm = (code: string | undefined): code is FilmCode => code !== undefined && code in FILM_FACTS;
@@ -34,7 +35,7 @@ export function listFilmTimes(code: FilmCode, tin?: ShelfItem, climate: Climate 
     recoatH: Math.max(labelRecoatH, roundHalf(labelRecoatH * factor)),
     ...(film.quickRecoat ? { quick: film.quickRecoat } : {}),
     handleH: Math.max(roundHalf(film.handleH * factor), labelRecoatH),
-    cureH: (tin?.cure_days ?? film.cureDays) * 24,
+    cureH: cureDaysOf(code, tin) * 24,
     labelRecoatH,
     factor,
   };

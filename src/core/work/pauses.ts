@@ -1,6 +1,7 @@
 import { isOfNow, type Dossier, type ShelfItem } from '../dossier';
 import { HAND_FACTS, isCoat, isWholeCoat, OPERATION_FACTS, type HandCode, type HandFact } from '../knowledge';
-import { isFilm, listFilmTimes } from './film-times';
+import { closesAfterH } from '../proof';
+import { isFilm } from './film-times';
 import { matchLog, type Node } from './task-marks';
 
 /** After so many days dust lies on a piece that stood (common practice: weeks). */
@@ -27,7 +28,7 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const restedH = (Date.parse(now) - Date.parse(last.at!)) / HOUR_MS;
   if (restedH < DUSTY_AFTER_D * 24) return { zone, nodes };
   const tin = tins.find(({ id }) => id === last.product);
-  const closesH = tin?.recoat_until_h ?? listFilmTimes(last.class, tin).cureH;
+  const closesH = closesAfterH(tin);
   const coming = nodes.slice(nodes.findLastIndex((node, i) => i < next && isCoat(node.step.op)) + 1, next);
   const dulled = coming.some(({ step, key }) => OPERATION_FACTS[step.op].dulls !== undefined && !marks.has(key));
   const hands: HandCode[] = [...(restedH > closesH && !dulled ? (['dull_again'] as const) : []), 'dust_again'];

@@ -180,7 +180,8 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
     nodes.push({
       ...last,
       key,
-      minutes: WORK_RATES.read_proof.once,
+      // Of zones that share a patch one has it in its minutes.
+      minutes: step.minutes > 0 ? WORK_RATES.read_proof.once : 0,
       ml: 0,
       waitH: 0,
       reading: true,

@@ -8,7 +8,7 @@ import {
 } from '@/core/knowledge';
 import type { Treatment } from '@/core/dossier';
 import { groupStrips, type Proposal } from '@/core/panel';
-import { severityOf, type GateReason, type JudgedTest, type Lack, type Touch } from '@/core/proof';
+import { severityOf, type GateReason, type JudgedTest, type Lack, type Proof } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
 import { lookUp, type Words } from './look-up';
 
@@ -59,7 +59,11 @@ const sayLimit = (limit: JudgedTest['limit']): string =>
 export const sayTest = (judged: JudgedTest): string =>
   `${TEST_KIND_FACTS[judged.kind].label}: ${lowerFirst(sayVerdict(judged))}`;
 
-const TOUCHES: Record<Touch, string> = { nail: 'a thumbnail', cross_cut: 'a cross-cut or a fork' };
+const TOUCHES: Record<Proof, string> = {
+  nail: 'a thumbnail',
+  cross_cut: 'a cross-cut or a fork',
+  no_bleed: 'a bleed watch',
+};
 const UNCOVERED = { colour: 'colour coat', clear: 'clear coat' } as const;
 const sayMoment = (at: '48h' | '7d'): string => (at === '48h' ? '48 hours' : 'a week');
 
