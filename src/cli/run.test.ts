@@ -141,9 +141,8 @@ describe('the command line', () => {
       blocked: [],
     });
     expect(trouble.recoveries[0].steps[0]).toMatchObject({ op: 'wait', wait_h: 48 });
-    expect(trouble.recoveries.map(({ id }: { id: string }) => id)).toEqual(
-      expect.arrayContaining(['live_with', 'as_it_is']),
-    );
+    expect(trouble.recoveries.every(({ steps }: { steps: object[] }) => steps.length > 0)).toBe(true);
+    expect(trouble.leaving.map(({ code }: { code: string }) => code)).toEqual(['live_with', 'as_it_is']);
     expect(trouble.rejected).toContainEqual(expect.objectContaining({ rule: 'does_not_clear_up' }));
     expect(call('audit', 'bled.json', '--text').out[0]).toContain('x1 top: bleed');
     expect(JSON.parse(call('audit', 'good.json').out[0]!).troubles).toEqual([]);

@@ -17,7 +17,7 @@ const ROWS: Record<string, readonly (readonly [string, string])[]> = {
   'products.ts': [
     [
       "  mdf_sealer: { label: 'MDF sealer', slick",
-      `  moon_primer: { label: 'Moon primer', slick: 'best', block: 'best', oldStains: true, odour: true,
+      `  moon_primer: { label: 'Moon primer', slick: 'best', block: 'best', oldStains: true, odour: 'seals',
         overWaterborneFiller: 'best', clear: false, hiding: 0.97, carrier: 'solvent', ragsHeat: true, coats: [1],
         note: 'Dries by moonlight.', basis: 'estimate' },
       mdf_sealer: { label: 'MDF sealer', slick`,
@@ -40,7 +40,7 @@ const ROWS: Record<string, readonly (readonly [string, string])[]> = {
     [
       '  nail: { label',
       `  moon_scratch: { label: 'Moon scratch', hint: 'by night', shows: 'grip', reads: 'score', anchors: SCRATCH,
-        drawing: 'strokes', opens: 'cross_cut', askedOf: 'every_patch', common: true, letsGo: true,
+        drawing: 'strokes', opens: 'cross_cut', common: true, letsGo: true,
         cautions: ['blades'], basis: 'estimate' },
       nail: { label`,
     ],
@@ -153,7 +153,7 @@ it('a primer, a paint, a check and a kind of test of one row each are asked, pla
     logged: ['moon_primer'],
     blocks: 0,
     kind: {
-      planned: ['moon_scratch', 'nail', 'cross_cut'],
+      planned: ['nail', 'moon_scratch'],
       offered: ['Moon scratch', 6],
       caution: expect.arrayContaining(['blades']),
       says: 'pass',

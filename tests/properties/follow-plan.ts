@@ -1,7 +1,9 @@
 import type { Dossier, LogEntry, Test } from '@/core/dossier';
+import { TEST_KIND_FACTS } from '@/core/knowledge';
 import { judgeHandovers } from '@/core/piece';
+import { bleedMomentAt, requirementsFor } from '@/core/proof';
 import { freezeSystem, type CoatingSystem } from '@/core/systems';
-import { listTasks, logTask, type Task } from '@/core/work';
+import { isReadingTask, listTasks, logTask, type Task } from '@/core/work';
 import { PHRASES } from '@/words';
 
 export const FIT = { temperature_c: 20, humidity_pct: 50 };
@@ -10,23 +12,25 @@ const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 const iso = (ms: number): string => new Date(ms).toISOString();
 
-/** Tests that open every gate of a zone: a week old, without a fault. */
-const proofOf = (dossier: Dossier, zone: string, atMs: number): Test[] => {
-  const treatment = dossier.chosen?.zones.find(({ id }) => id === zone)?.treatment;
-  const of = (kind: Test['kind'], reading: Test['reading']): Test => ({
-    id: `${zone}-${kind}`,
-    zone,
-    kind,
-    reading,
-    age_h: 24 * 8,
-    at: iso(atMs),
-    ...(treatment ? { treatment } : {}),
-  });
-  return [
-    of('nail', { score: 0 }),
-    of('cross_cut', { iso_class: 0 }),
-    of('bleed_watch', { at: '7d', de_mean: 0.1, de_worst: 0.2 }),
-  ];
+/** What is still wanted of the patch of a zone, read without a fault. */
+const readPatch = (dossier: Dossier, zoneId: string, ageH: number, atMs: number): Test[] => {
+  const zone = dossier.zones!.find(({ id }) => id === zoneId)!;
+  const wanted = dossier.chosen!.zones.find(({ id }) => id === zoneId)!;
+  return requirementsFor(dossier, zone, wanted)
+    .filter(({ state }) => state !== 'met')
+    .map(({ kinds: [kind], treatment }): Test => {
+      const { reads, shows } = TEST_KIND_FACTS[kind!];
+      const held = reads === 'lattice' ? { iso_class: 0 } : { score: 0 };
+      return {
+        id: `${zoneId}-${kind}-${atMs}`,
+        zone: zoneId,
+        kind: kind!,
+        treatment,
+        reading: shows === 'bleed' ? { at: bleedMomentAt(ageH), score: 0 } : held,
+        age_h: ageH,
+        at: iso(atMs),
+      };
+    });
 };
 
 /** A piece whose owner took this system and has done nothing yet. */
@@ -38,13 +42,14 @@ export const takeSystem = (piece: Dossier, system: CoatingSystem): Dossier => ({
   overrides: [],
 });
 
-/** The work of the system that was taken, each task as soon as its waits allow, in fit air, with every test passed. */
+/** The work of the system that was taken, each task as soon as its waits allow, in fit air, with the tests that the plan asks for read when it asks for them, all of them held. */
 export function followPlan(taken: Dossier): Dossier {
   const tasks = listTasks(taken, taken.shelf ?? [], FIT);
   const done = new Map<string, number>();
   const log: LogEntry[] = [];
   let tests: Test[] = [];
   let clock = START;
+  let coated = START;
   const ready = ({ after }: Task): number =>
     after.reduce((latest, { key, lags }) => {
       const from = done.get(key);
@@ -60,12 +65,15 @@ export function followPlan(taken: Dossier): Dossier {
         ({ state }) => state === 'closed' || state === 'waiting',
       );
     if (task.op === 'handover') for (let days = 0; days < 60 && stays(); days += 1) start += DAY_MS;
-    if (task.op === 'proof') {
-      clock = start + 8 * DAY_MS;
-      tests = [
-        ...tests.filter(({ zone }) => !task.zones.includes(zone)),
-        ...task.zones.flatMap((zone) => proofOf(taken, zone, clock)),
-      ];
+    if (isReadingTask(task)) {
+      // One patch where it is shared: the zones that have it are those it takes minutes on.
+      const patched = task.shares.filter(({ minutes }) => minutes > 0).map(({ zone }) => zone);
+      const ageH = (start - coated) / HOUR_MS;
+      tests = [...tests, ...patched.flatMap((zone) => readPatch({ ...taken, log, tests }, zone, ageH, start))];
+      clock = start + Math.max(1, task.minutes) * 60_000;
+    } else if (task.op === 'proof') {
+      clock = start + Math.max(1, task.minutes) * 60_000;
+      coated = clock;
     } else {
       clock = start + Math.max(1, task.minutes) * 60_000;
       log.push(...logTask(task, { at: iso(clock), startedAt: iso(start), minutes: task.minutes, climate: FIT }));

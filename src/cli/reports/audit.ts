@@ -45,24 +45,13 @@ function reportTrouble(dossier: Dossier, trouble: Trouble, now: string) {
     })),
     other_p: round(belief.other),
     next_clue: next ? { clue: next.clue, why: sayNextClue(next.turnsTo) } : undefined,
-    recoveries: [
-      ...ways.map(reportWay),
-      ...leaving.map((way) => ({
-        id: way.how,
-        remedy: way.how,
-        labels: [],
-        holds_p: round(1 - way.worsens),
-        serves: [],
-        steps: [],
-        hands_on_min: 0,
-        elapsed_h: 0,
-        materials_cost: 0,
-        loses: way.loses ?? undefined,
-        gates: [],
-        blocked: [],
-        why: `${nameLeaving(way.how)}. ${sayLeaving(way)}`,
-      })),
-    ],
+    recoveries: ways.map(reportWay),
+    leaving: leaving.map((way) => ({
+      code: way.how,
+      worsens_p: round(way.worsens),
+      loses: way.loses ?? undefined,
+      why: `${nameLeaving(way.how)}. ${sayLeaving(way)}`,
+    })),
     rejected: [
       ...ruledOut.map((out) => ({ what: nameWayOut(out.remedy), rule: out.rule, text: sayRuledOutRemedy(out) })),
       ...rejected.map((rejection) => ({

@@ -70,7 +70,22 @@ const toMoney = (value: number): number => Math.round(value * 100) / 100;
 
 /** A step of any plan. */
 export function reportStep(step: Step) {
-  const { op, method, class: productClass, product, tint, colour, hand, meets, afterH, grit, tests, coats, ml } = step;
+  const {
+    op,
+    method,
+    class: productClass,
+    product,
+    tint,
+    colour,
+    hand,
+    meets,
+    afterH,
+    cureDays,
+    grit,
+    tests,
+    coats,
+    ml,
+  } = step;
   const { recoatH, minutes, waitH, why } = step;
   return {
     op,
@@ -82,6 +97,7 @@ export function reportStep(step: Step) {
     hand,
     meets,
     after_h: afterH,
+    cure_days: cureDays,
     grit,
     tests,
     coats,

@@ -1,5 +1,5 @@
-import { FILM_FACTS, SPRAY_FACTS, TOOL_FACTS } from '../knowledge';
-import { countCans, findSpray, foreseeStroke, listChanges, listDrawings, listTools, pickTool, setUpGun } from './index';
+import { FILM_FACTS, findSpray, SPRAY_FACTS, TOOL_FACTS } from '../knowledge';
+import { countCans, foreseeStroke, listChanges, listDrawings, listTools, pickTool, setUpGun } from './index';
 
 const CLASSES = Object.keys(FILM_FACTS) as (keyof typeof FILM_FACTS)[];
 

@@ -1,10 +1,10 @@
 import {
   CAN_COVERS_M2,
   CAN_ML,
-  findCarrier,
+  findSpray,
   LIGHT_COAT_MIN,
   SPRAY_DISTANCE_CM,
-  SPRAY_FACTS,
+  mostThinningPct,
   type GunCode,
   type FILM_FACTS,
   type SprayFact,
@@ -31,15 +31,6 @@ export interface GunSetup {
   /** Light coats that make one, and how long they wait for each other, min. */
   passes: number;
   betweenMin: readonly [number, number];
-}
-
-/** How a coat is sprayed. Source: common practice, a row of `SPRAY_FACTS`; the label decides. */
-export function findSpray(code: CoatClass): SprayFact {
-  const carrier = findCarrier(code);
-  return SPRAY_FACTS.find(
-    ({ classes, carriers }) =>
-      (!classes || (classes as readonly string[]).includes(code)) && (!carriers || carriers.includes(carrier)),
-  )!;
 }
 
 const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
@@ -74,7 +65,7 @@ export function setUpGun(
       airBar: soft ? TURBINE.airBar : round(middle(fact.airBar), 0.1),
       distanceCm: round(middle(SPRAY_DISTANCE_CM), 1),
     },
-    mostThinnerPct: Math.min(fact.mostThinnerPct, labelThinnerPct ?? fact.mostThinnerPct),
+    mostThinnerPct: Math.min(fact.mostThinnerPct, mostThinningPct(code, { labelPct: labelThinnerPct, gun: true })),
     litresPerHour: Math.round(LITRES_PER_MM2 * nozzleMm ** 2 * 10) / 10,
     passes: Math.max(1, Math.round(wetUm / PASS_WET_UM)),
     betweenMin: LIGHT_COAT_MIN,

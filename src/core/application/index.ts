@@ -1,7 +1,6 @@
 export {
   CAN_ML,
   countCans,
-  findSpray,
   foreseeStroke,
   listChanges,
   STROKES,

@@ -32,6 +32,7 @@ export type StopReason = 'dew' | 'cold' | 'damp' | 'hot';
 export const DEW_MARGIN_C = 3;
 /** Air and surface for a coat at least so warm, °C, and the air at most so damp, % (common practice; the label decides). */
 export const LEAST_C = { waterborne: 10, other: 5 } as const;
+export const MOST_C = 32;
 export const MOST_HUMIDITY_PCT = 85;
 
 /**
@@ -45,7 +46,7 @@ export function findStop(
   surfaceC: number = t,
 ): StopReason | null {
   if (Math.min(t, surfaceC) < LEAST_C[waterborne ? 'waterborne' : 'other']) return 'cold';
-  if (Math.max(t, surfaceC) > 32) return 'hot';
+  if (Math.max(t, surfaceC) > MOST_C) return 'hot';
   if (h > MOST_HUMIDITY_PCT) return 'damp';
   return surfaceC - computeDewPointC(t, Math.max(1, h)) < DEW_MARGIN_C ? 'dew' : null;
 }

@@ -4,6 +4,7 @@ export {
   computeSaturationHpa,
   DEW_MARGIN_C,
   LEAST_C,
+  MOST_C,
   MOST_HUMIDITY_PCT,
   findStop,
   type Drying,

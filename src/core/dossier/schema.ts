@@ -483,6 +483,8 @@ export const stepSchema = z.looseObject({
   meets: z.array(idSchema).max(LIMITS.zones).optional(),
   /** Hours after the coat before it that it may start, where that is later than the next coat might. */
   after_h: z.number().min(0).max(1000).optional(),
+  /** Days until what is on it has cured. */
+  cure_days: z.number().min(0).max(365).optional(),
   product: z.string().max(64).optional(),
   /** The repair it is, and what it takes where no class names it. */
   repair: z.string().max(40).optional(),
@@ -552,6 +554,8 @@ export const recoverySchema = z.looseObject({
     .max(PRIMERS.length + 1)
     .optional(),
   leaves: z.enum(DEFECTS).optional(),
+  /** Chance that the causes of what failed are gone after it. */
+  cured: share.optional(),
   figures: z
     .looseObject({
       holds: share,

@@ -75,7 +75,7 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   filler_sank: { findings: { waterborne_over_filler: '++', filler_unsealed: '+', recoat_too_soon: '+' }, cures: SURFACE, basis: 'practice' },
   sprayed_over_pores: { ground: 'open_grain', cures: SURFACE, basis: 'practice' },
   too_thick_paint: { findings: { too_thick: '+++' }, cures: SURFACE, basis: 'practice' },
-  overworked: { findings: { no_denib: '+' }, cures: SURFACE, basis: 'practice' },
+  overworked: { findings: { no_denib: '+', too_hot: '+' }, cures: SURFACE, basis: 'practice' },
   loaded_roller: { findings: { too_thick: '++' }, cures: SURFACE, basis: 'practice' },
   too_far_or_much_air: { cures: SURFACE, basis: 'practice' },
   heavy_coat: { findings: { too_thick: '+++', too_cold: '+' }, cures: SURFACE, basis: 'practice' },
@@ -159,7 +159,7 @@ export const CLUE_SPEAKS: { [C in ClueCode]: Record<(typeof CLUE_FACTS)[C]['answ
   lets_go: {
     paint_from_paint: { shaken: '++', loaded_foam: '++', face_lifting: '--', tested_too_early: '+', not_dulled: '--', dirty: '--', wrong_primer: '---', thinned_primer: '---', wax_or_silicone: '--', old_coat_failing: '---' },
     paint_from_primer: { tested_too_early: '++', not_dulled: '--', dirty: '-', wrong_primer: '--', thinned_primer: '--', wax_or_silicone: '--', old_coat_failing: '---' },
-    primer_from_substrate: { not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
+    primer_from_substrate: { tested_too_early: '+', not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
     old_coat_from_substrate: { old_coat_failing: '+++', not_dulled: '---', dirty: '--', wrong_primer: '---', thinned_primer: '---', tested_too_early: '---', wax_or_silicone: '--' },
     substrate_itself: { face_lifting: '+++', shaken: '---', loaded_foam: '---', moisture: '-', old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---' },
   },

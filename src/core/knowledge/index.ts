@@ -20,5 +20,6 @@ export * from './repair-steps';
 export * from './repairs';
 export * from './strippings';
 export * from './test-kinds';
+export * from './thinning';
 export * from './tools';
 export * from './troubles';

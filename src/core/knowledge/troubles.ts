@@ -20,6 +20,7 @@ export const FINDING_CODES = [
   'recoat_window_missed',
   'clear_too_soon',
   'too_cold',
+  'too_hot',
   'too_damp',
   'below_dew_margin',
   'filler_unsealed',

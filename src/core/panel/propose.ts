@@ -1,7 +1,7 @@
 import { comparePosteriors, type BetaCounts } from '../learning';
 import type { Dossier, Treatment, Zone } from '../dossier';
 import type { TestKind } from '../knowledge';
-import { expectsBleed, exposureOf, listAskedKinds, listProofs, treatmentKey } from '../proof';
+import { expectsBleed, exposureOf, listAskedKinds, listProofs, treatmentKey, withoutPaint } from '../proof';
 import { listLeaders, type Leader } from '../systems';
 
 export interface Proposal {
@@ -90,13 +90,6 @@ function valueStrips(tested: Leader, leaders: readonly Leader[]): number {
   ];
   const then = outcomes.reduce((sum, { p, after }) => sum + p * Math.min(others, costOf(tested, after)), 0);
   return Number.isFinite(others) ? Math.max(0, now - then) : 0;
-}
-
-/** Grip is asked of the primer: where no colour is to come through, the strips need no paint. */
-function withoutPaint(treatment: Treatment): Treatment {
-  if ((treatment.primer ?? 'none') === 'none') return treatment;
-  const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
-  return primed;
 }
 
 /** The same with the one thing left out that is most in doubt: its primer, or else its sanding. */

@@ -2,7 +2,7 @@ import { isLeft, isOfNow, recoveryOf, type Dossier, type Treatment, type Zone } 
 import { isWholeCoat, REMEDY_RATES } from '../knowledge';
 import { latestOf } from '../shared';
 import { curedAt } from './cure';
-import { expectsBleed, exposureOf, type Exposure } from './exposure';
+import { expectsBleed, exposureOf, type Exposure } from './bleeding';
 import { limitsOf, type JudgedTest, type Limits } from './judge';
 import { isOfGrip, listTried, requirementsFor, type Proof, type Requirement } from './requirements';
 import { listUncovered, type Wanted } from './sameness';

@@ -1,6 +1,6 @@
 export { listAlike } from './alike-zones';
 export { closesAfterH, curedAt, cureDaysOf } from './cure';
-export { chanceOfBleed, computeLightness, expectsBleed, exposureOf, isPaleWish, type Exposure } from './exposure';
+export { chanceOfBleed, computeLightness, expectsBleed, exposureOf, isPaleWish, type Exposure } from './bleeding';
 export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate, type GateReason } from './gates';
 export {
   bleedMomentAt,
@@ -9,6 +9,7 @@ export {
   listProofs,
   provesNoBleed,
   requirementsFor,
+  withoutPaint,
   type Proof,
   type Requirement,
 } from './requirements';

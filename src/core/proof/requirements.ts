@@ -1,7 +1,7 @@
 import { BLEED_MOMENTS, isOfNow, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { listTestKinds, TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
 import { listAlike } from './alike-zones';
-import { expectsBleed, exposureOf, type Exposure } from './exposure';
+import { expectsBleed, exposureOf, type Exposure } from './bleeding';
 import { countsFromHours, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
 import { covers, failsBlockOf, failsGripOf, treatmentKey, type Wanted } from './sameness';
 
@@ -16,6 +16,7 @@ export interface Requirement {
   shows: Proof;
   /** The kinds of test that show it, the usual one first: one of them is enough. */
   kinds: readonly TestKind[];
+  /** What is on the patch that shows it. */
   treatment: Treatment;
   /** Hours after the last coat of the patch from which a reading counts. */
   fromH: number;
@@ -38,9 +39,12 @@ export const listAskedKinds = (proofs: readonly Proof[]): TestKind[] => proofs.m
 
 export const isOfGrip = (proof: Proof): boolean => GRIP.includes(proof);
 
-/** Hours after the last coat of a patch from which a reading of this counts. */
-export const countsFrom = (proof: Proof, treatment: Treatment, limits: Limits): number =>
-  isOfGrip(proof) ? countsFromHours(treatment) : BLEED_HOURS[limits.bleed_at];
+/** Grip is asked of the primer: a patch that shows it needs no paint. */
+export function withoutPaint(treatment: Treatment): Treatment {
+  if ((treatment.primer ?? 'none') === 'none') return treatment;
+  const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
+  return primed;
+}
 
 /**
  * Which tests a treatment wants on a zone, and what has been shown: the one answer that plans, panels, gates, tasks and
@@ -76,8 +80,8 @@ export function requirementsFor(
     return {
       shows,
       kinds,
-      treatment: wanted.treatment,
-      fromH: countsFrom(shows, wanted.treatment, limits),
+      treatment: grip ? withoutPaint(wanted.treatment) : wanted.treatment,
+      fromH: grip ? countsFromHours(withoutPaint(wanted.treatment)) : BLEED_HOURS[limits.bleed_at],
       state,
       readings: readBy,
     };

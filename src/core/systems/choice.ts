@@ -33,6 +33,8 @@ export interface Step {
   meets?: string[];
   /** Hours after the coat before it that it may start, where that is later than the next coat might. */
   afterH?: number;
+  /** Days until what is on it has cured. */
+  cureDays?: number;
   recoatH?: number;
   minutes: number;
   waitH: number;

@@ -43,6 +43,8 @@ export interface HardParams {
   film_needs_grip: Product & Chance;
   failed_here: Product;
   barrier_wanted: object;
+  too_weak_for_ground: Product;
+  fine_grit_on_film: object;
   failed_own_test: { zoneName: string; test: JudgedTest };
   no_stain_block_on_bleed: Primers & Chance;
   stain_unsealed: Primers;
@@ -75,6 +77,7 @@ export interface SoftParams {
   solvent_over_latex: object;
   raw_wood_left_raw: object;
   rough_between_coats: object;
+  smell_half_sealed: { primers: readonly PrimerCode[] };
   residual_bleed: Chance & { primer: PrimerCode | null };
   strong_fumes: { littleAir: boolean };
   two_part_needs_mask: object;

@@ -59,11 +59,19 @@ export type TakenStep = Omit<Named<PlannedStep>, 'why' | 'label'> & { label?: st
 /** Without what a newer format may carry besides. */
 type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
 
-export function carryStep({ recoatH, afterH, waitH, stage = 0, ...step }: Step): TakenStep & { why: StepReason[] } {
+export function carryStep({
+  recoatH,
+  afterH,
+  cureDays,
+  waitH,
+  stage = 0,
+  ...step
+}: Step): TakenStep & { why: StepReason[] } {
   return {
     ...step,
     ...(recoatH === undefined ? {} : { recoat_h: recoatH }),
     ...(afterH === undefined ? {} : { after_h: afterH }),
+    ...(cureDays === undefined ? {} : { cure_days: cureDays }),
     wait_h: waitH,
     stage,
   };

@@ -58,6 +58,17 @@ const hasFailed = (primer: PrimerCode | 'none', { prep }: SurfaceState, { recove
     recovery?.failed?.some((own) => own.primer === primer && PREP_FACTS[own.prep].group === PREP_FACTS[prep].group) ===
       true);
 
+/** Ground that a weak primer lets go of, however well it is dulled: a slick film, and wood that sweats oil. */
+const WEAK: readonly string[] = ['none', 'poor'];
+
+/** Such a primer on such a ground, unless the shop's own patches of just this held there. */
+function isTooWeak({ code, coats }: PrimerCoats, { prep }: SurfaceState, g: Ground): boolean {
+  const hard = g.slickness[2] >= CREDIBLE || isCredible(g, hasSubstrate('oily_tropical_wood'));
+  if (!hard || !WEAK.includes(PRIMER_FACTS[code].slick)) return false;
+  const grip = g.proofOf({ prep, primer: code, coats }, g.pBleed).filter(({ shows }) => isOfGrip(shows));
+  return grip.some(({ state }) => state !== 'met');
+}
+
 /* What may be left, and how a ground may be dulled. */
 // prettier-ignore
 const GROUND_RULES: readonly HardRule[] = [
@@ -127,6 +138,11 @@ const GROUND_RULES: readonly HardRule[] = [
     finds: nothing,
   },
   {
+    id: 'fine_grit_on_film', basis: 'practice',
+    cuts: (c, s, g) => c.prep === 'scuff_220' && !s.bared && g.look === 'opaque' && g.pFilm >= 0.5 && g.pFoil < CREDIBLE,
+    finds: nothing,
+  },
+  {
     id: 'school_of_paper', basis: 'practice',
     cuts: (c, _s, g) => c.prep === 'liquid_degloss' && g.schools.dulling === 'scuff',
     finds: nothing,
@@ -189,6 +205,11 @@ const PRIMER_RULES: readonly HardRule[] = [
     finds: (c, _s, g) => ({ ...productOf(c), p: g.slickness[2] }),
   },
   {
+    id: 'too_weak_for_ground', basis: 'practice',
+    cuts: (c, s, g) => c.op === 'prime' && isFirstCoat(c, s, g) && !s.bared && isTooWeak(firstPrimer(c)!, s, g),
+    finds: productOf,
+  },
+  {
     id: 'failed_here', basis: 'practice',
     cuts: (c, s, g) => isFirstCoat(c, s, g) && hasFailed(firstPrimer(c)?.code ?? 'none', s, g),
     finds: productOf,
@@ -237,7 +258,7 @@ const PAINT_RULES: readonly HardRule[] = [
   },
   {
     id: 'odour_needs_blocking', basis: 'practice',
-    cuts: (c, s, g) => c.closesGround === true && need(g, 'odour_seal') > 0.5 && !s.primers.some(({ code }) => PRIMER_FACTS[code].odour),
+    cuts: (c, s, g) => c.closesGround === true && need(g, 'odour_seal') > 0.5 && s.primers.every(({ code }) => PRIMER_FACTS[code].odour === 'none'),
     finds: (_c, { primers }) => ({ primers: [...primers] }),
   },
   {

@@ -7,7 +7,7 @@ export type { StepReason } from './reasons';
 export type { FaultNote } from './repairs';
 export type { HardFinding, SoftFinding } from './findings';
 export type { Rejection } from './rejections';
-export { blocksStain, type FailureMode, type Risk } from './risk';
+export { blocksStain, holdsColour, type FailureMode, type Risk } from './risk';
 export { listConsidered, type Considered, type Difference, type Layer } from './considered';
 export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from './freeze';
 export { HOUR_PRICE, LOST_WEEK_PRICE, measureCleanUp } from './prices';

@@ -30,8 +30,9 @@ export interface Product {
   film: FilmFact;
   carrier: Carrier;
   sprayCan: boolean;
-  /** Recoat time in this air; never under the label's. */
+  /** Recoat time in this air, and until it may be handled; never under the label's. */
   recoatH: number;
+  handleH: number;
 }
 
 /** Every product that a plan of a piece may use, its paints in each colour that is wished. */
@@ -114,6 +115,7 @@ function makeProduct(
     carrier: findCarrier(code),
     sprayCan: findProduct(code)?.sprayCan === true,
     recoatH: Math.round(film.recoatH * factor * 2) / 2,
+    handleH: Math.max(film.recoatH, Math.round(film.handleH * factor * 2) / 2),
   };
 }
 

@@ -21,7 +21,7 @@ export interface RecoveryPlan {
   elapsedH: number;
   materialsCost: number;
   fumes: CoatingSystem['fumes'];
-  /** Chance that the new layers fail by themselves. */
+  /** Chance that it fails: a cause that stays, or the new layers by themselves. */
   risk: number;
   hazards: Hazard[];
 }
@@ -64,9 +64,9 @@ export function planRecovery(
   };
 }
 
-/** Waiting until a coat is as hard as it gets, `hours` from now, and testing it again where it failed. */
-export function planWaiting(dossier: Dossier, zone: Zone, hours: number): RecoveryPlan {
-  return keepLayers(dossier, zone, [
+/** Waiting until a coat is as hard as it gets, `hours` from now, and testing it again where it failed; `risk`: chance that it does not help. */
+export function planWaiting(dossier: Dossier, zone: Zone, hours: number, risk: number): RecoveryPlan {
+  return keepLayers(dossier, zone, risk, [
     step('wait', 'harden', 1, hours, { code: 'hardens_till', hours: Math.round(hours) }),
     step(
       'proof',
@@ -80,15 +80,15 @@ export function planWaiting(dossier: Dossier, zone: Zone, hours: number): Recove
 }
 
 /** Running faces freed of paint and waxed; `hours`: until the rest has cured. */
-export function planEasing(dossier: Dossier, zone: Zone, hours: number): RecoveryPlan {
-  return keepLayers(dossier, zone, [
+export function planEasing(dossier: Dossier, zone: Zone, hours: number, risk: number): RecoveryPlan {
+  return keepLayers(dossier, zone, risk, [
     ...(hours > 0 ? [step('wait', 'cure', 1, hours, { code: 'hardens_till', hours: Math.round(hours) })] : []),
     step('sand', 'sand_runners', 15, 0, { code: 'runners_bare' }, { grit: 150 }),
     step('repair', 'wax_runners', 4, 0, { code: 'runners_bare' }, { material: RUNNER_WAX }),
   ]);
 }
 
-function keepLayers(dossier: Dossier, zone: Zone, steps: Step[]): RecoveryPlan {
+function keepLayers(dossier: Dossier, zone: Zone, risk: number, steps: Step[]): RecoveryPlan {
   const handsOnMin = steps.reduce((sum, { minutes }) => sum + minutes, 0);
   const waitH = steps.reduce((sum, own) => sum + own.waitH, 0);
   return {
@@ -98,7 +98,7 @@ function keepLayers(dossier: Dossier, zone: Zone, steps: Step[]): RecoveryPlan {
     elapsedH: Math.round(waitH + handsOnMin / 60),
     materialsCost: 0,
     fumes: 'low',
-    risk: 0,
+    risk,
     hazards: listHazards(dossier, zone),
   };
 }

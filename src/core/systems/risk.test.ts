@@ -249,8 +249,13 @@ describe('the steps of a zone', () => {
         zone,
       );
     // One tape says nothing of a thumbnail, nor a thumbnail of a cut.
-    expect(plan(after('tape'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual(['nail', 'cross_cut']);
-    expect(plan(after('nail'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual(['cross_cut']);
+    expect(plan(after('tape'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual([
+      'nail',
+      'cross_cut',
+    ]);
+    expect(plan(after('nail'), { primer: 'shellac_primer' }).steps.find(({ op }) => op === 'proof')?.tests).toEqual([
+      'cross_cut',
+    ]);
     expect(ops(after('nail', 'cross_cut'))).not.toContain('proof');
   });
 });

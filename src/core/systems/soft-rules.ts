@@ -1,4 +1,12 @@
-import { hasStrongFumes, PAINT_FACTS, TOPCOAT_FACTS, type Basis, type PaintCode, type TopcoatCode } from '../knowledge';
+import {
+  hasStrongFumes,
+  PAINT_FACTS,
+  PRIMER_FACTS,
+  TOPCOAT_FACTS,
+  type Basis,
+  type PaintCode,
+  type TopcoatCode,
+} from '../knowledge';
 import type { Choice } from './choice';
 import type { SoftFinding, SoftParams } from './findings';
 import { hasFinish, hasSubstrate, isCredible, sumWhere, type Ground } from './ground';
@@ -104,6 +112,11 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: 'rough_between_coats', basis: 'practice', mode: 'adhesion',
     chance: (c, _s, g) => (paintOf(c) && g.schools.between === 'only_if_rough' ? 0.01 : null),
     finds: nothing,
+  },
+  {
+    id: 'smell_half_sealed', basis: 'estimate', mode: 'bleed',
+    chance: (c, s, g) => (paintOf(c) && (g.needs.get('odour_seal') ?? 0) > 0.5 && s.primers.every(({ code }) => PRIMER_FACTS[code].odour !== 'seals') ? 0.2 : null),
+    finds: (_c, s) => ({ primers: s.primers.map(({ code }) => code) }),
   },
   {
     id: 'residual_bleed', basis: 'estimate',

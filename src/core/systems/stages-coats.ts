@@ -1,6 +1,6 @@
 import {
-  FILM_FACTS,
   minutesFor,
+  mostThinningPct,
   PAINT_FACTS,
   PRIMER_FACTS,
   PRIMERS,
@@ -14,10 +14,10 @@ import {
 } from '../knowledge';
 import type { Treatment } from '../dossier';
 import type { PrimerTint } from '../film';
-import { mostLikelyState } from '../survey';
+import { CREDIBLE, mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
-import { isOfGrip, listAskedKinds, type Requirement } from '../proof';
+import { cureDaysOf, isOfGrip, listAskedKinds, type Requirement } from '../proof';
 import { isBleeding, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
@@ -127,7 +127,7 @@ export const PRIMING_AGAIN: Stage = {
     const smells = needed(ground, 'odour_seal') > 0.1;
     const adds = (code: PrimerCode): boolean =>
       (bleeds && blocksStain(code) && !blocksStain(first.code)) ||
-      (smells && PRIMER_FACTS[code].odour && !PRIMER_FACTS[first.code].odour);
+      (smells && PRIMER_FACTS[code].odour === 'seals' && PRIMER_FACTS[first.code].odour !== 'seals');
     const others = offer(products, PRIMERS).filter((product) => adds(product.class as PrimerCode));
     return [pass(), ...primeWith(others, state, ground)];
   },
@@ -338,22 +338,30 @@ function clearWith(product: Product, coats: number, state: SurfaceState, ground:
 
 export const REFITTING: Stage = {
   id: 'refitting',
-  choices: (state, ground) => {
+  choices: (state, ground, products) => {
     const steps: Step[] = [];
-    if (ground.moves && ground.look !== 'leave') steps.push(step('refit', 'refit', 4, 0, { code: 'closing' }));
+    const last = products.find((product) => product.class === lastCoat(state));
+    // Shut before it is hard, a door sticks: longer than the next coat would wait.
+    const { handleH, recoatH } = last ?? { handleH: 0, recoatH: 0 };
+    const hardens = ground.moves && ground.look !== 'leave';
+    if (hardens)
+      steps.push(step('refit', 'refit', 4, 0, { code: 'closing' }, handleH > recoatH ? { afterH: handleH } : {}));
     steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
-    if (ground.look !== 'leave') steps.push(...closing(state));
-    return [steps.length > 0 ? take('refit', {}, steps) : pass()];
+    if (ground.look !== 'leave') steps.push(...closing(last));
+    if (steps.length === 0) return [pass()];
+    const done = take('refit', {}, steps);
+    return [hardens ? { ...done, waitH: done.waitH + Math.max(0, handleH - recoatH) } : done];
   },
 };
 
+const lastCoat = ({ paint, topcoat }: SurfaceState): string | null => (topcoat !== 'none' ? topcoat : paint);
+
 /** Cure and hand-over close the list. They are not waited for here: a piece may be used gently while it cures. */
-function closing({ paint, topcoat }: SurfaceState): Step[] {
-  const code = topcoat !== 'none' ? topcoat : paint;
-  if (!code) return [];
-  const days = FILM_FACTS[code].cureDays;
+function closing(last: Product | undefined): Step[] {
+  if (!last) return [];
+  const days = cureDaysOf(last.class, last.tins[0]);
   return [
-    step('cure', 'cure', 1, 0, { code: 'curing', days }),
+    step('cure', 'cure', 1, 0, { code: 'curing', days }, { cureDays: days }),
     step('handover', 'hand_over', 1, 0, { code: 'hand_over' }),
   ];
 }
@@ -383,14 +391,13 @@ export function coatStep(
   });
 }
 
-/** What many labels allow for a gun (common practice; the tin's own label decides). */
-const SPRAY_THINNING = 0.1;
-
-function whyThisGun(op: string, { class: code }: Product, ground: Ground): StepReason[] {
+function whyThisGun(op: string, { class: code, tins }: Product, ground: Ground): StepReason[] {
   if (ground.application !== 'spray') return [];
-  if (code === 'bonding_primer_wb') return [{ code: 'never_thin' }];
+  const onSlick = ground.slickness[2] >= CREDIBLE;
+  const most = mostThinningPct(code, { labelPct: tins[0]?.max_thinning_pct, gun: true, onSlick });
+  if (most === 0) return [{ code: 'never_thin' }];
   if (op === 'prime' && ground.pRaw > 0.3) return [{ code: 'brush_into_pores' }];
-  return [{ code: 'thin_by_label', share: SPRAY_THINNING }];
+  return [{ code: 'thin_by_label', share: most / 100 }];
 }
 
 /** Tells the primer steps of a chain what tint the paint over them asks for. */

@@ -74,13 +74,19 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
   const { state } = label;
   const way = traceLabel(label);
   const primer = state.primers[0];
+  const { recovery } = ground;
+  // What made the first coats fail may stay: it is a chance of the same kind, on top of that of the new layers.
+  const comesAgain = (recovery?.bleeds ?? 0) > 0 ? 'bleed' : 'adhesion';
+  const stays = (mode: FailureMode): number => (mode === comesAgain ? 1 - (recovery?.cured ?? 1) : 0);
   const risk = withOverall(
-    Object.fromEntries(FAILURE_MODES.map((mode) => [mode, chanceOf(label, mode)])) as Record<FailureMode, number>,
+    Object.fromEntries(
+      FAILURE_MODES.map((mode) => [mode, 1 - (1 - chanceOf(label, mode)) * (1 - stays(mode))]),
+    ) as Record<FailureMode, number>,
   );
   return {
     id: ground.zone.id,
     name: ground.name,
-    ...(ground.recovery ? { recovery: ground.recovery } : {}),
+    ...(recovery ? { recovery } : {}),
     stack: state,
     treatment: {
       prep: state.prep,

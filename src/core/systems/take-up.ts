@@ -30,7 +30,9 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
   const asked = new Map(met.needs);
   const raise = (need: string, is: boolean): void =>
     void asked.set(need, is ? SEEN : over === undefined ? (met.needs.get(need) ?? 0) : 0);
-  raise('dewax', asks.includes('dewax'));
+  // Over wax nothing holds, whatever let go.
+  const waxed = over === 'wax';
+  raise('dewax', asks.includes('dewax') || waxed);
   raise('desilicone', asks.includes('desilicone') || asks.includes('dewax'));
   if (over === undefined) {
     const oldFails = asks.includes('strip_old');

@@ -149,6 +149,11 @@ const CASES: Record<FindingCode, { faulty: Case; right: Case; numbers?: object }
     right: { log: [paint()] },
     numbers: { was: 8, asked: 10, unit: '°C' },
   },
+  too_hot: {
+    faulty: { log: [paint({ temperature_c: 36, humidity_pct: 30 })] },
+    right: { log: [paint({ temperature_c: 32, humidity_pct: 30 })] },
+    numbers: { was: 36, asked: 32, unit: '°C' },
+  },
   too_damp: {
     faulty: { log: [paint({ humidity_pct: 90 })] },
     right: { log: [paint()] },
@@ -235,6 +240,37 @@ describe('the log of a piece', () => {
     expect(auditPiece(cold).filter(({ unit }) => unit === '°C' || unit === '% RH')).toEqual([]);
     const read = [{ at: at(1), temperature_c: 4, humidity_pct: 50 }];
     expect(auditPiece(cold, read).map(({ code }) => code)).toContain('too_cold');
+  });
+
+  it('finds one coat of a class that holds colour back only with two where it was painted over, without a plan too', () => {
+    const log = (coats: number) => [prime({ class: 'stainblock_primer_wb', coats }), paint()];
+    const knotty = { stated: KNOTTY, observations: BLEEDS };
+    expect(findOf('one_coat_of_blocker', { ...knotty, log: log(1) })).toMatchObject([{ was: 1, asked: 2, entry: 0 }]);
+    expect(findOf('one_coat_of_blocker', { ...knotty, log: log(2) })).toEqual([]);
+    expect(findOf('one_coat_of_blocker', { ...knotty, log: [prime({ class: 'stainblock_primer_wb' })] })).toEqual([]);
+    const under = [prime({ class: 'stainblock_primer_wb' }), prime({ class: BLOCKER }), paint()];
+    expect(findOf('one_coat_of_blocker', { ...knotty, log: under })).toEqual([]);
+  });
+
+  it('takes classes that hold back too little for none', () => {
+    const log = [prime({ class: 'bonding_primer_oil' }), paint()];
+    expect(findOf('no_stain_block', { stated: KNOTTY, observations: BLEEDS, log })).toMatchObject([{ entry: 0 }]);
+  });
+
+  it('finds filler under paint where the primer that would have sealed it was left out', () => {
+    const log = [{ op: 'fill' } as const, prime({ skipped: true }), paint()];
+    expect(findOf('filler_unsealed', { log })).toMatchObject([{ entry: 1, op: 'prime' }]);
+    expect(findOf('filler_unsealed', { log: [{ op: 'fill' }, prime(), paint()] })).toEqual([]);
+  });
+
+  it('judges no foil that was taken off', () => {
+    const thinned = prime({ class: 'shellac_primer', thinned_pct: 5 });
+    const remove = step('repair', { repair: 'remove_foil', stage: 3 });
+    const steps = [remove, step('prime', { class: 'shellac_primer', stage: 8 })];
+    const foil = { substrate: 'paper_foil', finish: 'factory_film' } as const;
+    const off = { op: 'repair', task: '3-repair-remove_foil-1' } as const;
+    expect(findOf('thinned', { stated: foil, steps, log: [thinned] })).toHaveLength(1);
+    expect(findOf('thinned', { stated: foil, steps, log: [off, thinned] })).toEqual([]);
   });
 
   it('counts a coat that was stripped off no more, and a step that was done after all as done', () => {

@@ -122,7 +122,7 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
   });
   const ways = planned.flatMap(({ remedy, recovery, plan }): RecoveryWay[] => {
     if (!plan) return [];
-    const holds = chanceCured(belief, remedy) * (1 - plan.risk);
+    const holds = 1 - plan.risk;
     const { handsOnMin, elapsedH, materialsCost } = plan;
     return [
       {
@@ -194,8 +194,12 @@ const planRemedy = (
   const zone = dossier.zones!.find(({ id }) => id === trouble.zone)!;
   const age = ageOf(trouble, view) ?? 0;
   if (remedy === 'wait')
-    return { plan: planWaiting(dossier, zone, Math.max(LEAST_WAIT_H, hardnessOf(view) - age)), rejected: [] };
-  if (remedy === 'ease') return { plan: planEasing(dossier, zone, Math.max(0, cureOf(view) * 24 - age)), rejected: [] };
+    return {
+      plan: planWaiting(dossier, zone, Math.max(LEAST_WAIT_H, hardnessOf(view) - age), 1 - recovery.cured!),
+      rejected: [],
+    };
+  if (remedy === 'ease')
+    return { plan: planEasing(dossier, zone, Math.max(0, cureOf(view) * 24 - age), 1 - recovery.cured!), rejected: [] };
   const paint = paintOn(dossier, belief);
   return planRecovery(
     paint ? { ...dossier, goal: wishZones(dossier.goal ?? {}, [zone.id], { paint }) } : dossier,
@@ -242,6 +246,7 @@ function startRecovery(dossier: Dossier, belief: CausesBelief, remedy: RemedyCod
     ...(primer ? { failed: [{ prep: prepUsed(dossier, belief), primer }] } : {}),
     ...(primer && distrusts ? { distrusted: [primer] } : {}),
     ...(fact.leaves ? { leaves: fact.leaves } : {}),
+    cured: chanceCured(belief, remedy),
   };
 }
 

@@ -1,7 +1,8 @@
-import { computeDewPointC, DEW_MARGIN_C, LEAST_C, MOST_HUMIDITY_PCT } from '../climate';
+import { computeDewPointC, DEW_MARGIN_C, LEAST_C, MOST_C, MOST_HUMIDITY_PCT } from '../climate';
 import {
   findCarrier,
   findProduct,
+  mostThinningPct,
   OPERATION_FACTS,
   PRIMER_FACTS,
   TOPCOAT_FACTS,
@@ -13,8 +14,9 @@ import {
   type TopcoatCode,
 } from '../knowledge';
 import { judgeGates } from '../piece';
-import { closesAfterH, expectsBleed } from '../proof';
+import { closesAfterH, expectsBleed, judgePrimeGate } from '../proof';
 import { CREDIBLE } from '../survey';
+import { blocksStain, holdsColour } from '../systems';
 import { listFilmTimes } from '../work';
 import { airOfCoat, isPlanned, type Coat, type Logged, type ZoneView } from './zone-view';
 
@@ -76,10 +78,13 @@ const omitted = (view: ZoneView, ops: readonly OperationCode[]): Found[] =>
   leftOut(view, ops).map(({ index, entry }) => ({ entry: index, op: entry.op }));
 
 const bleeds = ({ exposure }: ZoneView): boolean => expectsBleed(exposure);
-const blocks = (code: string | undefined): boolean =>
-  code !== undefined && code in PRIMER_FACTS && PRIMER_FACTS[code as PrimerCode].block !== 'none';
-const primers = (view: ZoneView): Coat[] => view.coats.filter(({ entry }) => entry.op === 'prime');
 const isPrimer = (code: string): code is PrimerCode => code in PRIMER_FACTS;
+const blocks = (code: string | undefined): boolean => code !== undefined && isPrimer(code) && blocksStain(code);
+const primers = (view: ZoneView): Coat[] => view.coats.filter(({ entry }) => entry.op === 'prime');
+const coatsOf = (view: ZoneView, code: string): number =>
+  primers(view)
+    .filter((coat) => coat.code === code)
+    .reduce((sum, { entry }) => sum + (entry.coats ?? 1), 0);
 
 /** A coat sooner than the label of the one before it, or sooner than that in the air it stood in. */
 function tooSoon({ before, after }: { before: Coat; after: Coat }, view: ZoneView): Found[] {
@@ -99,8 +104,6 @@ const overPaint = (pair: { before: Coat; after: Coat }): boolean => isClear(pair
 
 /** How much more than the film that was planned is too much. */
 const THICK = 1.5;
-/** Where the label says nothing of thinning, so much of the paint is what most labels allow (common practice). */
-const MOST_THINNING_PCT = 10;
 
 const faultsOfAir = (
   view: ZoneView,
@@ -145,7 +148,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     find: (view) => {
       const film = view.belief.finish.find(({ code }) => code === 'factory_film')?.p ?? 0;
       if (film < 0.5 || doneOf(view, SCRATCHING).length > 0) return [];
-      return doneOf(view, ['liquid_degloss']).filter((own) => !isPlanned(view, own)).map(({ index }) => ({ entry: index }));
+      return doneOf(view, ['liquid_degloss']).map(({ index }) => ({ entry: index }));
     },
   },
   no_primer: {
@@ -158,7 +161,7 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     severity: 'major', basis: 'practice',
     find: (view) => primers(view).slice(0, 1).flatMap((coat) => {
       const poor = isPrimer(coat.code) && (PRIMER_FACTS[coat.code].slick === 'poor' || PRIMER_FACTS[coat.code].slick === 'none');
-      return poor && view.slick >= 0.5 && !isPlanned(view, coat) ? [{ entry: coat.index, class: coat.code }] : [];
+      return poor && view.slick >= 0.5 && !hasHeld(view, coat) ? [{ entry: coat.index, class: coat.code }] : [];
     }),
   },
   no_stain_block: {
@@ -187,12 +190,24 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     severity: 'major', unit: 'coats', basis: 'practice',
     find: (view) => {
       if (!bleeds(view)) return [];
-      return view.steps.flatMap(({ op, class: code, coats: asked = 1 }) => {
+      const fewer = view.steps.flatMap(({ op, class: code, coats: asked = 1 }) => {
         if (op !== 'prime' || asked < 2 || !blocks(code)) return [];
-        const was = primers(view).filter((coat) => coat.code === code).reduce((sum, { entry }) => sum + (entry.coats ?? 1), 0);
+        const was = coatsOf(view, code!);
         const [skipped] = view.entries.filter(({ entry }) => entry.skipped && entry.op === 'prime' && entry.class === code);
         return skipped && was > 0 && was < asked ? [{ entry: skipped.index, was, asked, class: code! }] : [];
       });
+      if (fewer.length > 0) return fewer;
+      // Painted over before a class that holds nothing back alone had its second coat, and nothing else that does.
+      const first = view.coats.find(({ entry }) => entry.op === 'paint');
+      const layers = primers(view).filter(({ endMs, code }) => first && endMs <= first.startMs && blocks(code));
+      const codes = [...new Set(layers.map(({ code }) => code as PrimerCode))];
+      if (codes.some((code) => holdsColour({ code, coats: coatsOf(view, code) }))) return [];
+      return codes.map((code) => ({
+        entry: layers.findLast((coat) => coat.code === code)!.index,
+        was: coatsOf(view, code),
+        asked: PRIMER_FACTS[code].blocksFrom!.coats,
+        class: code,
+      }));
     },
   },
   thinned: {
@@ -200,8 +215,8 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     severity: 'major', unit: '%', basis: 'practice',
     find: (view) => view.coats.flatMap((coat) => {
       const was = coat.entry.thinned_pct ?? 0;
-      const grips = view.slick >= CREDIBLE && coat.entry.op === 'prime';
-      const asked = grips ? 0 : (coat.tin?.max_thinning_pct ?? MOST_THINNING_PCT);
+      const gun = view.dossier.goal?.application === 'spray';
+      const asked = mostThinningPct(coat.code, { labelPct: coat.tin?.max_thinning_pct, gun, onSlick: view.slick >= CREDIBLE });
       return was > asked ? [{ entry: coat.index, was, asked, class: coat.code }] : [];
     }),
   },
@@ -237,6 +252,14 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
       return was < asked ? { was: round(was), asked, class: coat.code } : null;
     }),
   },
+  too_hot: {
+    cleared: isAirKnown,
+    severity: 'major', unit: '°C', basis: 'practice',
+    find: (view) => faultsOfAir(view, (coat, air) => {
+      const was = Math.max(air.temperature_c, air.surface_c ?? air.temperature_c);
+      return was > MOST_C ? { was: round(was), asked: MOST_C, class: coat.code } : null;
+    }),
+  },
   too_damp: {
     cleared: isAirKnown,
     severity: 'major', unit: '% RH', basis: 'practice',
@@ -253,7 +276,13 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   filler_unsealed: {
     omits: ['spot_seal'], cleared: (view) => doneOf(view, ['spot_seal']).length > 0,
     severity: 'minor', basis: 'practice',
-    find: (view) => (view.exposure.pale && doneOf(view, ['fill', 'grain_fill']).length > 0 ? omitted(view, ['spot_seal']) : []),
+    find: (view) => {
+      const filled = doneOf(view, ['fill', 'grain_fill']).at(-1);
+      if (!filled || !view.exposure.pale) return [];
+      // A primer over the whole face seals what was filled before it.
+      const sealed = primers(view).some(({ startMs }) => startMs >= filled.endMs);
+      return sealed ? omitted(view, ['spot_seal']) : omitted(view, ['spot_seal', 'prime']);
+    },
   },
   waterborne_over_filler: {
     severity: 'minor', basis: 'practice',
@@ -335,6 +364,10 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
 function isAirKnown({ coats, air }: ZoneView): boolean {
   return coats.length > 0 && coats.every((coat) => airOfCoat(coat, air) !== null);
 }
+
+/** A patch of this primer has held here at the right age, and none of it failed. */
+const hasHeld = ({ dossier, zone }: ZoneView, { code }: Coat): boolean =>
+  judgePrimeGate(dossier, zone).proved.some(({ primer }) => primer === code);
 
 /** Scratches finer than the plan asks for, with none as coarse beside them. */
 function tooFine(view: ZoneView): Found[] {

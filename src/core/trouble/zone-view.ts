@@ -1,6 +1,6 @@
 import type { Air } from '../workshop';
 import { isLeft, type Dossier, type LogEntry, type ShelfItem, type Zone } from '../dossier';
-import { FINISH_FACTS, isCoat } from '../knowledge';
+import { FAULT_ANSWERS, FINISH_FACTS, isCoat } from '../knowledge';
 import { exposureOf, type Exposure } from '../proof';
 import { computeBelief, STATES, type Belief } from '../survey';
 import { listTakenSteps, type TakenStep } from '../systems';
@@ -70,15 +70,31 @@ export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) 
       steps: taken.get(zone.id) ?? [],
       tasks: tasks.filter(({ zones }) => zones.includes(zone.id)),
       belief,
-      slick: STATES.reduce(
-        (sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? belief.joint[i]! : 0),
-        0,
-      ),
+      slick: wasBared(tasks, zone) ? 0 : slickOf(belief),
       exposure: bled ? { ...exposure, bleeds: 1 } : exposure,
       air,
     };
   };
 }
+
+const slickOf = ({ joint }: Belief): number =>
+  STATES.reduce((sum, { finish }, i) => sum + (FINISH_FACTS[finish].slickness === 2 ? joint[i]! : 0), 0);
+
+/** Steps of repairs that take the face itself off. */
+const BARING = new Set<string>(
+  Object.values(FAULT_ANSWERS).flatMap(({ ways }) => ways.filter(({ bares }) => bares).flatMap(({ steps }) => steps)),
+);
+
+/** The face was taken off: what was slick about it is gone. */
+const wasBared = (tasks: readonly Task[], { id }: Zone): boolean =>
+  tasks.some(
+    ({ repair, state, zones, openZones }) =>
+      repair !== undefined &&
+      BARING.has(repair) &&
+      state !== 'skipped' &&
+      zones.includes(id) &&
+      !openZones.includes(id),
+  );
 
 function listEntries({ log = [], chosen }: Dossier, zoneId: string): Logged[] {
   // Where the work took up again after something failed, what was done before is another story.

@@ -228,6 +228,7 @@ const CLEARED: Partial<Record<FindingCode, string>> = {
   recoat_window_missed: 'No coat came too late.',
   clear_too_soon: 'The clear coat waited.',
   too_cold: 'The air was warm enough.',
+  too_hot: 'The air was not too warm.',
   too_damp: 'The air was dry enough.',
   below_dew_margin: 'The face was well above the dew point.',
   filler_unsealed: 'Fills were sealed.',

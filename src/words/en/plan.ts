@@ -98,7 +98,7 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
     const parts = [
       ...(grips ? [`grip on a slick face: ${RATINGS[slick]}`] : []),
       ...(blocks ? [`holds colour back: ${RATINGS[block]}`] : []),
-      ...(smell ? [odour ? 'seals the smell in' : 'does not seal smells'] : []),
+      ...(smell ? [SMELLS[odour]] : []),
     ];
     return `${upperFirst(parts.join('; ') || 'an even ground that paint sticks to')}. ${note}`;
   },
@@ -108,6 +108,8 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   },
   tests_alike: ({ tests }) => `${countTests(tests)} of it on a surface like this count a little.`,
 };
+
+const SMELLS = { seals: 'seals the smell in', some: 'holds some of the smell', none: 'does not seal smells' } as const;
 
 const countTests = (tests: number): string => (tests === 1 ? 'Your own test' : `Your own ${tests} tests`);
 const RATINGS: Record<(typeof PRIMER_FACTS)[PrimerCode]['slick'], string> = {

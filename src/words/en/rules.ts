@@ -52,6 +52,7 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   no_way_to_strip: 'There is no way here to get the old coat off without harm to the face, or to you.',
   too_thin_to_sand_bare: 'The face may be a thin skin: sanding to bare would go through it.',
   soft_pad_on_foil: 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
+  fine_grit_on_film: 'Grit 220 only polishes a hard factory film: 150 leaves a scratch that the primer holds on to.',
   fine_grit_on_veneer: 'Veneer is thin: a light pass with 220 dulls it without going through.',
   school_of_paper: 'You follow the school of paper: scuffing also levels brush marks and finds loose coating.',
   school_of_deglosser: 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
@@ -71,6 +72,8 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
     `${nameProduct(product)} on an unscuffed slick face: ${describeChance(p)} that this is one, and a thumbnail would take it off.`,
   failed_here: ({ product }) => `${nameProduct(product)} failed on this very face: something else this time.`,
   barrier_wanted: 'Over what lifted, crawled or came through goes a barrier first, one that does not bite into it.',
+  too_weak_for_ground: ({ product }) =>
+    `${nameProduct(product)} scratches off a slick or oily face, however well it is dulled. A patch of your own that held would bring it back.`,
   failed_own_test: ({ zoneName, test }) => `It failed your own test on ${zoneName}: ${sayTest(test)}`,
   no_stain_block_on_bleed: ({ primers, p }) =>
     `${primers.length === 0 ? 'Without primer nothing holds the stain back' : sayNoBlock(primers)}. Colour would come through pale paint here ${describeChance(p)} times, mostly after the last coat.`,
@@ -110,6 +113,7 @@ const SOFT_TITLES: Record<SoftFinding['rule'], string> = {
   solvent_over_latex: 'Lifting',
   raw_wood_left_raw: 'Raised grain',
   rough_between_coats: 'Nibs stay',
+  smell_half_sealed: 'Smell may stay',
   residual_bleed: 'Watch for bleed',
   strong_fumes: 'Fumes',
   two_part_needs_mask: 'Two-part product',
@@ -130,6 +134,8 @@ const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
   solvent_over_latex: 'Solvent can lift waterborne paint that is still fresh: try a hand’s breadth first.',
   raw_wood_left_raw: 'The first waterborne coat raises the grain of raw wood: sand again after it.',
   rough_between_coats: 'Unsanded between coats, nibs stay and the next coat grips less.',
+  smell_half_sealed: ({ primers }) =>
+    `${primers.map(labelProduct).join(' and ') || 'Paint alone'} holds only some of a smell: shellac or an oil stain block seals it in.`,
   residual_bleed: ({ primer, p }) =>
     `${primer ? labelProduct(primer) : 'Paint alone'} still lets colour through ${describeChance(p)} times: watch a patch for two days.`,
   strong_fumes: ({ littleAir }) =>

@@ -31,6 +31,7 @@ const WORDS: Record<FindingCode, (finding: Finding) => string> = {
     `${number(own.was)} h after ${coat(own)}, past its ${number(own.asked)} h, and ${own.severity === 'unknown' ? 'that it was dulled again is not written down' : 'not dulled again'}.`,
   clear_too_soon: (own) =>
     `Clear only ${number(own.was)} h after ${coat(own)}, which is dry right through after ${number(own.asked)} h.`,
+  too_hot: (own) => `${number(own.was)} °C for ${coat(own)}, which wants ${number(own.asked)} °C at most.`,
   too_cold: (own) => `${number(own.was)} °C for ${coat(own)}, which wants ${number(own.asked)} °C at least.`,
   too_damp: (own) => `Air at ${number(own.was)} % for ${coat(own)}; ${number(own.asked)} % is the most.`,
   below_dew_margin: (own) =>
