@@ -39,7 +39,8 @@ export interface AppParts {
   pairing: Pairing;
   photos: PhotoFiles;
   judge: Judge;
-  instruments: Instruments;
+  /** None where no device is set up. */
+  instruments: Instruments | null;
   keeping: ShopKeeping;
   arrivals: Arrivals;
   live: Live;
@@ -104,8 +105,13 @@ export function makeApp(parts: AppParts): Express {
   });
   app.get('/api/instruments', (_request, response) => {
     const at = now();
-    const { simulated } = instruments;
-    response.json({ simulated, at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) });
+    if (!instruments) {
+      response.json({ device: null });
+      return;
+    }
+    const { name, simulated } = instruments;
+    const readings = { at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) };
+    response.json({ device: { name, simulated }, ...readings });
   });
   app.use('/api/visit', localOnly, makeVisitRouter(visit, parts.prepareVisit));
   // Whoever only looks round the invented workshop opens no doors and keeps no copies of it.

@@ -55,7 +55,7 @@ export interface ShopParts {
   /** The built program that reads files apart from the server. */
   keeperProgram: () => string;
   judge: Judge;
-  instruments: Instruments;
+  instruments: Instruments | null;
   door: Door;
   pairing: Pairing;
   log: Logger;

@@ -97,7 +97,7 @@ describe('the instruments', () => {
     const { status, body } = await server.call('GET', '/api/instruments');
     expect(status).toBe(200);
     expect(body).toMatchObject({
-      simulated: true,
+      device: { name: expect.any(String), simulated: true },
       air: { temperature_c: expect.any(Number), humidity_pct: expect.any(Number) },
     });
     expect(body.moisture_pct).toBeGreaterThan(5);

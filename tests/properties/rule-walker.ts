@@ -49,7 +49,9 @@ export const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil
 const BLOCKING_COATS: Record<string, number> = { stainblock_primer_wb: 2 };
 const BLOCKING_NIGHT_H: Record<string, number> = { stainblock_primer_wb: 12 };
 const CLEARS = ['shellac_clear', 'stainblock_clear_wb'];
+/** In full or, with a warning, in part. */
 const HOLDS_SMELL = [
+  'stainblock_primer_wb',
   'shellac_primer',
   'shellac_clear',
   'stainblock_primer_oil',

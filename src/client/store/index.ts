@@ -38,7 +38,7 @@ export { heardOf } from './heard';
 export { OWN_PAGE } from './sender';
 export { makeMeasures, useMeasures, type Gauge, type Measures } from './use-measures';
 export { useShelf, useShelfChange } from './use-shelf';
-export { useMeasureAir, useSetup, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
+export { useInstruments, useMeasureAir, useSetup, useWorkshop, useWorkshopChange, zoneOfShop } from './use-workshop';
 export { useUndo, type Tap } from './undo';
 export { useNow, useToday } from './use-now';
 export { usePictureUrl, useTakePicture, useWaitingPictures } from './use-pictures';

@@ -22,11 +22,9 @@ import { serverLost, type OutboxState } from './outbox';
 import { overlay } from './overlay';
 import { meetShop } from './shop-id';
 
-export interface InstrumentReadings {
-  simulated: boolean;
-  air: Climate;
-  moisture_pct: number;
-}
+/** What the workshop's instruments say now; none where no device is set up. */
+export type InstrumentReadings =
+  { device: null } | { device: { name: string; simulated: boolean }; air: Climate; moisture_pct: number };
 
 /** Summaries fetched at a time: a screen and a half on a phone, twice over. */
 const PAGE = 24;
@@ -166,6 +164,7 @@ export const {
   useListTinsQuery,
   useGetWorkshopQuery,
   useGetExperienceQuery,
+  useGetInstrumentsQuery,
   useLazyGetInstrumentsQuery,
   useFindAllQuery,
   useGetVisitQuery,

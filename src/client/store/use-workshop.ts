@@ -5,7 +5,7 @@ import { EMPTY_WORKSHOP, type Setup, type Workshop, type WorkshopChange } from '
 import { definedOnly } from '@/core/shared';
 import { changeMade } from './outbox';
 import { overlayWorkshop } from './overlay';
-import { useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
+import { useGetInstrumentsQuery, useGetWorkshopQuery, useLazyGetInstrumentsQuery } from './pieces-api';
 import type { AppDispatch, RootState } from './store';
 import { makeId } from './use-piece';
 import { OWN_ZONE } from '@/client/locale';
@@ -40,7 +40,13 @@ export function useSetup(workshop: Workshop): (part: { [K in keyof Setup]?: Setu
   };
 }
 
-/** Reads the thermo-hygrometer and records what it says. */
+/** The instruments that are set up; none where there are none, or before it is known. */
+export function useInstruments(): { name: string; simulated: boolean } | null {
+  const { data } = useGetInstrumentsQuery();
+  return data?.device ?? null;
+}
+
+/** Reads the thermo-hygrometer and records what it says; a simulated one is recorded as such. */
 export function useMeasureAir(): { measure: () => Promise<void>; measuring: boolean } {
   const change = useWorkshopChange();
   const [readInstruments, { isFetching }] = useLazyGetInstrumentsQuery();
@@ -48,7 +54,9 @@ export function useMeasureAir(): { measure: () => Promise<void>; measuring: bool
     measuring: isFetching,
     measure: async () => {
       const { data } = await readInstruments();
-      if (data) change({ type: 'air_recorded', air: { ...data.air, at: timeNow(), source: 'instrument' } });
+      if (!data?.device) return;
+      const source = data.device.simulated ? 'simulated' : 'instrument';
+      change({ type: 'air_recorded', air: { ...data.air, at: timeNow(), source } });
     },
   };
 }

@@ -89,6 +89,8 @@ export const observationSchema = z
     certainty: z.enum(['doubtful', 'confirmed']).optional(),
     /** Proposed by a photograph and taken by the owner: it is as good as such looks are. */
     by: z.enum(['camera']).optional(),
+    /** Who read a number; what is simulated is marked, and counts for nothing. */
+    source: z.enum(['owner', 'instrument', 'simulated']).optional(),
     /** What a photograph spoke for where the owner then answered by own eye: right or wrong, it tells how good such looks are. */
     proposed: z.string().optional(),
     /** What a lead test was made with. */

@@ -57,6 +57,8 @@ describe('needs', () => {
   it('ask to dry out wood that the meter finds damp', () => {
     expect(need(diagnose({ observations: [{ check: 'moisture_meter', value: 19 }] }), 'dry_out')).toBeGreaterThan(0.9);
     expect(need(diagnose({ observations: [{ check: 'moisture_meter', value: 10 }] }), 'dry_out')).toBe(0);
+    const tried = { check: 'moisture_meter', value: 19, source: 'simulated' as const };
+    expect(need(diagnose({ observations: [tried] }), 'dry_out')).toBe(0);
   });
 });
 

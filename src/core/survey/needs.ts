@@ -260,7 +260,9 @@ function statedNeeds(belief: Belief, zone: Zone): Need[] {
 
 /** The last reading of the moisture meter against what wood settles to in this room; none without a reading. */
 export function readMoisture(dossier: Pick<Dossier, 'climate'>, zone: Zone): MoistureVerdict | undefined {
-  const measured = zone.observations?.findLast(({ check }) => check === 'moisture_meter')?.value;
+  const measured = zone.observations?.findLast(
+    ({ check, source }) => check === 'moisture_meter' && source !== 'simulated',
+  )?.value;
   return measured === undefined ? undefined : judgeMoisture(measured, dossier.climate ?? LABEL_CLIMATE);
 }
 

@@ -25,6 +25,8 @@ export type HardRule = {
   [Id in keyof HardParams]: {
     id: Id;
     basis: Basis;
+    /** It goes by what failed on this very piece: named before what is only known of such ground. */
+    seen?: true;
     cuts: (choice: Choice, before: SurfaceState, ground: Ground) => boolean;
     /** What it found where it cuts. */
     finds: (choice: Choice, before: SurfaceState, ground: Ground) => HardParams[Id];
@@ -205,12 +207,7 @@ const PRIMER_RULES: readonly HardRule[] = [
     finds: (c, _s, g) => ({ ...productOf(c), p: g.slickness[2] }),
   },
   {
-    id: 'too_weak_for_ground', basis: 'practice',
-    cuts: (c, s, g) => c.op === 'prime' && isFirstCoat(c, s, g) && !s.bared && isTooWeak(firstPrimer(c)!, s, g),
-    finds: productOf,
-  },
-  {
-    id: 'failed_here', basis: 'practice',
+    id: 'failed_here', basis: 'practice', seen: true,
     cuts: (c, s, g) => isFirstCoat(c, s, g) && hasFailed(firstPrimer(c)?.code ?? 'none', s, g),
     finds: productOf,
   },
@@ -222,9 +219,14 @@ const PRIMER_RULES: readonly HardRule[] = [
     finds: nothing,
   },
   {
-    id: 'failed_own_test', basis: 'practice',
+    id: 'failed_own_test', basis: 'practice', seen: true,
     cuts: (c, s, g) => findFailed(c, s, g) !== undefined,
     finds: (c, s, g) => ({ zoneName: g.name, test: findFailed(c, s, g)!.readings[0]!.judged }),
+  },
+  {
+    id: 'too_weak_for_ground', basis: 'practice',
+    cuts: (c, s, g) => c.op === 'prime' && isFirstCoat(c, s, g) && !s.bared && isTooWeak(firstPrimer(c)!, s, g),
+    finds: productOf,
   },
 ];
 

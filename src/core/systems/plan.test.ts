@@ -86,12 +86,29 @@ describe('layer rules', () => {
     });
   });
 
-  it('never count a bonding or all-purpose primer as a stain block', () => {
+  it('never count a bonding primer as a stain block', () => {
     expect(rejectedCodes(make({ observations: MAHOGANY }))).toMatchObject({
       bonding_primer_wb: 'no_stain_block_on_bleed',
-      allpurpose_primer_wb: 'no_stain_block_on_bleed',
       none: 'no_stain_block_on_bleed',
     });
+  });
+
+  it('keep all-purpose primer off a slick film, unless patches of it held there', () => {
+    const zone = { observations: LAMINATE };
+    const treatment = { prep: 'scuff_150', primer: 'allpurpose_primer_wb', coats: 1 } as const;
+    const held = (['nail', 'cross_cut'] as const).map((kind) => ({
+      zone: 'top',
+      kind,
+      treatment,
+      age_h: 30,
+      reading: kind === 'nail' ? { score: 0 } : { iso_class: 0 },
+    }));
+    expect(rejectedCodes(make(zone)).allpurpose_primer_wb).toMatch(/too_weak_for_ground|film_needs_grip/);
+    expect(rejectedCodes(make(zone, { tests: held })).allpurpose_primer_wb).toBeUndefined();
+  });
+
+  it('scuff a hard film with 150, and foil softly with 220', () => {
+    expect(rejectedCodes(make({ observations: LAMINATE })).scuff_220).toBe('fine_grit_on_film');
   });
 
   it('keep clear blockers from under pale paint', () => {
@@ -113,8 +130,8 @@ describe('layer rules', () => {
   });
 
   it('say so when they leave nothing, with the way out', () => {
-    const smell: Zone['defects'] = [{ code: 'smoke_odour' }];
-    const plan = planPiece(make({ observations: MAHOGANY, defects: smell }, { goal: { ventilation: 'none' } }));
+    const craters: Observation[] = [...MAHOGANY, { check: 'crawl_dab', result: 'crawls' }];
+    const plan = planPiece(make({ observations: craters }, { goal: { ventilation: 'none' } }));
     expect(plan.systems).toEqual([]);
     expect(plan.blocked[0]).toMatchObject({ gate: 'no_system', zone: 'top' });
     expect(sayPlanBlock(plan.blocked[0]!)).toContain('ventilation');

@@ -52,7 +52,7 @@ export function listRejections(search: ZoneSearch): Rejection[] {
   ];
 }
 
-/** The rule to name is the last that stood in the way; of several there, the one that cuts most. */
+/** The rule to name is the last that stood in the way; of several there what failed on the piece, else the one that cuts most. */
 function reject(
   { ground, cuts }: ZoneSearch,
   what: Pick<Rejection, 'layer' | 'code'> & { asOnlyOne?: boolean },
@@ -63,7 +63,8 @@ function reject(
   const matching = all.filter(({ stage }) => stage === last);
   const counts = new Map<HardRule, number>();
   for (const { rule } of matching) counts.set(rule, (counts.get(rule) ?? 0) + 1);
-  const main = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+  const seen = (rule: HardRule): number => (rule.seen ? 1 : 0);
+  const main = [...counts].sort(([a, x], [b, y]) => seen(b) - seen(a) || y - x)[0]?.[0];
   const example = matching.find(({ rule }) => rule === main);
   if (!main || !example) return [];
   const finding = findHard(main, example.choice, example.before, ground);

@@ -1,4 +1,4 @@
-import type { Air } from '../workshop';
+import { isMeasured, type Air } from '../workshop';
 import { isLeft, type Dossier, type LogEntry, type ShelfItem, type Zone } from '../dossier';
 import { FAULT_ANSWERS, FINISH_FACTS, isCoat } from '../knowledge';
 import { exposureOf, type Exposure } from '../proof';
@@ -126,7 +126,7 @@ export function airOfCoat({ entry, endMs }: Logged, air: readonly Air[]): (Clima
   if (temperature_c !== undefined && humidity_pct !== undefined)
     return { temperature_c, humidity_pct, ...(surface_c === undefined ? {} : { surface_c }) };
   const apart = (own: Air): number => Math.abs(Date.parse(own.at) - endMs);
-  const near = air.filter((own) => apart(own) <= NEAR_MS).sort((a, b) => apart(a) - apart(b))[0];
+  const near = air.filter((own) => isMeasured(own) && apart(own) <= NEAR_MS).sort((a, b) => apart(a) - apart(b))[0];
   return near ?? null;
 }
 

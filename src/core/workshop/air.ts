@@ -7,10 +7,13 @@ const WEEK_MS = 7 * 24 * 3_600_000;
 /** Readings within so many hours of the clock time count for it. */
 const NEAR_HOURS = 2;
 
+/** Readings of a simulated instrument show how the tool works: nothing is reckoned with them. */
+export const isMeasured = ({ source }: Pick<Air, 'source'>): boolean => source !== 'simulated';
+
 /** The latest reading up to a moment, if it is not older than six hours. */
 export function readAirNow(air: readonly Air[], now: string): Air | null {
   const clock = Date.parse(now);
-  const last = air.findLast(({ at }) => Date.parse(at) <= clock);
+  const last = air.findLast((own) => isMeasured(own) && Date.parse(own.at) <= clock);
   return last && clock - Date.parse(last.at) <= FRESH_MS ? last : null;
 }
 
@@ -26,7 +29,9 @@ export function forecastAir(
   hourOf: (at: string) => number,
 ): Climate & { readings: number } {
   const clock = Date.parse(now);
-  const recent = air.filter(({ at }) => clock - Date.parse(at) <= WEEK_MS && Date.parse(at) <= clock);
+  const recent = air.filter(
+    (own) => isMeasured(own) && clock - Date.parse(own.at) <= WEEK_MS && Date.parse(own.at) <= clock,
+  );
   const hour = hourOf(moment);
   const near = recent.filter(({ at }) => hoursApart(hourOf(at), hour) <= NEAR_HOURS);
   const used = near.length > 0 ? near : recent;

@@ -1,4 +1,4 @@
-export { forecastAir, judgeAir, readAirNow, type AirVerdict } from './air';
+export { forecastAir, isMeasured, judgeAir, readAirNow, type AirVerdict } from './air';
 export * from './change';
 export * from './practice-schema';
 export * from './schema';

@@ -67,7 +67,8 @@ export const airSchema = z.looseObject({
   ...climateSchema.shape,
   surface_c: z.number().min(-40).max(60).optional(),
   at: z.iso.datetime({ offset: true }),
-  source: z.enum(['typed', 'instrument']).optional(),
+  /** Who read it; what is simulated is marked, and never counts as measured. */
+  source: z.enum(['owner', 'typed', 'instrument', 'simulated']).optional(),
 });
 
 /** A job held to a time by the owner. */

@@ -32,6 +32,17 @@ describe('the air', () => {
     expect(readAirNow(air, '2026-11-28T08:00:00Z')?.temperature_c).toBe(12);
   });
 
+  it('is never what a simulated instrument says', () => {
+    const air: Air[] = [
+      reading('2026-11-28T08:00:00Z', 18, 55),
+      { ...reading('2026-11-28T09:00:00Z', 3, 95), source: 'simulated' },
+    ];
+    expect(readAirNow(air, '2026-11-28T10:00:00Z')?.temperature_c).toBe(18);
+    expect(readAirNow(air.slice(1), '2026-11-28T10:00:00Z')).toBeNull();
+    const expected = forecastAir(air, '2026-11-28T10:00:00Z', '2026-11-29T09:00:00Z', hourOf);
+    expect(expected).toMatchObject({ temperature_c: 18, readings: 1 });
+  });
+
   it('is expected as it was at that time of day, the last days most', () => {
     const air = [
       reading('2026-11-26T19:00:00Z', 8, 80),

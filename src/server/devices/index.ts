@@ -6,7 +6,9 @@ import { makeRandom } from '@/core/shared';
  * an ISO instant. See docs/formats/instruments.md.
  */
 export interface Instruments {
-  /** Simulated instruments say so wherever they are shown. */
+  /** What it is called, such as "Thermo-hygrometer by the bench". */
+  name: string;
+  /** Simulated instruments say so wherever they are shown, and their readings count for nothing. */
   simulated: boolean;
   readAir: (at: string) => Climate;
   /** Moisture of wood at the pins, %. */
@@ -27,6 +29,7 @@ export function makeSimulatedInstruments(seed = 1): Instruments {
     };
   };
   return {
+    name: 'Simulated instruments',
     simulated: true,
     readAir: (at) => air(Date.parse(at)),
     readMoisture: (at) => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
-import { useLazyGetInstrumentsQuery, useMeasures } from '@/client/store';
+import { useInstruments, useLazyGetInstrumentsQuery, useMeasures } from '@/client/store';
 import { Button, Column, Field, Heading, Row, Small } from '@/client/ui';
 import { computeEquilibriumMoisturePct, LABEL_CLIMATE } from '@/core/climate';
 import { NUMBER_CHECKS } from '@/core/knowledge';
@@ -12,7 +12,11 @@ const METER = NUMBER_CHECKS.moisture_meter!;
 const ROOM_C = { least: -20, most: 50 } as const;
 
 /** The moisture meter: its reading, and the room it is judged by. */
-export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead: (value: number) => void }) {
+export function MoistureCard({
+  dossier,
+  change,
+  onRead,
+}: PieceParts & { onRead: (reading: { value: number; source: 'owner' | 'instrument' | 'simulated' }) => void }) {
   const gauge = useMeasures().gauge('temperature_c');
   const room = dossier.climate ?? LABEL_CLIMATE;
   const [text, setText] = useState({
@@ -32,10 +36,13 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
     humidity: humidity >= 1 && humidity <= 99 ? undefined : MOISTURE_CARD_WORDS.from1To99,
   };
   const settles = wrong.temperature || wrong.humidity ? null : computeEquilibriumMoisturePct(temperature, humidity);
+  const device = useInstruments();
+  const [source, setSource] = useState<'owner' | 'instrument' | 'simulated'>('owner');
   const [ask, instruments] = useLazyGetInstrumentsQuery();
   const take = async (): Promise<void> => {
     const { data } = await ask();
-    if (!data) return;
+    if (!data?.device) return;
+    setSource(data.device.simulated ? 'simulated' : 'instrument');
     const { temperature_c, humidity_pct } = data.air;
     setText({
       value: String(data.moisture_pct),
@@ -46,9 +53,10 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
   const save = (): void => {
     setTried(true);
     if (wrong.value || wrong.temperature || wrong.humidity) return;
-    if (temperature !== dossier.climate?.temperature_c || humidity !== dossier.climate?.humidity_pct)
+    const isNew = temperature !== dossier.climate?.temperature_c || humidity !== dossier.climate?.humidity_pct;
+    if (isNew && source !== 'simulated')
       change({ type: 'climate_set', climate: { temperature_c: temperature, humidity_pct: humidity } });
-    onRead(value);
+    onRead({ value, source });
   };
   return (
     <Column gap="$m" render="section" aria-label={MOISTURE_CARD_WORDS.check}>
@@ -56,13 +64,13 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         <Heading>{MOISTURE_CARD_WORDS.pressTheMetersPinsInSomewhere}</Heading>
         <Small>{MOISTURE_CARD_WORDS.alongTheGrainInBareWood}</Small>
       </Column>
-      <Button onPress={() => void take()}>{MOISTURE_CARD_WORDS.takeItFromTheInstruments}</Button>
+      {device ? <Button onPress={() => void take()}>{MOISTURE_CARD_WORDS.takeItFrom(device.name)}</Button> : null}
       {instruments.isError ? (
         <Small role="alert" color="$stop">
           {MOISTURE_CARD_WORDS.theInstrumentsDoNotAnswerWrite}
         </Small>
       ) : null}
-      {instruments.data?.simulated ? <Small>{MOISTURE_CARD_WORDS.theseAreSimulatedInstrumentsForTrying}</Small> : null}
+      {device?.simulated ? <Small>{MOISTURE_CARD_WORDS.theseAreSimulatedInstrumentsForTrying}</Small> : null}
       <Field
         label={MOISTURE_CARD_WORDS.theMeterSays}
         unit="%"
@@ -71,7 +79,10 @@ export function MoistureCard({ dossier, change, onRead }: PieceParts & { onRead:
         least={METER.min}
         most={METER.max}
         value={text.value}
-        onChange={(typed) => setText({ ...text, value: typed })}
+        onChange={(typed) => {
+          setText({ ...text, value: typed });
+          setSource('owner');
+        }}
         error={tried ? wrong.value : undefined}
       />
       <Row gap="$m">

@@ -77,7 +77,7 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
         />
       ) : null}
       {code === 'moisture_meter' && !stopped ? (
-        <MoistureCard dossier={dossier} change={change} onRead={(value) => record({ value })} />
+        <MoistureCard dossier={dossier} change={change} onRead={record} />
       ) : null}
       {code === undefined && !stopped ? (
         <Settled

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import type { Times } from '@/client/features/shop-plan';
-import { useMeasureAir, useMeasures } from '@/client/store';
+import { useInstruments, useMeasureAir, useMeasures } from '@/client/store';
 import { Button, Card, Figure, Heading, Row, Small, StateMark, type Tone } from '@/client/ui';
 import { type StopReason, DEW_MARGIN_C } from '@/core/climate';
 import type { Today } from '@/core/work';
@@ -17,6 +17,7 @@ const STOPS: Record<StopReason, string> = {
 export function AirCard({ today, times, now }: { today: Today; times: Times; now: string }) {
   const { climate, verdict, measuredAt } = today.air;
   const { measure, measuring } = useMeasureAir();
+  const device = useInstruments();
   const { gauge } = useMeasures();
   const [degrees, gap] = [gauge('temperature_c'), gauge('temperature_gap_c')];
   const { tone, words } = sayVerdict(verdict);
@@ -45,9 +46,11 @@ export function AirCard({ today, times, now }: { today: Today; times: Times; now
         {measuredAt ? AIR_CARD_WORDS.measured(times.moment(measuredAt, now)) : AIR_CARD_WORDS.notMeasuredInTheLastSix}
       </Small>
       <Row gap="$s" flexWrap="wrap">
-        <Button onPress={() => void measure()} disabled={measuring}>
-          {AIR_CARD_WORDS.readTheInstrument}
-        </Button>
+        {device && !device.simulated ? (
+          <Button onPress={() => void measure()} disabled={measuring}>
+            {AIR_CARD_WORDS.readDevice(device.name)}
+          </Button>
+        ) : null}
         <Button onPress={() => router.push('/workshop')}>{AIR_CARD_WORDS.typeItIn}</Button>
       </Row>
     </Card>

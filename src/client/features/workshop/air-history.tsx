@@ -2,9 +2,17 @@ import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
 import Svg, { Line, Polyline, Text } from 'react-native-svg';
 import { makeTimes } from '@/client/features/shop-plan';
-import { useMeasureAir, useNow, useWorkshopChange, zoneOfShop, useMeasures, timeNow } from '@/client/store';
+import {
+  useInstruments,
+  useMeasureAir,
+  useNow,
+  useWorkshopChange,
+  zoneOfShop,
+  useMeasures,
+  timeNow,
+} from '@/client/store';
 import { Button, Card, Column, Disclosure, Field, Heading, Row, Small, StateMark, Strong, useTones } from '@/client/ui';
-import { airSchema, judgeAir, type Air, type Workshop } from '@/core/workshop';
+import { airSchema, isMeasured, judgeAir, type Air, type Workshop } from '@/core/workshop';
 import { readNumber } from '@/core/shared';
 import { AIR_HISTORY_WORDS } from '@/words';
 
@@ -17,16 +25,27 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
   const now = useNow(60_000);
   const times = useMemo(() => makeTimes(zoneOfShop(workshop)), [workshop]);
   const { measure } = useMeasureAir();
+  const device = useInstruments();
   const { gauge } = useMeasures();
   const record = (air: Omit<Air, 'at'>): void =>
     change({ type: 'air_recorded', air: { ...air, at: timeNow() } as Air });
   const week = workshop.air.filter(({ at }) => Date.parse(now) - Date.parse(at) <= WEEK_MS);
+  const measured = week.filter(isMeasured);
   return (
     <Card role="region" aria-label={AIR_HISTORY_WORDS.air} gap="$m">
       <Heading>{AIR_HISTORY_WORDS.air}</Heading>
       <AirForm onRecord={record} />
-      <Button onPress={() => void measure()}>{AIR_HISTORY_WORDS.readTheInstrumentSimulated}</Button>
-      {week.length > 1 ? <AirChart air={week} now={now} /> : <Small>{AIR_HISTORY_WORDS.twoReadingsOrMoreMakeA}</Small>}
+      {device ? (
+        <Column gap="$xs">
+          <Button onPress={() => void measure()}>{AIR_HISTORY_WORDS.readDevice(device.name, device.simulated)}</Button>
+          {device.simulated ? <Small>{AIR_HISTORY_WORDS.simulatedCountsForNothing}</Small> : null}
+        </Column>
+      ) : null}
+      {measured.length > 1 ? (
+        <AirChart air={measured} now={now} />
+      ) : (
+        <Small>{AIR_HISTORY_WORDS.twoReadingsOrMoreMakeA}</Small>
+      )}
       {week.length > 0 ? (
         <Disclosure label={AIR_HISTORY_WORDS.readingsThisWeek(week.length)}>
           {() => (
@@ -38,6 +57,7 @@ export function AirHistory({ workshop }: { workshop: Workshop }) {
                   <Row key={air.at} alignItems="center" gap="$s">
                     <Column flex={1}>
                       <Strong>{`${gauge('temperature_c').say(air.temperature_c)}, ${air.humidity_pct} %`}</Strong>
+                      {isMeasured(air) ? null : <StateMark tone="wait">{AIR_HISTORY_WORDS.simulated}</StateMark>}
                       <Small>
                         {AIR_HISTORY_WORDS.aboveTheDewPoint(
                           times.moment(air.at, now),
@@ -74,7 +94,7 @@ function AirForm({ onRecord }: { onRecord: (air: Omit<Air, 'at'>) => void }) {
     temperature_c: temperature ?? NaN,
     humidity_pct: humidity ?? NaN,
     ...(surface === undefined ? {} : { surface_c: surface }),
-    source: 'typed' as const,
+    source: 'owner' as const,
   };
   const right = airSchema.omit({ at: true }).safeParse(air).success && (texts.surface === '' || surface !== undefined);
   const error = (text: string, value: number | undefined, low: number, high: number, words: string) =>

@@ -14,7 +14,7 @@ export const AIR_CARD_WORDS = {
   measured: (moment: string): string => `Measured ${moment}.`,
   notMeasuredInTheLastSix:
     'Not measured in the last six hours: what is usual here at this time of day, or the label’s air.',
-  readTheInstrument: 'Read the instrument',
+  readDevice: (name: string): string => `Read ${name}`,
   typeItIn: 'Type it in',
   withWaterborne: (stop: string): string => `${stop} with waterborne`,
   coatsDrySlowly: 'Coats dry slowly',

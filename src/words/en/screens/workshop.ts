@@ -1,6 +1,9 @@
 export const AIR_HISTORY_WORDS = {
   air: 'Air',
-  readTheInstrumentSimulated: 'Read the instrument (simulated)',
+  readDevice: (name: string, simulated: boolean): string =>
+    simulated ? 'Try the simulated instrument' : `Read ${name}`,
+  simulatedCountsForNothing: 'A simulated reading is marked, and nothing is worked out from it.',
+  simulated: 'Simulated: does not count',
   twoReadingsOrMoreMakeA: 'Two readings or more make a history here.',
   readingsThisWeek: (weekCount: number): string => `${weekCount} readings this week`,
   aboveTheDewPoint: (moment: string, marginC: string): string => `${moment}, ${marginC} above the dew point`,
