@@ -31,7 +31,7 @@ export function reportAudit(dossier: Dossier, now: string) {
 }
 
 function reportTrouble(dossier: Dossier, trouble: Trouble, now: string) {
-  const { belief, ways, leaving, ruledOut, rejected } = listRecoveries(dossier, trouble, now);
+  const { belief, alsoAsk, ways, leaving, ruledOut, rejected } = listRecoveries(dossier, trouble, now);
   const next = findNextClue(belief);
   return {
     id: trouble.id,
@@ -45,6 +45,7 @@ function reportTrouble(dossier: Dossier, trouble: Trouble, now: string) {
     })),
     other_p: round(belief.other),
     next_clue: next ? { clue: next.clue, why: sayNextClue(next.turnsTo) } : undefined,
+    also_ask: alsoAsk.length > 0 ? alsoAsk : undefined,
     recoveries: ways.map(reportWay),
     leaving: leaving.map((way) => ({
       code: way.how,

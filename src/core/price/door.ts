@@ -104,7 +104,11 @@ export function judgeDoor(
   return {
     walkAway: most,
     exact,
-    verdict: judge(most, asked, movesMost.length > 0),
+    verdict: judge(
+      most,
+      asked,
+      movesMost.some(({ worth }) => worth > 0),
+    ),
     reasons: listReasons(stops, zones, draws, { walkAway: most, asked }),
     metAtAsking: asked === undefined ? null : mean((draw) => (draw.most >= asked ? 1 : 0)),
     mostToPay: rangeOf(draws.map((draw) => draw.most)),

@@ -26,13 +26,14 @@ export function weighLooks(zones: readonly ZoneSurfaces[], draws: readonly Draw[
           return { zone: own.zone.id, check: check.code, worth: told(bought - Math.max(0, mean)), moves };
         }),
     )
-    .filter(({ worth, moves }) => worth > 0 || moves >= LEAST_TOLD)
     .sort((a, b) => b.worth - a.worth || b.moves - a.moves);
 }
 
-/** The looks that are worth money before buying, best first. */
-export const listWorth = (looks: readonly LookWorth[]): LookWorth[] =>
-  looks.filter(({ worth }) => worth > 0).slice(0, MOST_LOOKS);
+/** The looks that are worth money before buying, best first; where none is, the one whose answer moves the price most. */
+export function listWorth(looks: readonly LookWorth[]): LookWorth[] {
+  const worth = looks.filter((look) => look.worth > 0).slice(0, MOST_LOOKS);
+  return worth.length > 0 ? worth : looks.slice(0, 1);
+}
 
 /** Chance of an answer over the draws, and what is gained in those that give it. */
 function weighAnswer(

@@ -3,7 +3,7 @@ import type { Dossier, History, Observation, Zone } from '../dossier';
 import { computeBelief } from './belief';
 import { likelihoodTables } from './likelihood';
 import { needProbability, SURFACE_NEEDS } from './needs';
-import { rankNextChecks } from './next-check';
+import { isLook, rankNextChecks } from './next-check';
 import { sayWorth } from '@/words';
 
 const LIMITS = { leadOpen: false, ventilation: 'good' as const, hideGrain: false, at: 'bench' as const };
@@ -80,6 +80,15 @@ describe('the worth of the next check', () => {
     const skipped = { skipped_checks: gentle };
     expect(codes({}, skipped)).toEqual(['cross_cut_old']);
     expect(codes({ leadOpen: true }, skipped)).toEqual([]);
+  });
+
+  it('lists three looks first for a zone that nothing is known of, and no more once they were taken', () => {
+    for (const kind of ['chest', 'desk', 'kitchen_run', 'chair'] as const) {
+      const piece = { piece: { kind, history: { era: 'unknown' as const } } };
+      const zone: Zone = { id: 'z', role: 'top', area_m2: 1 };
+      const listed = rankNextChecks(computeBelief(piece, zone), zone, LIMITS).map(({ check }) => findCheck(check)!);
+      expect(listed.slice(0, 3).map(isLook)).toEqual([true, true, true]);
+    }
   });
 
   it('asks about pores only where the owner wants the grain hidden', () => {

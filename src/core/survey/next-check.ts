@@ -92,9 +92,9 @@ export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits):
   const gentle = worthy.filter(({ check }) => check.mark < 2);
   const asked = gentle.length > 0 ? gentle : worthy;
   // Nothing is wetted, marked, waited for or tested for lead before a few looks were taken.
-  const unread = [...done].filter((code) => isLookCode(code)).length < LOOKS_FIRST;
-  const look = unread && (asked.length > 0 || limits.leadOpen) ? ranked.find(({ check }) => isLook(check)) : undefined;
-  return (look ? [look, ...asked.filter((entry) => entry !== look)] : asked).map((entry) => describe(forecast, entry));
+  const wanted = Math.max(0, LOOKS_FIRST - [...done].filter((code) => isLookCode(code)).length);
+  const first = asked.length > 0 || limits.leadOpen ? ranked.filter(({ check }) => isLook(check)).slice(0, wanted) : [];
+  return [...first, ...asked.filter((entry) => !first.includes(entry))].map((entry) => describe(forecast, entry));
 }
 
 /** Looks taken of an unread zone before anything else is asked (common practice: look, touch, then probe). */

@@ -36,6 +36,7 @@ import {
   type Step,
 } from '../systems';
 import type { Air } from '../workshop';
+import { listSameFault } from './same-fault';
 import { ageOf, cureOf, hardnessOf, judgeCauses, type CausesBelief } from './causes';
 import {
   chanceCured,
@@ -86,6 +87,8 @@ export type RuledOut = { remedy: RemedyCode } & (
 
 export interface Recoveries {
   belief: CausesBelief;
+  /** Other zones with the same against them: they are asked about. */
+  alsoAsk: string[];
   ways: RecoveryWay[];
   leaving: LeavingWay[];
   ruledOut: RuledOut[];
@@ -149,6 +152,7 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
   const dead = planned.filter(({ plan }) => !plan).map(({ remedy }): RuledOut => ({ remedy, rule: 'no_way_through' }));
   return {
     belief,
+    alsoAsk: listSameFault(dossier, belief, air),
     ways,
     leaving: listLeaving(dossier, trouble),
     ruledOut: [

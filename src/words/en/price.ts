@@ -23,8 +23,10 @@ export const VERDICT_HEADS: Record<Verdict, string> = {
 };
 
 /** What a look is worth before buying. */
-export const sayLookWorth = ({ zone, check, worth }: LookWorth, dossier: Pick<Dossier, 'zones'>): string =>
-  `${findCheck(check)?.title ?? check}, on the ${lowerFirst(nameZone(dossier, zone))}: worth about ${Math.round(worth)} before you buy.`;
+export function sayLookWorth({ zone, check, worth, moves }: LookWorth, dossier: Pick<Dossier, 'zones'>): string {
+  const brings = worth > 0 ? `worth about ${Math.round(worth)}` : `moves the price by about ${Math.round(moves)}`;
+  return `${findCheck(check)?.title ?? check}, on the ${lowerFirst(nameZone(dossier, zone))}: ${brings} before you buy.`;
+}
 
 /** What making a look brings: money, or how far it moves the price. */
 export const sayLookGain = ({ worth, moves }: LookWorth, sayMoney: (sum: number) => string): string =>

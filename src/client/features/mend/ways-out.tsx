@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
-import { useMeasures, useWorkshop, timeNow } from '@/client/store';
+import { makeId, useMeasures, useWorkshop, timeNow } from '@/client/store';
 import {
   Body,
   Button,
@@ -21,8 +21,9 @@ import {
   useIsWide,
   FigureBlock,
 } from '@/client/ui';
-import type { Dossier, PieceChange, Trouble } from '@/core/dossier';
+import { nameZone, type Dossier, type PieceChange, type Trouble } from '@/core/dossier';
 import { REMEDY_RATES } from '@/core/knowledge';
+import { lowerFirst } from '@/core/shared';
 import { buildSection, type Section } from '@/core/piece';
 import {
   drawStory,
@@ -81,7 +82,7 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
         {WAYS_OUT_WORDS.lookingForEveryWayOutThat}
       </Notice>
     );
-  const { ways, leaving, ruledOut, rejected } = answer;
+  const { alsoAsk, ways, leaving, ruledOut, rejected } = answer;
   const current = ways.find(({ id }) => id === picked) ?? ways[0];
   const take = (way: RecoveryWay): void => {
     const at = timeNow();
@@ -89,10 +90,26 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
     onFound(noteFound(dossier, belief));
     router.push(`/piece/${dossier.piece.id ?? ''}/work`);
   };
+  const showsOn = (zone: string): void => {
+    const { symptom } = trouble;
+    change({ type: 'trouble_set', trouble: { id: makeId(), zone, symptom, seen_at: timeNow() } });
+  };
   const shown = wide ? ways.slice(0, SHOWN_WIDE) : current ? [current] : [];
   return (
     <Column gap="$l" render="section" aria-label={WAYS_OUT_WORDS.wayOut} aria-busy={!fresh}>
       <Heading>{WAYS_OUT_WORDS.wayOut}</Heading>
+      {alsoAsk.length > 0 ? (
+        <Notice tone="wait" title={WAYS_OUT_WORDS.sameWasDoneElsewhere}>
+          <Small>{WAYS_OUT_WORDS.lookThereToo}</Small>
+          <Row gap="$s" flexWrap="wrap">
+            {alsoAsk.map((zone) => (
+              <Button key={zone} onPress={() => showsOn(zone)}>
+                {WAYS_OUT_WORDS.itShowsOn(lowerFirst(nameZone(dossier, zone)))}
+              </Button>
+            ))}
+          </Row>
+        </Notice>
+      ) : null}
       {ways.length === 0 ? (
         <Notice tone="stop" title={WAYS_OUT_WORDS.noWayOutThatMayBe}>
           {ruledOut.some(({ rule }) => rule === 'lead_found')

@@ -51,6 +51,9 @@ export const SPANS_WORDS = {
 
 export const TAKEN_WAY_WORDS = {
   wayOut: 'Way out',
+  sameWasDoneElsewhere: 'The same was done on other zones',
+  lookThereToo: 'Look there too. What you do here mends only this zone.',
+  itShowsOn: (zone: string): string => `It shows on the ${zone} too`,
   takenOn: (date: string): string => `Taken on ${date}`,
   holdItWasSaid: 'hold, it was said',
   ofYourHands: 'of your hands',
