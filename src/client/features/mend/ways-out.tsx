@@ -99,8 +99,10 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
     <Column gap="$l" render="section" aria-label={WAYS_OUT_WORDS.wayOut} aria-busy={!fresh}>
       <Heading>{WAYS_OUT_WORDS.wayOut}</Heading>
       {alsoAsk.length > 0 ? (
-        <Notice tone="wait" title={WAYS_OUT_WORDS.sameWasDoneElsewhere}>
-          <Small>{WAYS_OUT_WORDS.lookThereToo}</Small>
+        <Column gap="$s">
+          <Notice tone="wait" title={WAYS_OUT_WORDS.sameWasDoneElsewhere}>
+            {WAYS_OUT_WORDS.lookThereToo}
+          </Notice>
           <Row gap="$s" flexWrap="wrap">
             {alsoAsk.map((zone) => (
               <Button key={zone} onPress={() => showsOn(zone)}>
@@ -108,7 +110,7 @@ export function WaysOut({ dossier, change, trouble, belief, now, may, onSettle, 
               </Button>
             ))}
           </Row>
-        </Notice>
+        </Column>
       ) : null}
       {ways.length === 0 ? (
         <Notice tone="stop" title={WAYS_OUT_WORDS.noWayOutThatMayBe}>

@@ -51,9 +51,6 @@ export const SPANS_WORDS = {
 
 export const TAKEN_WAY_WORDS = {
   wayOut: 'Way out',
-  sameWasDoneElsewhere: 'The same was done on other zones',
-  lookThereToo: 'Look there too. What you do here mends only this zone.',
-  itShowsOn: (zone: string): string => `It shows on the ${zone} too`,
   takenOn: (date: string): string => `Taken on ${date}`,
   holdItWasSaid: 'hold, it was said',
   ofYourHands: 'of your hands',
@@ -63,6 +60,9 @@ export const TAKEN_WAY_WORDS = {
 };
 
 export const WAYS_OUT_WORDS = {
+  sameWasDoneElsewhere: 'The same was done on other zones',
+  lookThereToo: 'Look there too. What you do here mends only this zone.',
+  itShowsOn: (zone: string): string => `It shows on the ${zone} too`,
   searching: 'Searching',
   lookingForEveryWayOutThat: 'Looking for every way out that holds.',
   wayOut: 'Way out',
