@@ -60,7 +60,12 @@ export function correctWork(
 ): LogEntry[] {
   return entries.map(({ earlier = [], ...before }) => {
     const { id: _id, work: _work, ...facts } = before;
-    return { ...before, ...now, earlier: [...earlier, facts].slice(-MOST_CORRECTIONS) };
+    const { minutes_estimated: _estimated, ...timed } = before;
+    return {
+      ...(now.minutes === undefined ? before : timed),
+      ...now,
+      earlier: [...earlier, facts].slice(-MOST_CORRECTIONS),
+    };
   });
 }
 

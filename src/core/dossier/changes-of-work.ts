@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { putById } from '../shared';
 import { inBins, inBinsToo } from './bin';
 import { LIMITS } from './limits';
+import { findNonsense } from './log-sense';
 import type { RecordsOf } from './piece-change';
 import {
   choiceSchema,
@@ -133,6 +134,7 @@ export const CHANGES_OF_WORK: RecordsOf<
     route: ['put', '/work/:work'],
     carries: { field: 'entries', schema: z.array(logEntrySchema).min(1).max(LIMITS.zones), named: true },
     zones: ({ entries }) => entries.map(({ zone }) => zone),
+    refuses: (dossier, { entries }) => findNonsense(dossier, entries),
     bringsIds: true,
     apply: (dossier, { work, entries }) => {
       const cleared = inBins(dossier, 'log', (log) => log.filter((entry) => entry.work !== work));

@@ -1,7 +1,15 @@
 import { fail, type Problem } from '../shared';
 
 /** Fields that say when something happened; what is planned (`due`, pins) has other names or other doors. */
-const HAPPENED: ReadonlySet<string> = new Set(['at', 'started_at', 'coated_at', 'mixed_at', 'removed_at', 'seen_at']);
+const HAPPENED: ReadonlySet<string> = new Set([
+  'at',
+  'started_at',
+  'logged_at',
+  'coated_at',
+  'mixed_at',
+  'removed_at',
+  'seen_at',
+]);
 
 /** Clocks of phones differ, and shops lie in other zones: a day ahead is let pass and set to now, more is a slip. */
 const MOST_AHEAD_MS = 86_400_000;

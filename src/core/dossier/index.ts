@@ -20,3 +20,4 @@ export { namePiece, nameZone, zoneName } from './names';
 export { askingOf } from './asking';
 export * from './recovery';
 export { handedOverAt, waitsForPickUp } from './gone';
+export { addSpent, spentOn, type Spent } from './spent';

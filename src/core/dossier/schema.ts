@@ -380,11 +380,18 @@ const logFactsSchema = z.looseObject({
   thinned_pct: percent.optional(),
   /** Of the paper or pad it was dulled with. */
   grit: z.number().int().min(1).max(10_000).optional(),
-  /** The job of the plan it did, by its key. */
+  /** The job of the plan it did, by its key; or the one it was done instead of, where it was done otherwise. */
   task: z.string().max(120).optional(),
+  instead_of: z.string().max(120).optional(),
+  /** Done besides the plan: it stands for none of its jobs. */
+  extra: z.boolean().optional(),
   started_at: instant.optional(),
+  /** When it was written down, where that was not when it was done. */
+  logged_at: instant.optional(),
   /** Hands-on minutes on this zone, and what the class table foresees for them. */
   minutes: z.number().min(0).max(10_000).optional(),
+  /** Nobody timed it: the minutes are those that were planned. */
+  minutes_estimated: z.boolean().optional(),
   foreseen_min: z.number().min(0).max(10_000).optional(),
   ml: z.number().min(0).max(100_000).optional(),
   temperature_c: z.number().min(-40).max(60).optional(),

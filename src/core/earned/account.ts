@@ -1,4 +1,4 @@
-import { isOfNow, lookOf, recoveryOf, namePiece, type Dossier, type Look, type Zone } from '../dossier';
+import { addSpent, isOfNow, lookOf, recoveryOf, namePiece, type Dossier, type Look, type Zone } from '../dossier';
 import { isWholeCoat, redoMinutes, type CauseCode, type PieceKind, type SubstrateCode } from '../knowledge';
 import { closeAccount, countMaterials } from '../ledger';
 import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
@@ -157,7 +157,7 @@ function listRedo(dossier: Dossier): Redo[] {
     return [
       {
         cause: trouble.found?.causes[0]?.code ?? null,
-        minutes: again.reduce((sum, { minutes = 0 }) => sum + minutes, 0),
+        minutes: addSpent(again).minutes,
         materials: toMinor(toMoney(countMaterials({ ...dossier, log: again }), currency)),
       },
     ];

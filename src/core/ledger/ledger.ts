@@ -1,5 +1,5 @@
 import { FILM_FACTS } from '../knowledge';
-import type { Dossier, ShelfItem } from '../dossier';
+import { addSpent, type Dossier, type ShelfItem } from '../dossier';
 import { addAll, DEFAULT_CURRENCY, fromMinor, less, toMajor, toMinor, toMoney, type Money } from '../money';
 
 /** What a line of the account is about. */
@@ -29,6 +29,8 @@ export interface Earned {
   afterOwnTime: Money;
   hours: number;
   hoursFrom: Line['from'];
+  /** Some of them nobody timed: those count as planned. */
+  hoursEstimated: boolean;
   /** From bought to sold; none where one is not dated. */
   days: number | null;
 }
@@ -39,7 +41,7 @@ const DAY_MS = 86_400_000;
 
 /**
  * The account of a piece that was sold, in minor units, so that its lines add up exactly; null where it was not. Nothing
- * is asked twice: paint comes from the log at what its tin cost, hours from logged minutes; what the owner puts right
+ * is asked twice: paint comes from the log at what its tin cost, hours from what was logged; what the owner puts right
  * replaces it and says so.
  */
 export function closeAccount(dossier: Dossier): Earned | null {
@@ -81,7 +83,8 @@ export function closeAccount(dossier: Dossier): Earned | null {
     kept.map(({ amount }) => amount),
     currency,
   );
-  const hours = corrections.hours ?? countHours(dossier);
+  const spent = addSpent(dossier.log ?? []);
+  const hours = corrections.hours ?? Math.round((spent.minutes / 60) * 100) / 100;
   const perHour = hours > 0 ? fromMinor(Math.round(toMinor(beforeOwnTime) / hours), currency) : null;
   const ownTime = of(hours * (money.hour_rate ?? 0));
   return {
@@ -92,6 +95,7 @@ export function closeAccount(dossier: Dossier): Earned | null {
     afterOwnTime: addAll([beforeOwnTime, less(ownTime)], currency),
     hours,
     hoursFrom: corrections.hours === undefined ? 'worked_out' : 'corrected',
+    hoursEstimated: corrections.hours === undefined && spent.estimated,
     days: countDays(bought?.at, sold.at),
   };
 }
@@ -124,10 +128,6 @@ export function pricePerMl(tin: ShelfItem | undefined, code: string | undefined)
     ? FILM_FACTS[kind as keyof typeof FILM_FACTS].pricePerLitre / 1000
     : 0;
 }
-
-/** Hands-on hours by the log. */
-const countHours = ({ log = [] }: Dossier): number =>
-  Math.round((log.reduce((sum, { minutes = 0, skipped }) => sum + (skipped ? 0 : minutes), 0) / 60) * 100) / 100;
 
 const areaOf = ({ zones = [] }: Dossier): number => zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
 

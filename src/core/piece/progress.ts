@@ -1,4 +1,5 @@
 import { listTreated, nameZone, type Dossier } from '../dossier';
+import type { SymptomCode } from '../knowledge';
 import { diagnosePiece, nextQuestion } from '../survey';
 import type { NamedTask } from '../systems';
 import { judgeGates } from './gates';
@@ -18,16 +19,19 @@ export interface Progress {
 /** Where a piece stands, with what its words need. */
 export type PieceState =
   | { code: 'lead_found' | 'lead_possible' | 'read' | 'patch_failed' | 'proof_wanted' | 'passed_over' | 'proved' }
+  | { code: 'sold' | 'handed_over' | 'done' | 'held_back' }
+  | { code: 'in_trouble'; symptom: SymptomCode; zoneName: string }
   | { code: 'reading'; settled: number; zones: number }
   | { code: 'working'; done: number; jobs: number };
 
 /** What comes next, with what its words need. */
 export type NextStep =
   | { code: 'leave_closed' | 'lead_test' | 'choose' | 'paint_at_risk' | 'paint' | 'held_back' | 'cure' }
+  | { code: 'mend' | 'hand_over' | 'tell_how_it_holds' }
   | { code: 'look' | 'read_zone' | 'choose_again' | 'test_patch'; zoneName: string }
   | { code: 'job'; task: NamedTask };
 
-/** Where a piece stands and what comes next. */
+/** How far a piece is read, chosen for and proved. Where it stands with its work and its sale: `work/standing`. */
 export function summariseProgress(dossier: Dossier): Progress {
   const zones = listTreated(dossier);
   const ids = new Set(zones.map((zone) => zone.id));

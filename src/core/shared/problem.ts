@@ -49,6 +49,8 @@ export const PROBLEM_CODES = [
   'too_many',
   'too_deep',
   'in_future',
+  'before_bought',
+  'contradicts_itself',
   'picture_overladen',
   'file_overladen',
   'database_unwell',

@@ -56,7 +56,8 @@ export function viewZones(dossier: Dossier, air: readonly Air[], only?: readonly
 export function makeViewer(dossier: Dossier, air: readonly Air[]): (zone: Zone) => ZoneView {
   const taken = new Map(listTakenSteps(dossier).map(({ id, steps }) => [id, steps]));
   const tins = dossier.shelf ?? [];
-  const tasks = dossier.chosen ? listTasks(dossier, tins, LABEL_CLIMATE) : [];
+  // What was left open counts, whatever is wrong with the zone by now.
+  const tasks = dossier.chosen ? listTasks({ ...dossier, troubles: [] }, tins, LABEL_CLIMATE) : [];
   return (zone) => {
     const entries = listEntries(dossier, zone.id);
     const belief = computeBelief(dossier, zone);

@@ -1,5 +1,5 @@
-import { listTreated, nameZone, type Dossier } from '../dossier';
-import { findDust, OPERATION_FACTS, type DefectCode } from '../knowledge';
+import { listTreated, nameZone, openTroubles, type Dossier } from '../dossier';
+import { findDust, OPERATION_FACTS, type DefectCode, type SymptomCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import type { Gate } from '../proof';
 import { assessZone, type Hazard } from '../survey';
@@ -7,13 +7,13 @@ import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
 export interface Block {
-  gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way';
+  gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way' | 'trouble';
   zones: string[];
   because: BlockReason;
   /** The first tasks it holds back; all that come after them are held back too. */
   tasks: string[];
   /** The stage of the piece that settles it. */
-  goTo: 'read' | 'choose' | 'prove';
+  goTo: 'read' | 'choose' | 'prove' | 'mend';
 }
 
 /** Why work is held back, with what its sentence needs. */
@@ -21,6 +21,7 @@ export type BlockReason =
   | { kind: 'hold'; defect: DefectCode }
   | { kind: 'hazard'; hazard: Hazard }
   | { kind: 'gate'; gate: Gate }
+  | { kind: 'trouble'; symptom: SymptomCode; zoneName: string }
   | { kind: 'no_way'; zoneName: string };
 
 /** Dry dust, chips and heat, which lead forbids until it is settled. */
@@ -75,9 +76,14 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
     );
     add('proof_failed', zone, { kind: 'gate', gate }, own, 'choose');
   }
+  for (const { zone, symptom } of openTroubles(dossier))
+    if (treated.has(zone))
+      add('trouble', zone, { kind: 'trouble', symptom, zoneName: nameZone(dossier, zone) }, [], 'mend');
   const planned = new Set(tasks.flatMap(({ zones }) => zones));
   for (const id of taken) {
-    const failed = blocks.some(({ gate, zones }) => gate === 'proof_failed' && zones.includes(id));
+    const failed = blocks.some(
+      ({ gate, zones }) => (gate === 'proof_failed' || gate === 'trouble') && zones.includes(id),
+    );
     if (!treated.has(id) || failed || planned.has(id)) continue;
     add('no_way', id, { kind: 'no_way', zoneName: nameZone(dossier, id) }, open, 'choose');
   }

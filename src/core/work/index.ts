@@ -27,6 +27,8 @@ export {
 } from './shop-plan';
 export { openMinutes } from './open-minutes';
 export { SPRAY_PLACE } from './spray-place';
+export { splitForWork } from './part-of-zone';
+export { judgeStanding, type Standing } from './standing';
 export { judgeStep, type StepAct } from './step-act';
 export { isReadingTask } from './reading-task';
 export { listTasks, type Task } from './tasks';

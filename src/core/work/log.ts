@@ -9,8 +9,18 @@ export interface Doing {
   at: string;
   /** When the clock of the task was started, if it was. */
   startedAt?: string;
-  /** Hands-on minutes, if the owner says so; else those of the clock. */
+  /** When it is written down, where that is not when it was done. */
+  loggedAt?: string;
+  /** Hands-on minutes, if the owner says so; else those of the clock, else as many as are planned. */
   minutes?: number;
+  /** The owner's pace for this kind of work, where it is known: what is planned is so many times the class table's. */
+  pace?: number;
+  /** Only some of its zones. */
+  zones?: readonly string[];
+  /** Another class than the plan's, where it comes from no tin that tells. */
+  class?: string;
+  /** How many coats at once. */
+  coats?: number;
   climate?: Climate;
   /** The tin it was taken from. */
   tin?: ShelfItem;
@@ -24,29 +34,39 @@ export interface Doing {
 const LONGEST_MIN = 8 * 60;
 
 /**
- * The entries of one tap: for each zone still open, what was done to it, with its share of time and paint. Time is only
- * written down where a clock ran or the owner says it.
+ * The entries of one tap: for each zone that is meant and still open, what was done to it, with its share of time and paint.
+ * Where no clock ran and the owner says nothing the planned minutes are written down, as an estimate.
  */
 export function logTask(task: Task, doing: Doing): LogEntry[] {
-  const { at, startedAt, climate, tin, thinnedPct, cautions = [], skipped, note } = doing;
-  const open = task.shares.filter(({ zone }) => task.openZones.includes(zone));
+  const { at, loggedAt, startedAt, climate, tin, thinnedPct, cautions = [], skipped, note, coats = 1 } = doing;
+  const open = task.shares.filter(
+    ({ zone }) => task.openZones.includes(zone) && (!doing.zones || doing.zones.includes(zone)),
+  );
   const total = open.reduce((sum, { minutes }) => sum + minutes, 0);
   const clocked = startedAt === undefined ? undefined : (Date.parse(at) - Date.parse(startedAt)) / 60_000;
   const spent = doing.minutes ?? (clocked !== undefined && clocked > 0 && clocked <= LONGEST_MIN ? clocked : undefined);
+  const code = doing.class ?? tin?.class ?? task.class;
+  // What was put on instead, or so many coats at once, stands for what it is and not for the job it took the place of.
+  const otherwise = isCoat(task.op) && !skipped && (code !== task.class || coats !== 1);
+  const timeOf = (minutes: number): Pick<LogEntry, 'minutes' | 'minutes_estimated'> => {
+    if (total === 0) return {};
+    if (spent !== undefined) return { minutes: round((spent * minutes) / total) };
+    return { minutes: round(minutes * coats * (doing.pace ?? 1)), minutes_estimated: true };
+  };
   return open.map(({ zone, minutes, ml }) => ({
     zone,
     op: task.op,
-    task: task.key,
+    ...(otherwise ? { instead_of: task.key } : { task: task.key }),
     at,
+    ...(loggedAt === undefined || loggedAt === at ? {} : { logged_at: loggedAt }),
     ...(startedAt && spent !== undefined ? { started_at: startedAt } : {}),
-    ...(task.class ? { class: tin?.class ?? task.class } : {}),
+    ...(code ? { class: code } : {}),
     ...(task.method ? { method: task.method } : {}),
     ...(task.colour ? { colour: task.colour } : {}),
-    ...(tin ? { product: tin.id } : task.product ? { product: task.product } : {}),
-    ...(isCoat(task.op) && !skipped ? { coats: 1 } : {}),
-    ...(ml > 0 && !skipped ? { ml: Math.round(ml) } : {}),
-    ...(spent !== undefined && !skipped && total > 0 ? { minutes: round((spent * minutes) / total) } : {}),
-    ...(skipped ? {} : { foreseen_min: round(minutes) }),
+    ...(tin ? { product: tin.id } : task.product && code === task.class ? { product: task.product } : {}),
+    ...(isCoat(task.op) && !skipped ? { coats } : {}),
+    ...(ml > 0 && !skipped ? { ml: Math.round(ml * coats) } : {}),
+    ...(skipped ? {} : { ...timeOf(minutes), foreseen_min: round(minutes * coats) }),
     ...(climate ? { temperature_c: climate.temperature_c, humidity_pct: climate.humidity_pct } : {}),
     ...(thinnedPct ? { thinned_pct: thinnedPct } : {}),
     ...(cautions.length > 0 ? { cautions: [...cautions] } : {}),

@@ -1,4 +1,4 @@
-import type { Dossier, LogEntry } from '../dossier';
+import { addSpent, spentOn, type Dossier, type LogEntry } from '../dossier';
 import type { OperationCode } from '../knowledge';
 
 /** How long the owner takes for a kind of work, as a multiple of the class table. */
@@ -21,6 +21,8 @@ const WITHIN_OWNER_SD = 0.3;
 /** Own times shrink to the table as if it were so many logged times. */
 const TABLE_WEIGHT = 4;
 const EIGHTY_PCT = 1.2816;
+/** What nobody timed counts as planned, and so much of a time that was taken (common practice: a guess is worth a quarter). */
+const ESTIMATE_WEIGHT = 0.25;
 /** A clock that was forgotten says nothing about the work. */
 const MOST_TIMES_OFF = 5;
 
@@ -29,29 +31,30 @@ const MOST_TIMES_OFF = 5;
  * mean log ratio m: exp(n·m / (n + 4)). Example: four times at double the table's → about 1.41.
  */
 export function learnPace(dossiers: readonly Pick<Dossier, 'log'>[]): Pace {
-  const ratios = new Map<string, number[]>();
+  const ratios = new Map<string, { log: number; weight: number }[]>();
   for (const { log = [] } of dossiers) {
     for (const entries of groupTaps(log)) {
-      const took = sum(entries, ({ minutes }) => minutes);
+      const took = addSpent(entries);
       const foreseen = sum(entries, ({ foreseen_min }) => foreseen_min);
       const [{ op, skipped }] = entries as [LogEntry, ...LogEntry[]];
-      if (skipped || took === null || foreseen === null || took <= 0 || foreseen <= 0) continue;
-      const ratio = took / foreseen;
+      if (skipped || foreseen === null || took.minutes <= 0 || foreseen <= 0) continue;
+      const ratio = took.minutes / foreseen;
       if (ratio > MOST_TIMES_OFF || ratio < 1 / MOST_TIMES_OFF) continue;
-      ratios.set(op, [...(ratios.get(op) ?? []), Math.log(ratio)]);
+      const weight = took.estimated ? ESTIMATE_WEIGHT : 1;
+      ratios.set(op, [...(ratios.get(op) ?? []), { log: Math.log(ratio), weight }]);
     }
   }
   return (op) => {
     const own = ratios.get(op) ?? [];
-    const n = own.length;
-    const mean = own.reduce((total, value) => total + value, 0) / (n + TABLE_WEIGHT);
+    const n = own.reduce((total, { weight }) => total + weight, 0);
+    const mean = own.reduce((total, { log, weight }) => total + weight * log, 0) / (n + TABLE_WEIGHT);
     const posteriorVar = BETWEEN_OWNERS_SD ** 2 / (1 + n * (BETWEEN_OWNERS_SD / WITHIN_OWNER_SD) ** 2);
     const sd = Math.sqrt(posteriorVar + WITHIN_OWNER_SD ** 2);
     return {
       factor: Math.exp(mean),
       low: Math.exp(mean - EIGHTY_PCT * sd),
       high: Math.exp(mean + EIGHTY_PCT * sd),
-      times: n,
+      times: own.filter(({ weight }) => weight === 1).length,
     };
   };
 }
@@ -107,11 +110,14 @@ const PIECE_WEIGHT = 3;
  */
 export function learnPiecePace(dossiers: readonly Pick<Dossier, 'log'>[]): PiecePace {
   const ratios = dossiers.flatMap(({ log = [] }) => {
-    const timed = log.filter(
-      ({ minutes = 0, foreseen_min = 0, skipped }) => !skipped && minutes > 0 && foreseen_min > 0,
-    );
-    const took = timed.reduce((total, { minutes = 0 }) => total + minutes, 0);
-    const foreseen = timed.reduce((total, { foreseen_min = 0 }) => total + foreseen_min, 0);
+    const timed = log.flatMap((entry) => {
+      const spent = spentOn(entry);
+      const { foreseen_min: foreseen = 0 } = entry;
+      const weight = spent?.estimated ? ESTIMATE_WEIGHT : 1;
+      return spent && spent.minutes > 0 && foreseen > 0 ? [{ took: spent.minutes, foreseen, weight }] : [];
+    });
+    const took = timed.reduce((total, own) => total + own.weight * own.took, 0);
+    const foreseen = timed.reduce((total, own) => total + own.weight * own.foreseen, 0);
     const ratio = foreseen > 0 ? took / foreseen : 0;
     return ratio > 1 / MOST_TIMES_OFF && ratio < MOST_TIMES_OFF ? [Math.log(ratio)] : [];
   });

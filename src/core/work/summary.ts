@@ -1,23 +1,17 @@
 import { KIND_LABELS, type PieceKind } from '../knowledge';
-import { LABEL_CLIMATE } from '../climate';
 import { namePiece, wishOf, type Dossier } from '../dossier';
 import { listReadings, type DueReading } from '../panel';
-import { buildSection, buildTreatedSection, summariseProgress, type Progress, type Section } from '../piece';
+import { buildSection, buildTreatedSection, type Section } from '../piece';
 import { computeBelief } from '../survey';
-import { listBlocks, listHeld } from './blocks';
-import { isInWork } from './in-work';
-import { nextTask } from './next-task';
-import { listTasks, pickName } from './tasks';
+import { judgeStanding, type Standing } from './standing';
 
 /** A piece as a list of all of them shows it. It hangs on the piece alone, not on the time of day. */
-export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> {
+export interface PieceSummary extends Standing {
   id: string;
   name: string;
   kind: PieceKind;
   /** The day it is wanted by. */
   due: string | null;
-  /** The screen its next step is on. */
-  stage: 'read' | 'choose' | 'prove' | 'work';
   /** A cut through the zone that is known best; none where it has no zones yet. */
   section: Section | null;
   /** The reading of a panel that comes next. ISO instants. */
@@ -25,7 +19,6 @@ export interface PieceSummary extends Pick<Progress, 'state' | 'next' | 'tone'> 
 }
 
 export function summarisePiece(dossier: Dossier): PieceSummary {
-  const { stage, ...progress } = readProgress(dossier);
   // What is due hangs on the clock, when it will be does not.
   const next = listReadings(dossier, new Date(0).toISOString())[0];
   return {
@@ -33,10 +26,7 @@ export function summarisePiece(dossier: Dossier): PieceSummary {
     name: namePiece(dossier.piece),
     kind: dossier.piece.kind,
     due: dossier.goal?.due ?? null,
-    stage: stage === 'paint' ? 'work' : stage === 'stopped' ? 'read' : stage,
-    state: progress.state,
-    next: progress.next,
-    tone: progress.tone,
+    ...judgeStanding(dossier),
     section: drawSection(dossier),
     reading: next ? { moment: next.moment, dueAt: next.dueAt, overdueAt: next.overdueAt } : null,
   };
@@ -77,21 +67,6 @@ export function isMeant(piece: Pick<Dossier['piece'], 'name' | 'kind'>, find: st
     .toLocaleLowerCase()
     .split(/\s+/)
     .every((word) => text.includes(word));
-}
-
-/** Where a piece stands; once it may be painted, by its work. */
-function readProgress(dossier: Dossier): Pick<Progress, 'stage' | 'state' | 'next' | 'tone'> {
-  const progress = summariseProgress(dossier);
-  if (progress.stage !== 'paint' || progress.tone !== 'go' || !isInWork(dossier)) return progress;
-  const tasks = listTasks(dossier, [], LABEL_CLIMATE);
-  const open = tasks.filter(({ state }) => state === 'open');
-  const first = nextTask({ tasks, held: listHeld(tasks, listBlocks(dossier, tasks)) }, null);
-  if (tasks.length === 0) return progress;
-  return {
-    ...progress,
-    state: { code: 'working', done: tasks.length - open.length, jobs: tasks.length },
-    next: first ? { code: 'job', task: pickName(first) } : { code: open.length > 0 ? 'held_back' : 'cure' },
-  };
 }
 
 function drawSection(dossier: Dossier): Section | null {

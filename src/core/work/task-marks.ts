@@ -28,7 +28,10 @@ interface Mark {
   skipped: boolean;
 }
 
-/** Which of a zone's tasks the log says are over. An entry that names its task counts for it, others by kind and class. */
+/**
+ * Which of a zone's tasks the log says are over. An entry that names its task counts for it, others by kind and class, or
+ * for the task they took the place of; what was done besides the plan counts for none.
+ */
 export function matchLog(
   nodes: readonly Node[],
   dossier: Pick<Dossier, 'log' | 'chosen'>,
@@ -37,7 +40,7 @@ export function matchLog(
   const own = (dossier.log ?? []).filter(
     (entry) => entry.zone === zone && entry.at !== undefined && isOfNow(dossier, entry),
   );
-  const entries = [...own].sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!));
+  const entries = own.filter(({ extra }) => !extra).sort((a, b) => Date.parse(a.at!) - Date.parse(b.at!));
   const stripped = entries.findLastIndex(({ op, skipped }) => op === 'strip' && !skipped);
   const marks = new Map<string, Mark>();
   const used = new Set<LogEntry>();
@@ -63,6 +66,12 @@ export function matchLog(
         (i >= stripped || !isUndone(node)),
     );
     if (at >= 0) take(node, left.splice(at, 1)[0]!.entry);
+  }
+  // Something else was put on in its place: the job is over, whatever is on now.
+  for (const node of nodes) {
+    if (marks.has(node.key) || node.reading) continue;
+    const entry = entries.findLast((own) => !used.has(own) && baseKey(own.instead_of) === node.key);
+    if (entry) take(node, entry);
   }
   return marks;
 }

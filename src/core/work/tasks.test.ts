@@ -105,10 +105,20 @@ describe('a tap on Done', () => {
     expect(listTaken(entries)).toEqual(new Map([['mine', 300]]));
   });
 
-  it('writes no time where no clock ran, or ran all night', () => {
-    expect(logTask(task, { at: '2026-11-28T09:30:00Z' })[0]).not.toHaveProperty('minutes');
-    expect(logTask(task, { at: '2026-11-28T09:30:00Z', startedAt: '2026-11-27T20:00:00Z' })[0]).not.toHaveProperty(
-      'minutes',
+  it('counts as planned, marked an estimate, where no clock ran, or ran all night', () => {
+    const planned = { minutes: 12, minutes_estimated: true };
+    expect(logTask(task, { at: '2026-11-28T09:30:00Z' })[0]).toMatchObject(planned);
+    const allNight = { at: '2026-11-28T09:30:00Z', startedAt: '2026-11-27T20:00:00Z' };
+    expect(logTask(task, allNight)[0]).toMatchObject(planned);
+    expect(logTask(task, { at: '2026-11-28T09:30:00Z', pace: 1.5 })[0]).toMatchObject({ minutes: 18 });
+    expect(logTask(task, { at: '2026-11-28T09:30:00Z', skipped: true })[0]).not.toHaveProperty('minutes');
+  });
+
+  it('may be of yesterday: clocks run from then, and when it was written down is kept beside', () => {
+    const [entry] = logTask(task, { at: '2026-11-27T19:00:00Z', loggedAt: '2026-11-28T09:30:00Z' });
+    expect(entry).toMatchObject({ at: '2026-11-27T19:00:00Z', logged_at: '2026-11-28T09:30:00Z' });
+    expect(logTask(task, { at: '2026-11-28T09:30:00Z', loggedAt: '2026-11-28T09:30:00Z' })[0]).not.toHaveProperty(
+      'logged_at',
     );
   });
 

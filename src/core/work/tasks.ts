@@ -1,9 +1,9 @@
 import type { Climate } from '../climate';
-import type { Dossier, ShelfItem } from '../dossier';
+import { openTroubles, type Dossier, type ShelfItem } from '../dossier';
 import { isCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import { definedOnly, latestOf } from '../shared';
-import { identifyStep, listTakenSteps, type NamedTask, type TakenStep } from '../systems';
+import { identifyStep, listTakenSteps, type NamedTask, type StepName, type TakenStep } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { addPauses } from './pauses';
 import { READING_KEY } from './reading-task';
@@ -72,8 +72,14 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   const several = new Set(taken.flatMap(({ steps }) => steps.flatMap(({ colour }) => colour ?? []))).size > 1;
   const planned = taken.map(({ id, steps }) => ({ zone: id, nodes: expand(id, steps, several) }));
   const gates = judgeGates(dossier);
-  const chains = now === undefined ? planned : planned.map((chain) => addPauses(chain, dossier, tins, now));
-  const done = new Map(chains.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier, zone)]));
+  const paused = now === undefined ? planned : planned.map((chain) => addPauses(chain, dossier, tins, now));
+  const done = new Map(paused.map(({ zone, nodes }) => [zone, matchLog(nodes, dossier, zone)]));
+  // What went wrong on a zone is settled first: its old steps do not go on.
+  const halted = new Set(openTroubles(dossier).map(({ zone }) => zone));
+  const chains = paused.map(({ zone, nodes }) => ({
+    zone,
+    nodes: halted.has(zone) ? nodes.filter(({ key }) => done.get(zone)!.has(key)) : nodes,
+  }));
   const tin = (id: string | undefined): ShelfItem | undefined => tins.find((own) => own.id === id);
   const tasks: Task[] = [];
   for (const { key, nodes } of mergeChains(chains)) {
@@ -151,12 +157,15 @@ function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
   return last === undefined ? {} : { doneAt: last };
 }
 
+/** What is on is tested as it is, without a patch of its own. */
+const TEST_AGAIN = 'test_again' satisfies StepName;
+
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly TakenStep[], several: boolean): Node[] {
   const nodes: Node[] = [];
   const counts = new Map<string, number>();
   for (const step of steps) {
-    const coats = step.coats ?? 1;
+    const coats = step.name === TEST_AGAIN ? 0 : (step.coats ?? 1);
     for (let coat = 1; coat <= coats; coat += 1) {
       const what = step.hand ?? step.repair ?? step.class ?? step.grit ?? '';
       const colour = several && step.colour ? [step.colour.slice(1)] : [];
@@ -175,11 +184,15 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
       });
     }
     if (step.op !== 'proof') continue;
-    const last = nodes.at(-1)!;
-    const key = `${last.key}-${READING_KEY}`;
+    // What is tested again has its patch already, or is its own.
+    const again = step.name === TEST_AGAIN;
+    const base = again ? [step.stage, step.op, TEST_AGAIN].join('-') : nodes.at(-1)!.key;
     nodes.push({
-      ...last,
-      key,
+      key: `${base}-${READING_KEY}`,
+      step,
+      zone,
+      coat: 1,
+      coats: 1,
       // Of zones that share a patch one has it in its minutes.
       minutes: step.minutes > 0 ? WORK_RATES.read_proof.once : 0,
       ml: 0,

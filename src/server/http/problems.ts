@@ -57,6 +57,8 @@ const STATUS: Record<ProblemCode, number> = {
   too_many: 422,
   too_deep: 422,
   in_future: 422,
+  before_bought: 422,
+  contradicts_itself: 422,
   picture_overladen: 422,
   file_overladen: 422,
   database_unwell: 503,

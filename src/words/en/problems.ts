@@ -88,6 +88,10 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
     `Nested more than ${String(max ?? 'a hundred')} levels deep. Lay the records flat, as the format has them.`,
   in_future: ({ found }) =>
     `${String(found ?? 'This moment')} lies more than a day ahead. Check the date and the clock of the device, and send it again.`,
+  before_bought: ({ found, bought }) =>
+    `${String(found ?? 'This moment')} lies before the piece was bought (${String(bought ?? '')}). Check the date, or the day it was bought on.`,
+  contradicts_itself: ({ field }) =>
+    `What is logged contradicts itself: ${String(field ?? 'a field')} cannot be so beside the rest. Check it and send it again.`,
   database_unwell: ({ detail }) =>
     `The database does not answer as it should (${String(detail ?? '')}). Stop the server, keep a copy of the file, and start again.`,
   picture_overladen: () =>

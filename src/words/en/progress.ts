@@ -2,8 +2,14 @@ import type { NextStep, PieceState } from '@/core/piece';
 import { lowerFirst } from '@/core/shared';
 import { lookUp, type Words } from './look-up';
 import { nameTask } from './steps';
+import { nameSymptom } from './symptoms';
 
 const STATES: { [C in PieceState['code']]: Words<Extract<PieceState, { code: C }>> } = {
+  sold: 'Sold',
+  handed_over: 'Handed over',
+  done: 'Done',
+  held_back: 'Held back',
+  in_trouble: ({ symptom, zoneName }) => `${nameSymptom(symptom)}: ${lowerFirst(zoneName)}`,
   lead_found: 'Lead found',
   lead_possible: 'Lead possible',
   reading: ({ settled, zones }) => `${settled} of ${zones} zones read`,
@@ -28,6 +34,9 @@ const STEPS: { [C in NextStep['code']]: Words<Extract<NextStep, { code: C }>> } 
   job: ({ task }) => `Next: ${lowerFirst(nameTask(task))}`,
   held_back: 'Held back: see Work',
   cure: 'All is done: it cures',
+  mend: 'Find the way out in Mend',
+  hand_over: 'Waits to be fetched',
+  tell_how_it_holds: 'Say later how it holds',
 };
 
 /** Where a piece stands, in a few words. */

@@ -4,6 +4,7 @@ import { lowerFirst, upperFirst } from '@/core/shared';
 import { SPRAY_PLACE, type Block, type HardwareVerdict, type Move, type PieceWork, type Remedy } from '@/core/work';
 import { sayGate } from './proof';
 import { sayHazard, sayHold } from './surface';
+import { nameSymptom } from './symptoms';
 
 const BLOCKS: Record<Block['gate'], string> = {
   fault_alive: 'Something is still alive here',
@@ -11,6 +12,7 @@ const BLOCKS: Record<Block['gate'], string> = {
   lead_test: 'No dry sanding or heat before a lead test',
   proof_failed: 'A patch failed',
   no_way: 'Choose again',
+  trouble: 'Something went wrong',
 };
 
 /** What holds work back, in a few words. */
@@ -25,6 +27,8 @@ export function sayBlock({ because }: Pick<Block, 'because'>): string {
       return sayHazard(because.hazard);
     case 'gate':
       return sayGate(because.gate);
+    case 'trouble':
+      return `${nameSymptom(because.symptom)} on the ${lowerFirst(because.zoneName)}. Its old steps rest until Mend has a way out.`;
     case 'no_way':
       return `The system you took does not stand any more for the ${lowerFirst(because.zoneName)}. Choose again.`;
   }

@@ -7,6 +7,7 @@ import { PIECE_CARD_WORDS, sayMoment, sayNext, sayState } from '@/words';
 import { lowerFirst } from '@/core/shared';
 
 const MINUTE_MS = 60_000;
+const HOUR_MS = 3_600_000;
 
 interface PieceCardProps {
   piece: PieceSummary;
@@ -17,7 +18,8 @@ interface PieceCardProps {
 
 export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
   const now = useNow(MINUTE_MS);
-  const { id, name, stage, state, next, tone, section, reading } = piece;
+  const { id, name, stage, state, next, tone, section, reading, until } = piece;
+  const driesH = until === undefined ? 0 : Math.ceil((Date.parse(until) - Date.parse(now)) / HOUR_MS);
   const due = reading ? sayDue(reading, now) : null;
   const card = (
     <Card
@@ -42,6 +44,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
         </Heading>
         <StateMark tone={tone}>{sayState(state)}</StateMark>
         <Body numberOfLines={2}>{sayNext(next)}</Body>
+        {driesH > 0 ? <StateMark tone="wait">{PIECE_CARD_WORDS.driesOn(driesH)}</StateMark> : null}
         {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
       </Column>
     </Card>

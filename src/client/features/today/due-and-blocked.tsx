@@ -36,6 +36,7 @@ const GO_TO: Record<string, string> = {
   read: DUE_AND_BLOCKED_WORDS.goToRead,
   choose: DUE_AND_BLOCKED_WORDS.chooseAgain,
   prove: DUE_AND_BLOCKED_WORDS.goToProve,
+  mend: DUE_AND_BLOCKED_WORDS.goToMend,
 };
 
 /** What holds pieces back, with the way to what settles it. */

@@ -114,4 +114,5 @@ const GO_TO = {
   read: WORK_SCREEN_WORDS.goToRead,
   choose: WORK_SCREEN_WORDS.chooseAgain,
   prove: WORK_SCREEN_WORDS.goToProve,
+  mend: WORK_SCREEN_WORDS.goToMend,
 } as const;

@@ -2,6 +2,7 @@ export const PIECE_CARD_WORDS = {
   keptHereUntilTheServerHas: 'Kept here until the server has it',
   overdue: (what: string): string => `Overdue: ${what}`,
   dueNow: (what: string): string => `Due now: ${what}`,
+  driesOn: (hours: number): string => `Dries for ${hours < 48 ? `${hours} h` : `${Math.round(hours / 24)} days`} more`,
   inIt: (hours: number, days: number, what: string): string =>
     `In ${hours < 48 ? `${hours} h` : `${days} days`}: ${what}`,
 };

@@ -87,6 +87,7 @@ export const DUE_AND_BLOCKED_WORDS = {
   dueNow: 'Due now',
   strips: (strips: string): string => `Strips ${strips}`,
   goToRead: 'Go to Read',
+  goToMend: 'Go to Mend',
   chooseAgain: 'Choose again',
   goToProve: 'Go to Prove',
   heldBack: 'Held back',

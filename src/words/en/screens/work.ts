@@ -303,4 +303,5 @@ export const WORK_SCREEN_WORDS = {
   goToRead: 'Go to Read',
   chooseAgain: 'Choose again',
   goToProve: 'Go to Prove',
+  goToMend: 'Go to Mend',
 };
