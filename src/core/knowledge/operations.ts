@@ -1,5 +1,5 @@
 import type { CautionCode } from './cautions';
-import type { OperationCode } from './codes';
+import { PAINTS, PRIMERS, TOPCOATS, type OperationCode, type ProductClass } from './codes';
 
 /** What an operation is to the shop, all on its row (common practice). */
 export interface OperationFact {
@@ -69,6 +69,14 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   cure: { label: 'Cure', untimed: true, leaves: true, says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
   handover: { label: 'Hand over', untimed: true, leaves: true, cautions: ['tipping'], says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
 };
+
+/** The classes that a whole coat of an operation may be of; none where it puts none on. */
+export function listClassesFor(op: OperationCode): readonly ProductClass[] {
+  const { coat } = OPERATION_FACTS[op];
+  if (coat === 'primer') return PRIMERS;
+  if (coat === 'paint') return PAINTS;
+  return coat === 'clear' ? TOPCOATS.filter((code) => code !== 'none') : [];
+}
 
 /** A film goes on: primer, paint, clear or a seal. Its clocks run from then. */
 export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !== undefined;

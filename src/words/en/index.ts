@@ -10,6 +10,7 @@ export * from './letting-go';
 export * from './colour';
 export { findTerm, listTerms, markTerms, type Term, type TermCode } from './glossary';
 export { GUIDE, type GuideCard } from './guide';
+export { listWords } from './lists';
 export { HELP, SCREENS, type ScreenCode } from './help';
 export { sayClosing, sayHand, sayWithoutHand } from './hand';
 export { explainProblem } from './problems';

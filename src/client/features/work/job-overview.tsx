@@ -16,8 +16,7 @@ import {
   Swatch,
 } from '@/client/ui';
 import { Pressable } from 'react-native';
-import { addUpTimes, drawWork, learnPace, openMinutes, sayWhere, type Task } from '@/core/work';
-import { useListTimesQuery } from '@/client/store';
+import { addUpTimes, drawWork, openMinutes, sayWhere, type Task } from '@/core/work';
 import { JOB_OVERVIEW_WORDS, nameTask, sayColour, saySection } from '@/words';
 import type { WorkView } from './use-work';
 import { nameZone } from '@/core/dossier';
@@ -28,13 +27,9 @@ interface JobOverviewProps {
   onPick: (task: Task) => void;
 }
 
-const NO_TIMES: never[] = [];
-
 /** Where the piece stands: its sections filling up, what is left, and the jobs grouped into sittings. */
 export function JobOverview({ view, current, onPick }: JobOverviewProps) {
-  const { piece, plan, times } = view;
-  const { data: timed = NO_TIMES } = useListTimesQuery();
-  const pace = useMemo(() => learnPace(timed), [timed]);
+  const { piece, plan, times, pace } = view;
   const open = piece.tasks.filter(({ state }) => state === 'open');
   const done = piece.tasks.filter(({ state }) => state !== 'open');
   const time = addUpTimes(open.map((task) => ({ minutes: openMinutes(task), pace: pace(task.op) })));
@@ -156,7 +151,7 @@ function JobRow({
             {JOB_OVERVIEW_WORDS.min(
               task.colour ? sayColour(task.colour) : null,
               where,
-              Math.round(task.state === 'open' ? openMinutes(task) : task.minutes),
+              Math.round((task.state === 'open' ? openMinutes(task) : task.minutes) * view.pace(task.op).factor),
             )}
           </Small>
         </Column>

@@ -23,7 +23,7 @@ interface StepHeadProps {
 
 /** What, where, how long, how much and with what. */
 export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
-  const { piece } = view;
+  const { piece, pace } = view;
   const { sayVolume } = useMeasures();
   const { dossier } = piece;
   const tools = listTools(
@@ -53,7 +53,7 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
       </Column>
       <Where view={view} zones={zones} />
       <Row gap="$xl" flexWrap="wrap">
-        <Amount value={saySpan(openMinutes(task))} words={STEP_HEAD_WORDS.ofYourHands} />
+        <Amount value={saySpan(openMinutes(task) * pace(task.op).factor)} words={STEP_HEAD_WORDS.ofYourHands} />
         {pour === null ? null : (
           <Amount
             value={sayVolume(pour)}

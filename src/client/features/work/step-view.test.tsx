@@ -5,7 +5,7 @@ import { makeTimes } from '@/client/features/shop-plan';
 import { makeStore, sittingBegun } from '@/client/store';
 import { config } from '@/client/ui/tamagui.config';
 import { applyChange, type Dossier, type ShelfItem } from '@/core/dossier';
-import { logTask, readPieceWork, type Task } from '@/core/work';
+import { learnPace, logTask, readPieceWork, type Task } from '@/core/work';
 import { makeFacts, makePiece, NOW, plainSteps } from '../../../../tests/properties/shop-data';
 import { StepView } from './step-view';
 import type { WorkView } from './use-work';
@@ -46,7 +46,9 @@ function show(
     times: makeTimes('Europe/Lisbon', 'en-GB'),
     timeZone: 'Europe/Lisbon',
     now,
-    log: () => '',
+    pace: learnPace([]),
+    log: () => undefined,
+    logExtra: () => undefined,
     takeBack: () => undefined,
     putRight: () => undefined,
   };
@@ -129,15 +131,15 @@ describe('a step', () => {
 
   it('can be logged otherwise: minutes, thinning, a note, or left out on purpose', () => {
     const { onLog, task } = show(makePiece('desk'), ({ op, coat }) => op === 'paint' && coat === 1);
-    fireEvent.press(screen.getByLabelText('Why this step, and other ways to log it'));
+    fireEvent.press(screen.getByLabelText('Something else, or earlier'));
     const fields = screen.UNSAFE_getAllByType(require('react-native').TextInput); // eslint-disable-line @typescript-eslint/no-require-imports
     fireEvent.changeText(fields[0]!, 'long');
     expect(screen.getByText('A number from 0 to 600.')).toBeTruthy();
     fireEvent.changeText(fields[0]!, '35');
     fireEvent.changeText(fields[1]!, '5');
-    fireEvent.press(screen.getByText('Done, with this'));
+    fireEvent.press(screen.getByText('Done, like this'));
     expect(onLog).toHaveBeenLastCalledWith(task, { minutes: 35, thinnedPct: 5 });
-    fireEvent.press(screen.getByText('Left out on purpose'));
+    fireEvent.press(screen.getByText('Not done, and it stays so'));
     expect(onLog).toHaveBeenLastCalledWith(task, { minutes: 35, thinnedPct: 5, skipped: true });
   });
 });

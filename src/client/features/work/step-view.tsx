@@ -3,8 +3,8 @@ import { useMeasures } from '@/client/store';
 import { Body, Card, Choices, Column, Disclosure, Notice, Row, Small, StateMark } from '@/client/ui';
 import { CAN_ML, countCans, listDrawings } from '@/core/application';
 import { findProduct, isWholeCoat, labelProduct, type ProductClass } from '@/core/knowledge';
-import { isFilm, listFacts, type Doing, type Task } from '@/core/work';
-import { STEP_VIEW_WORDS, sayBasisOf, sayFinding } from '@/words';
+import { isFilm, listFacts, type Task } from '@/core/work';
+import { STEP_OTHERWISE_WORDS, STEP_VIEW_WORDS, sayBasisOf, sayFinding, sayWhy } from '@/words';
 import { GunCard } from './gun-card';
 import { StepAction } from './step-action';
 import { StepHead } from './step-head';
@@ -13,7 +13,7 @@ import { StepWaits } from './step-waits';
 import { TechniqueDrawing } from './technique-drawing';
 import { useStep } from './use-step';
 import { useWakeLock } from './use-wake-lock';
-import type { WorkView } from './use-work';
+import type { Told, WorkView } from './use-work';
 
 /** So many an entry of the log holds. */
 const MOST_KEPT = 20;
@@ -21,7 +21,7 @@ const MOST_KEPT = 20;
 interface StepViewProps {
   view: WorkView;
   task: Task;
-  onLog: (task: Task, doing: Omit<Doing, 'at' | 'climate'>) => void;
+  onLog: (task: Task, told: Told) => void;
 }
 
 /** One step, in large type: what, where, with what, how much to pour, what matters, what to beware of, a clock, Done. */
@@ -97,9 +97,12 @@ export function StepView({ view, task, onLog }: StepViewProps) {
         </Notice>
       ))}
       <StepAction view={view} step={step} onDone={done} />
-      <Disclosure label={STEP_VIEW_WORDS.whyThisStepAndOtherWays}>
-        {() => <Otherwise task={task} open={act === 'done' || act === 'done_early'} onLog={onLog} tin={tin} />}
-      </Disclosure>
+      {act === 'done' || act === 'done_early' ? (
+        <Disclosure label={STEP_OTHERWISE_WORDS.somethingElseOrEarlier}>
+          {() => <Otherwise view={view} step={step} onLog={onLog} />}
+        </Disclosure>
+      ) : null}
+      <Disclosure label={STEP_VIEW_WORDS.whyThisStep}>{() => <Body>{sayWhy(task.why)}</Body>}</Disclosure>
     </Card>
   );
 }

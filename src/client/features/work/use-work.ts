@@ -5,6 +5,7 @@ import {
   makeId,
   taskLaidDown,
   useChange,
+  useListTimesQuery,
   useNow,
   useShelf,
   useShelfChange,
@@ -12,11 +13,33 @@ import {
   type RootState,
   timeNow,
 } from '@/client/store';
-import type { Dossier, LogEntry, ShelfItem } from '@/core/dossier';
+import {
+  applyChange,
+  nameZone,
+  withShelf,
+  type Dossier,
+  type LogEntry,
+  type PieceChange,
+  type ShelfItem,
+} from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
-import { listTaken, logTask, readPieceWork, type Doing, type PieceWork, type ShopPlan, type Task } from '@/core/work';
+import { planOn } from '@/core/systems';
+import {
+  airOf,
+  learnPace,
+  listTaken,
+  listTasks,
+  logTask,
+  readPieceWork,
+  splitForWork,
+  type Doing,
+  type Pace,
+  type PieceWork,
+  type ShopPlan,
+  type Task,
+} from '@/core/work';
 import { readAirNow, type Air } from '@/core/workshop';
-import { USE_WORK_WORDS, nameTask } from '@/words';
+import { PHRASES, USE_WORK_WORDS, nameTask } from '@/words';
 
 export interface WorkView {
   piece: PieceWork;
@@ -27,13 +50,27 @@ export interface WorkView {
   times: Times;
   timeZone: string;
   now: string;
-  /** Logs a task as done or left out. */
-  log: (task: Task, doing: Omit<Doing, 'at' | 'climate'>) => void;
+  /** The owner's own times, by kind of work. */
+  pace: Pace;
+  /** Logs a task as done or left out, or otherwise than it was planned; a plan that is left so is planned on from there. */
+  log: (task: Task, told: Told) => void;
+  /** Logs something that was done besides the plan. */
+  logExtra: (entries: readonly LogEntry[]) => void;
   /** Takes a tap back, and gives back to the tins what it took. */
   takeBack: (work: string) => void;
   /** Stores a tap put right; the tin follows what it now took. */
   putRight: (work: string, entries: LogEntry[]) => void;
 }
+
+/** What is told of a task that was done: all but what the shop knows by itself. */
+export interface Told extends Omit<Doing, 'at' | 'climate' | 'loggedAt' | 'pace'> {
+  /** When it was done, where that is not now. ISO instant. */
+  at?: string;
+  /** Only these parts of its one zone: they become a zone of their own. */
+  parts?: readonly string[];
+}
+
+const NO_TIMES: never[] = [];
 
 /** The work of one piece, judged here so that a tap shows at once, with its place in the plan of the shop. */
 export function useWork(dossier: Dossier): WorkView {
@@ -45,6 +82,8 @@ export function useWork(dossier: Dossier): WorkView {
   const dispatch = useDispatch<AppDispatch>();
   const started = useSelector((state: RootState) => state.bench.started);
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
+  const { data: timed = NO_TIMES } = useListTimesQuery();
+  const pace = useMemo(() => learnPace(timed), [timed]);
   const minute = now.slice(0, 16);
   const piece = useMemo(
     () => readPieceWork(dossier, { workshop, tins, now: new Date(`${minute}:00Z`).toISOString(), timeZone }),
@@ -58,6 +97,20 @@ export function useWork(dossier: Dossier): WorkView {
       if (!taken.has(tinId)) changeShelf({ type: 'tin_given_back', tinId, work });
     for (const [tinId, ml] of taken) changeShelf({ type: 'tin_drawn', tinId, drawing: { work, ml, on } });
   };
+  const findTask = (parted: Dossier, { key, op }: Task, zone: string): Task => {
+    const tasks = listTasks(parted, tins, airOf({ workshop, now, timeZone }), now);
+    const own = tasks.filter(({ zones, op: is }) => is === op && zones.includes(zone));
+    return own.find((task) => task.key === key) ?? own[0]!;
+  };
+  /** Logs a tap; where it leaves the plan, the plan goes on from what is on now. */
+  const logAndGoOn = (before: Dossier, entries: LogEntry[], said: string): void => {
+    const work = makeId();
+    const logged = { type: 'work_logged', work, entries } as const;
+    const on = planOn(withShelf(applyChange(before, logged)!, tins), timeNow(), PHRASES);
+    change(logged, on ? `${said}. ${USE_WORK_WORDS.plannedOn}` : said);
+    if (on && on.broken.length < on.departures.length) change({ type: 'choice_taken', choice: on.choice });
+    drawOff(work, entries);
+  };
   const entriesOf = (work: string): LogEntry[] => (dossier.log ?? []).filter((entry) => entry.work === work);
   return {
     piece,
@@ -67,19 +120,26 @@ export function useWork(dossier: Dossier): WorkView {
     times,
     timeZone,
     now,
-    log: (task, doing) => {
-      const at = timeNow();
+    pace,
+    log: (task, { parts, ...told }) => {
+      const loggedAt = timeNow();
+      const at = told.at ?? loggedAt;
       const air = readAirNow(workshop.air, at);
-      const work = makeId();
-      const running = started?.task === task.id ? { startedAt: started.at } : {};
-      const entries = logTask(task, { ...running, ...doing, at, ...(air ? { climate: air } : {}) });
-      change(
-        { type: 'work_logged', work, entries },
-        `${doing.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${nameTask(task)}`,
-      );
-      drawOff(work, entries);
+      const running = started?.task === task.id && told.at === undefined ? { startedAt: started.at } : {};
+      const doing = { ...running, ...told, at, loggedAt, pace: pace(task.op).factor, ...(air ? { climate: air } : {}) };
+      const [zone] = doing.zones ?? task.openZones;
+      const cut = parts && zone ? splitOffParts(dossier, zone, parts) : null;
+      const split = cut?.changes ?? [];
+      for (const own of split) change(own);
+      const parted = split.reduce((own, next) => applyChange(own, next)!, dossier);
+      // Of a zone that was split the task is another one, with the same key.
+      const meant = cut ? findTask(parted, task, cut.id) : task;
+      const entries = logTask(meant, cut ? { ...doing, zones: [cut.id] } : doing);
+      const said = `${told.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${nameTask(task)}`;
+      logAndGoOn(parted, entries, said);
       if (started?.task === task.id) dispatch(taskLaidDown());
     },
+    logExtra: (entries) => logAndGoOn(dossier, [...entries], USE_WORK_WORDS.logged),
     takeBack: (work) => {
       change({ type: 'work_withdrawn', work });
       drawOff(work, [], entriesOf(work));
@@ -89,4 +149,15 @@ export function useWork(dossier: Dossier): WorkView {
       drawOff(work, entries, entriesOf(work));
     },
   };
+}
+
+/** The changes that make some parts of a zone a zone of their own, with its id. */
+function splitOffParts(
+  dossier: Dossier,
+  zone: string,
+  parts: readonly string[],
+): { id: string; changes: PieceChange[] } {
+  const id = makeId();
+  const name = USE_WORK_WORDS.someOf(nameZone(dossier, zone), parts.length);
+  return { id, changes: splitForWork(dossier, zone, parts, { id, name }, makeId) };
 }

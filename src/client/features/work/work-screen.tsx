@@ -3,6 +3,8 @@ import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/p
 import { Button, Column, Notice, Row, Small, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
 import { listTasks, nextTask, type Task } from '@/core/work';
+import { DepartureNotice } from './departure-notice';
+import { ExtraStep } from './extra-step';
 import { HardwarePanel } from './hardware-panel';
 import { JobOverview } from './job-overview';
 import { LogList } from './log-list';
@@ -10,7 +12,7 @@ import { MixesPanel } from './mixes-panel';
 import { PartsPanel } from './parts-panel';
 import { SheetPanel } from './sheet-panel';
 import { StepView } from './step-view';
-import { useWork, type WorkView } from './use-work';
+import { useWork, type Told } from './use-work';
 import { WORK_SCREEN_WORDS, sayBlock, nameBlock } from '@/words';
 
 /** Work: one step at a time, from the first wipe to the last coat. */
@@ -55,13 +57,14 @@ function Bench({ dossier, change }: PieceParts) {
   const picked = piece.tasks.find(({ id }) => id === asked);
   const current = picked ?? nextTask(piece, view.plan);
   const pick = (task: Task | null): void => router.setParams({ task: task?.id ?? '' });
-  const log = (task: Task, doing: Parameters<WorkView['log']>[1]): void => {
-    view.log(task, doing);
+  const log = (task: Task, told: Told): void => {
+    view.log(task, told);
     pick(null);
   };
   const left = piece.tasks.filter(({ state }) => state === 'open');
   const step = (
     <Column gap="$l" flex={wide ? 1.15 : undefined} minWidth={0}>
+      <DepartureNotice dossier={dossier} change={change} />
       {piece.blocks.map((block) => (
         <Notice
           key={block.gate}
@@ -90,6 +93,7 @@ function Bench({ dossier, change }: PieceParts) {
     <Column gap="$l" flex={wide ? 1 : undefined} minWidth={0}>
       <JobOverview view={view} current={current} onPick={pick} />
       <LogList view={view} />
+      <ExtraStep view={view} />
       <PartsPanel dossier={dossier} change={change} />
       <HardwarePanel dossier={dossier} change={change} />
       <MixesPanel dossier={dossier} change={change} view={view} />

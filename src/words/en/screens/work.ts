@@ -1,6 +1,8 @@
 export const USE_WORK_WORDS = {
   leftOut: 'Left out',
   logged: 'Logged',
+  plannedOn: 'The plan goes on from there',
+  someOf: (zone: string, count: number): string => `${zone}, ${count} of them`,
 };
 
 export const LOG_LIST_WORDS = {
@@ -260,14 +262,29 @@ export const STEP_HEAD_WORDS = {
 };
 
 export const STEP_OTHERWISE_WORDS = {
+  when: 'When it was done',
+  now: 'Now',
+  earlierToday: 'Earlier today',
+  yesterdayEvening: 'Yesterday evening',
+  atAMoment: 'At',
+  notInTheFuture: 'That is still to come.',
+  withWhat: 'With what',
+  asPlanned: (label: string): string => `${label}, as planned`,
+  where: 'On which zones',
+  parts: (zone: string): string => `${zone}: all of it, or only some`,
+  part: (number: number): string => `${number}`,
+  allParts: 'All',
+  coats: 'Coats',
+  coatsCount: (coats: number): string => `${coats}`,
+  somethingElseOrEarlier: 'Something else, or earlier',
   aNumberFrom0To: (most: number): string => `A number from 0 to ${most}.`,
   took: 'Took',
   min: 'min',
   thinnedBy: 'Thinned by',
   ofThePaint: '% of the paint',
   note: 'Note',
-  doneWithThis: 'Done, with this',
-  leftOutOnPurpose: 'Left out on purpose',
+  doneWithThis: 'Done, like this',
+  leftOutOnPurpose: 'Not done, and it stays so',
 };
 
 export const STEP_WAITS_WORDS = {
@@ -286,7 +303,27 @@ export const STEP_VIEW_WORDS = {
   howItIsDone: 'How it is done',
   aboutOfMlForThisCoat: (cans: number, canMl: number): string =>
     `About ${cans} ${cans === 1 ? 'can' : 'cans'} of ${canMl} ml for this coat.`,
-  whyThisStepAndOtherWays: 'Why this step, and other ways to log it',
+  whyThisStep: 'Why this step',
+};
+
+export const EXTRA_STEP_WORDS = {
+  somethingBesides: 'Add something that was done',
+  what: 'What was done',
+  withWhat: 'With what',
+  nothingNamed: 'Nothing of the list',
+  where: 'On which zones',
+  when: 'When',
+  note: 'Note',
+  keepIt: 'Add it to the log',
+};
+
+export const DEPARTURE_WORDS = {
+  otherThanPlanned: 'Not as it was planned',
+  wasInstead: (zones: string, is: string, was: string): string => `${zones}: ${is}, where the plan had ${was}.`,
+  planGoesOn: 'The plan goes on from there. What is on is tested before paint goes over it.',
+  planOn: 'Plan on from here',
+  cannotGoOver: 'Nothing can go over it',
+  lookInMend: 'Mend can tell how to take it up again.',
 };
 
 export const WORK_SCREEN_WORDS = {
