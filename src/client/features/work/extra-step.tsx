@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Button, Column, Field, MomentField, Row, SelectField, Sheet, Small, Toggle } from '@/client/ui';
+import { Button, Column, Field, MomentField, Row, SelectField, Sheet, Strong, Toggle } from '@/client/ui';
 import { timeNow } from '@/client/store';
 import { listTreated, nameZone, type LogEntry } from '@/core/dossier';
 import { isWholeCoat, labelProduct, listClassesFor, OPERATION_FACTS, type OperationCode } from '@/core/knowledge';
@@ -78,7 +78,7 @@ function ExtraForm({ view, onDone }: { view: WorkView; onDone: () => void }) {
         />
       ) : null}
       <Column gap="$xs" role="group" aria-label={EXTRA_STEP_WORDS.where}>
-        <Small>{EXTRA_STEP_WORDS.where}</Small>
+        <Strong>{EXTRA_STEP_WORDS.where}</Strong>
         <Row gap="$s" flexWrap="wrap">
           {treated.map(({ id }) => (
             <Toggle

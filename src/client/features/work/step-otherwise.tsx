@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { timeNow } from '@/client/store';
-import { Button, Choices, Column, Field, MomentField, Row, SelectField, Small, Toggle } from '@/client/ui';
+import { Button, Choices, Column, Field, MomentField, Row, SelectField, Strong, Toggle } from '@/client/ui';
 import { nameZone } from '@/core/dossier';
 import { isWholeCoat, labelProduct, listClassesFor, type ProductClass } from '@/core/knowledge';
 import { readNumber } from '@/core/shared';
@@ -70,7 +70,7 @@ export function Otherwise({ view, step, onLog }: OtherwiseProps) {
   return (
     <Column gap="$m">
       <Column gap="$xs">
-        <Small>{STEP_OTHERWISE_WORDS.when}</Small>
+        <Strong>{STEP_OTHERWISE_WORDS.when}</Strong>
         <Choices label={STEP_OTHERWISE_WORDS.when} options={WHENS} value={when} onPick={pickWhen} />
         {when === 'now' ? null : (
           <MomentField
@@ -104,7 +104,7 @@ export function Otherwise({ view, step, onLog }: OtherwiseProps) {
       ) : null}
       {coated ? (
         <Column gap="$xs">
-          <Small>{STEP_OTHERWISE_WORDS.coats}</Small>
+          <Strong>{STEP_OTHERWISE_WORDS.coats}</Strong>
           <Choices
             label={STEP_OTHERWISE_WORDS.coats}
             options={COATS.map((own) => ({ code: own, label: own }))}
@@ -115,7 +115,7 @@ export function Otherwise({ view, step, onLog }: OtherwiseProps) {
       ) : null}
       {task.openZones.length > 1 ? (
         <Column gap="$xs" role="group" aria-label={STEP_OTHERWISE_WORDS.where}>
-          <Small>{STEP_OTHERWISE_WORDS.where}</Small>
+          <Strong>{STEP_OTHERWISE_WORDS.where}</Strong>
           <Row gap="$s" flexWrap="wrap">
             {task.openZones.map((zone) => (
               <Toggle
@@ -133,7 +133,7 @@ export function Otherwise({ view, step, onLog }: OtherwiseProps) {
       ) : null}
       {only && all.length > 1 ? (
         <Column gap="$xs" role="group" aria-label={STEP_OTHERWISE_WORDS.parts(nameZone(dossier, only))}>
-          <Small>{STEP_OTHERWISE_WORDS.parts(nameZone(dossier, only))}</Small>
+          <Strong>{STEP_OTHERWISE_WORDS.parts(nameZone(dossier, only))}</Strong>
           <Row gap="$s" flexWrap="wrap">
             {all.map((part, i) => (
               <Toggle
