@@ -59,6 +59,21 @@ const SENTENCES = [
     message: 'Nothing is read from a sentence: ask for the data it was made from.',
   },
 ];
+/* What is wanted of a treatment, and what proves it, is one policy: it is asked, and worked out nowhere else. */
+const EVIDENCE = [
+  {
+    selector: 'BinaryExpression[operator=/^[<>]=?$/] > MemberExpression[property.name=/^(pBleed|bleeds?)$/]',
+    message: 'Whether colour must be held back is asked of expectsBleed (core/proof).',
+  },
+  ...['prep', 'primer'].map((name) => ({
+    selector: `BinaryExpression[operator=/^[!=]==$/][left.property.name='${name}'][right.property.name='${name}']`,
+    message: 'Whether a patch speaks for a treatment is asked of core/proof (requirementsFor, treatmentKey).',
+  })),
+  {
+    selector: 'MemberExpression[property.name=/^(cureDays|cure_days)$/]',
+    message: 'When a coat has cured is asked of cureDaysOf and curedAt (core/proof).',
+  },
+];
 /* What a screen says lies in the room of words, so that another language is another folder of it. */
 const OWN_WORDS = [
   'JSXText[value=/\\p{L}{2}/u]',
@@ -118,7 +133,7 @@ module.exports = defineConfig([
   {
     files: ['src/client/**/*.ts', 'src/client/**/*.tsx', 'src/app/**/*.tsx'],
     ignores: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
-    rules: { 'no-restricted-syntax': ['error', ...SENTENCES, ...OWN_WORDS] },
+    rules: { 'no-restricted-syntax': ['error', ...SENTENCES, ...OWN_WORDS, ...EVIDENCE] },
   },
   {
     files: ['src/core/**/*.ts'],
@@ -141,8 +156,14 @@ module.exports = defineConfig([
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts', 'src/core/knowledge/**', 'src/core/shared/letters.ts'],
     rules: {
-      'no-restricted-syntax': ['error', ...SENTENCES, ...CORE_WORDS, NO_CLOCK],
+      'no-restricted-syntax': ['error', ...SENTENCES, ...CORE_WORDS, NO_CLOCK, ...EVIDENCE],
     },
+  },
+  {
+    // The policy itself.
+    files: ['src/core/proof/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...SENTENCES, ...CORE_WORDS, NO_CLOCK] },
   },
   {
     // What a compiler of components would refuse is asked of files that may hold some.

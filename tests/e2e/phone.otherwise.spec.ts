@@ -60,7 +60,8 @@ test('nine of fourteen doors are primed with another tin, yesterday, and planned
   await page.getByRole('button', { name: 'Done, like this' }).click();
 
   await expect(page.getByText('Not as it was planned')).toBeVisible();
-  await expect(page.getByText(/9 of them: .*oil adhesion primer, where the plan had/i)).toBeVisible();
+  await expect(page.getByText(/\(9\): .*oil adhesion primer, where the plan had/i)).toBeVisible();
+  await expect(page.getByText(/^Logged: .*The plan goes on from there/)).toBeVisible();
   const read = async (): Promise<Dossier> => (await (await fetch(`${url}/api/pieces/kitchen`)).json()) as Dossier;
   await expect.poll(async () => (await read()).chosen?.system).toBe('as_logged');
   const after = await read();

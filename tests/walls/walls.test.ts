@@ -89,6 +89,30 @@ const CASES: [string, string, string, boolean][] = [
     false,
   ],
   [
+    'nobody else holds a chance of bleed against a limit',
+    'src/core/systems/probe.ts',
+    'export const must = (ground: { pBleed: number }) => ground.pBleed >= 0.15;',
+    false,
+  ],
+  [
+    'nobody else compares two treatments',
+    'src/core/panel/probe.ts',
+    'export const same = (a: { primer: string }, b: { primer: string }) => a.primer === b.primer;',
+    false,
+  ],
+  [
+    'nobody else reads when a film cures',
+    'src/client/ui/probe.ts',
+    'export const days = (film: { cureDays: number }) => film.cureDays;',
+    false,
+  ],
+  [
+    'the policy may',
+    'src/core/proof/probe.ts',
+    'export const must = (own: { bleeds: number }) => own.bleeds >= 0.15;',
+    true,
+  ],
+  [
     'codes may be read',
     'src/core/proof/probe.ts',
     "export const cut = (step: { code: string }) => step.code.split('-')[0];",

@@ -55,9 +55,9 @@ export function poolExperience(question: Question, experience: readonly Experien
 }
 
 function compareQuestion(question: Question, row: Experience): Nearness | null {
-  if (row.mode !== question.mode || row.primer !== question.primer) return null;
-  if (groupPrep(row.prep) !== groupPrep(question.prep)) return null;
-  const surface = compareSurfaces(question.mode, question, row);
+  const { mode, primer, prep } = question;
+  if (row.mode !== mode || row.primer !== primer || groupPrep(row.prep) !== groupPrep(prep)) return null;
+  const surface = compareSurfaces(mode, question, row);
   if (surface !== 'same') return surface;
   // A question about the class takes every reading of it in full; one about a tin, only that tin's.
   return question.product === undefined || row.product === question.product ? 'same' : 'sameClass';

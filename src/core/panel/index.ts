@@ -1,3 +1,4 @@
+export { concludePanel, type PanelConclusion, type PanelResult } from './conclude';
 export { crossFactors, designPanel, type PanelDesign, type PanelWish } from './design';
 export {
   bleedMomentOnPanel,

@@ -1,9 +1,8 @@
 import { computeLuminance, convertHexToLinearRgb } from '../colour';
-import { isOfNow, recoveryOf, wishOf, type Dossier, type Zone, type ZoneWish } from '../dossier';
+import { recoveryOf, wishOf, type Dossier, type Zone, type ZoneWish } from '../dossier';
 import { showsBleed } from '../knowledge';
 import { computeBelief } from '../survey';
-import { judgeTest } from './judge';
-import { listAlike } from './alike-zones';
+import { listReadings } from './zone-readings';
 
 /** What a coat is to stand against on a zone: all that decides whether colour has to be held back and watched for. */
 export interface Exposure {
@@ -44,14 +43,8 @@ export function chanceOfBleed(dossier: Dossier, zone: Zone): number {
 }
 
 /** A patch here was judged to have let colour through. */
-function sawBleed(dossier: Dossier, zone: Zone): boolean {
-  const watches = (dossier.tests ?? []).filter((test) => showsBleed(test.kind));
-  if (watches.length === 0) return false;
-  const alike = listAlike(dossier, zone);
-  return watches.some(
-    (test) => alike.includes(test.zone) && isOfNow(dossier, test) && judgeTest(test, dossier).verdict === 'fail',
-  );
-}
+const sawBleed = (dossier: Dossier, zone: Zone): boolean =>
+  listReadings(dossier, zone).some(({ test, judged }) => showsBleed(test.kind) && judged.verdict === 'fail');
 
 /** Paint this pale shows colour that comes through (relative luminance, estimate). */
 const PALE = 0.35;

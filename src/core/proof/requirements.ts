@@ -1,8 +1,8 @@
-import { BLEED_MOMENTS, isOfNow, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
+import { BLEED_MOMENTS, type Dossier, type Test, type Treatment, type Zone } from '../dossier';
 import { listTestKinds, TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
-import { listAlike } from './alike-zones';
 import { expectsBleed, exposureOf, type Exposure } from './bleeding';
-import { countsFromHours, judgeTest, limitsOf, type JudgedTest, type Limits } from './judge';
+import { countsFromHours, limitsOf, type JudgedTest, type Limits } from './judge';
+import { listReadings, type Reading } from './zone-readings';
 import { covers, failsBlockOf, failsGripOf, treatmentKey, type Wanted } from './sameness';
 
 /** What a patch is to show before its zone may be painted. */
@@ -22,7 +22,7 @@ export interface Requirement {
   fromH: number;
   state: 'met' | 'failed' | 'early' | 'incomplete' | 'missing';
   /** The readings that speak of it, here and on zones that are alike. */
-  readings: { test: Test; judged: JudgedTest }[];
+  readings: Reading[];
 }
 
 /** Hours at which the moments of a bleed watch have come. */
@@ -32,7 +32,10 @@ const BLEED_HOURS: Record<Limits['bleed_at'], number> = { '48h': 48, '7d': 168 }
 export const listProofs = (exposure: Exposure): Proof[] => [...GRIP, ...(expectsBleed(exposure) ? BLEED : [])];
 
 /** The kinds of test that show it, the usual one first. */
-const kindsFor = (proof: Proof): TestKind[] => listTestKinds().filter((kind) => TEST_KIND_FACTS[kind].opens === proof);
+const KINDS = new Map(
+  [...GRIP, ...BLEED].map((proof) => [proof, listTestKinds().filter((kind) => TEST_KIND_FACTS[kind].opens === proof)]),
+);
+const kindsFor = (proof: Proof): TestKind[] => KINDS.get(proof)!;
 
 /** The usual kinds of test for what must be shown. */
 export const listAskedKinds = (proofs: readonly Proof[]): TestKind[] => proofs.map((proof) => kindsFor(proof)[0]!);
@@ -60,18 +63,18 @@ export function requirementsFor(
 ): Requirement[] {
   const limits = limitsOf(dossier);
   const readings = listReadings(dossier, zone);
+  const wantedKey = treatmentKey(wanted.treatment);
   return listProofs(exposure).map((shows): Requirement => {
     const kinds = kindsFor(shows);
     const grip = isOfGrip(shows);
     const own = readings.filter(({ test }) => TEST_KIND_FACTS[test.kind].shows === (grip ? 'grip' : 'bleed'));
-    const covered = own.filter(({ test }) =>
-      grip ? treatmentKey(test.treatment) === treatmentKey(wanted.treatment) : covers(test.treatment, wanted),
-    );
     const against = own.filter(
       ({ test, judged }) =>
         judged.verdict === 'fail' && (grip ? failsGripOf(test, wanted) : failsBlockOf(test, wanted)),
     );
-    const speaking = covered.filter(({ test }) => kinds.includes(test.kind));
+    const speaking = own.filter(
+      ({ test, key }) => key === wantedKey && kinds.includes(test.kind) && (grip || covers(test.treatment, wanted)),
+    );
     const met = speaking.filter(({ test, judged }) =>
       grip ? judged.verdict === 'pass' : provesNoBleed(test, judged, limits),
     );
@@ -100,23 +103,12 @@ function stateOf(against: Readings, met: Readings, speaking: Readings): Requirem
 /** Every treatment that was tried on a zone or its like, each once; of grip and of bleed apart. */
 export function listTried(dossier: Dossier, zone: Zone, of: 'grip' | 'bleed'): Treatment[] {
   const tried = new Map<string, Treatment>();
-  for (const { test } of listReadings(dossier, zone)) {
+  for (const { test, key } of listReadings(dossier, zone)) {
     const { treatment } = test;
     if (!treatment || (TEST_KIND_FACTS[test.kind].shows === 'bleed' ? 'bleed' : 'grip') !== of) continue;
-    const key = treatmentKey(treatment);
     if (!tried.has(key)) tried.set(key, treatment);
   }
   return [...tried.values()];
-}
-
-/** The readings that count for a zone: of the coats on it now, and of those it is read alike with. */
-export function listReadings(dossier: Dossier, zone: Zone): { test: Test; judged: JudgedTest }[] {
-  const { tests = [] } = dossier;
-  if (tests.length === 0) return [];
-  const alike = listAlike(dossier, zone);
-  return tests.flatMap((test) =>
-    alike.includes(test.zone) && isOfNow(dossier, test) ? [{ test, judged: judgeTest(test, dossier) }] : [],
-  );
 }
 
 /**

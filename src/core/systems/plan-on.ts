@@ -193,7 +193,8 @@ const coatsInUse = ({ code, coats }: PrimerCoats): number => {
 
 /** Whether a way goes on from what is on a zone. */
 function goesOn(wanted: Stack, layers: Layers, choice: Choice, before: SurfaceState, strict: boolean): boolean {
-  if (choice.prep !== undefined) return choice.prep === wanted.prep;
+  const { prep } = wanted;
+  if (choice.prep !== undefined) return choice.prep === prep;
   const { primers: on, paint, unprimed } = layers;
   if (choice.op === 'prime') {
     const given = on[before.primers.length];

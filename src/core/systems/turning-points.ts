@@ -123,8 +123,6 @@ function suppose(dossier: Dossier, zone: Zone, ground: Ground): Supposition[] {
   ];
 }
 
-const sameStack = (a: Label, b: Label): boolean =>
-  a.state.prep === b.state.prep &&
-  describePrimers(a.state.primers) === describePrimers(b.state.primers) &&
-  a.state.paint === b.state.paint &&
-  a.state.paintCoats === b.state.paintCoats;
+const describeStack = ({ state: { prep, primers, paint, paintCoats } }: Label): string =>
+  [prep, describePrimers(primers), paint, paintCoats].join('/');
+const sameStack = (a: Label, b: Label): boolean => describeStack(a) === describeStack(b);

@@ -7,9 +7,10 @@ import {
   type TestKind,
 } from '@/core/knowledge';
 import type { Treatment } from '@/core/dossier';
-import { groupStrips, type Proposal } from '@/core/panel';
+import { groupStrips, type PanelConclusion, type Proposal } from '@/core/panel';
 import { severityOf, type GateReason, type JudgedTest, type Lack, type Proof } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
+import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
 
 /** "Scuff 150, shellac primer ×2". */
@@ -119,6 +120,23 @@ export function sayProposal({ because }: Pick<Proposal, 'because'>): string {
     case 'tie':
       return `${own} and ${describeTreatment(because.rival)} cannot be told apart yet. Two strips of each are where a test is worth most.`;
   }
+}
+
+/** What a panel shows as far as it was read: the best, or which cannot be told apart, and how many let go or bled. */
+export function sayPanel({ best, tied, read, letGo, bled, ranked }: PanelConclusion): string {
+  if (read === 0) return 'No strip was read yet.';
+  const counts = ({ held, failed }: PanelConclusion['ranked'][number]): string => `${held} of ${held + failed} held`;
+  const first = ranked[0]!;
+  const rank = best
+    ? `${best.name} is best: ${counts(best)}.`
+    : tied.length > 1
+      ? `${listWords(tied.map(({ name }) => name))} cannot be told apart yet.`
+      : `${first.name}: ${counts(first)}.`;
+  const failed = [
+    ...(letGo > 0 ? [`${letGo} of ${read} let go`] : []),
+    ...(bled > 0 ? [`${bled} of ${read} bled`] : []),
+  ];
+  return [rank, ...(failed.length > 0 ? [`${listWords(failed)}.`] : [])].join(' ');
 }
 
 /** "A1, A2: Scuff 150, shellac primer ×2", one line to a treatment; a control says so. */

@@ -1,6 +1,7 @@
 import { Explained } from '@/client/features/terms';
 import { Body, Column, Disclosure, Small, Strong } from '@/client/ui';
 import { FILM_FACTS } from '@/core/knowledge';
+import { cureDaysOf } from '@/core/proof';
 import type { Dossier } from '@/core/dossier';
 import type { Considered, Layer, Step, ZonePlan } from '@/core/systems';
 import { useMeasures } from '@/client/store';
@@ -37,8 +38,7 @@ export function Layers({ plan, dossier }: LayersProps) {
 
 function LayerEntry({ step, number, plan, dossier }: LayersProps & { step: Step; number: number }) {
   const { sayVolume } = useMeasures();
-  const cure =
-    step.class && step.class in FILM_FACTS ? FILM_FACTS[step.class as keyof typeof FILM_FACTS].cureDays : null;
+  const cure = step.class && step.class in FILM_FACTS ? cureDaysOf(step.class) : null;
   const amounts = [
     LAYERS_WORDS.min(step.minutes),
     step.ml ? sayVolume(step.ml) : '',

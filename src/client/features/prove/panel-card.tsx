@@ -16,12 +16,12 @@ import {
 } from '@/client/ui';
 import type { writeEvents } from '@/core/calendar';
 import { nameZone, type Dossier, type Panel } from '@/core/dossier';
-import { drawStripMap, listReadings, scheduleMoments, type DueReading, type Moment } from '@/core/panel';
+import { concludePanel, drawStripMap, listReadings, scheduleMoments, type DueReading, type Moment } from '@/core/panel';
 import { judgeTest, traceDrift } from '@/core/proof';
 import { DriftChart } from './drift-chart';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
-import { PANEL_CARD_WORDS, listStrips, sayMoment, sayPanelCalendar } from '@/words';
+import { PANEL_CARD_WORDS, listStrips, sayMoment, sayPanel, sayPanelCalendar } from '@/words';
 import { OWN_LOCALE } from '@/client/locale';
 
 interface PanelCardProps {
@@ -45,12 +45,23 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const map = drawStripMap(panel, title, PANEL_CARD_WORDS.blackCornerTopLeftMarkIt(title), listStrips(panel));
   const moments = scheduleMoments(panel, dossier.climate);
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
+  const shown = concludePanel(dossier, panel);
   return (
     <Card gap="$m" render="section" aria-label={PANEL_CARD_WORDS.panel}>
       <Heading>{PANEL_CARD_WORDS.panelNumber(number, panel.coated_at)}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
+      {shown.read > 0 ? (
+        <Column gap="$xs" render="section" aria-label={PANEL_CARD_WORDS.whatItShows}>
+          <Strong>{sayPanel(shown)}</Strong>
+          {shown.ranked.map((own) => (
+            <Small key={own.name + String(own.control)}>
+              {PANEL_CARD_WORDS.cameOut(own.name, own.held, own.failed, own.unread)}
+            </Small>
+          ))}
+        </Column>
+      ) : null}
       <Column gap={2}>
         {listStrips(panel).map((line) => (
           <Small key={line}>{line}</Small>

@@ -103,12 +103,18 @@ export function useWork(dossier: Dossier): WorkView {
     return own.find((task) => task.key === key) ?? own[0]!;
   };
   /** Logs a tap; where it leaves the plan, the plan goes on from what is on now. */
-  const logAndGoOn = (before: Dossier, entries: LogEntry[], said: string): void => {
+  const logAndGoOn = (before: Dossier, entries: LogEntry[], said: string, first: readonly PieceChange[] = []): void => {
     const work = makeId();
     const logged = { type: 'work_logged', work, entries } as const;
     const on = planOn(withShelf(applyChange(before, logged)!, tins), timeNow(), PHRASES);
-    change(logged, on ? `${said}. ${USE_WORK_WORDS.plannedOn}` : said);
-    if (on && on.broken.length < on.departures.length) change({ type: 'choice_taken', choice: on.choice });
+    const goesOn = on !== null && on.broken.length < on.departures.length;
+    const all: PieceChange[] = [
+      ...first,
+      logged,
+      ...(goesOn ? [{ type: 'choice_taken', choice: on.choice } as const] : []),
+    ];
+    // Said with the first of them: they are one tap.
+    all.forEach((own, i) => change(own, i > 0 ? undefined : goesOn ? `${said}. ${USE_WORK_WORDS.plannedOn}` : said));
     drawOff(work, entries);
   };
   const entriesOf = (work: string): LogEntry[] => (dossier.log ?? []).filter((entry) => entry.work === work);
@@ -130,13 +136,12 @@ export function useWork(dossier: Dossier): WorkView {
       const [zone] = doing.zones ?? task.openZones;
       const cut = parts && zone ? splitOffParts(dossier, zone, parts) : null;
       const split = cut?.changes ?? [];
-      for (const own of split) change(own);
       const parted = split.reduce((own, next) => applyChange(own, next)!, dossier);
       // Of a zone that was split the task is another one, with the same key.
       const meant = cut ? findTask(parted, task, cut.id) : task;
       const entries = logTask(meant, cut ? { ...doing, zones: [cut.id] } : doing);
       const said = `${told.skipped ? USE_WORK_WORDS.leftOut : USE_WORK_WORDS.logged}: ${nameTask(task)}`;
-      logAndGoOn(parted, entries, said);
+      logAndGoOn(parted, entries, said, split);
       if (started?.task === task.id) dispatch(taskLaidDown());
     },
     logExtra: (entries) => logAndGoOn(dossier, [...entries], USE_WORK_WORDS.logged),

@@ -108,6 +108,9 @@ export const STRIP_MAP_WORDS = {
 };
 
 export const PANEL_CARD_WORDS = {
+  whatItShows: 'What it shows',
+  cameOut: (name: string, held: number, failed: number, unread: number): string =>
+    `${name}: ${[held > 0 ? `${held} held` : '', failed > 0 ? `${failed} failed` : '', unread > 0 ? `${unread} not read` : ''].filter(Boolean).join(', ')}`,
   piece: 'Piece',
   blackCornerTopLeftMarkIt: (title: string): string => `${title}. Black corner: top left, mark it on the piece.`,
   panel: 'Panel',

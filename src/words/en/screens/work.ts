@@ -2,7 +2,7 @@ export const USE_WORK_WORDS = {
   leftOut: 'Left out',
   logged: 'Logged',
   plannedOn: 'The plan goes on from there',
-  someOf: (zone: string, count: number): string => `${zone}, ${count} of them`,
+  someOf: (zone: string, count: number): string => `${zone} (${count})`,
 };
 
 export const LOG_LIST_WORDS = {
