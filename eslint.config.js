@@ -71,7 +71,7 @@ const EVIDENCE = [
   })),
   {
     selector: 'MemberExpression[property.name=/^(cureDays|cure_days)$/]',
-    message: 'When a coat has cured is asked of cureDaysOf and curedAt (core/proof).',
+    message: 'When a coat has cured is asked of cureDaysOf (core/proof).',
   },
 ];
 /* What a screen says lies in the room of words, so that another language is another folder of it. */

@@ -124,8 +124,8 @@ describe('the command line', () => {
       unit: 'h',
       why: 'Only 1.5 h after cabinet enamel, which wants 16 h.',
     });
-    expect(call('audit', 'hasty.json', '--text').out[0]).toContain('major top (entry 1): Only 1.5 h');
-    expect(call('audit', 'good.json', '--text').out).toEqual(['nothing speaks against the log']);
+    expect(call('audit', 'hasty.json', '--text').out[0]).toContain('Grave, top (entry 1 of the log): Only 1.5 h');
+    expect(call('audit', 'good.json', '--text').out).toEqual(['Nothing speaks against the log.']);
     expect(call('audit', 'bad.json')).toMatchObject({ code: 1, err: expect.stringContaining('piece.kind') });
   });
 
@@ -144,7 +144,7 @@ describe('the command line', () => {
     expect(trouble.recoveries.every(({ steps }: { steps: object[] }) => steps.length > 0)).toBe(true);
     expect(trouble.leaving.map(({ code }: { code: string }) => code)).toEqual(['live_with', 'as_it_is']);
     expect(trouble.rejected).toContainEqual(expect.objectContaining({ rule: 'does_not_clear_up' }));
-    expect(call('audit', 'bled.json', '--text').out[0]).toContain('x1 top: bleed');
+    expect(call('audit', 'bled.json', '--text').out[0]).toContain('Colour comes through, top');
     expect(JSON.parse(call('audit', 'good.json').out[0]!).troubles).toEqual([]);
   });
 
@@ -193,7 +193,7 @@ describe('the command line', () => {
     ).toBe(16700);
     expect(report.door).toMatchObject({ seed: 5, draws: 2000 });
     expect(call('price', 'sold.json', '--seed', '5').out).toEqual(out);
-    expect(call('price', 'sold.json', '--text').out[0]).toContain('earned 167 EUR');
+    expect(call('price', 'sold.json', '--text').out[0]).toContain('Earned 167 EUR');
     expect(call('price', 'good.json')).toMatchObject({ code: 1, err: expect.stringContaining('money') });
     expect(call('price', 'sold.json', '--seed', 'soon')).toMatchObject({ code: 2 });
   });

@@ -57,14 +57,17 @@ const onDossier = on<Dossier>(parseDossier);
 const COMMANDS: Readonly<Record<string, OnText>> = {
   diagnose: onDossier({
     report: (dossier, _now, { at }) => reportDiagnosis(dossier, at),
-    text: (dossier, _now, { at }) => describeDiagnosis(reportDiagnosis(dossier, at)),
+    text: (dossier, _now, { at }) => describeDiagnosis(reportDiagnosis(dossier, at), dossier),
   }),
-  plan: onDossier({ report: (dossier) => reportPlan(dossier), text: (dossier) => describePlan(reportPlan(dossier)) }),
-  proof: onDossier({ report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now)) }),
-  audit: onDossier({ report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now)) }),
+  plan: onDossier({
+    report: (dossier) => reportPlan(dossier),
+    text: (dossier) => describePlan(reportPlan(dossier), dossier),
+  }),
+  proof: onDossier({ report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now), dossier) }),
+  audit: onDossier({ report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now), dossier) }),
   price: onDossier({
     report: (dossier, _now, { seed }) => reportPrice(dossier, seed),
-    text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed)),
+    text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed), dossier),
     refuses: ({ money }) => (money ? null : fail('missing_field', 'money', { expected: 'object' }).problem),
   }),
   mix: on(parseMixRequest)({ report: reportMix, text: (request) => describeMix(reportMix(request)) }),

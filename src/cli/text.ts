@@ -1,3 +1,19 @@
+import { nameZone, type Dossier } from '@/core/dossier';
+import {
+  findCheck,
+  labelProduct,
+  NEED_FACTS,
+  OPERATION_FACTS,
+  PREP_FACTS,
+  type CauseCode,
+  type ClueCode,
+  type NeedCode,
+  type PrepCode,
+  type ProductClass,
+  type RemedyCode,
+  type SymptomCode,
+} from '@/core/knowledge';
+import { lowerFirst, upperFirst } from '@/core/shared';
 import { labelState } from '@/core/survey';
 import type { reportAudit } from './reports/audit';
 import type { reportDiagnosis } from './reports/diagnosis';
@@ -5,11 +21,32 @@ import type { reportMix } from './reports/mix';
 import type { reportPlan } from './reports/plan';
 import type { reportPrice } from './reports/price';
 import type { reportProof } from './reports/proof';
-import { formatChance } from '@/words';
+import {
+  askClue,
+  CLI_WORDS,
+  formatChance,
+  GATE_WORDS,
+  listWords,
+  nameCause,
+  nameSymptom,
+  nameWayOut,
+  RECOVERY_LABELS,
+} from '@/words';
 
-/** The reports in words, for a person at a terminal. */
+/*
+ * The reports in words, for a person at a terminal: names and not codes, as everywhere something is said. What a program
+ * reads is the report itself.
+ */
 
-export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): string {
+type Named = Pick<Dossier, 'zones' | 'money'>;
+
+const labelNeed = (code: string): string => NEED_FACTS[code as NeedCode]?.label ?? CLI_WORDS.somethingElse;
+const labelCheck = (code: string): string => findCheck(code)?.title ?? CLI_WORDS.somethingElse;
+const labelClass = (code: string): string => lowerFirst(labelProduct(code as ProductClass));
+/** A sum, with its currency where the piece has one. */
+const saySum = ({ money }: Named, sum: number): string => CLI_WORDS.sum(Math.round(sum), money?.currency ?? null);
+
+export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>, dossier: Named): string {
   return report.zones
     .map((zone) => {
       const ground = [zone.substrate, zone.finish]
@@ -22,77 +59,118 @@ export function describeDiagnosis(report: ReturnType<typeof reportDiagnosis>): s
         .join(' | ');
       const next = zone.next_checks[0];
       return [
-        `${zone.id}: ${ground}`,
+        `${nameZone(dossier, zone.id)}: ${ground}`,
         ...zone.hazards.map((hazard) => `  ! ${hazard.why}`),
-        ...zone.needs.filter(({ p }) => p >= 0.1).map((need) => `  ${need.code} ${formatChance(need.p)}: ${need.why}`),
+        ...zone.needs
+          .filter(({ p }) => p >= 0.1)
+          .map((need) => `  ${labelNeed(need.code)}, ${formatChance(need.p)}: ${need.why}`),
         ...zone.contradictions.map((contradiction) => `  ? ${contradiction.why}`),
         next
-          ? `  ask next: ${next.check} (worth ${next.worth_minutes} min) ${next.why}`
-          : '  nothing left to ask would change the plan',
+          ? `  ${CLI_WORDS.askNext(labelCheck(next.check), next.worth_minutes)} ${next.why}`
+          : `  ${CLI_WORDS.nothingLeftToAsk}`,
       ].join('\n');
     })
     .join('\n');
 }
 
-export function describePlan(report: ReturnType<typeof reportPlan>): string {
-  const systems = report.systems.map((system) => {
-    const steps = system.zones.map((zone) => {
-      const words = zone.steps.map(
-        (step) => `${step.op}${step.class ? ` ${step.class}` : ''}${step.coats ? ` ×${step.coats}` : ''}`,
-      );
-      return `  ${zone.id}: ${words.join(' → ')}`;
+const sayStep = ({
+  op,
+  class: code,
+  coats,
+}: {
+  op: keyof typeof OPERATION_FACTS;
+  class?: string | undefined;
+  coats?: number | undefined;
+}): string =>
+  `${lowerFirst(OPERATION_FACTS[op].label)}${code ? ` (${labelClass(code)})` : ''}${coats && coats > 1 ? ` ×${coats}` : ''}`;
+
+export function describePlan(report: ReturnType<typeof reportPlan>, dossier: Named): string {
+  const systems = report.systems.map((system, i) => {
+    const steps = system.zones.map((zone) => `  ${nameZone(dossier, zone.id)}: ${zone.steps.map(sayStep).join(' → ')}`);
+    const figures = CLI_WORDS.figures({
+      chance: formatChance(system.risk.overall ?? 0),
+      minutes: system.hands_on_min,
+      hours: system.elapsed_h,
+      materials: saySum(dossier, system.materials_cost),
+      fumes: CLI_WORDS.fumes[system.fumes],
     });
-    const figures = `${formatChance(system.risk.overall ?? 0)} go wrong, ${system.hands_on_min} min of hands, ${system.elapsed_h} h, ${system.materials_cost} of materials, fumes ${system.fumes}`;
-    return [`${system.id} (${system.labels.join(', ') || 'another way'}): ${figures}`, ...steps].join('\n');
+    const labels = listWords(system.labels.map((label) => lowerFirst(CLI_WORDS.labels[label])));
+    return [`${i + 1}. ${upperFirst(labels || CLI_WORDS.anotherWay)}: ${figures}`, ...steps].join('\n');
   });
-  const blocked = report.blocked.map(({ gate, text }) => `! ${gate}: ${text}`);
-  const rejected = report.rejected.map(({ what, text }) => `not: ${what}. ${text}`);
+  const blocked = report.blocked.map(({ text }) => `! ${text}`);
+  const rejected = report.rejected.map(({ what, text }) => `${CLI_WORDS.not(what)} ${text}`);
   return [...blocked, ...systems, ...rejected].join('\n');
 }
 
-export function describeProof(report: ReturnType<typeof reportProof>): string {
-  const tests = report.tests.map((test) => `${test.id ?? test.kind}: ${test.verdict}. ${test.why}`);
-  const gates = report.gates.map(({ zone, gate, state, why }) => `${zone} ${gate}: ${state}. ${why}`);
-  const learned = report.learned.map(
-    ({ surface, prep, primer, mode, hold_mean, hold_lo, hold_hi, n }) =>
-      `${surface}, ${prep}, ${primer}: holds ${formatChance(hold_mean)} (${hold_lo} to ${hold_hi}, ${n} tests of ${mode})`,
+export function describeProof(report: ReturnType<typeof reportProof>, dossier: Named): string {
+  const tests = report.tests.map((test) => test.why);
+  const gates = report.gates.map(
+    ({ zone, gate, state, why }) =>
+      `${nameZone(dossier, zone)}, ${GATE_WORDS.names[gate]}: ${GATE_WORDS.states[state]}. ${why}`,
   );
-  const next = report.next_panel ? [`next panel on ${report.next_panel.zone}: ${report.next_panel.why}`] : [];
+  const learned = report.learned.map(({ surface, prep, primer, mode, hold_mean, n }) =>
+    CLI_WORDS.learned({
+      surface: surface.split('/').map(labelState).join(', '),
+      treatment: `${lowerFirst(PREP_FACTS[prep as PrepCode].label)}, ${primer === 'none' ? CLI_WORDS.noPrimer : labelClass(primer)}`,
+      chance: formatChance(hold_mean),
+      tests: n,
+      bleed: mode === 'bleed',
+    }),
+  );
+  const next = report.next_panel
+    ? [CLI_WORDS.nextPanel(nameZone(dossier, report.next_panel.zone), report.next_panel.why)]
+    : [];
   return [...tests, ...gates, ...learned, ...next].join('\n');
 }
 
-export function describeAudit({ findings, troubles }: ReturnType<typeof reportAudit>): string {
+export function describeAudit({ findings, troubles }: ReturnType<typeof reportAudit>, dossier: Named): string {
   const found = findings.map(
-    ({ severity, zone, entry, why }) => `${severity} ${zone}${entry === undefined ? '' : ` (entry ${entry})`}: ${why}`,
+    ({ severity, zone, entry, why }) =>
+      `${CLI_WORDS.severities[severity]}, ${lowerFirst(nameZone(dossier, zone))}${entry === undefined ? '' : CLI_WORDS.entry(entry)}: ${why}`,
   );
-  const told = troubles.flatMap(({ id, zone, symptom, causes, next_clue: next, recoveries, rejected }) => [
-    `${id} ${zone}: ${symptom}`,
-    ...causes.filter(({ p }) => p >= 0.1).map(({ code, p, why }) => `  ${code} ${formatChance(p)}: ${why}`),
-    ...(next ? [`  look next: ${next.clue}. ${next.why}`] : []),
-    ...recoveries.map(
-      ({ remedy, labels, holds_p, hands_on_min, elapsed_h, materials_cost, steps, why }) =>
-        `  ${remedy} (${labels.join(', ') || 'another way'}): holds ${formatChance(holds_p)}, ${hands_on_min} min of hands, ${elapsed_h} h, ${materials_cost} of materials. ${why}${steps.length > 0 ? ` ${steps.map(({ op }) => op).join(' → ')}` : ''}`,
+  const told = troubles.flatMap(({ zone, symptom, causes, next_clue: next, recoveries, leaving, rejected }) => [
+    `${nameSymptom(symptom as SymptomCode)}, ${lowerFirst(nameZone(dossier, zone))}`,
+    ...causes
+      .filter(({ p }) => p >= 0.1)
+      .map(({ code, p, why }) => `  ${nameCause(code as CauseCode)}, ${formatChance(p)}: ${why}`),
+    ...(next ? [`  ${CLI_WORDS.lookNext(askClue(next.clue as ClueCode))} ${next.why}`] : []),
+    ...recoveries.map(({ remedy, labels, holds_p, hands_on_min, elapsed_h, materials_cost, steps, why }) =>
+      [
+        `  ${nameWayOut(remedy as RemedyCode)}`,
+        labels.length > 0 ? ` (${labels.map((label) => lowerFirst(RECOVERY_LABELS[label])).join(', ')})` : '',
+        `: ${CLI_WORDS.wayOut({ chance: formatChance(holds_p), minutes: hands_on_min, hours: elapsed_h, materials: saySum(dossier, materials_cost) })} ${why}`,
+        steps.length > 0 ? ` ${steps.map(sayStep).join(' → ')}` : '',
+      ].join(''),
     ),
-    ...rejected.map(({ what, text }) => `  not: ${what}. ${text}`),
+    ...leaving.map(({ why }) => `  ${why}`),
+    ...rejected.map(({ what, text }) => `  ${CLI_WORDS.not(what)} ${text}`),
   ]);
-  return [...(found.length === 0 ? ['nothing speaks against the log'] : found), ...told].join('\n');
+  return [...(found.length === 0 ? [CLI_WORDS.nothingAgainstTheLog] : found), ...told].join('\n');
 }
 
-export function describePrice({ currency, door, earned }: ReturnType<typeof reportPrice>): string {
+export function describePrice({ door, earned }: ReturnType<typeof reportPrice>, dossier: Named): string {
+  const say = (sum: number): string => saySum(dossier, sum);
   const at = door
     ? [
-        `at most ${door.walk_away} ${currency}: ${door.why}`,
-        `  at ${door.at_price}: ${door.profit.low} to ${door.profit.high} left, most likely ${door.profit.median}; ${door.hours.low} to ${door.hours.high} h of hands`,
+        `${CLI_WORDS.atMost(say(door.walk_away))} ${door.why}`,
+        `  ${CLI_WORDS.leftAt(say(door.at_price), say(door.profit.low), say(door.profit.high), say(door.profit.median))} ${CLI_WORDS.hoursOfHands(door.hours.low, door.hours.high)}`,
         ...door.moves_most.map(({ why }) => `  ${why}`),
       ]
     : [];
   const came = earned
     ? [
-        `earned ${earned.before_own_time} ${currency} before own time, ${earned.per_hour ?? 'nothing'} an hour over ${earned.hours} h, ${earned.after_own_time} after it`,
-        ...earned.lines.map(({ what, amount }) => `  ${what} ${amount}`),
+        CLI_WORDS.earned(
+          say(earned.before_own_time),
+          earned.per_hour === null ? null : say(earned.per_hour),
+          earned.hours,
+          say(earned.after_own_time),
+        ),
+        ...earned.lines.map(
+          ({ what, amount }) => `  ${CLI_WORDS.lines[what as keyof typeof CLI_WORDS.lines] ?? what} ${say(amount)}`,
+        ),
       ]
     : [];
-  return [...at, ...came].join('\n') || 'neither a sale to come nor one that was made';
+  return [...at, ...came].join('\n') || CLI_WORDS.noSale;
 }
 
 export function describeMix({ recipes }: ReturnType<typeof reportMix>): string {

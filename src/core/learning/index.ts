@@ -2,7 +2,6 @@ export type { BetaCounts } from './beta';
 export { comparePosteriors } from './compare';
 
 export { addUp, collectExperience, listExperience, withoutPiece } from './experience';
-export { modeOf } from './mode';
 export { findReadings, type CountedReading, type ReadingQuestion } from './readings';
 export { withExperience } from './with-experience';
 export { BLEED_LEAK, expectLoss } from './expect';

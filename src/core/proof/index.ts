@@ -1,5 +1,5 @@
 export { listAlike } from './alike-zones';
-export { closesAfterH, curedAt, cureDaysOf } from './cure';
+export { closesAfterH, cureDaysOf } from './cure';
 export { chanceOfBleed, computeLightness, expectsBleed, exposureOf, isPaleWish, type Exposure } from './bleeding';
 export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate, type GateReason } from './gates';
 export {

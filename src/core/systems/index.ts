@@ -13,7 +13,7 @@ export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from '.
 export { HOUR_PRICE, LOST_WEEK_PRICE, measureCleanUp } from './prices';
 export { DULLING_STAGE } from './search';
 export { mergeJobs, type Job } from './jobs';
-export { AS_LOGGED, listDepartures, planOn, readLayers, type Departure } from './plan-on';
+export { AS_LOGGED, listDepartures, planOn, type Departure } from './plan-on';
 export { listTurningPoints, type TurningPoint } from './turning-points';
 export { listTakenSteps, type TakenSystem } from './taken';
 export type { SmallSupply, Supply } from './supplies';

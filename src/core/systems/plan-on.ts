@@ -24,7 +24,7 @@ import { pickLeast } from './taken';
 import { readGround } from './take-up';
 
 /** The layers that the log says are on a zone now, from the dulled ground up. */
-export interface Layers {
+interface Layers {
   /** Nothing was dulled, on record. */
   undulled: boolean;
   primers: PrimerCoats[];
@@ -55,7 +55,7 @@ function listOfNow(dossier: Dossier, zoneId: string): LogEntry[] {
 }
 
 /** What the log says of the layers of a zone. */
-export function readLayers(dossier: Dossier, zoneId: string): Layers {
+function readLayers(dossier: Dossier, zoneId: string): Layers {
   const entries = listOfNow(dossier, zoneId);
   const done = entries.filter(({ skipped }) => !skipped);
   const dulls = (entry: LogEntry): boolean => OPERATION_FACTS[entry.op].dulls === 'ground';

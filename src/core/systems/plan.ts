@@ -5,7 +5,8 @@ import { CREDIBLE, type Hazard } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { listHandWork, type HandWork } from './hand-rules';
-import type { HardRule } from './hard-rules';
+import type { HardFinding } from './findings';
+import { findHard, type HardRule } from './hard-rules';
 import { countFew, JointSearch, type Found } from './joint-search';
 import { AIMS, type Aim } from './prices';
 import { productsOf, type Product } from './product';
@@ -34,7 +35,7 @@ export type PlanBlock =
   | { kind: 'hazard'; hazard: Hazard }
   | { kind: 'climate'; stop: StopReason; temperatureC: number; humidityPct: number }
   | { kind: 'no_common_paint' }
-  | { kind: 'no_way'; rules: HardRule['id'][] };
+  | { kind: 'no_way'; findings: HardFinding[] };
 
 /** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
 const RISK_MARGIN = 0.2;
@@ -211,13 +212,23 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   return blocked;
 }
 
+/** So many rules are named where none of the ways is left. */
+const MOST_NAMED = 2;
+
 /** Zones for which the rules leave nothing, or no paint that would do for all of them. */
 function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const dead = searches.filter(({ goals }) => goals.length === 0);
   if (dead.length === 0 && listPaintSets(searches).length === 0)
     return [{ gate: 'no_system', because: { kind: 'no_common_paint' } }];
   return dead.map(({ ground, cuts }) => {
-    const rules = [...new Set(cuts.map(({ rule }) => rule.id))];
-    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', rules } };
+    // The rules that cut most, each with what it found once.
+    const counts = new Map<HardRule, number>();
+    for (const { rule } of cuts) counts.set(rule, (counts.get(rule) ?? 0) + 1);
+    const main = [...counts].sort(([, a], [, b]) => b - a).slice(0, MOST_NAMED);
+    const findings = main.map(([rule]) => {
+      const { choice, before } = cuts.find((cut) => cut.rule === rule)!;
+      return findHard(rule, choice, before, ground);
+    });
+    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', findings } };
   });
 }

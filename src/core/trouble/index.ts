@@ -19,7 +19,6 @@ export {
   type PieceStory,
   type SymptomPattern,
 } from './patterns';
-export { listSameFault } from './same-fault';
 export { drawStory, tellWork, type StoryRow } from './story';
 export { findTaken, readTroubleState, type TakenRecovery, type TroubleState } from './trouble-state';
 export { drawCauseCase } from './simulate';

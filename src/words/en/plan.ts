@@ -157,7 +157,7 @@ export function sayPlanBlock({ because }: Pick<Plan['blocked'][number], 'because
     case 'no_common_paint':
       return 'No paint does for all the zones to be painted. Another sheen, or leaving one of them, would.';
     case 'no_way':
-      return `The rules leave nothing (${because.rules.join(', ')}). More ventilation, another look or leaving this zone would.`;
+      return `The rules leave nothing here. ${because.findings.map(sayRuledOut).join(' ')} More ventilation, another look or leaving this zone would.`;
   }
 }
 

@@ -10,6 +10,7 @@ import type { Treatment } from '@/core/dossier';
 import { groupStrips, type PanelConclusion, type Proposal } from '@/core/panel';
 import { severityOf, type GateReason, type JudgedTest, type Lack, type Proof } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
+import { DEFAULT_LOCALE } from './language';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
 
@@ -68,8 +69,13 @@ const TOUCHES: Record<Proof, string> = {
 const UNCOVERED = { colour: 'colour coat', clear: 'clear coat' } as const;
 const sayMoment = (at: '48h' | '7d'): string => (at === '48h' ? '48 hours' : 'a week');
 
-/** The hand-over is asked about on the command line alone, which writes days as the open formats do. */
-const dayOf = (at: string): string => at.slice(0, 10);
+const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+const dayOf = (at: string): string => DAY.format(new Date(at));
 
 type ReasonOf<C extends GateReason['code']> = Extract<GateReason, { code: C }>;
 

@@ -31,7 +31,8 @@ const SHEENS: Record<HardOf<'sheen_not_made'>['sheen'], string> = {
 /** Why what is on holds nothing back: it is no blocker, or there is too little of it. */
 function sayNoBlock(primers: readonly PrimerCoats[]): string {
   const few = primers.find(({ code }) => blocksStain(code));
-  if (!few) return `${namePrimers(primers)} blocks no stain`;
+  const some = primers.some(({ code }) => PRIMER_FACTS[code].block !== 'none');
+  if (!few) return `${namePrimers(primers)} ${some ? 'blocks too little for pale paint' : 'blocks no stain'}`;
   const { coats, betweenH } = PRIMER_FACTS[few.code].blocksFrom!;
   return `${labelProduct(few.code)} holds colour back with ${coats} coats and ${betweenH} h between them, not with ${few.coats}`;
 }

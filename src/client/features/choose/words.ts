@@ -65,13 +65,16 @@ export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {
   two_part: CHOOSE_WORDS.twoPart,
 };
 
+const DAY = new Intl.DateTimeFormat(OWN_LOCALE, { weekday: 'short', day: 'numeric', month: 'long', timeZone: 'UTC' });
+
 /** Whether a system started now can be ready by a day, as a sentence; nothing without a day. */
 export function sayDue(due: string | undefined, elapsedH: number, now: Date): string | null {
   if (!due) return null;
   const ready = new Date(now.getTime() + elapsedH * 3_600_000);
   const spare = Math.floor((new Date(`${due}T23:59:59`).getTime() - ready.getTime()) / 86_400_000);
-  if (spare < 0) return CHOOSE_WORDS.tooLateForByEvenWith(due, -spare, spare === -1);
-  return CHOOSE_WORDS.inTimeForWithToSpare(due, spare);
+  const day = DAY.format(new Date(`${due}T12:00:00Z`));
+  if (spare < 0) return CHOOSE_WORDS.tooLateForByEvenWith(day, -spare, spare === -1);
+  return CHOOSE_WORDS.inTimeForWithToSpare(day, spare);
 }
 
 /** What the chance of going wrong rests on. */

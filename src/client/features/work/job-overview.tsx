@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { isWholeCoat } from '@/core/knowledge';
-import { saySpan } from '@/client/features/shop-plan';
+import { sayDate, saySpan } from '@/client/features/shop-plan';
 import {
   Column,
   Disclosure,
@@ -54,7 +54,9 @@ export function JobOverview({ view, current, onPick }: JobOverviewProps) {
         {ready ? (
           <Column>
             <Figure>{times.day(ready.at)}</Figure>
-            <Small>{JOB_OVERVIEW_WORDS.canBeCollected(ready.due)}</Small>
+            <Small>
+              {JOB_OVERVIEW_WORDS.canBeCollected(ready.due === undefined ? undefined : sayDate(ready.due, view.now))}
+            </Small>
           </Column>
         ) : null}
       </Row>

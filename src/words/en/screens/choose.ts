@@ -95,9 +95,9 @@ export const CHOOSE_WORDS = {
   strong: 'Strong',
   twoPart: 'Two-part',
   tooLateForByEvenWith: (due: string, days: number, one: boolean): string =>
-    `Too late for ${due} by ${days} ${one ? 'day' : 'days'}, even with every hour used.`,
+    `Too late for ${due} by ${days} ${one ? 'day' : 'days'}, even with every hour free.`,
   inTimeForWithToSpare: (due: string, spare: number): string =>
-    `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare if you start now.`,
+    `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare, with every hour free. Ahead counts your evenings.`,
   byClassTablesEstimates: 'By class tables: estimates.',
   ofYourOwnPatchesCountIn: (patches: number): string => `${patches} of your own patches count in it.`,
   sticking: 'sticking',

@@ -1,0 +1,70 @@
+/** @jest-environment node */
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import fc from 'fast-check';
+import { runCommand } from '@/cli/run';
+import { FINDING_CODES, OPERATION_FACTS, PRODUCT_CLASSES } from '@/core/knowledge';
+import { HARD_RULES } from '@/core/systems/hard-rules';
+import { anyWishes, SEED } from './random-dossiers';
+import { share } from './share';
+
+/*
+ * Nothing of the inside is said to people: no code, no name of a rule, no date as files have it, no number with more digits
+ * than anybody would say. What the owner typed stays as it is.
+ */
+
+const CODES = new Set<string>([
+  ...PRODUCT_CLASSES,
+  ...Object.keys(OPERATION_FACTS),
+  ...FINDING_CODES,
+  ...HARD_RULES.map(({ id }) => id),
+]);
+const LEAKS: [string, RegExp][] = [
+  ['a code', /\b[a-z0-9]+(?:_[a-z0-9]+)+\b/g],
+  ['a date of a file', /\b\d{4}-\d{2}-\d{2}/g],
+  ['too many digits', /\b\d+\.\d{3,}/g],
+  ['a word twice', /\b(\p{L}{3,}),? \1\b/giu],
+  ['nothing', /\b(?:undefined|NaN|null|\[object)/g],
+];
+
+/** What leaks in a text, each with what it is. */
+export const findLeaks = (text: string): string[] =>
+  LEAKS.flatMap(([what, pattern]) => [...text.matchAll(pattern)].map(([found]) => `${what}: ${found}`));
+
+function tell(command: string, dossier: string): string {
+  const out: string[] = [];
+  const code = runCommand([command, '-', '--text'], {
+    readFile: () => dossier,
+    out: (text) => out.push(text),
+    err: (text) => out.push(text),
+    now: () => '2026-11-28T09:12:00.000Z',
+  });
+  expect(code).toBe(0);
+  return out.join('\n');
+}
+
+const COMMANDS = ['diagnose', 'plan', 'audit', 'price', 'proof'];
+const folder = path.resolve('demo/dossiers');
+
+describe('what is said at a terminal', () => {
+  it.each(readdirSync(folder))('of %s has nothing of the inside in it', (name) => {
+    const dossier = readFileSync(path.join(folder, name), 'utf8');
+    const priced = 'money' in (JSON.parse(dossier) as object);
+    for (const command of COMMANDS)
+      if (command !== 'price' || priced)
+        expect({ command, leaks: findLeaks(tell(command, dossier)) }).toEqual({ command, leaks: [] });
+  });
+
+  it('of made-up pieces neither', () => {
+    fc.assert(
+      fc.property(anyWishes, (piece) => {
+        for (const command of ['diagnose', 'plan']) expect(findLeaks(tell(command, JSON.stringify(piece)))).toEqual([]);
+      }),
+      { seed: SEED, numRuns: share(160), endOnFailure: true },
+    );
+  });
+
+  it('finds what it looks for', () => {
+    expect(findLeaks(`primed with ${[...CODES][0]!} by 2026-01-02, 19.992 of it; days, days`)).toHaveLength(4);
+  });
+});
