@@ -33,6 +33,7 @@ function reportDoor(door: Door, dossier: Dossier, round: (amount: number) => num
   return {
     walk_away: walkAway,
     verdict,
+    asks: door.asks.length > 0 ? door.asks : undefined,
     why: [
       VERDICTS[verdict],
       ...door.reasons.map((reason) => sayDoorReason(reason, dossier, (sum) => String(Math.round(sum)))),

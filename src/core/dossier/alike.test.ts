@@ -21,7 +21,7 @@ const checks = (zone: Zone): string[] => zone.observations!.map(({ check }) => c
 
 describe('a zone that is like another', () => {
   it('is read with the answers of the other beside its own', () => {
-    expect(checks(read(right))).toEqual(['edge_line', 'pores']);
+    expect(checks(read(right))).toEqual(['edge_line', 'lead_test', 'pores']);
     expect(read(right).stated).toEqual({ finish: 'factory_film' });
   });
 
@@ -30,8 +30,10 @@ describe('a zone that is like another', () => {
     expect(read(own).observations).toEqual([{ check: 'edge_line', result: 'raw_fuzzy' }]);
   });
 
-  it('is never cleared of lead by a test made elsewhere, but is stopped by one', () => {
-    expect(checks(read(right))).not.toContain('lead_test');
+  it('shares the lead test of one coat of paint, cleared by it or stopped', () => {
+    expect(read(right).observations).toContainEqual({ id: 'b', check: 'lead_test', result: 'negative' });
+    const alone: Zone = { id: 'right', role: 'door', observations: [] };
+    expect(checks(read(alone))).not.toContain('lead_test');
     const positive: Zone = { ...left, observations: [{ check: 'lead_test', result: 'positive' }] };
     expect(checks(read(right, positive))).toContain('lead_test');
   });

@@ -2,7 +2,8 @@ import type { Dossier, Observation, Zone } from './schema';
 
 /**
  * A zone as it is read: its own answers, and for checks it has none of its own, those of the zone it is like. Its own
- * answers are the exceptions. A negative lead test counts only where it was made; a positive one stops both.
+ * answers are the exceptions. One lead test speaks for one coat of paint (common practice): the owner says that it is the
+ * same. Where one found lead it stops both, whatever the other found.
  */
 export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone {
   const leader = dossier.zones?.find(({ id }) => id === zone.like);
@@ -10,7 +11,7 @@ export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone 
   const own = zone.observations ?? [];
   const answered = new Set(own.map(({ check }) => check));
   const lent = (leader.observations ?? []).filter(
-    (observation) => foundLead(observation) || (!answered.has(observation.check) && isTrueElsewhere(observation)),
+    (observation) => foundLead(observation) || !answered.has(observation.check),
   );
   const skipped = [...new Set([...(zone.skipped_checks ?? []), ...(leader.skipped_checks ?? [])])];
   const stated = zone.stated ?? leader.stated;
@@ -26,6 +27,6 @@ export function resolveAlike(dossier: Pick<Dossier, 'zones'>, zone: Zone): Zone 
 /** A positive lead test stands above any other answer, wherever zones are linked, split or joined. */
 export const foundLead = ({ check, result }: Observation): boolean => check === 'lead_test' && result === 'positive';
 
-/** Whether an answer may count on another zone of the same stuff: all but a lead test that found none. */
+/** Whether an answer goes with parts that are split off, which may differ: all but a lead test that found none. */
 export const isTrueElsewhere = (observation: Observation): boolean =>
   observation.check !== 'lead_test' || foundLead(observation);

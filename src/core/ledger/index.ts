@@ -3,6 +3,7 @@ export {
   closeAccount,
   countMaterials,
   CONSUMABLES_PER_M2,
+  hourRateOf,
   listAmounts,
   pricePerMl,
   type Earned,

@@ -1,5 +1,6 @@
 import { FILM_FACTS } from '../knowledge';
 import { addSpent, type Dossier, type ShelfItem } from '../dossier';
+import { HOUR_PRICE } from '../systems';
 import { addAll, DEFAULT_CURRENCY, fromMinor, less, toMajor, toMinor, toMoney, type Money } from '../money';
 
 /** What a line of the account is about. */
@@ -86,7 +87,7 @@ export function closeAccount(dossier: Dossier): Earned | null {
   const spent = addSpent(dossier.log ?? []);
   const hours = corrections.hours ?? Math.round((spent.minutes / 60) * 100) / 100;
   const perHour = hours > 0 ? fromMinor(Math.round(toMinor(beforeOwnTime) / hours), currency) : null;
-  const ownTime = of(hours * (money.hour_rate ?? 0));
+  const ownTime = of(hours * hourRateOf(money));
   return {
     currency,
     lines: kept,
@@ -101,6 +102,9 @@ export function closeAccount(dossier: Dossier): Earned | null {
 }
 
 type MoneyFacts = NonNullable<Dossier['money']>;
+
+/** What an hour of the owner's own counts at, in the major unit: as set, else a figure that is asked about, never nothing. */
+export const hourRateOf = ({ hour_rate }: Pick<MoneyFacts, 'hour_rate'>): number => hour_rate ?? HOUR_PRICE;
 
 /** What selling costs: a share of the price and a fixed part. */
 const feesOn = (price: number, { currency = DEFAULT_CURRENCY, fees_pct = 0, fees_fixed = 0 }: MoneyFacts): Money =>

@@ -55,6 +55,8 @@ export interface Door {
   /** The one look to make next: worth most, or else moving the price most. */
   nextLook: LookWorth | null;
   hazards: Hazard[];
+  /** What is not set and counts in it by a figure of ours: to be asked. */
+  asks: 'hour_rate'[];
   draws: number;
   seed: number;
 }
@@ -127,6 +129,7 @@ export function judgeDoor(
     movesMost,
     nextLook: looks[0] ?? null,
     hazards: found.map(({ hazard }) => hazard),
+    asks: dossier.money?.hour_rate === undefined ? ['hour_rate'] : [],
     draws: count,
     seed,
   };

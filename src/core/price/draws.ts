@@ -1,6 +1,6 @@
 import type { Dossier } from '../dossier';
 import { redoMinutes, WORK_RATES } from '../knowledge';
-import { CONSUMABLES_PER_M2 } from '../ledger';
+import { CONSUMABLES_PER_M2, hourRateOf } from '../ledger';
 import { makeRandom } from '../shared';
 import type { PiecePace } from '../work';
 import type { Door } from './door';
@@ -37,7 +37,7 @@ export function drawAll(
   const money = dossier.money!;
   const { low, likely, high } = money.sale!;
   const random = makeRandom(seed);
-  const rate = money.hour_rate ?? 0;
+  const rate = hourRateOf(money);
   const area = zones.reduce((sum, own) => sum + own.area, 0);
   const consumables = money.consumables ?? CONSUMABLES_PER_M2 * area;
   const stated = money.spread?.hours_pct;

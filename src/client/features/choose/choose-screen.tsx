@@ -17,7 +17,7 @@ import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { lowerFirst } from '@/core/shared';
-import { CHOOSE_SCREEN_WORDS, nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
+import { CHOOSE_SCREEN_WORDS, CHOOSE_WORDS, nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
@@ -108,6 +108,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
           />
         ))}
       </View>
+      <Small>{CHOOSE_WORDS.whatGoesWrongMeans}</Small>
       <Rule />
       <View
         flexDirection={wide ? 'row' : 'column'}

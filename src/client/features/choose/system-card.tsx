@@ -18,7 +18,7 @@ import { lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures, timeNow } from '@/client/store';
-import { SYSTEM_CARD_WORDS, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
+import { SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
@@ -63,8 +63,12 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <Rule />
       <Row>
         <FigureBlock
-          figure={formatChanceRange(system.risk.overall, system.patches)}
-          words={SYSTEM_CARD_WORDS.goWrongMostly(mainFailure(system), sayBasis(system.patches))}
+          figure={formatChance(system.risk.overall)}
+          words={SYSTEM_CARD_WORDS.goWrongMostly(
+            mainFailure(system),
+            formatChanceRange(system.risk.overall, system.patches),
+            sayBasis(system.patches),
+          )}
         />
       </Row>
       <Rule />

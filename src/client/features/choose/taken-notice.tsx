@@ -2,7 +2,7 @@ import { Body, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
 import { nameZone, type Choice, type Dossier, type Stack } from '@/core/dossier';
 import { labelProduct } from '@/core/knowledge';
 import type { Plan } from '@/core/systems';
-import { TAKEN_NOTICE_WORDS, describeChance, formatChanceRange, sayRuledOut } from '@/words';
+import { TAKEN_NOTICE_WORDS, describeChance, sayRuledOut } from '@/words';
 import { sayDifference } from './difference';
 import { useMeasures, useToday } from '@/client/store';
 import { sayDate } from '@/client/features/shop-plan';
@@ -39,7 +39,7 @@ export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan })
       ) : system && best && best.totalCost < system.totalCost - WORTH_NAMING ? (
         <Notice tone="wait" title={TAKEN_NOTICE_WORDS.somethingBetterIsKnownNow(versions)}>
           {TAKEN_NOTICE_WORDS.yoursStaysAsItIsAs(
-            formatChanceRange(system.risk.overall, system.patches),
+            describeChance(system.risk.overall),
             sayDifference(system, best, sayMoney),
           )}
         </Notice>

@@ -21,6 +21,7 @@ import {
   type Tone,
 } from '@/client/ui';
 import { askingOf, type LogEntry } from '@/core/dossier';
+import { hourRateOf } from '@/core/ledger';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
 import { KERB_WORDS, sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
@@ -91,7 +92,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
           </Body>
         ))}
       </Column>
-      {door.cost.ownTime === 0 ? <NoRate /> : null}
+      {door.asks.includes('hour_rate') ? <NoRate /> : null}
       {look && verdict !== 'leave' ? (
         <KerbLook look={look} dossier={dossier} change={change} sayMoney={sayMoney} />
       ) : null}
@@ -124,10 +125,11 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
 
 /** Without a price of its own an hour counts for nothing, and everything looks cheap. */
 function NoRate() {
+  const { sayMoney } = useMeasures();
   return (
     <Notice
       tone="wait"
-      title={KERB_WORDS.yourOwnTimeCountsForNothing}
+      title={KERB_WORDS.anHourOfYoursCountsAs(sayMoney(hourRateOf({})))}
       action={<Button onPress={() => router.push('/workshop')}>{KERB_WORDS.sayWhatAnHourIsWorth}</Button>}
     />
   );

@@ -101,6 +101,8 @@ export const CHOOSE_WORDS = {
   byClassTablesEstimates: 'By class tables: estimates.',
   ofYourOwnPatchesCountIn: (patches: number): string => `${patches} of your own patches count in it.`,
   sticking: 'sticking',
+  whatGoesWrongMeans:
+    '“Goes wrong” means: within two years of ordinary use where it will stand, some of it must be done again.',
 };
 
 export const RISK_PARTS_WORDS = {
@@ -136,7 +138,8 @@ export const TO_BUY_WORDS = {
 
 export const SYSTEM_CARD_WORDS = {
   onThe: (zoneName: string): string => `On the ${zoneName}`,
-  goWrongMostly: (mainFailure: string, basis: string): string => `go wrong, mostly ${mainFailure}. ${basis}`,
+  goWrongMostly: (mainFailure: string, range: string, basis: string): string =>
+    `go wrong, mostly ${mainFailure} (${range}). ${basis}`,
   ofYourHands: 'of your hands',
   untilTheLastCoatMayBe: 'until the last coat may be touched',
   forMaterialsFumes: (fumeWord: string): string => `for materials; fumes: ${fumeWord}`,
@@ -151,8 +154,8 @@ export const TAKEN_NOTICE_WORDS = {
   versionTakenOn: (earlierCount: number, day: string): string => `Version ${earlierCount}, taken on ${day}`,
   aRuleNowForbidsIt: (versions: string): string => `${versions}: a rule now forbids it`,
   somethingBetterIsKnownNow: (versions: string): string => `${versions}: something better is known now`,
-  yoursStaysAsItIsAs: (chanceRange: string, difference: string): string =>
-    `Yours stays as it is. As things stand about ${chanceRange} go wrong. Against it, the best below: ${difference}.`,
+  yoursStaysAsItIsAs: (chance: string, difference: string): string =>
+    `Yours stays as it is. As things stand ${chance} go wrong. Against it, the best below: ${difference}.`,
   nothingThatWasLearnedSinceSpeaks: 'Nothing that was learned since speaks against it.',
   whatWasAssumedThen: (earlierCount: number): string =>
     `What was assumed then${earlierCount > 0 ? `, and ${earlierCount} earlier` : ''}`,

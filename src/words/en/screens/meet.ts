@@ -52,7 +52,7 @@ export const KERB_WORDS = {
     draws: number,
   ): string =>
     `Left to you at ${money}, after your own time: ${money2} in the middle case, ${money3} in a bad one, ${money4} in a good one. ${low} to ${high} h of work. Met in four of five of ${draws} draws of what it may be.`,
-  yourOwnTimeCountsForNothing: 'Your own time counts for nothing yet',
+  anHourOfYoursCountsAs: (sum: string): string => `An hour of yours counts as ${sum} until you say`,
   sayWhatAnHourIsWorth: 'Say what an hour is worth',
   paintAndPrimer: 'Paint and primer',
   paperRollersTapeRags: 'Paper, rollers, tape, rags',

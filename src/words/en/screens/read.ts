@@ -11,7 +11,7 @@ export const READING_STATES: Readonly<Record<ReadingState, string>> = {
 
 export const ALIKE_ZONES_WORDS = {
   readLikeACheckMadeHere: (zoneName: string): string =>
-    `Read like ${zoneName}. A check made here counts for this zone alone; the lead test is always made here.`,
+    `Read like ${zoneName}. A check made here counts for this zone alone. One lead test speaks for one coat of paint: where you doubt that it is the same, test here too.`,
   readItApartFrom: (zoneName: string): string => `Read it apart from ${zoneName}`,
   alsoRead: (checks: string): string => `Also read: ${checks}`,
   otherZonesAreJustLikeIt: 'Other zones are just like it',
