@@ -27,7 +27,8 @@ describe('a zone that is like another', () => {
 
   it('keeps its own answer to the same check: that is the exception', () => {
     const own: Zone = { ...right, observations: [{ check: 'edge_line', result: 'raw_fuzzy' }] };
-    expect(read(own).observations).toEqual([{ check: 'edge_line', result: 'raw_fuzzy' }]);
+    expect(read(own).observations).toContainEqual({ check: 'edge_line', result: 'raw_fuzzy' });
+    expect(checks(read(own)).filter((check) => check === 'edge_line')).toHaveLength(1);
   });
 
   it('shares the lead test of one coat of paint, cleared by it or stopped', () => {

@@ -1,5 +1,5 @@
 import { DOSSIER_FORMAT, type Dossier, type Observation, type Zone } from '../dossier';
-import { PRIMER_FACTS, PRIMERS } from '../knowledge';
+import { FILM_FACTS, PRIMER_FACTS, PRIMERS } from '../knowledge';
 import { listConsidered } from './considered';
 import { freezeSystem } from './freeze';
 import { mergeJobs } from './jobs';
@@ -105,6 +105,29 @@ describe('layer rules', () => {
     }));
     expect(rejectedCodes(make(zone)).allpurpose_primer_wb).toMatch(/too_weak_for_ground|film_needs_grip/);
     expect(rejectedCodes(make(zone, { tests: held })).allpurpose_primer_wb).toBeUndefined();
+  });
+
+  it('take what holds some of a smell only with a warning and a chance', () => {
+    const smell: Zone['defects'] = [{ code: 'smoke_odour' }];
+    const [system] = planPiece(
+      make({ observations: MAHOGANY, defects: smell }, { goal: { ventilation: 'none' } }),
+    ).systems;
+    const zone = system!.zones[0]!;
+    expect(zone.stack.primers.every(({ code }) => PRIMER_FACTS[code].odour === 'some')).toBe(true);
+    expect(system!.warnings.map(({ rule }) => rule)).toContain('smell_half_sealed');
+    const aired = planPiece(make({ observations: MAHOGANY, defects: smell }, { goal: { ventilation: 'good' } }))
+      .systems[0]!;
+    expect(aired.warnings.map(({ rule }) => rule)).not.toContain('smell_half_sealed');
+    expect(aired.risk.overall).toBeLessThan(system!.risk.overall);
+  });
+
+  it('shut no door before its paint is hard, and say how long it cures', () => {
+    const door = make({ observations: LAMINATE, role: 'door' });
+    const { steps } = planPiece(door).systems[0]!.zones[0]!;
+    const paint = steps.findLast(({ op }) => op === 'paint' || op === 'topcoat')!;
+    const { handleH, cureDays } = FILM_FACTS[paint.class as keyof typeof FILM_FACTS];
+    expect(steps.find(({ op }) => op === 'refit')).toMatchObject({ afterH: handleH });
+    expect(steps.find(({ op }) => op === 'cure')).toMatchObject({ cureDays });
   });
 
   it('scuff a hard film with 150, and foil softly with 220', () => {

@@ -27,7 +27,10 @@ interface Layers {
 }
 
 /** The plan of a zone kept to some layers. */
-function plan(own: Ground, { prep = 'scuff_220', primer, coats = 1, paint, topcoat = 'none' }: Layers): ZonePlan {
+/** A hard film takes the coarser grit, everything that is thin the finer. */
+const usualPrep = ({ pFilm, pFoil }: Ground): PrepCode => (pFilm >= 0.5 && pFoil < 0.1 ? 'scuff_150' : 'scuff_220');
+
+function plan(own: Ground, { prep = usualPrep(own), primer, coats = 1, paint, topcoat = 'none' }: Layers): ZonePlan {
   const stack = {
     prep,
     primers: [{ code: primer, coats }],
@@ -139,7 +142,7 @@ describe('other failures', () => {
 });
 
 describe('the steps of a zone', () => {
-  const ops = (own: Ground, prep: PrepCode = 'scuff_220'): string[] =>
+  const ops = (own: Ground, prep: PrepCode = usualPrep(own)): string[] =>
     plan(own, { prep, primer: 'shellac_primer' }).steps.map(({ op }) => op);
   const steps = (own: Ground) => plan(own, { primer: 'shellac_primer' }).steps;
 
@@ -231,7 +234,7 @@ describe('the steps of a zone', () => {
       area_m2: 1,
       stated: { substrate: 'hpl_laminate', finish: 'factory_film' },
     };
-    const treatment = { prep: 'scuff_220' as const, primer: 'shellac_primer' as const, coats: 1 };
+    const treatment = { prep: 'scuff_150' as const, primer: 'shellac_primer' as const, coats: 1 };
     const after = (...kinds: Test['kind'][]) =>
       readGround(
         {
