@@ -146,7 +146,8 @@ test('stain is refused on printed foil, with a reason one can read aloud', async
   });
   await expect(page.getByText('No system is left')).toBeVisible();
   await unfold(page, /^Not these/);
-  await expect(page.getByText(/Only wood takes a stain.*printed picture/)).toBeVisible();
+  // Once where it says that nothing is left, and once under what was ruled out.
+  await expect(page.getByText(/Only wood takes a stain.*printed picture/)).toHaveCount(2);
   await unfold(page, /^More wishes/);
   await page.getByRole('radiogroup', { name: 'Look of the piece' }).getByRole('radio', { name: 'Paint' }).click();
   await expect(page.getByRole('button', { name: 'Take this one' })).toBeVisible();

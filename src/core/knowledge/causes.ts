@@ -159,7 +159,7 @@ export const CLUE_SPEAKS: { [C in ClueCode]: Record<(typeof CLUE_FACTS)[C]['answ
   lets_go: {
     paint_from_paint: { shaken: '++', loaded_foam: '++', face_lifting: '--', tested_too_early: '+', not_dulled: '--', dirty: '--', wrong_primer: '---', thinned_primer: '---', wax_or_silicone: '--', old_coat_failing: '---' },
     paint_from_primer: { tested_too_early: '++', not_dulled: '--', dirty: '-', wrong_primer: '--', thinned_primer: '--', wax_or_silicone: '--', old_coat_failing: '---' },
-    primer_from_substrate: { tested_too_early: '+', not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
+    primer_from_substrate: { tested_too_early: '++', not_dulled: '++', dirty: '+', wrong_primer: '++', thinned_primer: '++', wax_or_silicone: '+', old_coat_failing: '---' },
     old_coat_from_substrate: { old_coat_failing: '+++', not_dulled: '---', dirty: '--', wrong_primer: '---', thinned_primer: '---', tested_too_early: '---', wax_or_silicone: '--' },
     substrate_itself: { face_lifting: '+++', shaken: '---', loaded_foam: '---', moisture: '-', old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---' },
   },

@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
 import { writeEvents } from '../calendar';
 import { DOSSIER_FORMAT, type Dossier, type Panel, type Test } from '../dossier';
+import { proposeNextPanel } from '../piece';
 import { crossFactors, designPanel, type PanelWish } from './design';
 import { proposePanel } from './propose';
 import { bleedMomentOnPanel, listReadings, scheduleMoments, treatmentOnStrip } from './schedule';
@@ -204,6 +205,22 @@ describe('the panel that is proposed', () => {
     expect(proposal.kinds).toEqual(['nail', 'cross_cut']);
     const oak = { ...zone, stated: { substrate: 'tannin_rich_wood', finish: 'bare' } } as const;
     expect(proposePanel({ ...piece, zones: [oak] }, oak)!.kinds).toContain('bleed_watch');
+  });
+
+  it('holds a strip of just what was taken, in as many coats, and is proposed while only the bleed gate waits', () => {
+    const oak = { ...zone, stated: { substrate: 'tannin_rich_wood', finish: 'varnish_oil' } } as const;
+    const treatment = { prep: 'scuff_220', primer: 'stainblock_primer_wb', coats: 2 } as const;
+    const taken: Dossier = { ...piece, zones: [oak], chosen: { zones: [{ id: 'top', treatment }] } };
+    const own = proposePanel(taken, oak)!;
+    expect(own.treatments[0]).toMatchObject(treatment);
+    const tests = (['nail', 'cross_cut'] as const).map((kind): Test => ({
+      zone: 'top',
+      kind,
+      treatment,
+      age_h: 48,
+      reading: kind === 'nail' ? { score: 0 } : { iso_class: 0 },
+    }));
+    expect(proposeNextPanel({ ...taken, tests })?.kinds).toContain('bleed_watch');
   });
 
   it('leaves out what has failed here, and has less to tell once one way is sure', () => {

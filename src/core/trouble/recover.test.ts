@@ -51,6 +51,43 @@ const BLED = makePiece(MAHOGANY, { symptom: 'bleed', clues: { colour: 'pink', wh
 ]);
 
 describe('ways out', () => {
+  it('wash off wax that is on it before anything goes over it', () => {
+    const waxed = makePiece(MAHOGANY, { symptom: 'bleed', clues: { colour: 'pink', when: 'after_clear' } }, [
+      { op: 'prime', class: 'bonding_primer_wb' },
+      { op: 'paint', class: 'chalk_paint' },
+      { op: 'topcoat', class: 'wax' },
+    ]);
+    for (const remedy of ['seal_over', 'touch_up'] as const) {
+      const ops = opsOf(recover(waxed), remedy);
+      if (ops.length > 0) expect(ops.indexOf('dewax')).toBeGreaterThanOrEqual(0);
+      if (ops.length > 0) expect(ops.indexOf('dewax')).toBeLessThan(ops.indexOf('prime'));
+    }
+    expect(opsOf(recover(waxed), 'seal_over')).not.toEqual([]);
+    expect(opsOf(recover(BLED), 'seal_over')).not.toContain('dewax');
+  });
+
+  it('have the same chance in the plan of their layers as in Mend', () => {
+    for (const way of recover(BLED).ways) {
+      const taken: Dossier = { ...BLED, chosen: takeRecovery(BLED, way, NOW, SAY) };
+      const plan = planPiece(taken);
+      if (!way.plan.zone || !plan.taken?.system) continue;
+      expect(Math.abs(1 - plan.taken.system.risk.overall - way.holds)).toBeLessThan(0.01);
+    }
+  });
+
+  it('wait for a soft primer that was tested after hours, in place of taking it off', () => {
+    const young = makePiece(
+      MELAMINE,
+      {
+        symptom: 'scratches_off',
+        seen_at: at(2 * 24 + 20),
+        clues: { lets_go: 'primer_from_substrate', feel: 'soft', film_age_h: 20 },
+      },
+      [{ op: 'degrease' }, { op: 'scuff', grit: 150 }, { op: 'prime', class: 'bonding_primer_wb' }],
+    );
+    expect(recover(young).ways[0]!.remedy).toBe('wait');
+  });
+
   // Common practice: all of it came off in a day's sanding, and shellac-type on test spots did not scratch after an hour.
   it('take all of it off where primer does not grip, and put another class on, proved first', () => {
     const all = recover(SCRATCHED);

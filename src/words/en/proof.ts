@@ -69,13 +69,12 @@ const TOUCHES: Record<Proof, string> = {
 const UNCOVERED = { colour: 'colour coat', clear: 'clear coat' } as const;
 const sayMoment = (at: '48h' | '7d'): string => (at === '48h' ? '48 hours' : 'a week');
 
-const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, {
-  day: 'numeric',
-  month: 'long',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
-const dayOf = (at: string): string => DAY.format(new Date(at));
+const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, { day: 'numeric', month: 'long', year: 'numeric' });
+/** The day of an instant as files have it, whatever the zone of whoever reads it. */
+function dayOf(at: string): string {
+  const [year, month, day] = at.slice(0, 10).split('-').map(Number) as [number, number, number];
+  return DAY.format(new Date(year, month - 1, day));
+}
 
 type ReasonOf<C extends GateReason['code']> = Extract<GateReason, { code: C }>;
 
