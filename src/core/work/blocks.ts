@@ -3,17 +3,18 @@ import { findDust, OPERATION_FACTS, type DefectCode, type SymptomCode } from '..
 import { judgeGates } from '../piece';
 import type { Gate } from '../proof';
 import { assessZone, type Hazard } from '../survey';
+import { listDepartures } from '../systems';
 import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
 export interface Block {
-  gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way' | 'trouble';
+  gate: 'certified_practice' | 'lead_test' | 'fault_alive' | 'proof_failed' | 'no_way' | 'trouble' | 'left_plan';
   zones: string[];
   because: BlockReason;
   /** The first tasks it holds back; all that come after them are held back too. */
   tasks: string[];
   /** The stage of the piece that settles it. */
-  goTo: 'read' | 'choose' | 'prove' | 'mend';
+  goTo: 'read' | 'choose' | 'prove' | 'mend' | 'work';
 }
 
 /** Why work is held back, with what its sentence needs. */
@@ -21,6 +22,7 @@ export type BlockReason =
   | { kind: 'hold'; defect: DefectCode }
   | { kind: 'hazard'; hazard: Hazard }
   | { kind: 'gate'; gate: Gate }
+  | { kind: 'left_plan'; zoneName: string }
   | { kind: 'trouble'; symptom: SymptomCode; zoneName: string }
   | { kind: 'no_way'; zoneName: string };
 
@@ -79,6 +81,11 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   for (const { zone, symptom } of openTroubles(dossier))
     if (treated.has(zone))
       add('trouble', zone, { kind: 'trouble', symptom, zoneName: nameZone(dossier, zone) }, [], 'mend');
+  // What was put on instead wants a plan of its own: the steps of the old one lead nowhere.
+  for (const { zone } of listDepartures(dossier)) {
+    const own = open.filter(({ openZones }) => openZones.includes(zone));
+    if (own.length > 0) add('left_plan', zone, { kind: 'left_plan', zoneName: nameZone(dossier, zone) }, own, 'work');
+  }
   const planned = new Set(tasks.flatMap(({ zones }) => zones));
   for (const id of taken) {
     const failed = blocks.some(

@@ -13,6 +13,7 @@ const BLOCKS: Record<Block['gate'], string> = {
   proof_failed: 'A patch failed',
   no_way: 'Choose again',
   trouble: 'Something went wrong',
+  left_plan: 'Not as it was planned',
 };
 
 /** What holds work back, in a few words. */
@@ -27,6 +28,8 @@ export function sayBlock({ because }: Pick<Block, 'because'>): string {
       return sayHazard(because.hazard);
     case 'gate':
       return sayGate(because.gate);
+    case 'left_plan':
+      return `Something else is on the ${lowerFirst(because.zoneName)} than the plan has. Plan on from what is on, in Work.`;
     case 'trouble':
       return `${nameSymptom(because.symptom)} on the ${lowerFirst(because.zoneName)}. Its old steps rest until Mend has a way out.`;
     case 'no_way':

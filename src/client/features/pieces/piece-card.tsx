@@ -43,7 +43,7 @@ export function PieceCard({ piece, onPick, picked = false }: PieceCardProps) {
           {name}
         </Heading>
         <StateMark tone={tone}>{sayState(state)}</StateMark>
-        <Body numberOfLines={2}>{sayNext(next)}</Body>
+        <Body numberOfLines={3}>{sayNext(next)}</Body>
         {driesH > 0 ? <StateMark tone="wait">{PIECE_CARD_WORDS.driesOn(driesH)}</StateMark> : null}
         {due ? <StateMark tone={due.tone}>{due.words}</StateMark> : null}
       </Column>

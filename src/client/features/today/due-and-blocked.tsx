@@ -37,6 +37,7 @@ const GO_TO: Record<string, string> = {
   choose: DUE_AND_BLOCKED_WORDS.chooseAgain,
   prove: DUE_AND_BLOCKED_WORDS.goToProve,
   mend: DUE_AND_BLOCKED_WORDS.goToMend,
+  work: DUE_AND_BLOCKED_WORDS.goToWork,
 };
 
 /** What holds pieces back, with the way to what settles it. */

@@ -65,18 +65,20 @@ function Bench({ dossier, change }: PieceParts) {
   const step = (
     <Column gap="$l" flex={wide ? 1.15 : undefined} minWidth={0}>
       <DepartureNotice dossier={dossier} change={change} />
-      {piece.blocks.map((block) => (
-        <Notice
-          key={block.gate}
-          tone="stop"
-          title={nameBlock(block)}
-          action={
-            <Button onPress={() => router.replace(`/piece/${piece.id}/${block.goTo}`)}>{GO_TO[block.goTo]}</Button>
-          }
-        >
-          {sayBlock(block)}
-        </Notice>
-      ))}
+      {piece.blocks
+        .filter(({ goTo }) => goTo !== 'work')
+        .map((block) => (
+          <Notice
+            key={block.gate}
+            tone="stop"
+            title={nameBlock(block)}
+            action={
+              <Button onPress={() => router.replace(`/piece/${piece.id}/${block.goTo}`)}>{GO_TO[block.goTo]}</Button>
+            }
+          >
+            {sayBlock(block)}
+          </Notice>
+        ))}
       {current ? (
         <StepView key={current.id} view={view} task={current} onLog={log} />
       ) : (
@@ -119,4 +121,5 @@ const GO_TO = {
   choose: WORK_SCREEN_WORDS.chooseAgain,
   prove: WORK_SCREEN_WORDS.goToProve,
   mend: WORK_SCREEN_WORDS.goToMend,
+  work: WORK_SCREEN_WORDS.goToWork,
 } as const;

@@ -88,6 +88,7 @@ export const DUE_AND_BLOCKED_WORDS = {
   strips: (strips: string): string => `Strips ${strips}`,
   goToRead: 'Go to Read',
   goToMend: 'Go to Mend',
+  goToWork: 'Go to Work',
   chooseAgain: 'Choose again',
   goToProve: 'Go to Prove',
   heldBack: 'Held back',

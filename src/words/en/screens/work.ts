@@ -341,4 +341,5 @@ export const WORK_SCREEN_WORDS = {
   chooseAgain: 'Choose again',
   goToProve: 'Go to Prove',
   goToMend: 'Go to Mend',
+  goToWork: 'Go to Work',
 };
