@@ -12,6 +12,7 @@ import {
 } from '@/core/survey';
 import { addUp, buildFindings } from '@/core/learning';
 import { drawBeta, drawShop, drawTests, USUAL_SPREAD } from '@/core/learning/simulate';
+import { judgeGates } from '@/core/piece';
 import { makeRandom } from '@/core/shared';
 import { planPiece } from '@/core/systems';
 import { readGround } from '@/core/systems/take-up';
@@ -116,6 +117,24 @@ function measureSmall(zone: Zone, piece: Dossier) {
   };
 }
 
+/** Two hundred tests on twelve zones, of three treatments in one coat and in two, and one of these taken. */
+const putTests = (piece: Dossier): Dossier => {
+  const kinds = ['nail', 'cross_cut', 'bleed_watch', 'tape'] as const;
+  const primers = ['shellac_primer', 'bonding_primer_wb', 'stainblock_primer_oil'] as const;
+  const treat = (i: number) => ({ prep: 'scuff_150' as const, primer: primers[i % 3]!, coats: 1 + (i % 2) });
+  return {
+    ...piece,
+    chosen: { zones: piece.zones!.map(({ id }) => ({ id, treatment: treat(0) })) },
+    tests: Array.from({ length: 200 }, (_, i) => ({
+      zone: piece.zones![i % 12]!.id,
+      kind: kinds[i % 4]!,
+      age_h: 60,
+      treatment: treat(i),
+      reading: [{ score: i % 2 }, { iso_class: i % 2 }, { at: '48h', score: 0 }, { score: 0 }][i % 4]!,
+    })),
+  };
+};
+
 /** A piece as after a tap: what was worked out of the one before is not remembered. */
 const fresh = (piece: Dossier): Dossier => ({ ...piece, zones: piece.zones!.map((zone) => ({ ...zone })) });
 
@@ -151,6 +170,9 @@ export function measureCore(): Figure[] {
   const withFaults = time(() => void planPiece(fresh(faulty)), PLAN_REPEATS);
   const toned = paintTwoTone(stocked);
   const twoTone = time(() => void planPiece(fresh(toned)), PLAN_REPEATS);
+  const tested = putTests(piece);
+  for (const own of tested.zones!) computeBelief(tested, own);
+  const policy = time(() => void judgeGates({ ...tested, tests: [...tested.tests!] }));
   const small = measureSmall(zone, piece);
   const readings = drawReadings();
   const findings = time(() => void buildFindings(addUp(readings), { mode: 'adhesion', prep: 'liquid_degloss' }));
@@ -185,6 +207,7 @@ export function measureCore(): Figure[] {
       '< 200',
       `${readings.length} readings, each a row of its own`,
     ),
+    figure('what is wanted and shown on 12 zones with 200 tests', policy.median, 'ms', '< 5', 'both gates of each'),
     figure('plan of a 12-zone piece', plan.median, 'ms', '< 300', 'in a worker'),
     figure(
       'plan of a 12-zone piece with 25 tins',
