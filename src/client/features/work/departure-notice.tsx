@@ -3,8 +3,8 @@ import { useMemo } from 'react';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { timeNow } from '@/client/store';
 import { Button, Notice } from '@/client/ui';
-import { nameZone, type Treatment } from '@/core/dossier';
-import { AS_LOGGED, listDepartures, planOn } from '@/core/systems';
+import { nameZone, type Dossier } from '@/core/dossier';
+import { AS_LOGGED, listDepartures, planOn, type Departure } from '@/core/systems';
 import { DEPARTURE_WORDS, describeTreatment, listWords, PHRASES, sayRuledOut } from '@/words';
 
 /** That the log has left the plan: what was put on instead, and how the work goes on from it. */
@@ -14,11 +14,9 @@ export function DepartureNotice({ dossier, change }: PieceParts) {
     () => (departures.length === 0 ? null : planOn(dossier, timeNow(), PHRASES)),
     [departures.length, dossier],
   );
-  const say = (zone: string, is: Treatment, was: Treatment): string =>
-    DEPARTURE_WORDS.wasInstead(nameZone(dossier, zone), describeTreatment(is), describeTreatment(was));
   if (on) {
     const [broken] = on.broken;
-    const lines = on.departures.map(({ zone, is, was }) => say(zone, is, was)).join(' ');
+    const lines = sayDepartures(dossier, on.departures);
     return broken ? (
       <Notice
         tone="stop"
@@ -45,16 +43,29 @@ export function DepartureNotice({ dossier, change }: PieceParts) {
   }
   const before = dossier.earlier_choices?.at(-1);
   if (dossier.chosen?.system !== AS_LOGGED || !before) return null;
-  const changed = dossier.chosen.zones.flatMap(({ id, treatment }) => {
+  const changed = dossier.chosen.zones.flatMap(({ id, treatment }): Departure[] => {
     const was = before.zones.find((own) => own.id === id)?.treatment;
-    return was && describeTreatment(was) !== describeTreatment(treatment) ? [{ id, treatment, was }] : [];
+    return was && describeTreatment(was) !== describeTreatment(treatment) ? [{ zone: id, is: treatment, was }] : [];
   });
-  const [first] = changed;
-  if (!first) return null;
-  const zones = listWords(changed.map(({ id }) => nameZone(dossier, id)));
+  if (changed.length === 0) return null;
   return (
     <Notice tone="act" title={DEPARTURE_WORDS.otherThanPlanned}>
-      {`${DEPARTURE_WORDS.wasInstead(zones, describeTreatment(first.treatment), describeTreatment(first.was))} ${DEPARTURE_WORDS.planGoesOn}`}
+      {`${sayDepartures(dossier, changed)} ${DEPARTURE_WORDS.planGoesOn}`}
     </Notice>
   );
+}
+
+/** What is on instead, zones with the same told together. */
+function sayDepartures(dossier: Dossier, departures: readonly Departure[]): string {
+  const groups = new Map<string, string[]>();
+  for (const { zone, is, was } of departures) {
+    const key = JSON.stringify([describeTreatment(is), describeTreatment(was)]);
+    groups.set(key, [...(groups.get(key) ?? []), nameZone(dossier, zone)]);
+  }
+  return [...groups]
+    .map(([key, zones]) => {
+      const [is, was] = JSON.parse(key) as [string, string];
+      return DEPARTURE_WORDS.wasInstead(listWords(zones), is, was);
+    })
+    .join(' ');
 }

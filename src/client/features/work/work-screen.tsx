@@ -83,7 +83,7 @@ function Bench({ dossier, change }: PieceParts) {
         <StepView key={current.id} view={view} task={current} onLog={log} />
       ) : (
         <Notice
-          tone="go"
+          tone={left.length === 0 ? 'go' : 'wait'}
           title={left.length === 0 ? WORK_SCREEN_WORDS.allIsDone : WORK_SCREEN_WORDS.nothingCanBeDoneJustNow}
         >
           {left.length === 0 ? WORK_SCREEN_WORDS.itGoesOnCuringSeeWhen : WORK_SCREEN_WORDS.whatIsLeftIsHeldBack}
