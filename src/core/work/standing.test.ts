@@ -58,6 +58,7 @@ describe('where a piece stands', () => {
     ['worked on', worked(PROVED, 1), 'working', 'work'],
     ['done, and not sold', withoutHandover(ALL), 'done', 'work'],
     ['sold: it waits to be fetched, and is proved no more', { ...withoutHandover(ALL), ...sold }, 'sold', 'let-go'],
+    ['sold, with work left on it: that comes next', { ...worked(PROVED, 2), ...sold }, 'sold', 'work'],
     ['handed over', { ...ALL, ...sold }, 'handed_over', 'let-go'],
     ['in trouble, whatever else', { ...ALL, ...sold, troubles: [trouble] }, 'in_trouble', 'mend'],
     [

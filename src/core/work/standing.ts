@@ -34,9 +34,18 @@ export function judgeStanding(dossier: Dossier): Standing {
   const left = handedOverAt(dossier);
   if (left !== null)
     return { state: { code: 'handed_over' }, next: { code: 'tell_how_it_holds' }, stage: 'let-go', tone: 'go' };
+  const standing = judgeWork(dossier);
+  if (!waitsForPickUp(dossier) || standing.tone === 'stop') return standing;
+  // Sold, with something left to do on it or to wait for, or ready to be fetched.
+  const ready = standing.state.code === 'done' || !dossier.chosen;
+  return ready
+    ? { state: { code: 'sold' }, next: { code: 'hand_over' }, stage: 'let-go', tone: 'act' }
+    : { ...standing, state: { code: 'sold' } };
+}
+
+/** Where it stands with its reading, its proof and its work. */
+function judgeWork(dossier: Dossier): Standing {
   const progress = summariseProgress(dossier);
-  if (waitsForPickUp(dossier) && !isLeft(progress))
-    return { state: { code: 'sold' }, next: { code: 'hand_over' }, stage: 'let-go', tone: 'act' };
   const before = {
     state: progress.state,
     next: progress.next,
@@ -68,9 +77,6 @@ export function judgeStanding(dossier: Dossier): Standing {
     ...untilOf(first, tasks),
   };
 }
-
-/** Nothing was begun that selling it would end. */
-const isLeft = ({ stage }: Progress): boolean => stage === 'stopped';
 
 /** When what comes next may be done, as far as the log tells: whoever shows it compares that with the clock. */
 function untilOf(task: Parameters<typeof findWait>[0], tasks: Parameters<typeof findWait>[1]): Pick<Standing, 'until'> {
