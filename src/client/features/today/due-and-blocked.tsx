@@ -42,7 +42,8 @@ const GO_TO: Record<string, string> = {
 
 /** What holds pieces back, with the way to what settles it. */
 export function Blocked({ answer }: { answer: ShopAnswer }) {
-  const { blocked } = answer.today;
+  // What is in trouble is told by itself, below.
+  const blocked = answer.today.blocked.filter(({ goTo }) => goTo !== 'mend');
   if (blocked.length === 0) return null;
   return (
     <Column gap="$s">

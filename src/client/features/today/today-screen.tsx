@@ -80,8 +80,10 @@ function Day({ view, answer, times, now }: DayProps) {
       shown: <DoNow answer={answer} times={times} now={now} onOpen={openTask} />,
     },
     { lines: 4 * readings.length, shown: <Readings answer={answer} times={times} now={now} /> },
-    { lines: 4 * blocked.length, shown: <Blocked answer={answer} /> },
-    { lines: 4, shown: <InTrouble pieces={pieces} /> },
+  ];
+  const held: Part[] = [
+    { lines: 7 * blocked.length, shown: <Blocked answer={answer} /> },
+    { lines: 8, shown: <InTrouble pieces={pieces} /> },
   ];
   const aside: Part[] = [
     { lines: 9, shown: <AirCard today={today} times={times} now={now} /> },
@@ -90,7 +92,10 @@ function Day({ view, answer, times, now }: DayProps) {
       shown: <Drying clocks={drying} times={times} now={now} />,
     },
     { lines: 4, shown: <Waiting pieces={pieces} now={now} /> },
-    { lines: 6 + 2 * pieces.length, shown: <ByDateCard view={view} answer={answer} times={times} now={now} /> },
+    {
+      lines: 6 + 2 * answer.plan.ready.length,
+      shown: <ByDateCard view={view} answer={answer} times={times} now={now} />,
+    },
     {
       lines: 3,
       shown: (
@@ -101,7 +106,8 @@ function Day({ view, answer, times, now }: DayProps) {
       ),
     },
   ];
-  const columns = wide ? balance(main, aside) : [[...main, ...aside]];
+  // At a desk what is held back stands beside what is to be done; on a phone it comes right after it.
+  const columns = wide ? balance(main, [...aside, ...held]) : [[...main, ...held, ...aside]];
   return (
     <Row gap="$xl" alignItems="flex-start">
       {columns.map((parts, i) => (
