@@ -67,7 +67,7 @@ const COMMANDS: Readonly<Record<string, OnText>> = {
   audit: onDossier({ report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now), dossier) }),
   price: onDossier({
     report: (dossier, _now, { seed }) => reportPrice(dossier, seed),
-    text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed), dossier),
+    text: (dossier, _now, { seed }) => describePrice(reportPrice(dossier, seed)),
     refuses: ({ money }) => (money ? null : fail('missing_field', 'money', { expected: 'object' }).problem),
   }),
   mix: on(parseMixRequest)({ report: reportMix, text: (request) => describeMix(reportMix(request)) }),

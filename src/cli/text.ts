@@ -25,12 +25,14 @@ import {
   askClue,
   CLI_WORDS,
   formatChance,
+  FUME_WORDS,
   GATE_WORDS,
   listWords,
   nameCause,
   nameSymptom,
   nameWayOut,
   RECOVERY_LABELS,
+  SYSTEM_LABEL_WORDS,
 } from '@/words';
 
 /*
@@ -92,9 +94,9 @@ export function describePlan(report: ReturnType<typeof reportPlan>, dossier: Nam
       minutes: system.hands_on_min,
       hours: system.elapsed_h,
       materials: saySum(dossier, system.materials_cost),
-      fumes: CLI_WORDS.fumes[system.fumes],
+      fumes: lowerFirst(FUME_WORDS[system.fumes]),
     });
-    const labels = listWords(system.labels.map((label) => lowerFirst(CLI_WORDS.labels[label])));
+    const labels = listWords(system.labels.map((label) => lowerFirst(SYSTEM_LABEL_WORDS[label])));
     return [`${i + 1}. ${upperFirst(labels || CLI_WORDS.anotherWay)}: ${figures}`, ...steps].join('\n');
   });
   const blocked = report.blocked.map(({ text }) => `! ${text}`);
@@ -148,8 +150,8 @@ export function describeAudit({ findings, troubles }: ReturnType<typeof reportAu
   return [...(found.length === 0 ? [CLI_WORDS.nothingAgainstTheLog] : found), ...told].join('\n');
 }
 
-export function describePrice({ door, earned }: ReturnType<typeof reportPrice>, dossier: Named): string {
-  const say = (sum: number): string => saySum(dossier, sum);
+export function describePrice({ currency, door, earned }: ReturnType<typeof reportPrice>): string {
+  const say = (sum: number): string => CLI_WORDS.sum(Math.round(sum), currency);
   const at = door
     ? [
         `${CLI_WORDS.atMost(say(door.walk_away))} ${door.why}`,

@@ -4,7 +4,7 @@ import { latestOf } from '../shared';
 import { curedAt } from './cure';
 import { expectsBleed, exposureOf, type Exposure } from './bleeding';
 import { limitsOf, type JudgedTest, type Limits } from './judge';
-import { isOfGrip, listTried, requirementsFor, type Proof, type Requirement } from './requirements';
+import { isOfGrip, listProofs, listTried, requirementsFor, type Proof, type Requirement } from './requirements';
 import { listUncovered, type Wanted } from './sameness';
 
 export interface Gate {
@@ -39,6 +39,8 @@ export type GateReason =
 
 type Verdict = Pick<Gate, 'state' | 'because' | 'proved' | 'missing' | 'at'>;
 const nothing = { proved: [], missing: [] };
+/** Bleed has its own gate: asked against this, only what shows grip is wanted. */
+const GRIP_ALONE: Exposure = { bleeds: 0, pale: false };
 
 const findChosen = (dossier: Dossier, zone: Zone): Wanted | undefined =>
   dossier.chosen?.zones.find(({ id }) => id === zone.id);
@@ -53,11 +55,10 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   if (isLeft(dossier, zone)) return { ...base, ...nothing, state: 'not_needed', because: { code: 'left' } };
   if (chosen && putsNothingOn(chosen))
     return { ...base, ...nothing, state: 'not_needed', because: { code: 'nothing_put_on' } };
-  const grip = { bleeds: 0, pale: false };
   const tried = chosen ? [chosen] : listTried(dossier, zone, 'grip').map((treatment) => ({ treatment }));
   const verdict = pickVerdict(
-    tried.map((wanted) => judgeGrip(requirementsFor(dossier, zone, wanted, grip), wanted)),
-    { ...nothing, state: 'waiting', because: { code: 'untested' }, missing: ['nail', 'cross_cut'] },
+    tried.map((wanted) => judgeGrip(requirementsFor(dossier, zone, wanted, GRIP_ALONE), wanted)),
+    { ...nothing, state: 'waiting', because: { code: 'untested' }, missing: listProofs(GRIP_ALONE) },
   );
   return { ...base, ...passOver(dossier, zone, 'prime_to_paint', verdict) };
 }

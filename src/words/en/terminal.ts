@@ -15,14 +15,6 @@ export const CLI_WORDS = {
   somethingElse: 'Something else',
   anotherWay: 'another way',
   noPrimer: 'no primer',
-  labels: {
-    recommended: 'Recommended',
-    surest: 'Surest',
-    soonest: 'Soonest',
-    cheapest: 'Cheapest',
-    least_fumes: 'Least fumes',
-  },
-  fumes: { low: 'little', solvent: 'strong', two_part: 'two-part' },
   severities: { major: 'Grave', minor: 'Lesser', unknown: 'Not known' },
   lines: {
     sold: 'sold for',

@@ -18,13 +18,13 @@ import { lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
 import { useMeasures, timeNow } from '@/client/store';
-import { SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
+import { FUME_WORDS, SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
 import { ToBuy } from './to-buy';
-import { FUME_WORDS, mainFailure, sayBasis, sayDays, sayDue, sayHours } from './words';
+import { mainFailure, sayBasis, sayDays, sayDue, sayHours } from './words';
 
 interface SystemCardProps {
   system: CoatingSystem;

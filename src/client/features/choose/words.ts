@@ -1,25 +1,19 @@
 import { labelProduct } from '@/core/knowledge';
-import type { CoatingSystem, FailureMode, Risk, SystemLabel } from '@/core/systems';
+import type { CoatingSystem, FailureMode, Risk } from '@/core/systems';
 import { lowerFirst } from '@/core/shared';
 import { OWN_LOCALE } from '@/client/locale';
-import { CHOOSE_WORDS } from '@/words';
-
-const LABELS: Record<SystemLabel, string> = {
-  recommended: CHOOSE_WORDS.bestOnBalance,
-  surest: CHOOSE_WORDS.surest,
-  soonest: CHOOSE_WORDS.soonest,
-  cheapest: CHOOSE_WORDS.cheapest,
-  least_fumes: CHOOSE_WORDS.leastFumes,
-};
+import { CHOOSE_WORDS, SYSTEM_LABEL_WORDS } from '@/words';
 
 /** Short, for a switch. */
 export const systemName = (system: CoatingSystem): string =>
-  system.labels[0] ? LABELS[system.labels[0]] : CHOOSE_WORDS.anotherWay;
+  system.labels[0] ? SYSTEM_LABEL_WORDS[system.labels[0]] : CHOOSE_WORDS.anotherWay;
 
 /** All a system is best at. */
 export function systemTitle(system: CoatingSystem): string {
   if (system.labels.length === 0) return CHOOSE_WORDS.anotherWayWith(lowerFirst(mainPrimer(system)));
-  const words = system.labels.map((label, i) => (i === 0 ? LABELS[label] : lowerFirst(LABELS[label])));
+  const words = system.labels.map((label, i) =>
+    i === 0 ? SYSTEM_LABEL_WORDS[label] : lowerFirst(SYSTEM_LABEL_WORDS[label]),
+  );
   return new Intl.ListFormat(OWN_LOCALE).format(words);
 }
 
@@ -59,12 +53,6 @@ export function sayHours(minutes: number): string {
 
 export const sayDays = (hours: number): string =>
   hours <= 36 ? CHOOSE_WORDS.h(hours) : CHOOSE_WORDS.days(Math.round(hours / 24));
-export const FUME_WORDS: Record<CoatingSystem['fumes'], string> = {
-  low: CHOOSE_WORDS.little,
-  solvent: CHOOSE_WORDS.strong,
-  two_part: CHOOSE_WORDS.twoPart,
-};
-
 const DAY = new Intl.DateTimeFormat(OWN_LOCALE, { weekday: 'short', day: 'numeric', month: 'long', timeZone: 'UTC' });
 
 /** Whether a system started now can be ready by a day, as a sentence; nothing without a day. */

@@ -73,12 +73,19 @@ export const LAYERS_WORDS = {
   whatElseWasConsidered: 'What else was considered',
 };
 
-export const CHOOSE_WORDS = {
-  bestOnBalance: 'Best on balance',
+/** What a system is best at, on the screen and on the command line. */
+export const SYSTEM_LABEL_WORDS = {
+  recommended: 'Best on balance',
   surest: 'Surest',
   soonest: 'Soonest',
   cheapest: 'Cheapest',
-  leastFumes: 'Least fumes',
+  least_fumes: 'Least fumes',
+} as const;
+
+/** How much a system smells. */
+export const FUME_WORDS = { low: 'Little', solvent: 'Strong', two_part: 'Two-part' } as const;
+
+export const CHOOSE_WORDS = {
   anotherWay: 'Another way',
   anotherWayWith: (mainPrimer: string): string => `Another way, with ${mainPrimer}`,
   noPrimer: 'no primer',
@@ -91,9 +98,6 @@ export const CHOOSE_WORDS = {
   hAndMin: (rounded: number, padStart: string): string => `${rounded} h ${padStart}`,
   h: (hours: number): string => `${hours} h`,
   days: (hours: number): string => `${hours} days`,
-  little: 'Little',
-  strong: 'Strong',
-  twoPart: 'Two-part',
   tooLateForByEvenWith: (due: string, days: number, one: boolean): string =>
     `Too late for ${due} by ${days} ${one ? 'day' : 'days'}, even with every hour free.`,
   inTimeForWithToSpare: (due: string, spare: number): string =>
