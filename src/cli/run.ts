@@ -60,8 +60,8 @@ const COMMANDS: Readonly<Record<string, OnText>> = {
     text: (dossier, _now, { at }) => describeDiagnosis(reportDiagnosis(dossier, at), dossier),
   }),
   plan: onDossier({
-    report: (dossier) => reportPlan(dossier),
-    text: (dossier) => describePlan(reportPlan(dossier), dossier),
+    report: reportPlan,
+    text: (dossier, now) => describePlan(reportPlan(dossier, now), dossier),
   }),
   proof: onDossier({ report: reportProof, text: (dossier, now) => describeProof(reportProof(dossier, now), dossier) }),
   audit: onDossier({ report: reportAudit, text: (dossier, now) => describeAudit(reportAudit(dossier, now), dossier) }),

@@ -92,7 +92,7 @@ export function describePlan(report: ReturnType<typeof reportPlan>, dossier: Nam
     const figures = CLI_WORDS.figures({
       chance: formatChance(system.risk.overall ?? 0),
       minutes: system.hands_on_min,
-      hours: system.elapsed_h,
+      ready: CLI_WORDS.ready(system.ready_by, system.ready_by_is),
       materials: saySum(dossier, system.materials_cost),
       fumes: lowerFirst(FUME_WORDS[system.fumes]),
     });

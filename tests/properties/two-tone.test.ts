@@ -11,6 +11,8 @@ import { findBreaches } from './rule-walker';
 import { share } from './share';
 import { surround } from './surround';
 
+const NOW = '2026-05-01T08:00:00Z';
+
 /** Hours before tape may lie on a paint, written out again (common practice: a day, two for oil, three for wall paint). */
 const TAPE_H: Record<string, number> = { latex_wall_paint: 72, oil_enamel: 48, aerosol_enamel: 48 };
 
@@ -49,7 +51,7 @@ describe('a thousand pieces in several colours', () => {
     const seen = { walked: 0, second: 0, classes: 0, hues: 0, lines: 0 };
     fc.assert(
       fc.property(anyTwoTone, (piece) => {
-        const { systems } = reportPlan(piece);
+        const { systems } = reportPlan(piece, NOW);
         const diagnoses = systems.length > 0 ? piece.zones!.map((zone) => assessZone(piece, zone)) : [];
         for (const system of systems) {
           const bought = system.supplies.flatMap((own) => own.colour ?? []);

@@ -1,6 +1,8 @@
 import type { Dossier } from '@/core/dossier';
 import { listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
+import { dateAlone } from '@/core/work';
 import {
+  CLI_WORDS,
   nameRejected,
   nameStep,
   sayAssumption,
@@ -14,45 +16,56 @@ import {
 /** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
 const REPORTED_ZONES = 2;
 
-/** `bricolage.plan/1`: the plan as an open format. */
-export function reportPlan(dossier: Dossier) {
+/** `bricolage.plan/1`: the plan as an open format. `now`: from when the dates count, ISO instant. */
+export function reportPlan(dossier: Dossier, now: string) {
   const plan = planPiece(dossier);
   const savings = plan.systems.length > 0 ? saySavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
+  const { due } = dossier.goal ?? {};
   const nameOf = (id: string): string => dossier.zones?.find((zone) => zone.id === id)?.name ?? id;
   return {
     format: 'bricolage.plan/1' as const,
-    systems: plan.systems.map((system) => ({
-      id: system.id,
-      labels: system.labels,
-      zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
-      jobs: mergeJobs(system.zones).map(({ op, step, colour, zones, minutes, waitH, ml }) => ({
-        op,
-        label: nameStep(step),
-        colour,
-        zones,
-        minutes,
-        wait_h: waitH,
-        ml: ml > 0 ? ml : undefined,
-      })),
-      risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e4) / 1e4])),
-      hands_on_min: system.handsOnMin,
-      elapsed_h: system.elapsedH,
-      materials_cost: toMoney(system.materialsCost),
-      expected_cost: toMoney(system.expectedCost),
-      total_cost: toMoney(system.totalCost),
-      fumes: system.fumes,
-      supplies: system.supplies.map(({ class: code, colour, neededMl, fromShelf, buy }) => ({
-        class: code,
-        colour,
-        needed_ml: neededMl,
-        from_shelf: fromShelf,
-        buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
-        price: toMoney(buy.price),
-      })),
-      assumes: [...system.assumes.map(sayAssumption), ...(system.labels.includes('recommended') ? savings : [])],
-      gates: system.gates,
-      warnings: sayWarnings(system.warnings).map(({ rule, zone, text }) => ({ rule, zone, text })),
-    })),
+    systems: plan.systems.map((system) => {
+      const dated = dateAlone(dossier, system, now);
+      return {
+        id: system.id,
+        labels: system.labels,
+        zones: system.zones.map((zone) => ({ id: zone.id, steps: zone.steps.map(reportStep) })),
+        jobs: mergeJobs(system.zones).map(({ op, step, colour, zones, minutes, waitH, ml }) => ({
+          op,
+          label: nameStep(step),
+          colour,
+          zones,
+          minutes,
+          wait_h: waitH,
+          ml: ml > 0 ? ml : undefined,
+        })),
+        risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e4) / 1e4])),
+        hands_on_min: system.handsOnMin,
+        elapsed_h: system.elapsedH,
+        ready_by: dated.readyBy,
+        ready_by_is: dated.through,
+        materials_cost: toMoney(system.materialsCost),
+        expected_cost: toMoney(system.expectedCost),
+        total_cost: toMoney(system.totalCost),
+        fumes: system.fumes,
+        supplies: system.supplies.map(({ class: code, colour, neededMl, fromShelf, buy }) => ({
+          class: code,
+          colour,
+          needed_ml: neededMl,
+          from_shelf: fromShelf,
+          buy: buy.tins.map(({ volumeMl, count }) => ({ volume_ml: volumeMl, count })),
+          price: toMoney(buy.price),
+        })),
+        assumes: [...system.assumes.map(sayAssumption), ...(system.labels.includes('recommended') ? savings : [])],
+        gates: system.gates,
+        warnings: [
+          ...sayWarnings(system.warnings).map(({ rule, zone, text }) => ({ rule, zone, text })),
+          ...(due !== undefined && dated.late && dated.readyBy
+            ? [{ rule: 'misses_due_date', text: CLI_WORDS.missesDue(dated.readyBy, due) }]
+            : []),
+        ],
+      };
+    }),
     rejected: plan.rejected.map((rejection) => {
       const name = nameRejected(rejection);
       const { zone, zoneName, code, finding } = rejection;

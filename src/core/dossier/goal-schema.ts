@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PAINTS } from '../knowledge';
 import { LIMITS } from './limits';
-import { hex } from './primitives';
+import { hex, hoursOf } from './primitives';
 
 /* What the owner wants of a piece, and of single zones. */
 
@@ -47,6 +47,8 @@ const zoneWishSchema = z.looseObject({
   sheen: sheen.optional(),
   second: secondSchema.optional(),
 });
+const dossierHoursSchema = hoursOf({ day: z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']) });
+
 export const goalSchema = z.looseObject({
   look: look.optional(),
   colour: hex.optional(),
@@ -56,6 +58,8 @@ export const goalSchema = z.looseObject({
   ventilation: z.enum(['good', 'limited', 'none']).optional(),
   priority: z.enum(['surest', 'soonest', 'cheapest', 'least_fumes']).optional(),
   due: z.iso.date().optional(),
+  /** When there is time for it, where no shop is known that has hours. */
+  hours: z.array(dossierHoursSchema).max(LIMITS.hours).optional(),
   paint: z.enum(PAINTS).optional(),
   zones: z.record(z.string(), zoneWishSchema).optional(),
   /** A door between two rooms: whose colour its opening edge takes, that of the near side or of the far one. */
@@ -85,5 +89,6 @@ export const goalSchema = z.looseObject({
     .optional(),
 });
 
+export type DossierHours = z.infer<typeof dossierHoursSchema>;
 export type Goal = z.infer<typeof goalSchema>;
 export type SecondColour = z.infer<typeof secondSchema>;

@@ -12,7 +12,7 @@ export { colourOfPiece, DEFAULT_COLOUR, listColours, wishOf, wishZones, type Own
 export * from './goal-schema';
 export { colourScope, listScopes, sharedWish, type ColourScope } from './scopes';
 export { amount, targetSchema } from './money-schema';
-export { hex, idSchema, percent } from './primitives';
+export { hex, hoursOf, idSchema, percent } from './primitives';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';

@@ -17,6 +17,8 @@ export const LIMITS = {
   mixes: 200,
   overrides: 200,
   troubles: 100,
+  /** Of the week in which there is time. */
+  hours: 42,
   /** Of colour taped on a face. */
   bands: 24,
   /** Of the account of a piece: extras and refunds, each. */

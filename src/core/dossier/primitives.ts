@@ -12,3 +12,12 @@ export const positive = (max: number) => z.number().positive().max(max);
 export const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/);
 /** A moment, or a day alone. */
 export const day = z.union([instant, z.iso.date()]);
+
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
+
+/** Some hours of a day, `from` before `to`, on the wall's clock; "24:00" is midnight. */
+export const hoursOf = <Shape extends z.ZodRawShape>(shape: Shape) =>
+  z.looseObject({ from: clock, to: clock, ...shape }).superRefine((hours, context) => {
+    const { from, to } = hours as { from: string; to: string };
+    if (from >= to) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
+  });

@@ -1,5 +1,5 @@
 export * from './problem';
-export { makeSchedule, scheduleInOrder, type Effort } from './search';
+export { findOrder, makeSchedule, scheduleInOrder, type Effort } from './search';
 export {
   addDays,
   dateOf,

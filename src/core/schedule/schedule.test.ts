@@ -1,4 +1,4 @@
-import { endOf, makeSchedule, scheduleInOrder, startOf, type Job, type Problem } from './index';
+import { endOf, findOrder, makeSchedule, scheduleInOrder, startOf, type Job, type Problem } from './index';
 
 const HOUR = 60;
 const DAY = 1440;
@@ -109,5 +109,39 @@ describe('a schedule', () => {
       past: [{ id: 'a1', end: 18 * HOUR }],
     });
     expect(scheduleInOrder(problem, ['a2']).placements.get('a2')!.parts[0]!.start).toBe(DAY + 19 * HOUR);
+  });
+});
+
+describe('an order that is known', () => {
+  const paint = { product: 'enamel', cleanUpMin: 10 };
+  const behind = (id: string) => ({ after: [{ id, lags: [{ from: 0 }] }] });
+
+  it('gives the same schedule anywhere, and has room for jobs that are new and none for those that are gone', () => {
+    const problem = shop([job('a', 30, paint), job('b', 30, paint), job('c', 30), job('d', 30, behind('c'))]);
+    const { order, schedule } = findOrder(problem, { seed: 1 });
+    expect([...order].sort()).toEqual(['a', 'b', 'c', 'd']);
+    expect(scheduleInOrder(problem, order)).toEqual(schedule);
+    const starts = (ids: string[]) =>
+      [...scheduleInOrder(problem, ids).placements].sort((x, y) => startOf(x[1]) - startOf(y[1])).map(([id]) => id);
+    expect(starts(['gone', 'c', 'b', 'a'])).toEqual(['c', 'd', 'b', 'a']);
+    expect(starts(['d', 'a', 'b'])).toEqual(['c', 'd', 'a', 'b']);
+    expect(starts(['b'])).toEqual(['b', 'a', 'c', 'd']);
+  });
+
+  it('keeps what comes first, unless more than a quarter of an hour is saved by another', () => {
+    // The short job first: both are ready five minutes sooner on the mean, or forty.
+    const near = shop([job('a', 30), job('b', 40)]);
+    const far = shop([job('a', 20), job('b', 100)]);
+    const first = (problem: Problem, before?: string[]) =>
+      findOrder(problem, { seed: 1, ...(before && { before }) }).order[0];
+    expect([first(near), first(near, ['b', 'a']), first(far, ['b', 'a'])]).toEqual(['a', 'b', 'a']);
+    // A piece that is due first is worth being sent elsewhere.
+    const due = shop([job('a', 100, { group: 'late' }), job('b', 100, { group: 'soon' })], {
+      groups: [
+        { id: 'late', tailMin: 0, place: 'small' },
+        { id: 'soon', tailMin: 0, place: 'small', due: 21 * HOUR },
+      ],
+    });
+    expect(first(due, ['a', 'b'])).toBe('b');
   });
 });

@@ -7,7 +7,12 @@ export interface Effort {
   seed: number;
   /** Schedules tried; by default fewer for more jobs. */
   tries?: number;
+  /** The order that is known, the ids of its jobs: what comes first in it stays first unless `FIRST_STAYS_MIN` is saved. */
+  before?: readonly string[];
 }
+
+/** Whoever has seen what comes first is not sent elsewhere for less: minutes of a schedule's cost. */
+const FIRST_STAYS_MIN = 15;
 
 /** Work of the improvement, in jobs placed: what a worker does in about a third of a second. */
 const PLACEMENTS = 220_000;
@@ -22,12 +27,17 @@ const RANK_SHARE = 0.06;
  * A schedule of all jobs, as good as the effort allows: sequences by priority rules and by orders of the pieces, then the
  * best of them improved by moving jobs and bringing together what uses one product (seeded; see `improve`). Jobs that find no window are named, never dropped.
  */
-export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedule {
+export const makeSchedule = (problem: Problem, effort: Effort): Schedule => findOrder(problem, effort).schedule;
+
+/** The same, with the order of the jobs that gives it. */
+export function findOrder(problem: Problem, { seed, tries, before }: Effort): { order: string[]; schedule: Schedule } {
   const shop = readShop(problem);
   const random = makeRandom(seed);
   const rounds =
     tries ?? Math.min(MOST_TRIES, Math.max(FEWEST_TRIES, Math.round(PLACEMENTS / (problem.jobs.length || 1))));
+  const known = before ? evaluate(shop, completeOrder(shop, before)) : null;
   const starts = RULES.map((rule) => evaluate(shop, sequenceBy(shop, rule)));
+  if (known) starts.push(known);
   starts.push(rankGroups(shop, Math.ceil(rounds * RANK_SHARE), random));
   starts.sort((a, b) => a.cost - b.cost);
   // The best start gets half of the effort, the next ones share the rest: a start decides which hollow is found.
@@ -35,17 +45,46 @@ export function makeSchedule(problem: Problem, { seed, tries }: Effort): Schedul
   const runs = [improve(shop, first, Math.ceil(rounds / 2), random)];
   for (const other of others.slice(0, RUNS - 1))
     runs.push(improve(shop, other, Math.floor(rounds / 2 / (RUNS - 1)), random));
-  return runs.reduce((a, b) => (b.cost < a.cost ? b : a)).schedule;
+  const best = runs.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const stays = known !== null && findFirst(best) !== findFirst(known) && known.cost - best.cost <= FIRST_STAYS_MIN;
+  const { order, schedule } = stays ? improve(shop, known, Math.ceil(rounds / 2), random, true) : best;
+  return { order: order.map((i) => problem.jobs[i]!.id), schedule };
 }
 
-/** The schedule of one sequence of jobs. What comes before a job must stand before it. */
+/** The schedule of a known order of jobs. Those it does not have stand where they fit in, those that are gone are passed over. */
 export function scheduleInOrder(problem: Problem, ids: readonly string[]): Schedule {
   const shop = readShop(problem);
-  const index = new Map(problem.jobs.map(({ id }, i) => [id, i]));
-  return evaluate(
-    shop,
-    ids.map((id) => index.get(id)!),
-  ).schedule;
+  return evaluate(shop, completeOrder(shop, ids)).schedule;
+}
+
+/** The job that hands are on first. */
+function findFirst({ schedule }: Tried): string | undefined {
+  let [first, at]: [string | undefined, number] = [undefined, Infinity];
+  for (const { id, parts, hand } of schedule.placements.values())
+    if (hand === 0 && parts[0]!.start < at) [first, at] = [id, parts[0]!.start];
+  return first;
+}
+
+/** A known order with all jobs: new ones right behind what they come after, or before what comes after them, or last. */
+function completeOrder({ problem: { jobs }, before, after }: Shop, ids: readonly string[]): number[] {
+  const known = new Map(ids.map((id, rank) => [id, rank]));
+  const followed = new Map<number, number>();
+  const leastAfter = (i: number): number => {
+    const own = known.get(jobs[i]!.id) ?? followed.get(i);
+    if (own !== undefined) return own;
+    const least = Math.min(Infinity, ...after[i]!.map(leastAfter));
+    followed.set(i, least);
+    return least;
+  };
+  const ranks = new Map<number, number>();
+  const rankOf = (i: number): number => {
+    const own = known.get(jobs[i]!.id) ?? ranks.get(i);
+    if (own !== undefined) return own;
+    const rank = before[i]!.length > 0 ? Math.max(...before[i]!.map(rankOf)) : leastAfter(i);
+    ranks.set(i, rank);
+    return rank;
+  };
+  return jobs.map((_, i) => i).sort((a, b) => compareSlack(rankOf(a), rankOf(b)) || a - b);
 }
 
 interface Shop {
@@ -206,13 +245,15 @@ function evaluate(shop: Shop, order: readonly number[]): Tried {
 const WARMTH = 0.03;
 
 /** Simulated annealing (Kirkpatrick, Gelatt and Vecchi 1983) over sequences, from one start. */
-function improve(shop: Shop, start: Tried, rounds: number, random: () => number): Tried {
+function improve(shop: Shop, start: Tried, rounds: number, random: () => number, keepsFirst = false): Tried {
   let [best, here] = [start, start];
+  const first = findFirst(start);
   if (start.order.length < 2) return start;
   for (let round = 0; round < rounds; round += 1) {
     const order = random() < 0.6 ? moveOne(shop, here.order, random) : gather(shop, here.order, random);
     if (!order) continue;
     const next = evaluate(shop, order);
+    if (keepsFirst && findFirst(next) !== first) continue;
     const warmth = WARMTH * Math.abs(best.cost) * (1 - round / rounds) ** 2;
     if (next.cost <= here.cost || random() < Math.exp((here.cost - next.cost) / (warmth + 1e-9))) here = next;
     if (next.cost < best.cost) best = next;

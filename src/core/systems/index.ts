@@ -10,6 +10,7 @@ export type { Rejection } from './rejections';
 export { blocksStain, holdsColour, type FailureMode, type Risk } from './risk';
 export { listConsidered, type Considered, type Difference, type Layer } from './considered';
 export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from './freeze';
+export { isTakenSystem } from './is-taken';
 export { HOUR_PRICE, LOST_WEEK_PRICE, measureCleanUp } from './prices';
 export { DULLING_STAGE } from './search';
 export { mergeJobs, type Job } from './jobs';

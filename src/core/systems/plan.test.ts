@@ -10,6 +10,8 @@ import { planPiece } from './plan';
 import { PHRASES, sayAssumption, sayConsidered, sayFact, sayPlanBlock, sayRuledOut, sayThen, sayWhy } from '@/words';
 import { reportPlan } from '@/cli/reports/plan';
 
+const NOW = '2026-05-01T08:00:00Z';
+
 const LAMINATE: Observation[] = [
   { check: 'edge_line', result: 'dark_line' },
   { check: 'pattern_repeat', result: 'repeats' },
@@ -240,7 +242,7 @@ describe('colour and report', () => {
   });
 
   it('gives every painted zone its volume and its wait', () => {
-    const report = reportPlan(make({ observations: LAMINATE }));
+    const report = reportPlan(make({ observations: LAMINATE }), NOW);
     const paint = report.systems[0]!.zones[0]!.steps.find(({ op }) => op === 'paint')!;
     // 0.8 m² × 2 coats × 40 µm ÷ (10 × 40 %) × 1.1 = 176 ml, to the next 5.
     expect(paint.ml).toBe(175);
@@ -285,10 +287,13 @@ describe('what would change a plan', () => {
   });
 
   it('is said in the report where it would save something, with the check that tells', () => {
-    const { systems } = reportPlan({
-      ...open,
-      piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } },
-    });
+    const { systems } = reportPlan(
+      {
+        ...open,
+        piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } },
+      },
+      NOW,
+    );
     const saving = points.filter(({ saves }) => saves.money > 0).length;
     expect(saving).toBeGreaterThan(0);
     const said = systems[0]!.assumes.filter((text) => text.includes('this would do'));

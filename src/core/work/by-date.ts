@@ -1,6 +1,7 @@
-import { freezeSystem, planPiece, type Phrases } from '../systems';
+import { freezeSystem, planPiece } from '../systems';
 import { DEFAULT_HOURS } from '../workshop';
-import { planShop, readPieceWork, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+import { planShop, readPieceWork, type PieceWork, type PlanWish, type ShopFacts, type ShopPlan } from './shop-plan';
+import { readyOf, UNSAID } from './dates';
 import type { BlockReason } from './blocks';
 import type { ProductClass } from '../knowledge';
 
@@ -39,11 +40,16 @@ function addEvening(facts: ShopFacts): { facts: ShopFacts; step: RemedyStep } {
 /**
  * "Can all be collected by the 20th?" Everything is planned again with that date due for all; for each piece that would be
  * late, what could save it is tried out in the same way: leaving out the second clear coat, a primer that dries faster, one
- * more evening. `date`: "2026-12-20".
+ * more evening. `date`: "2026-12-20"; `before`: the shop's order.
  */
-export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: string): ByDate {
-  const due = (): string => date;
-  const plan = planShop(pieces, facts, { due });
+export function askByDate(
+  pieces: readonly PieceWork[],
+  facts: ShopFacts,
+  date: string,
+  before: readonly string[] | null = null,
+): ByDate {
+  const wish = { due: (): string => date, before };
+  const plan = planShop(pieces, facts, wish);
   const open = pieces.flatMap(({ id, name, blocks: [block] }) =>
     block ? [{ piece: id, name, because: block.because }] : [],
   );
@@ -53,13 +59,12 @@ export function askByDate(pieces: readonly PieceWork[], facts: ShopFacts, date: 
     .flatMap((piece) => {
       const readyAt = readyOf(plan, piece.id);
       if (readyAt !== null && !isLate(plan, piece.id)) return [];
-      const remedies = listRemedies(piece, readyAt, pieces, facts, due);
+      const remedies = listRemedies(piece, readyAt, pieces, facts, wish);
       return [{ piece: piece.id, name: piece.name, readyAt, remedies }];
     });
   return { possible: late.length === 0 && open.length === 0, date, late, open };
 }
 
-const readyOf = (plan: ShopPlan, id: string): string | null => plan.ready.find(({ piece }) => piece === id)?.at ?? null;
 const isLate = (plan: ShopPlan, id: string): boolean => plan.ready.find(({ piece }) => piece === id)?.late ?? true;
 
 function listRemedies(
@@ -67,14 +72,14 @@ function listRemedies(
   before: string | null,
   pieces: readonly PieceWork[],
   facts: ShopFacts,
-  due: () => string,
+  wish: PlanWish,
 ): Remedy[] {
   const attempt = (step: RemedyStep, next: PieceWork | null, with_: ShopFacts = facts): Remedy[] => {
     if (!next) return [];
     const plan = planShop(
       pieces.map((own) => (own.id === piece.id ? next : own)),
       with_,
-      { due },
+      wish,
     );
     const readyAt = readyOf(plan, piece.id);
     if (readyAt === null || (before !== null && readyAt >= before)) return [];
@@ -125,6 +130,3 @@ function takeFasterPrimer(piece: PieceWork, facts: ShopFacts): [RemedyStep, Piec
   );
   return [{ kind: 'faster_primer', primers }, next];
 }
-
-/** What is only tried out is not kept, and nobody reads its reasons. */
-const UNSAID: Phrases = { step: () => '', why: () => '', assumes: () => '' };

@@ -5,6 +5,7 @@ export { measurePour } from './pour';
 export { sayWhere } from './where';
 export { listBlocks, listHeld, type Block, type BlockReason } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
+export { dateAlone, dateSystems, readyOf, type DateAlone } from './dates';
 export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmCode, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';
@@ -15,6 +16,8 @@ export { agreeOn, listMoves, type Agreed, type Move } from './moves';
 export { addUpTimes, groupTaps, learnPace, learnPiecePace, type Pace, type PaceOf, type PiecePace } from './pace';
 export { comesOff, drawLabels, listParts, type Loose, type PartWords } from './parts';
 export {
+  orderShop,
+  placeShop,
   planShop,
   poseProblem,
   readPieceWork,

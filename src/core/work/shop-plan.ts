@@ -12,12 +12,14 @@ import {
 } from '../knowledge';
 import {
   addDays,
+  findOrder,
   instantOf,
   listWindows,
-  makeSchedule,
   minuteAt,
   minuteOf,
+  scheduleInOrder,
   type Bound,
+  type Effort,
   type Group,
   type Job,
   type PlaceSize,
@@ -237,13 +239,37 @@ export interface PlanWish {
   due?: (piece: PieceWork) => string | undefined;
   /** Schedules tried beyond the rules; left out, as many as a third of a second allows. */
   tries?: number;
+  /** The order that is known, as `orderShop` gave it: the search starts from it. */
+  before?: readonly string[] | null;
 }
 
-export function planShop(pieces: readonly PieceWork[], facts: ShopFacts, { due, tries }: PlanWish = {}): ShopPlan {
+/** The plan of all pieces, searched: what is tried out, and what there is before the shop's own order is known. */
+export function planShop(pieces: readonly PieceWork[], facts: ShopFacts, { due, ...wish }: PlanWish = {}): ShopPlan {
   const problem = poseProblem(pieces, facts, due);
-  const schedule = makeSchedule(problem, { seed: SEED, ...(tries === undefined ? {} : { tries }) });
-  return describePlan(problem, schedule, pieces);
+  return describePlan(problem, findOrder(problem, effortOf(wish)).schedule, pieces);
 }
+
+/**
+ * The order in which all open jobs are best done: what the shop keeps, so that whoever asks has the same plan. What comes
+ * first in the order of before stays first unless that costs more than a quarter of an hour.
+ */
+export const orderShop = (
+  pieces: readonly PieceWork[],
+  facts: ShopFacts,
+  before: readonly string[] | null = null,
+): string[] => findOrder(poseProblem(pieces, facts), effortOf({ before })).order;
+
+/** The plan of all pieces in a known order: nothing is searched, and jobs that came since stand where they fit in. */
+export function placeShop(pieces: readonly PieceWork[], facts: ShopFacts, order: readonly string[]): ShopPlan {
+  const problem = poseProblem(pieces, facts);
+  return describePlan(problem, scheduleInOrder(problem, order), pieces);
+}
+
+const effortOf = ({ tries, before }: Pick<PlanWish, 'tries' | 'before'>): Effort => ({
+  seed: SEED,
+  ...(tries === undefined ? {} : { tries }),
+  ...(before ? { before } : {}),
+});
 
 function describePlan(problem: Problem, schedule: Schedule, pieces: readonly PieceWork[]): ShopPlan {
   const groupOf = new Map(problem.jobs.map(({ id, group }) => [id, group]));

@@ -3,7 +3,7 @@ import { isCoat } from '../knowledge';
 import { readAirNow, judgeAir, type AirVerdict } from '../workshop';
 import type { Climate } from '../climate';
 import { listClocks, type Clock } from './clocks';
-import { type Item, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+import type { Item, PieceWork, ShopFacts, ShopPlan, Sitting } from './shop-plan';
 import { airOf } from './air-of';
 import type { BlockReason } from './blocks';
 
@@ -13,6 +13,8 @@ export interface Today {
   doNow: Item[];
   /** The end of the sitting that runs now. */
   until: string | null;
+  /** The next sitting, where there is nothing to be done in this one. */
+  next: Sitting | null;
   /** Coats that have not cured yet, the ones that change next first. */
   drying: (Clock & { name: string; next: { what: CoatMoment; at: string } })[];
   readings: { piece: string; name: string; reading: Omit<DueReading, 'panel'> & { panel: string; zone: string } }[];
@@ -60,6 +62,7 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
   const blocked = pieces.flatMap(({ id, name, blocks }) =>
     blocks.map(({ gate, because, goTo }) => ({ piece: id, name, gate, because, goTo })),
   );
+  const next = running ? null : (plan.sittings.find(({ startAt }) => startAt > now) ?? null);
   const upcoming = plan.sittings.flatMap(({ items }) => items.map(({ startAt }) => startAt)).filter((at) => at > now);
   const laterReadings = pieces
     .flatMap(({ dossier }) => listReadings(dossier, now).map(({ dueAt }) => dueAt))
@@ -68,6 +71,7 @@ export function readToday(pieces: readonly PieceWork[], plan: ShopPlan, facts: S
   return {
     doNow: running?.items ?? [],
     until: running?.endAt ?? null,
+    next,
     drying,
     readings,
     blocked,

@@ -1,23 +1,16 @@
 import { z } from 'zod';
 import { practiceAnswerSchema, type PracticeAnswer } from './practice-schema';
-import { amount, climateSchema, percent, targetSchema } from '../dossier';
+import { amount, climateSchema, hoursOf, LIMITS, percent, targetSchema } from '../dossier';
 
 /*
  * What belongs to the shop and not to a piece: when its owner has time, what there is room for, the air it works in, and
  * what the owner has pinned to a time.
  */
 
-const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/);
-const isForward = ({ from, to }: { from: string; to: string }): boolean => from < to;
-const stretch = { from: clock, to: clock, hands: z.number().int().min(1).max(4).optional() };
-
-/** `from` before `to`, on the clock of the shop's zone; "24:00" is midnight. */
-const hoursSchema = z.looseObject({ day: z.number().int().min(1).max(7), ...stretch }).superRefine((hours, context) => {
-  if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
-});
-const dayHoursSchema = z.looseObject(stretch).superRefine((hours, context) => {
-  if (!isForward(hours)) context.addIssue({ code: 'custom', path: ['to'], params: { problem: 'not_after' } });
-});
+const hands = z.number().int().min(1).max(4).optional();
+/** On the clock of the shop's zone. */
+const hoursSchema = hoursOf({ day: z.number().int().min(1).max(7), hands });
+const dayHoursSchema = hoursOf({ hands });
 
 const isTimeZone = (name: string): boolean => {
   try {
@@ -51,7 +44,7 @@ export const setupSchema = z.looseObject({
       transport: amount.optional(),
     })
     .optional(),
-  hours: z.array(hoursSchema).max(42).optional(),
+  hours: z.array(hoursSchema).max(LIMITS.hours).optional(),
   exceptions: z
     .array(z.looseObject({ date: z.iso.date(), hours: z.array(dayHoursSchema).max(6) }))
     .max(400)

@@ -23,7 +23,7 @@ function listSentences(value: unknown, key = ''): string[] {
 
 describe('what is said of the demo workshop', () => {
   it.each(pieces)('%s: whole sentences, nothing left open in them', (_file, dossier) => {
-    const reports = [reportDiagnosis(dossier), reportPlan(dossier), reportProof(dossier, NOW)];
+    const reports = [reportDiagnosis(dossier), reportPlan(dossier, NOW), reportProof(dossier, NOW)];
     const said = reports.flatMap((report) => listSentences(report));
     expect(said.length).toBeGreaterThan(5);
     for (const sentence of said) {

@@ -1,5 +1,18 @@
 /* What the command line says by itself. */
 
+import { DEFAULT_LOCALE } from './language';
+
+const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+});
+/** "2026-12-20": "Sunday 20 December". */
+export const sayCalendarDay = (date: string): string => DAY.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
+
+const HOURS_WORDS = { own_hours: 'in the hours you have', every_hour: 'with every hour free' } as const;
+
 const hoursOf = (minutes: number): string =>
   minutes < 60
     ? `${minutes} min`
@@ -30,8 +43,12 @@ export const CLI_WORDS = {
     minutes > 0 ? `Look next: ${check} (saves about ${Math.round(minutes)} min).` : `Look next: ${check}.`,
   nothingLeftToAsk: 'Nothing left to ask would change the plan.',
   sum: (sum: number, currency: string | null): string => (currency ? `${sum} ${currency}` : `${sum} (no currency set)`),
-  figures: (own: { chance: string; minutes: number; hours: number; materials: string; fumes: string }): string =>
-    `${own.chance} go wrong, ${hoursOf(own.minutes)} of hands, ${own.hours} h with every hour free, ${own.materials} for materials, fumes: ${own.fumes}`,
+  figures: (own: { chance: string; minutes: number; ready: string; materials: string; fumes: string }): string =>
+    `${own.chance} go wrong, ${hoursOf(own.minutes)} of hands, ${own.ready}, ${own.materials} for materials, fumes: ${own.fumes}`,
+  ready: (day: string | null, through: keyof typeof HOURS_WORDS): string =>
+    day === null ? 'no date while something holds it back' : `ready by ${sayCalendarDay(day)} ${HOURS_WORDS[through]}`,
+  missesDue: (day: string, due: string): string =>
+    `Ready by ${sayCalendarDay(day)}: too late for ${sayCalendarDay(due)}.`,
   wayOut: (own: { chance: string; minutes: number; hours: number; materials: string }): string =>
     `holds ${own.chance}, ${hoursOf(own.minutes)} of hands, ${own.hours} h with every hour free, ${own.materials} for materials.`,
   not: (what: string): string => `Not: ${what}.`,

@@ -6,11 +6,11 @@ import { Explained } from '@/client/features/terms';
 import { Button, Choices, Column, Disclosure, Notice, Rule, Small, Strong, useIsWide } from '@/client/ui';
 import { listTreated, nameZone, zoneName, type Dossier } from '@/core/dossier';
 import { judgeGates } from '@/core/piece';
-import { freezeSystem, stackOf, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
+import { freezeSystem, isTakenSystem, type CoatingSystem, type Plan, type Rejection } from '@/core/systems';
 import { useWithShop, diagnosesOf, timeNow } from '@/client/store';
 import { SchoolSwitches } from './schools';
 import { SystemCard } from './system-card';
-import { isSame, TakenNotice } from './taken-notice';
+import { TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
 import { HandList, Wishes } from '@/client/features/wishes';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
@@ -104,7 +104,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
             zoneId={zoneId}
             dossier={dossier}
             onTake={() => take(system)}
-            taken={isTaken(dossier, system)}
+            taken={isTakenSystem(dossier, system)}
           />
         ))}
       </View>
@@ -153,14 +153,6 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
   no_system: CHOOSE_SCREEN_WORDS.noSystemIsLeft,
   climate: CHOOSE_SCREEN_WORDS.noCoatInThisAir,
 };
-
-function isTaken(dossier: Dossier, system: CoatingSystem): boolean {
-  const chosen = dossier.chosen?.zones ?? [];
-  return (
-    chosen.length > 0 &&
-    system.zones.every(({ id, stack }) => isSame(chosen.find((zone) => zone.id === id)?.stack, stackOf(stack)))
-  );
-}
 
 /** What failed the shop's own test on this piece and is not proposed again there. */
 function RuledOut({ dossier }: { dossier: Dossier }) {

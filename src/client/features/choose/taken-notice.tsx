@@ -10,15 +10,6 @@ import { sayDate } from '@/client/features/shop-plan';
 /** A better system is named only when it is worth this much more, in money. */
 const WORTH_NAMING = 3;
 
-const describeStack = ({ prep, primers, paint, paint_coats, topcoat }: Stack): string =>
-  [prep, ...primers.map(({ code, coats }) => `${code}×${coats}`), paint, paint_coats, topcoat].join();
-/** Colours were not kept with a system once: one that says none is of whatever was wished. */
-const isOfColours = (a: Stack, b: Stack): boolean =>
-  a.colour === undefined || b.colour === undefined || (a.colour === b.colour && a.second_colour === b.second_colour);
-
-export const isSame = (a: Stack | undefined, b: Stack | undefined): boolean =>
-  a !== undefined && b !== undefined && describeStack(a) === describeStack(b) && isOfColours(a, b);
-
 /** The system the owner took, with its date: still right, no longer allowed, or overtaken by what is known now. */
 export function TakenNotice({ dossier, plan }: { dossier: Dossier; plan: Plan }) {
   const { chosen, earlier_choices: earlier = [] } = dossier;

@@ -1,0 +1,62 @@
+import type { Dossier } from '../dossier';
+import { planPiece } from '../systems';
+import { makeFacts, makePiece, NOW } from '../../../tests/properties/shop-data';
+import { dateAlone, dateSystems, orderShop, placeShop, readPieceWork, readyOf } from './index';
+import { freezeSystem } from '../systems';
+import { UNSAID } from './dates';
+
+const facts = makeFacts();
+const read = (...pieces: Dossier[]) => pieces.map((piece) => readPieceWork(piece, facts));
+const open: Dossier = {
+  format: 'bricolage.dossier/1',
+  piece: { id: 'desk', name: 'desk', kind: 'desk', history: { era: 'since_2000' } },
+  zones: [
+    {
+      id: 'top',
+      role: 'top',
+      area_m2: 0.8,
+      stated: { substrate: 'hpl_laminate', finish: 'factory_film' },
+      observations: [{ check: 'lead_test', result: 'negative' }],
+    },
+  ],
+  goal: { colour: '#1E2A30' },
+};
+
+describe('one date', () => {
+  it('is told of a system before it is taken as it is told by the plan of the shop afterwards', () => {
+    const others = read(makePiece('rack'), makePiece('bench', ['top', 'legs']));
+    const order = orderShop(others, facts);
+    const { systems } = planPiece(open);
+    expect(systems.length).toBeGreaterThan(1);
+    const dates = dateSystems(open, systems, others, facts, order);
+    for (const [i, system] of systems.entries()) {
+      const taken = { ...open, chosen: freezeSystem(system, NOW, UNSAID) };
+      const pieces = [...others, ...read(taken)];
+      const after = orderShop(pieces, facts, order);
+      expect({ i, at: readyOf(placeShop(pieces, facts, after), 'desk') }).toEqual({ i, at: dates[i] });
+      // Of the one that is taken the plan is asked, not tried out anew.
+      expect(dateSystems(taken, [system], pieces, facts, after)).toEqual([dates[i]]);
+    }
+    expect(new Set(dates).size).toBeGreaterThan(1);
+  });
+
+  it('waits for the owner’s evenings and for the other pieces: with every hour free it is sooner', () => {
+    const [system] = planPiece(open).systems;
+    const crowd = read(...['a', 'b', 'c', 'd'].map((id) => makePiece(id, ['top', 'legs', 'shelf'])));
+    const [alone, among] = [[], crowd].map((others) => dateSystems(open, [system!], others, facts, null)[0]!);
+    const { readyBy, through } = dateAlone(open, system!, NOW);
+    expect(through).toBe('every_hour');
+    expect(alone!.slice(0, 10) > readyBy!).toBe(true);
+    expect(among! > alone!).toBe(true);
+  });
+
+  it('goes through the hours a piece names itself, where no shop is known, and is late past its day', () => {
+    const [system] = planPiece(open).systems;
+    const sundays = { ...open, goal: { ...open.goal, hours: [{ day: 'sun' as const, from: '10:00', to: '12:00' }] } };
+    const { readyBy, through } = dateAlone(sundays, system!, NOW);
+    expect(through).toBe('own_hours');
+    expect(readyBy! > dateAlone(open, system!, NOW).readyBy!).toBe(true);
+    const due = (day: string) => dateAlone({ ...sundays, goal: { ...sundays.goal, due: day } }, system!, NOW).late;
+    expect([due(readyBy!), due('2026-11-30')]).toEqual([false, true]);
+  });
+});

@@ -1,0 +1,71 @@
+import type { Dossier, DossierHours } from '../dossier';
+import { addDays, dateOf, minuteOf } from '../schedule';
+import { freezeSystem, isTakenSystem, type CoatingSystem, type Phrases } from '../systems';
+import { EMPTY_WORKSHOP } from '../workshop';
+import { learnPace } from './pace';
+import { placeShop, planShop, readPieceWork, type PieceWork, type ShopFacts, type ShopPlan } from './shop-plan';
+
+/** When a piece can be collected by a plan of the shop, ISO instant; null while something holds it back. */
+export const readyOf = (plan: ShopPlan, id: string): string | null =>
+  plan.ready.find(({ piece }) => piece === id)?.at ?? null;
+
+/** What is only tried out is not kept, and nobody reads its reasons. */
+export const UNSAID: Phrases = { step: () => '', why: () => '', assumes: () => '' };
+
+/** The piece as it would be if a system were taken. */
+const readAsTaken = (dossier: Dossier, system: CoatingSystem, facts: ShopFacts): PieceWork =>
+  readPieceWork({ ...dossier, chosen: freezeSystem(system, facts.now, UNSAID) }, facts);
+
+/**
+ * When a piece could be collected with each of some systems: on the schedule of the owner's hours, with all that is in work
+ * beside it. That of the system that was taken is the one the whole shop goes by. ISO instants, in the order of the
+ * systems; null where something would hold the piece back. `order`: the shop's (`orderShop`).
+ */
+export function dateSystems(
+  dossier: Dossier,
+  systems: readonly CoatingSystem[],
+  pieces: readonly PieceWork[],
+  facts: ShopFacts,
+  order: readonly string[] | null,
+): (string | null)[] {
+  const id = dossier.piece.id ?? '';
+  const others = pieces.filter((own) => own.id !== id);
+  const own = pieces.find((piece) => piece.id === id);
+  return systems.map((system) => {
+    if (own && order && isTakenSystem(dossier, system)) return readyOf(placeShop(pieces, facts, order), id);
+    return readyOf(planShop([...others, readAsTaken(dossier, system, facts)], facts, { before: order }), id);
+  });
+}
+
+const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const satisfies readonly DossierHours['day'][];
+const EVERY_HOUR = DAYS.map((_, i) => ({ day: i + 1, from: '00:00', to: '24:00' }));
+
+/** A date that is told of a piece by itself, and through which hours it was reckoned. */
+export interface DateAlone {
+  /** "2026-12-20", on the clock of UTC; null while something would hold the piece back. */
+  readyBy: string | null;
+  through: 'own_hours' | 'every_hour';
+  late: boolean;
+}
+
+/** When a piece could be collected where no shop is known: through the hours it names itself (`goal.hours`), else through every hour. */
+export function dateAlone(dossier: Dossier, system: CoatingSystem, now: string): DateAlone {
+  const { hours = [], due } = dossier.goal ?? {};
+  const named = hours.map(({ day, from, to }) => ({ day: DAYS.indexOf(day) + 1, from, to }));
+  const setup = { hours: named.length > 0 ? named : EVERY_HOUR, places: { large: 1, small: 1 } };
+  const facts: ShopFacts = {
+    workshop: { ...EMPTY_WORKSHOP, setup },
+    tins: dossier.shelf ?? [],
+    pace: learnPace([dossier]),
+    now,
+    timeZone: 'UTC',
+  };
+  const own = readAsTaken(dossier, system, facts);
+  const at = readyOf(planShop([own], facts, { tries: 0 }), own.id);
+  const readyBy = at === null ? null : dateOf(minuteOf(at), facts.timeZone);
+  return {
+    readyBy,
+    through: named.length > 0 ? 'own_hours' : 'every_hour',
+    late: due !== undefined && readyBy !== null && readyBy >= addDays(due, 1),
+  };
+}
