@@ -28,6 +28,7 @@ import type { Arrivals, ShopKeeping } from './keeping';
 import { makePieceTexts } from './piece-texts';
 import { makeSearch } from './search';
 import { makeShopLists } from './shop-lists';
+import { makeShopOrder } from './shop-order';
 
 export interface AppParts {
   store: PieceStore;
@@ -39,6 +40,10 @@ export interface AppParts {
   pairing: Pairing;
   photos: PhotoFiles;
   judge: Judge;
+  /** Works out the order of the day's work, beside the judge: it takes seconds. */
+  planner: Judge;
+  /** Where that order is kept. */
+  orderFile: string;
   /** None where no device is set up. */
   instruments: Instruments | null;
   keeping: ShopKeeping;
@@ -61,8 +66,32 @@ const PIECE_LIMIT = '64mb';
 
 /** Builds the Express application from its parts; listening and the clock are the caller's. */
 export function makeApp(parts: AppParts): Express {
-  const { live, visit, shop, door, pairing, photos, instruments, keeping, arrivals, health, webRoot, log, now } = parts;
+  const { visit, shop, door, pairing, photos, instruments, keeping, arrivals, health, webRoot, log, now } = parts;
+  const live: Live = {
+    ...parts.live,
+    tell: (change) => {
+      parts.live.tell(change);
+      order.changed();
+    },
+  };
   const { store, shelf, workshop } = tellOf(onceOf(parts, parts.taken), live);
+  const texts = makePieceTexts(store);
+  const lists = makeShopLists({ store, shelf, workshop }, parts.judge, texts);
+  const { planner, orderFile: file } = parts;
+  const isOpen = (): boolean => health() === null;
+  const order = makeShopOrder({
+    store,
+    shelf,
+    workshop,
+    lists,
+    texts,
+    planner,
+    live: parts.live,
+    file,
+    log,
+    isOpen,
+    now,
+  });
   const app = express();
   app.disable('x-powered-by');
   // Records are never taken from a cache: a mark for it would be worked out for nothing.
@@ -119,9 +148,7 @@ export function makeApp(parts: AppParts): Express {
     app.use('/api/opening', localOnly, makeOpeningRouter({ shop, door, pairing, now, log }));
     app.use('/api/keeping', makeKeepingRouter(keeping, log));
   }
-  const texts = makePieceTexts(store);
-  const lists = makeShopLists({ store, shelf, workshop }, parts.judge, texts);
-  app.use('/api/lists', makeListRouter(lists, makeSearch(store, shelf, parts.judge), now));
+  app.use('/api/lists', makeListRouter(lists, makeSearch(store, shelf, parts.judge), order, now));
   app.use('/api/pieces', makePieceRouter({ store, shelf, experience, photos, texts, now }));
   app.use('/api/shelf', makeShelfRouter(shelf, now));
   app.use('/api/workshop', makeWorkshopRouter(workshop, now));

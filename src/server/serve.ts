@@ -45,6 +45,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
   const log = pino({ level: settings.LOG_LEVEL ?? 'warn' }, pino.destination(2));
   const decoder = makePictureDecoder(built('decode-picture'));
   const judge = makeJudge(built('judge-apart'));
+  const planner = makeJudge(built('judge-apart'));
   const door = makeDoor({
     folder: path.join(shopFolder(file), 'authority'),
     handle: (request, response) => shop.app()(request, response),
@@ -60,6 +61,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
       webRoot: path.join(root, 'dist'),
       decoder,
       judge,
+      planner,
       keeperProgram: built('keep-apart'),
       // In a shop of one's own nothing is measured that no device measures.
       instruments: dossiers === undefined ? null : makeSimulatedInstruments(),
@@ -86,7 +88,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
     handle(request, response);
   });
   const port = await listen(server, '127.0.0.1', Number(settings.PORT ?? 4173));
-  judge.start();
+  for (const own of [judge, planner]) own.start();
   const endDays = keepDaily(shop, (err) => log.error({ err }, 'no copy of the shop could be made'));
 
   let stopped: Promise<void> | null = null;
@@ -94,7 +96,7 @@ export async function serve(settings: Readonly<Record<string, string | undefined
     endDays();
     await Promise.all([door.close(), close(server, visit, shop)]);
     decoder.close();
-    judge.close();
+    for (const own of [judge, planner]) own.close();
     visit.close();
     shop.close();
   };

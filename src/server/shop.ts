@@ -55,6 +55,7 @@ export interface ShopParts {
   /** The built program that reads files apart from the server. */
   keeperProgram: () => string;
   judge: Judge;
+  planner: Judge;
   instruments: Instruments | null;
   door: Door;
   pairing: Pairing;
@@ -169,6 +170,8 @@ export function openShop(parts: ShopParts): OpenShop {
       pairing,
       photos,
       judge: parts.judge,
+      planner: parts.planner,
+      orderFile: path.join(folder, 'order.json'),
       instruments,
       keeping,
       arrivals,

@@ -119,6 +119,8 @@ export async function startServer(
     pairing,
     photos,
     judge: judgeHere,
+    planner: judgeHere,
+    orderFile: path.join(folder, 'order.json'),
     instruments: makeSimulatedInstruments(),
     health: () => checkHealth(db),
     log: pino({ level: 'silent' }),

@@ -54,6 +54,8 @@ const app = makeApp({
   pairing: makePairing(Date.now),
   photos,
   judge: judgeHere,
+  planner: judgeHere,
+  orderFile: path.join(webRoot, 'order.json'),
   keeping: makeKeeping({
     db,
     shop: shop.id,

@@ -59,6 +59,7 @@ export async function start(
     ...(demo === undefined ? {} : { demo }),
     decoder,
     judge,
+    planner: judge,
     keeperProgram: buildKeeper,
     instruments: makeSimulatedInstruments(),
     door,

@@ -28,7 +28,8 @@ describe('the sitting at the bench', () => {
   });
 
   it('keeps the plan that was looked at last', () => {
-    const seen = reducer(start, planSeen({ 'a/1': AT }));
-    expect(reducer(seen, planSeen({ 'a/2': AT })).agreed).toEqual({ 'a/2': AT });
+    const seen = reducer(start, planSeen({ starts: { 'a/1': AT }, facts: 'x' }));
+    const next = { starts: { 'a/2': AT }, facts: 'y' };
+    expect(reducer(seen, planSeen(next)).agreed).toEqual(next);
   });
 });

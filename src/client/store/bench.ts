@@ -11,15 +11,18 @@ export interface BenchState {
   seen: Record<string, string>;
   /** A task whose clock runs. */
   started: { task: string; at: string } | null;
-  /** When each task was to start in the plan the owner last looked at; none before the first. */
-  agreed: Record<string, string> | null;
+  /**
+   * The plan the owner last looked at: when each task was to start, and by which facts. None before the first; a page that
+   * is opened begins anew, for time alone has moved what it finds.
+   */
+  agreed: { starts: Record<string, string>; facts: string } | null;
 }
 
 const DEFAULTS: BenchState = { freeUntil: null, saidAt: null, seen: {}, started: null, agreed: null };
 
 export const benchSlice = createSlice({
   name: 'bench',
-  initialState: (): BenchState => ({ ...DEFAULTS, ...recall<Partial<BenchState>>('bench', {}) }),
+  initialState: (): BenchState => ({ ...DEFAULTS, ...recall<Partial<BenchState>>('bench', {}), agreed: null }),
   reducers: {
     /** A new sitting: cautions are to be seen again. */
     sittingBegun: (state, { payload }: PayloadAction<{ until: string | null; at: string }>) => {
@@ -36,7 +39,7 @@ export const benchSlice = createSlice({
     taskLaidDown: (state) => {
       state.started = null;
     },
-    planSeen: (state, { payload }: PayloadAction<Record<string, string>>) => {
+    planSeen: (state, { payload }: PayloadAction<NonNullable<BenchState['agreed']>>) => {
       state.agreed = payload;
     },
   },

@@ -13,9 +13,10 @@ import type { AppDispatch, AppGetState } from './store';
 export const heardOf =
   (changes: readonly LiveChange[] | 'all') =>
   async (dispatch: AppDispatch, getState: AppGetState): Promise<void> => {
-    countHeard();
+    // A new order of the work is not a change of what is kept.
+    if (changes === 'all' || changes.some(({ order }) => !order)) countHeard();
     if (changes === 'all') return void dispatch(piecesApi.internalActions.onOnline());
-    const { getPiece, listInWork, listTins, getWorkshop } = piecesApi.endpoints;
+    const { getPiece, listInWork, listTins, getWorkshop, getOrder } = piecesApi.endpoints;
     const anew = { subscribe: false, forceRefetch: true } as const;
     const pieces = new Set(changes.flatMap(({ piece }) => piece ?? []));
     const state = getState();
@@ -31,6 +32,9 @@ export const heardOf =
         : []),
       ...(changes.some(({ workshop }) => workshop)
         ? [askAnew(() => dispatch(getWorkshop.initiate(undefined, anew)), isAsked(getWorkshop.select()(state)))]
+        : []),
+      ...(changes.some(({ order }) => order) && isLookedAt(getOrder.select()(state))
+        ? [askAnew(() => dispatch(getOrder.initiate(undefined, anew)), isAsked(getOrder.select()(state)))]
         : []),
     ]);
     if (pieces.size > 0) dispatch(piecesApi.util.invalidateTags(['Summaries']));

@@ -15,6 +15,7 @@ export {
   useListSummariesInfiniteQuery,
   useListPatternsQuery,
   useListReadingsQuery,
+  useGetOrderQuery,
   useListTimesQuery,
   useFindAllQuery,
   useGetVisitQuery,

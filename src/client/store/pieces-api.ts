@@ -105,6 +105,11 @@ export const piecesApi = createApi({
       query: () => '/lists/times',
       transformResponse: (answer: { times: { log: LogEntry[] }[] }) => answer.times,
     }),
+    /** The order in which all open jobs are best done: the server's, so that all who ask have the same plan. */
+    getOrder: build.query<string[], void>({
+      query: () => '/lists/order',
+      transformResponse: (answer: { order: string[] }) => answer.order,
+    }),
     /** All pieces that are meant by some words, a stretch at a time. */
     listSummaries: build.infiniteQuery<{ pieces: PieceSummary[]; total: number }, PiecesAsked, number>({
       query: ({ queryArg: { find, kind, show, sort }, pageParam }) =>
@@ -155,6 +160,7 @@ export const {
   useListInWorkQuery,
   useListReadingsQuery,
   useListPatternsQuery,
+  useGetOrderQuery,
   useListTimesQuery,
   useListSummariesInfiniteQuery,
   useGetPieceQuery,

@@ -46,8 +46,12 @@ export function findOrder(problem: Problem, { seed, tries, before }: Effort): { 
   for (const other of others.slice(0, RUNS - 1))
     runs.push(improve(shop, other, Math.floor(rounds / 2 / (RUNS - 1)), random));
   const best = runs.reduce((a, b) => (b.cost < a.cost ? b : a));
-  const stays = known !== null && findFirst(best) !== findFirst(known) && known.cost - best.cost <= FIRST_STAYS_MIN;
-  const { order, schedule } = stays ? improve(shop, known, Math.ceil(rounds / 2), random, true) : best;
+  let found = best;
+  if (known && findFirst(best) !== findFirst(known)) {
+    const stays = improve(shop, known, Math.ceil(rounds / 2), random, true);
+    if (stays.cost - best.cost <= FIRST_STAYS_MIN) found = stays;
+  }
+  const { order, schedule } = found;
   return { order: order.map((i) => problem.jobs[i]!.id), schedule };
 }
 

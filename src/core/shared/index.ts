@@ -2,6 +2,7 @@ export { definedOnly } from './defined';
 export { escapeXml } from './escape-xml';
 export { lowerFirst, upperFirst } from './letters';
 export { latestOf } from './moments';
+export { markText } from './mark-text';
 export { moveMoments } from './move-moments';
 export { formatNumber } from './number';
 export { fail, PROBLEM_CODES, succeed, type Problem, type ProblemCode, type Result } from './problem';

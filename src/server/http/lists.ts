@@ -7,6 +7,7 @@ import { ACCOUNT_TABLE } from '@/core/earned';
 import { toCsv } from '@/core/keeping';
 import type { Search } from '../search';
 import type { ShopLists } from '../shop-lists';
+import type { ShopOrder } from '../shop-order';
 import { sendProblem } from './problems';
 
 const whole = (least: number, most: number, otherwise: number) =>
@@ -46,7 +47,7 @@ const readingsSchema = z.object({
 const COMMA = Buffer.from(',');
 
 /** Lists over all pieces of the shop, each no longer than what is looked at. */
-export function makeListRouter(lists: ShopLists, search: Search, now: () => string): Router {
+export function makeListRouter(lists: ShopLists, search: Search, order: ShopOrder, now: () => string): Router {
   const router = Router();
   router.get('/summaries', async (request, response) => {
     const page = readWith(pageSchema, request.query);
@@ -65,6 +66,7 @@ export function makeListRouter(lists: ShopLists, search: Search, now: () => stri
     const body = [Buffer.from('{"pieces":['), ...parts, Buffer.from(`],"total":${total}}`)];
     response.type('json').end(Buffer.concat(body));
   });
+  router.get('/order', async (_request, response) => void response.json({ order: await order.read() }));
   router.get('/patterns', async (_request, response) => {
     response.json({ patterns: await lists.listPatterns() });
   });

@@ -3,7 +3,7 @@ import { readShopAccount, tellAccount } from '@/core/earned';
 import { listFindable } from '@/core/find';
 import { collectExperience, findReadings, type ReadingQuestion } from '@/core/learning';
 import { tellStory } from '@/core/trouble';
-import { summarisePiece } from '@/core/work';
+import { learnPace, orderShop, readPieceWork, summarisePiece, type ShopFacts } from '@/core/work';
 
 /**
  * What is worked out of pieces for lists and search: a diagnosis each, some hundredths of a second. All of it is computed
@@ -16,6 +16,20 @@ const JUDGEMENTS = {
   experience: (dossier: Dossier) => collectExperience(dossier),
   account: (dossier: Dossier) => tellAccount(dossier),
   readings: (dossier: Dossier, asked: ReadingQuestion) => findReadings([dossier], asked),
+  order: (
+    texts: readonly Uint8Array[],
+    facts: Omit<ShopFacts, 'pace'>,
+    paced: Parameters<typeof learnPace>[0],
+    before: readonly string[] | null,
+  ) => {
+    const shop = { ...facts, pace: learnPace(paced) };
+    const pieces = texts.map((text) => JSON.parse(Buffer.from(text).toString()) as Dossier);
+    return orderShop(
+      pieces.map((dossier) => readPieceWork(dossier, shop)),
+      shop,
+      before,
+    );
+  },
   shopAccount: (...asked: Parameters<typeof readShopAccount>) => readShopAccount(...asked),
 } as const;
 

@@ -15,7 +15,7 @@ const AT_A_TIME = 8;
  * Keeps what was judged of each piece until the piece changes or how its answers are to be believed. Several who ask at once
  * wait for the same judgement. Gives one for each piece that is still there, in their order.
  */
-export function keepByPiece<J extends Exclude<Judgement, 'readings' | 'shopAccount'>>(
+export function keepByPiece<J extends Exclude<Judgement, 'readings' | 'shopAccount' | 'order'>>(
   { find, misreadings }: Pick<PieceStore, 'find' | 'misreadings'>,
   judge: (dossier: Dossier) => Promise<Judged<J>>,
 ): (pieces: readonly PieceMark[]) => Promise<{ id: string; judged: Judged<J> }[]> {

@@ -3,11 +3,14 @@ import { proposeForZone } from '@/core/piece';
 import { listRecoveries, type Recoveries } from '@/core/trouble';
 import { listRecipes, type MixRequest, type Recipe } from '@/core/mix';
 import { judgeDoor, type Door } from '@/core/price';
+import { markText } from '@/core/shared';
 import type { Air, Workshop } from '@/core/workshop';
 import {
   askByDate,
+  dateSystems,
   learnPace,
   learnPiecePace,
+  placeShop,
   planShop,
   readPieceWork,
   readToday,
@@ -38,7 +41,8 @@ export type PlannerRequest =
   | { kind: 'mix'; request: MixRequest }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
-  | ({ kind: 'by_date'; date: string } & ShopQuestion);
+  | ({ kind: 'by_date'; date: string } & ShopQuestion)
+  | ({ kind: 'dates'; dossier: Dossier; systems: CoatingSystem[] } & ShopQuestion);
 
 /** The pieces in work with all that a plan of the shop hangs on. `paced`: what has been logged on every piece. */
 export interface ShopQuestion {
@@ -49,6 +53,8 @@ export interface ShopQuestion {
   now: string;
   timeZone: string;
   freeFor: number;
+  /** The shop's order of the open jobs; null where the server could not be asked for it. */
+  order: string[] | null;
 }
 
 export interface ShopAnswer {
@@ -57,8 +63,8 @@ export interface ShopAnswer {
   today: Today;
   /** How long each kind of work takes the owner. */
   paces: Record<string, PaceOf>;
-  /** Made in haste: the order may still get better. */
-  rough: boolean;
+  /** Tells the facts it was made by from all others; the time is none of them. */
+  facts: string;
 }
 
 interface Answers {
@@ -76,6 +82,8 @@ interface Answers {
   recoveries: Omit<Recoveries, 'belief'> | null;
   shop: ShopAnswer;
   by_date: ByDate;
+  /** When the piece could be collected with each of the systems, as `dateSystems` tells. */
+  dates: (string | null)[];
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 
@@ -83,7 +91,7 @@ export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[keyof Answers] {
   switch (request.kind) {
     case 'shop':
-      return answerShop(request, rough);
+      return answerShop(request);
     case 'plan':
       return planPiece(request.dossier);
     case 'alternatives':
@@ -110,23 +118,31 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
     }
     case 'by_date': {
       const { pieces, facts } = readShop(request);
-      return askByDate(pieces, facts, request.date);
+      return askByDate(pieces, facts, request.date, request.order);
+    }
+    case 'dates': {
+      const { pieces, facts } = readShop(request);
+      return dateSystems(request.dossier, request.systems, pieces, facts, request.order);
     }
   }
 }
 
-function readShop(question: ShopQuestion): { pieces: PieceWork[]; facts: ShopFacts } {
-  const { dossiers, paced, freeFor, ...rest } = question;
-  const facts = { ...rest, pace: learnPace(paced), ...(freeFor > 0 ? { freeFor } : {}) };
+function readShop({ dossiers, paced, freeFor, tins, workshop, now, timeZone }: ShopQuestion): {
+  pieces: PieceWork[];
+  facts: ShopFacts;
+} {
+  const facts = { tins, workshop, now, timeZone, pace: learnPace(paced), ...(freeFor > 0 ? { freeFor } : {}) };
   return { pieces: dossiers.map((dossier) => readPieceWork(dossier, facts)), facts };
 }
 
-function answerShop(question: ShopQuestion, rough: boolean): ShopAnswer {
+function answerShop(question: ShopQuestion): ShopAnswer {
   const { pieces, facts } = readShop(question);
+  const { dossiers, tins, workshop, order } = question;
   const ops = new Set(pieces.flatMap(({ tasks }) => tasks.map(({ op }) => op)));
   const paces = Object.fromEntries([...ops].map((op) => [op, facts.pace(op)]));
-  const plan = planShop(pieces, facts, rough ? { tries: 0 } : {});
-  return { pieces, plan, today: readToday(pieces, plan, facts), paces, rough };
+  const plan = order ? placeShop(pieces, facts, order) : planShop(pieces, facts);
+  const made = markText(JSON.stringify([dossiers, tins, workshop]));
+  return { pieces, plan, today: readToday(pieces, plan, facts), paces, facts: made };
 }
 
 /** What the plan of the whole piece takes on a zone. */

@@ -7,17 +7,17 @@ import type { PlannerAnswer, PlannerRequest } from './planner-answers';
 
 const lines = new Map<string, Line<PlannerApi>>();
 
-/** Plans of a piece and plans of the shop are worked out beside each other; each line answers in the order it is asked. */
+/** Plans of a piece, the plan of the shop and dates that are tried out are worked out beside each other; each line answers in turn. */
 function lineOf({ kind }: PlannerRequest): Line<PlannerApi> {
-  const name = kind === 'shop' || kind === 'by_date' ? kind : 'piece';
+  const name = kind === 'shop' ? 'shop' : kind === 'by_date' || kind === 'dates' ? 'dates' : 'piece';
   const line =
     lines.get(name) ?? openLine<PlannerApi>(() => new Worker(new URL('../../workers/planner.worker', import.meta.url)));
   lines.set(name, line);
   return line;
 }
 
-/** A plan of the shop and a price at the door take long: they are told in haste first. */
-const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'shop' || kind === 'door';
+/** A price at the door takes long: it is told in haste first. */
+const isToldInHaste = ({ kind }: PlannerRequest): boolean => kind === 'door';
 
 let askers = 0;
 

@@ -1,2 +1,2 @@
 export { makeTimes, sayDate, saySpan, sayUntil, type Times } from './times';
-export { useShopPlan, type ShopView } from './use-shop-plan';
+export { useShopPlan, useShopQuestion, type ShopView } from './use-shop-plan';

@@ -18,6 +18,19 @@ describe('times on the shop’s wall', () => {
     expect(moment('2026-11-28T09:00:00.000Z', '2026-11-26T18:00:00.000Z')).toBe('Sat 28 Nov, 09:00');
   });
 
+  it('say from when a sitting runs: tonight, later today, tomorrow, or by its day', () => {
+    const { sitting } = makeTimes('Europe/Lisbon', 'en-GB');
+    const now = '2026-12-01T08:00:00.000Z';
+    expect(
+      [
+        '2026-12-01T19:00:00.000Z',
+        '2026-12-01T14:00:00.000Z',
+        '2026-12-02T19:00:00.000Z',
+        '2026-12-05T09:00:00.000Z',
+      ].map((at) => sitting(at, now)),
+    ).toEqual(['Tonight from 19:00', 'Today from 14:00', 'Tomorrow from 19:00', 'Sat 5 Dec from 09:00']);
+  });
+
   it('follow the clock and the order of the owner', () => {
     const { moment: own } = makeTimes('Europe/Lisbon', 'en-US');
     expect(own('2026-11-28T09:00:00.000Z', '2026-11-26T18:00:00.000Z')).toMatch(/^Sat Nov 28, 9:00\sAM$/);

@@ -11,6 +11,8 @@ export interface Times {
   day: (at: string) => string;
   /** "Sat 28". */
   shortDay: (at: string) => string;
+  /** From when a sitting runs: "Tonight from 19:00", "Today from 14:00", "Sat 5 Dec from 09:00". */
+  sitting: (at: string, now: string) => string;
 }
 
 export function makeTimes(timeZone: string, locale: string = OWN_LOCALE): Times {
@@ -22,20 +24,29 @@ export function makeTimes(timeZone: string, locale: string = OWN_LOCALE): Times 
   const day = format({ weekday: 'short', day: 'numeric', month: 'short' });
   const shortDay = format({ weekday: 'short', day: 'numeric' });
   const date = format({ year: 'numeric', month: '2-digit', day: '2-digit' });
+  const hour = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' });
+  const dayOf = (at: string, now: string): string => {
+    if (date(at) === date(addDay(now, 1))) return TIMES_WORDS.tomorrowAlone;
+    if (date(at) !== date(now)) return day(at).replace(',', '');
+    return Number(hour.format(new Date(at))) >= EVENING ? TIMES_WORDS.tonight : TIMES_WORDS.todayAlone;
+  };
   return {
     clock,
     day: (at) => day(at).replace(',', ''),
     shortDay: (at) => shortDay(at).replace(',', ''),
     moment: (at, now) => {
       if (date(at) === date(now)) return TIMES_WORDS.today(clock(at));
-      const tomorrow = new Date(Date.parse(now) + 86_400_000).toISOString();
-      const yesterday = new Date(Date.parse(now) - 86_400_000).toISOString();
-      if (date(at) === date(tomorrow)) return TIMES_WORDS.tomorrow(clock(at));
-      if (date(at) === date(yesterday)) return TIMES_WORDS.yesterday(clock(at));
+      if (date(at) === date(addDay(now, 1))) return TIMES_WORDS.tomorrow(clock(at));
+      if (date(at) === date(addDay(now, -1))) return TIMES_WORDS.yesterday(clock(at));
       return `${day(at).replace(',', '')}, ${clock(at)}`;
     },
+    sitting: (at, now) => TIMES_WORDS.from(dayOf(at, now), clock(at)),
   };
 }
+
+/** From this hour on a day's end is tonight. */
+const EVENING = 17;
+const addDay = (now: string, days: number): string => new Date(Date.parse(now) + days * 86_400_000).toISOString();
 
 const CALENDAR = new Intl.DateTimeFormat(OWN_LOCALE, {
   timeZone: 'UTC',

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { usePlanner, type ShopAnswer, type ShopQuestion } from '@/client/features/planner';
 import {
+  useGetOrderQuery,
   useInWork,
   useListTimesQuery,
   useNow,
@@ -34,17 +35,18 @@ export interface ShopView {
   retry: () => void;
 }
 
-/** The plan of the whole shop, made anew when anything it hangs on changes. */
-export function useShopPlan(): ShopView {
+/** What the plan of the whole shop hangs on, and whether it is at hand. */
+export function useShopQuestion(): Omit<ShopView, 'answer' | 'fresh' | 'broken'> {
   const { pieces, total, loading, failed, retry } = useInWork();
   const { data: timed, isLoading: timing } = useListTimesQuery();
+  const { data: order, isLoading: ordering } = useGetOrderQuery(undefined, { pollingInterval: PLAN_EVERY_MS });
   const { workshop, loading: opening } = useWorkshop();
   const tins = useShelf();
   const tick = useNow(PLAN_EVERY_MS);
   const { freeUntil, saidAt } = useSelector((state: RootState) => state.bench);
   const timeZone = zoneOfShop(workshop);
   const question = useMemo((): ShopQuestion | null => {
-    if (!pieces || opening || timing) return null;
+    if (!pieces || opening || timing || ordering) return null;
     // Time goes on between the ticks: what was just done or said is never in the future.
     const events = [saidAt, workshop.air.at(-1)?.at, ...pieces.flatMap(({ log = [] }) => log.map(({ at }) => at))];
     const clock = Math.max(Date.parse(tick), ...events.flatMap((at) => (at ? [Date.parse(at)] : [])));
@@ -57,11 +59,19 @@ export function useShopPlan(): ShopView {
       now: new Date(clock).toISOString(),
       timeZone,
       freeFor: Math.max(0, left),
+      order: order ?? null,
     };
-  }, [pieces, timed, opening, timing, tins, workshop, timeZone, freeUntil, saidAt, tick]);
+  }, [pieces, timed, order, opening, timing, ordering, tins, workshop, timeZone, freeUntil, saidAt, tick]);
+  return { question, pieces, total, workshop, timeZone, loading, failed, retry };
+}
+
+/** The plan of the whole shop, made anew when anything it hangs on changes. */
+export function useShopPlan(): ShopView {
+  const view = useShopQuestion();
+  const { question } = view;
   const request = useMemo(() => (question ? { kind: 'shop' as const, ...question } : null), [question]);
   const { answer, fresh, failed: broken } = usePlanner(request);
-  return { question, answer, fresh, broken, pieces, total, workshop, timeZone, loading, failed, retry };
+  return { ...view, answer, fresh, broken };
 }
 
 /** The times the server knows, with those of the pieces at hand in the place of their own. */

@@ -17,7 +17,7 @@ interface DoNowProps {
 
 /** What to do in the time there is, in an order that keeps coats drying while hands are elsewhere. */
 export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
-  const { doNow, nextAt } = answer.today;
+  const { doNow, next, nextAt } = answer.today;
   if (answer.pieces.length === 0) {
     return (
       <Notice
@@ -29,21 +29,26 @@ export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
       </Notice>
     );
   }
-  if (doNow.length === 0) {
+  const items = doNow.length > 0 ? doNow : (next?.items ?? []);
+  if (items.length === 0)
     return (
-      <Notice
-        tone="go"
-        title={nextAt ? DO_NOW_WORDS.nothingNeedsYouBefore(times.moment(nextAt, now)) : DO_NOW_WORDS.nothingNeedsYou}
-      >
-        {nextAt ? DO_NOW_WORDS.thatIsInIfYouHave(sayUntil(nextAt, now)) : DO_NOW_WORDS.noOpenJobWaitsForYour}
+      <Notice tone="go" title={DO_NOW_WORDS.nothingNeedsYou}>
+        {nextAt ? DO_NOW_WORDS.readBefore(times.moment(nextAt, now)) : DO_NOW_WORDS.noOpenJobWaitsForYour}
       </Notice>
     );
-  }
+  const isLater = doNow.length === 0 && next !== null;
   return (
-    <Column gap="$s" role="region" aria-label={DO_NOW_WORDS.doNow}>
-      <Heading>{DO_NOW_WORDS.nowInThisOrder}</Heading>
+    <Column gap="$s" role="region" aria-label={isLater ? DO_NOW_WORDS.doNext : DO_NOW_WORDS.doNow}>
+      <Heading>{isLater ? times.sitting(items[0]!.startAt, now) : DO_NOW_WORDS.nowInThisOrder}</Heading>
+      {isLater ? (
+        <Small>
+          {nextAt !== null && nextAt < items[0]!.startAt
+            ? DO_NOW_WORDS.readBefore(times.moment(nextAt, now))
+            : DO_NOW_WORDS.haveTimeNow}
+        </Small>
+      ) : null}
       <Column role="list" gap="$s">
-        {doNow.map((item, i) => (
+        {items.map((item, i) => (
           <NowItem
             key={`${item.task}${item.startAt}`}
             item={item}

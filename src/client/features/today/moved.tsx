@@ -3,47 +3,52 @@ import { useDispatch, useSelector } from 'react-redux';
 import type { ShopAnswer } from '@/client/features/planner';
 import type { Times } from '@/client/features/shop-plan';
 import { planSeen, type AppDispatch, type RootState } from '@/client/store';
-import { Button, Column, Notice, Small, Strong } from '@/client/ui';
+import { Button, Column, Disclosure, Notice, Small, Strong } from '@/client/ui';
 import { agreeOn, listMoves } from '@/core/work';
 import { MOVED_WORDS, nameTasks, sayMove } from '@/words';
 import { upperFirst } from '@/core/shared';
 
-/** What moved since the plan was last looked at, until it has been seen. */
-export function Moved({
-  answer,
-  fresh,
-  times,
-  now,
-}: {
+interface MovedProps {
   answer: ShopAnswer;
   fresh: boolean;
   times: Times;
   now: string;
-}) {
+}
+
+/** What moved by something that happened since the plan was last looked at: in one line, until it has been seen. */
+export function Moved({ answer, fresh, times, now }: MovedProps) {
   const dispatch = useDispatch<AppDispatch>();
   const agreed = useSelector((state: RootState) => state.bench.agreed);
+  // What only time has moved, or an order that was improved, is nothing that happened.
+  const happened = agreed !== null && agreed.facts !== answer.facts;
   const moves = useMemo(
-    () => (agreed && fresh && !answer.rough ? listMoves(agreed, answer.plan) : []),
-    [agreed, fresh, answer],
+    () => (happened && fresh ? listMoves(agreed.starts, answer.plan) : []),
+    [happened, agreed, fresh, answer],
   );
-  const see = useCallback(() => void dispatch(planSeen(agreeOn(answer.plan))), [dispatch, answer]);
-  const settled = fresh && !answer.rough;
+  const see = useCallback(
+    () => void dispatch(planSeen({ starts: agreeOn(answer.plan), facts: answer.facts })),
+    [dispatch, answer],
+  );
+  if (!fresh) return null;
+  const [first] = moves;
+  if (!first) return <TakenAsSeen onSeen={see} />;
   const name = nameTasks(answer.pieces);
-  if (!settled || (agreed !== null && moves.length === 0)) return null;
-  if (agreed === null) return <FirstPlan onSeen={see} />;
   return (
     <Notice
       tone="act"
-      title={moves.length === 1 ? MOVED_WORDS.oneJobHasMoved : MOVED_WORDS.jobsHaveMoved(moves.length)}
+      title={MOVED_WORDS.moved(upperFirst(name(first.task)), times.moment(first.to, now), moves.length - 1)}
       action={
-        <Column gap="$s">
-          {moves.slice(0, 4).map(({ task, from, to, because }) => (
-            <Column key={task}>
-              <Strong>{upperFirst(name(task))}</Strong>
-              <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
-            </Column>
-          ))}
-          {moves.length > 4 ? <Small>{MOVED_WORDS.andMore(moves.length - 4)}</Small> : null}
+        <Column gap="$s" alignItems="flex-start">
+          <Disclosure label={MOVED_WORDS.whatAndWhy}>
+            {() =>
+              moves.map(({ task, from, to, because }) => (
+                <Column key={task}>
+                  <Strong>{upperFirst(name(task))}</Strong>
+                  <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
+                </Column>
+              ))
+            }
+          </Disclosure>
           <Button onPress={see}>{MOVED_WORDS.seen}</Button>
         </Column>
       }
@@ -51,8 +56,8 @@ export function Moved({
   );
 }
 
-/** The first plan has nothing to be compared with: it is taken as seen. */
-function FirstPlan({ onSeen }: { onSeen: () => void }) {
+/** A plan in which nothing moved is taken as seen. */
+function TakenAsSeen({ onSeen }: { onSeen: () => void }) {
   useEffect(onSeen, [onSeen]);
   return null;
 }

@@ -71,12 +71,13 @@ function Day({ view, answer, times, now }: DayProps) {
   const wide = useIsWide();
   const { today } = answer;
   const { pieces = [] } = view;
-  const { doNow, readings, blocked, drying } = today;
+  const { doNow, next, readings, blocked, drying } = today;
+  const shown = doNow.length > 0 ? doNow : (next?.items ?? []);
   const main: Part[] = [
     { lines: 4, shown: <Free now={now} times={times} until={today.until} /> },
     { lines: 0, shown: <Moved answer={answer} fresh={view.fresh} times={times} now={now} /> },
     {
-      lines: 2 + 4 * Math.max(1, doNow.length),
+      lines: 2 + 4 * Math.max(1, shown.length),
       shown: <DoNow answer={answer} times={times} now={now} onOpen={openTask} />,
     },
     { lines: 4 * readings.length, shown: <Readings answer={answer} times={times} now={now} /> },

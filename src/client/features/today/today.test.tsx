@@ -38,7 +38,7 @@ const show = (what: ReactNode): void =>
 function answerFor(dossiers: Parameters<typeof readPieceWork>[0][], facts: ShopFacts): ShopAnswer {
   const pieces = dossiers.map((dossier) => readPieceWork(dossier, facts));
   const plan = planShop(pieces, facts, { tries: 0 });
-  return { pieces, plan, today: readToday(pieces, plan, facts), paces: { scuff: learnPace([])('scuff') }, rough: true };
+  return { pieces, plan, today: readToday(pieces, plan, facts), paces: { scuff: learnPace([])('scuff') }, facts: 'x' };
 }
 
 describe('what to do now', () => {
@@ -57,13 +57,19 @@ describe('what to do now', () => {
     expect(onOpen).toHaveBeenCalledWith(expect.stringMatching(/rack|bench/), expect.stringMatching(/degrease/));
   });
 
-  it('says when hands are wanted next, when nothing is to be done', () => {
-    const sunday = makeFacts({ now: '2026-11-29T10:00:00.000Z' });
-    show(
-      <DoNow answer={answerFor([makePiece('rack')], sunday)} times={times} now={sunday.now} onOpen={() => undefined} />,
-    );
-    expect(screen.getByText('Nothing needs you before tomorrow 19:00')).toBeTruthy();
-    expect(screen.getByText(/That is in 33 h\./)).toBeTruthy();
+  it('is the next sitting, when nothing is to be done now', () => {
+    const onOpen = jest.fn();
+    const showAt = (now: string) => {
+      const facts = makeFacts({ now });
+      show(<DoNow answer={answerFor([makePiece('rack')], facts)} times={times} now={now} onOpen={onOpen} />);
+    };
+    showAt('2026-11-29T10:00:00.000Z');
+    expect(screen.getByText('Tomorrow from 19:00')).toBeTruthy();
+    expect(screen.getByText(/^Nothing needs you before\. If you have time now/)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText(/^19:00 Degrease, rinse, dry, rack: top\. 10 min/));
+    expect(onOpen).toHaveBeenCalledWith('rack', expect.stringMatching(/degrease/));
+    showAt('2026-11-30T07:00:00.000Z');
+    expect(screen.getByText('Tonight from 19:00')).toBeTruthy();
   });
 
   it('leads to the pieces while none is in work', () => {

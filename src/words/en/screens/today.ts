@@ -43,12 +43,12 @@ export const DO_NOW_WORDS = {
   nothingIsInWork: 'Nothing is in work',
   seeThePieces: 'See the pieces',
   workBeginsWhenASystemHas: 'Work begins when a system has been taken for a piece, in Choose.',
-  nothingNeedsYouBefore: (moment: string): string => `Nothing needs you before ${moment}`,
   nothingNeedsYou: 'Nothing needs you',
-  thatIsInIfYouHave: (until: string): string =>
-    `That is in ${until}. If you have time now, say how long and it is planned in.`,
+  haveTimeNow: 'Nothing needs you before. If you have time now, say how long and it is planned in.',
+  readBefore: (moment: string): string => `Before that a patch is to be read: ${moment}.`,
   noOpenJobWaitsForYour: 'No open job waits for your hands.',
   doNow: 'Do now',
+  doNext: 'Do next',
   nowInThisOrder: 'Now, in this order',
   minOfJob: (minutes: number, goesOn: boolean): string => `${minutes} min${goesOn ? ', goes on later' : ''}`,
   pour: (volume: string): string => `pour ${volume}`,
@@ -114,9 +114,9 @@ export const IN_TROUBLE_WORDS = {
 };
 
 export const MOVED_WORDS = {
-  oneJobHasMoved: 'One job has moved',
-  jobsHaveMoved: (movesCount: number): string => `${movesCount} jobs have moved`,
-  andMore: (movesCount: number): string => `and ${movesCount} more`,
+  moved: (task: string, to: string, others: number): string =>
+    `Moved: ${task}, now ${to}${others > 0 ? `, and ${others} more` : ''}`,
+  whatAndWhy: 'What moved, and why',
   seen: 'Seen',
 };
 
