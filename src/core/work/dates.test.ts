@@ -1,8 +1,7 @@
 import type { Dossier } from '../dossier';
-import { planPiece } from '../systems';
+import { freezeSystem, planPiece } from '../systems';
 import { makeFacts, makePiece, NOW } from '../../../tests/properties/shop-data';
 import { dateAlone, dateSystems, orderShop, placeShop, readPieceWork, readyOf } from './index';
-import { freezeSystem } from '../systems';
 import { UNSAID } from './dates';
 
 const facts = makeFacts();

@@ -14,6 +14,7 @@ import { TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
 import { HandList, Wishes } from '@/client/features/wishes';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
+import { useDates } from './use-dates';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { lowerFirst } from '@/core/shared';
@@ -43,6 +44,7 @@ function Choosing(parts: PieceParts) {
 function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fresh: boolean }) {
   const wide = useIsWide();
   const systems = wide ? plan.systems.slice(0, SHOWN_WIDE) : plan.systems;
+  const dates = useDates(dossier, plan.systems);
   const [picked, setPicked] = useState('s1');
   const zones = listTreated(dossier);
   const [zonePicked, setZone] = useState('');
@@ -104,6 +106,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
             zoneId={zoneId}
             dossier={dossier}
             onTake={() => take(system)}
+            date={dates[plan.systems.indexOf(system)] ?? null}
             taken={isTakenSystem(dossier, system)}
           />
         ))}

@@ -17,14 +17,15 @@ import { buildSection } from '@/core/piece';
 import { lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
 import type { CoatingSystem } from '@/core/systems';
-import { useMeasures, timeNow } from '@/client/store';
+import { useMeasures } from '@/client/store';
 import { FUME_WORDS, SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
+import type { SystemDate } from './use-dates';
 import { ToBuy } from './to-buy';
-import { mainFailure, sayBasis, sayDays, sayDue, sayHours } from './words';
+import { mainFailure, sayBasis, sayDays, sayHours } from './words';
 
 interface SystemCardProps {
   system: CoatingSystem;
@@ -32,6 +33,8 @@ interface SystemCardProps {
   zoneId: string;
   dossier: Dossier;
   taken: boolean;
+  /** When it could be collected; null while that is worked out. */
+  date: SystemDate | null;
   onTake: () => void;
 }
 
@@ -39,10 +42,9 @@ interface SystemCardProps {
 const STICKY = { position: 'sticky', top: 0, zIndex: 1 } as const;
 
 /** One complete system: its section on the zone shown, four figures, its cautions, and its steps. */
-export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: SystemCardProps) {
+export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake }: SystemCardProps) {
   const wide = useIsWide();
   const { sayMoney } = useMeasures();
-  const due = sayDue(dossier.goal?.due, system.elapsedH, new Date(timeNow()));
   const zonePlan = system.zones.find(({ id }) => id === zoneId);
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
   const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan) : null;
@@ -74,8 +76,9 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       <Rule />
       <Row gap="$l">
         <FigureBlock figure={sayHours(system.handsOnMin)} words={SYSTEM_CARD_WORDS.ofYourHands} />
-        <FigureBlock figure={sayDays(system.elapsedH)} words={SYSTEM_CARD_WORDS.untilTheLastCoatMayBe} />
+        <ReadyBy date={date} alone={sayDays(system.elapsedH)} />
       </Row>
+      {date?.due ? <StateMark tone={date.due.late ? 'stop' : 'go'}>{date.due.words}</StateMark> : null}
       <Rule />
       <Row>
         <FigureBlock
@@ -85,7 +88,6 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       </Row>
       <Rule />
       <RiskParts risk={system.risk} />
-      {due ? <Small>{due}</Small> : null}
       <Rule />
       {zonePlan ? (
         <Disclosure label={SYSTEM_CARD_WORDS.stepsAndWhy(zoneName(zone!), zonePlan.steps.length)}>
@@ -109,4 +111,12 @@ export function SystemCard({ system, title, zoneId, dossier, taken, onTake }: Sy
       </Button>
     </View>
   );
+}
+
+/** When it could be collected, by the owner's hours. `alone`: how long it takes with every hour free. */
+function ReadyBy({ date, alone }: { date: SystemDate | null; alone: string }) {
+  if (date === null)
+    return <FigureBlock figure={SYSTEM_CARD_WORDS.dateSought} words={SYSTEM_CARD_WORDS.fittingItIn(alone)} />;
+  if (date.ready === null) return <FigureBlock figure={SYSTEM_CARD_WORDS.noDate} words={SYSTEM_CARD_WORDS.heldBack} />;
+  return <FigureBlock figure={date.ready} words={SYSTEM_CARD_WORDS.readyInYourHours(alone)} />;
 }

@@ -1,5 +1,5 @@
 import type { CoatingSystem } from '@/core/systems';
-import { mainFailure, sayDays, sayHours, systemName, systemTitle } from './words';
+import { judgeDue, mainFailure, sayDays, sayHours, systemName, systemTitle } from './words';
 
 const system = (part: Partial<CoatingSystem>): CoatingSystem => ({ labels: [], zones: [], ...part }) as CoatingSystem;
 
@@ -27,4 +27,13 @@ describe('a system in words', () => {
     [20, '20 h'],
     [85, '4 days'],
   ])('says %p hours as %s', (hours, words) => expect(sayDays(hours)).toBe(words));
+
+  it.each([
+    ['2026-12-12', '2026-12-09', false, 'In time for Sat 12 Dec, with 3 days to spare'],
+    ['2026-12-12', '2026-12-11', false, 'In time for Sat 12 Dec, with 1 day to spare'],
+    ['2026-12-12', '2026-12-12', false, 'In time for Sat 12 Dec, on the day itself'],
+    ['2026-12-12', '2027-01-02', true, 'Too late for Sat 12 Dec by 21 days'],
+  ])('wanted by %s and ready on %s', (due, ready, late, words) =>
+    expect(judgeDue(due, ready, () => 'Sat 12 Dec')).toEqual({ late, words }),
+  );
 });

@@ -53,16 +53,19 @@ export function sayHours(minutes: number): string {
 
 export const sayDays = (hours: number): string =>
   hours <= 36 ? CHOOSE_WORDS.h(hours) : CHOOSE_WORDS.days(Math.round(hours / 24));
-const DAY = new Intl.DateTimeFormat(OWN_LOCALE, { weekday: 'short', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const DAY_MS = 86_400_000;
 
-/** Whether a system started now can be ready by a day, as a sentence; nothing without a day. */
-export function sayDue(due: string | undefined, elapsedH: number, now: Date): string | null {
-  if (!due) return null;
-  const ready = new Date(now.getTime() + elapsedH * 3_600_000);
-  const spare = Math.floor((new Date(`${due}T23:59:59`).getTime() - ready.getTime()) / 86_400_000);
-  const day = DAY.format(new Date(`${due}T12:00:00Z`));
-  if (spare < 0) return CHOOSE_WORDS.tooLateForByEvenWith(day, -spare, spare === -1);
-  return CHOOSE_WORDS.inTimeForWithToSpare(day, spare);
+/** Whether a piece that is ready on one day is in time for another, both as "2026-12-20". */
+export function judgeDue(
+  due: string,
+  ready: string,
+  sayDay: (date: string) => string,
+): { late: boolean; words: string } {
+  const spare = Math.round((Date.parse(due) - Date.parse(ready)) / DAY_MS);
+  const day = sayDay(due);
+  return spare < 0
+    ? { late: true, words: CHOOSE_WORDS.tooLateFor(day, -spare) }
+    : { late: false, words: CHOOSE_WORDS.inTimeFor(day, spare) };
 }
 
 /** What the chance of going wrong rests on. */

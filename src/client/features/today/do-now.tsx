@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ShopAnswer } from '@/client/features/planner';
-import { sayUntil, type Times } from '@/client/features/shop-plan';
+import { type Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
 import { measurePour, sayWhere, type Item } from '@/core/work';

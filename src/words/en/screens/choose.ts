@@ -98,10 +98,11 @@ export const CHOOSE_WORDS = {
   hAndMin: (rounded: number, padStart: string): string => `${rounded} h ${padStart}`,
   h: (hours: number): string => `${hours} h`,
   days: (hours: number): string => `${hours} days`,
-  tooLateForByEvenWith: (due: string, days: number, one: boolean): string =>
-    `Too late for ${due} by ${days} ${one ? 'day' : 'days'}, even with every hour free.`,
-  inTimeForWithToSpare: (due: string, spare: number): string =>
-    `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare, with every hour free. Ahead counts your evenings.`,
+  tooLateFor: (due: string, days: number): string => `Too late for ${due} by ${days} ${days === 1 ? 'day' : 'days'}`,
+  inTimeFor: (due: string, spare: number): string =>
+    spare === 0
+      ? `In time for ${due}, on the day itself`
+      : `In time for ${due}, with ${spare} ${spare === 1 ? 'day' : 'days'} to spare`,
   byClassTablesEstimates: 'By class tables: estimates.',
   ofYourOwnPatchesCountIn: (patches: number): string => `${patches} of your own patches count in it.`,
   sticking: 'sticking',
@@ -145,7 +146,12 @@ export const SYSTEM_CARD_WORDS = {
   goWrongMostly: (mainFailure: string, range: string, basis: string): string =>
     `go wrong, mostly ${mainFailure} (${range}). ${basis}`,
   ofYourHands: 'of your hands',
-  untilTheLastCoatMayBe: 'until the last coat may be touched',
+  readyInYourHours: (days: string): string =>
+    `ready, in your hours and with all you have in work. With every hour free: ${days}`,
+  dateSought: 'Date …',
+  fittingItIn: (days: string): string => `being fitted into your hours. With every hour free: ${days}`,
+  noDate: 'No date',
+  heldBack: 'while something holds it back',
   forMaterialsFumes: (fumeWord: string): string => `for materials; fumes: ${fumeWord}`,
   stepsAndWhy: (zoneName: string, stepsCount: number): string => `${zoneName}: ${stepsCount} steps, and why`,
   youTookThisOne: 'You took this one',
@@ -166,7 +172,7 @@ export const TAKEN_NOTICE_WORDS = {
   takenOn: (date: string): string => `Taken on ${date}`,
   takenEarlier: 'Taken earlier',
   thenGoesWrongMinOfHands: (chance: string, handsOnMin: number, elapsedH: number, money: string): string =>
-    `Then: goes wrong ${chance}, ${handsOnMin} min of hands, ${elapsedH} h in all, materials ${money}`,
+    `Then: goes wrong ${chance}, ${handsOnMin} min of hands, ${elapsedH} h with every hour free, materials ${money}`,
   leftAsItIs: 'left as it is',
 };
 

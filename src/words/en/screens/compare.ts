@@ -17,7 +17,7 @@ export const COMPARE_SCREEN_WORDS = {
   goesWrong: 'Goes wrong',
   hoursOfHands: 'Hours of hands',
   h: (handsOnMin: number): string => `${handsOnMin} h`,
-  onTheCalendar: 'On the calendar',
+  onTheCalendar: 'With every hour free',
   days: (elapsedH: number): string => `${elapsedH} days`,
   toBuy: 'To buy',
 };

@@ -54,7 +54,7 @@ export const TAKEN_WAY_WORDS = {
   takenOn: (date: string): string => `Taken on ${date}`,
   holdItWasSaid: 'hold, it was said',
   ofYourHands: 'of your hands',
-  onTheCalendar: 'on the calendar',
+  onTheCalendar: 'with every hour free',
   forMaterials: 'for materials',
   stepsAndWhy: (stepsCount: number): string => `${stepsCount} steps, and why`,
 };
@@ -75,7 +75,7 @@ export const WAYS_OUT_WORDS = {
   labelsSafetySheetsLocalLawAnd: 'Labels, safety sheets, local law and licensed practice go before anything said here.',
   hold: 'hold',
   ofYourHands: 'of your hands',
-  onTheCalendar: 'on the calendar',
+  onTheCalendar: 'with every hour free',
   forMaterials: 'for materials',
   takeThisWayOutNamed: (title: string): string => `Take this way out: ${title}`,
   takeThisWayOut: 'Take this way out',
