@@ -33,6 +33,8 @@ describe('one date', () => {
       const pieces = [...others, ...read(taken)];
       const after = orderShop(pieces, facts, order);
       expect({ i, at: readyOf(placeShop(pieces, facts, after), 'desk') }).toEqual({ i, at: dates[i] });
+      // Until the shop's order is made anew, whoever asks has it already as it will be.
+      expect(readyOf(placeShop(pieces, facts, order), 'desk')).toBe(dates[i]);
       // Of the one that is taken the plan is asked, not tried out anew.
       expect(dateSystems(taken, [system], pieces, facts, after)).toEqual([dates[i]]);
     }

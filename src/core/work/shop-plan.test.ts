@@ -107,6 +107,16 @@ describe('what really happened', () => {
     expect(listMoves(agreed, planShop([before!], facts))).toEqual([]);
   });
 
+  it('names first what has lost its time altogether: coats in a week of cold', () => {
+    const pieces = read(makePiece('a'));
+    const agreed = agreeOn(planShop(pieces, facts));
+    const air = [{ at: '2026-11-28T08:30:00.000Z', temperature_c: 5, humidity_pct: 70 }];
+    const cold = planShop(pieces, makeFacts({}, { air }));
+    const [first] = listMoves(agreed, cold);
+    expect(first).toMatchObject({ to: null, because: { kind: 'unplaced', why: 'air' } });
+    expect(sayMove(first!, nameTasks(pieces))).toMatch(/too cold/);
+  });
+
   it('counts waits from when a coat was really put on', () => {
     const piece = makePiece('a');
     const [work] = read(piece);

@@ -259,10 +259,16 @@ export const orderShop = (
   before: readonly string[] | null = null,
 ): string[] => findOrder(poseProblem(pieces, facts), effortOf({ before })).order;
 
-/** The plan of all pieces in a known order: nothing is searched, and jobs that came since stand where they fit in. */
+/**
+ * The plan of all pieces in the shop's order. Where jobs came since that it does not have, it is searched from there, as the
+ * shop's next order will be.
+ */
 export function placeShop(pieces: readonly PieceWork[], facts: ShopFacts, order: readonly string[]): ShopPlan {
   const problem = poseProblem(pieces, facts);
-  return describePlan(problem, scheduleInOrder(problem, order), pieces);
+  const known = new Set(order);
+  const isKnown = problem.jobs.every(({ id }) => known.has(id));
+  const schedule = isKnown ? scheduleInOrder(problem, order) : findOrder(problem, effortOf({ before: order })).schedule;
+  return describePlan(problem, schedule, pieces);
 }
 
 const effortOf = ({ tries, before }: Pick<PlanWish, 'tries' | 'before'>): Effort => ({

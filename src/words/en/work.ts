@@ -82,8 +82,17 @@ export function sayMove({ because }: Pick<Move, 'because'>, name: (task: string)
       return 'What held it is out of the way.';
     case 'held':
       return sayBound(because.bound, name);
+    case 'unplaced':
+      return UNPLACED[because.why];
   }
 }
+
+const UNPLACED: Record<Extract<Move['because'], { kind: 'unplaced' }>['why'], string> = {
+  air: 'The air expected in your hours is too cold or too damp for it.',
+  too_long: 'It takes longer than any of your hours.',
+  no_window: 'None of your hours is left for it.',
+  waits: 'What comes before it has no time either.',
+};
 
 const HARDWARE: Record<HardwareVerdict['because']['code'], (mm: number) => string> = {
   same_holes: () => 'The new screws go into the old holes.',

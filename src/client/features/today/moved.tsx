@@ -33,10 +33,11 @@ export function Moved({ answer, fresh, times, now }: MovedProps) {
   const [first] = moves;
   if (!first) return <TakenAsSeen onSeen={see} />;
   const name = nameTasks(answer.pieces);
+  const sayTo = (at: string | null): string => (at === null ? MOVED_WORDS.noTime : times.moment(at, now));
   return (
     <Notice
       tone="act"
-      title={MOVED_WORDS.moved(upperFirst(name(first.task)), times.moment(first.to, now), moves.length - 1)}
+      title={MOVED_WORDS.moved(upperFirst(name(first.task)), sayTo(first.to), moves.length - 1)}
       action={
         <Column gap="$s" alignItems="flex-start">
           <Disclosure label={MOVED_WORDS.whatAndWhy}>
@@ -44,7 +45,7 @@ export function Moved({ answer, fresh, times, now }: MovedProps) {
               moves.map(({ task, from, to, because }) => (
                 <Column key={task}>
                   <Strong>{upperFirst(name(task))}</Strong>
-                  <Small>{`${times.moment(from, now)} → ${times.moment(to, now)}. ${sayMove({ because }, name)}`}</Small>
+                  <Small>{`${times.moment(from, now)} → ${sayTo(to)}. ${sayMove({ because }, name)}`}</Small>
                 </Column>
               ))
             }

@@ -116,6 +116,7 @@ export const IN_TROUBLE_WORDS = {
 export const MOVED_WORDS = {
   moved: (task: string, to: string, others: number): string =>
     `Moved: ${task}, now ${to}${others > 0 ? `, and ${others} more` : ''}`,
+  noTime: 'no time found',
   whatAndWhy: 'What moved, and why',
   seen: 'Seen',
 };
