@@ -1,7 +1,7 @@
 /* A first visit on a slow phone, and a list of five thousand pieces: for `npm run bench`. */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { findChromium, root } from './lib.mjs';
@@ -77,6 +77,7 @@ export async function measureVisits(add, photographs, colour) {
   }
   shop.stop();
   await measureManyPieces(add, browser);
+  await measureOrder(add);
   await measureCameraLooks(add, browser, photographs);
   await measureMatch(add, browser, colour);
   await browser.close();
@@ -152,6 +153,55 @@ async function measureManyPieces(add, browser) {
   await page.goto(`${shop.base}/pieces`);
   add('list of pieces: first card', (await page.evaluate(() => window.stoodAt)) / 1000, 's', '< 1', about);
   await page.close();
+  shop.stop();
+}
+
+const IN_WORK = 60;
+
+/** The order of the day's work with sixty pieces in work, asked for while it is worked out anew again and again. */
+async function measureOrder(add) {
+  const shop = await startServer(false);
+  const folder = path.join(root, 'demo/dossiers');
+  const taken = readdirSync(folder)
+    .filter((name) => name.endsWith('.json'))
+    .map((name) => JSON.parse(readFileSync(path.join(folder, name), 'utf8')))
+    .filter(({ chosen, outcomes }) => chosen && !outcomes?.length)
+    .map(({ photos: _photos, ...piece }) => piece);
+  const put = (url, body) =>
+    fetch(shop.base + url, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  for (let i = 0; i < IN_WORK; i += 1) await put(`/api/pieces/w-${i}`, taken[i % taken.length]);
+  const ask = async () => {
+    const started = performance.now();
+    await (await fetch(`${shop.base}/api/lists/order`)).text();
+    return performance.now() - started;
+  };
+  const first = await ask();
+  const times = [];
+  for (let i = 0; i < 150; i += 1) {
+    if (i % 10 === 0) await put(`/api/pieces/w-${i % IN_WORK}/goal`, { priority: i % 20 ? 'soonest' : 'surest' });
+    times.push(await ask());
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+  const p99 = times.sort((a, b) => a - b)[Math.floor(times.length * 0.99)];
+  const about = `${IN_WORK} pieces in work, one changed every 0.2 s`;
+  add(
+    "order of the day's work: endpoint, 99th of 100",
+    p99,
+    'ms',
+    '< 100',
+    `${about}; median ${times[75].toPrecision(2)} ms`,
+  );
+  add(
+    "order of the day's work: the first of all",
+    first / 1000,
+    's',
+    '',
+    'on the first start: later ones find it kept',
+  );
   shop.stop();
 }
 
