@@ -40,12 +40,12 @@ describe('what the shop earned', () => {
   it('adds up to the cent, follows every change, and what the tin cost', async () => {
     await server.call('PUT', '/api/shelf/tin', { class: 'wb_alkyd_enamel', price: 30, size_ml: 750 });
     await meet('a', SOLD, { log: [paint(120)] });
-    // 120 − 40 − 4 − 6 = 70 in two hours.
-    expect(await earned()).toMatchObject({ sums: { sold: 1, sale: 12_000, beforeOwnTime: 7000 }, perHour: 3500 });
+    // 100 ml and the 40 left in tray and roller, at 4 cents: 120 − 40 − 5.60 − 6 = 68.40 in two hours.
+    expect(await earned()).toMatchObject({ sums: { sold: 1, sale: 12_000, beforeOwnTime: 6840 }, perHour: 3420 });
     await server.call('PUT', '/api/shelf/tin', { class: 'wb_alkyd_enamel', price: 60, size_ml: 750 });
-    expect((await earned()).sums.beforeOwnTime).toBe(6600);
+    expect((await earned()).sums.beforeOwnTime).toBe(6280);
     await server.call('PUT', '/api/pieces/a/money', { ...SOLD, refunds: [{ amount: 20 }] });
-    expect(await earned()).toMatchObject({ sums: { beforeOwnTime: 4600 }, refunds: 2000 });
+    expect(await earned()).toMatchObject({ sums: { beforeOwnTime: 4280 }, refunds: 2000 });
   });
 
   it('leaves another currency out, says so, and follows the one of the shop', async () => {

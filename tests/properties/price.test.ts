@@ -5,7 +5,7 @@ import { share } from './share';
 
 const money = fc.record({
   sale: fc
-    .tuple(fc.integer({ min: 40, max: 200 }), fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }))
+    .tuple(fc.integer({ min: 60, max: 320 }), fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }))
     .map(([low, a, b]) => ({ low, likely: low + a, high: low + a + b })),
   hour_rate: fc.integer({ min: 0, max: 30 }),
   fees_pct: fc.integer({ min: 0, max: 20 }),

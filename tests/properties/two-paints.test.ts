@@ -6,9 +6,9 @@ import { priceJointly } from '@/core/systems/joint';
 import { JointSearch } from '@/core/systems/joint-search';
 import { planPiece } from '@/core/systems/plan';
 import { makeCandidate, priceAlone, priceElapsedHour, priceProduct } from '@/core/systems/prices';
+import { listSizes } from '@/core/quantity';
 import { productsOf, type Product } from '@/core/systems/product';
 import { searchZone, type Label, type ZoneSearch } from '@/core/systems/search';
-import { listSizes } from '@/core/systems/supplies';
 import { readGround } from '@/core/systems/take-up';
 import { share } from './share';
 

@@ -73,9 +73,9 @@ describe('what a piece puts into the account of the shop', () => {
   it('is what it is made of, when and where it was bought, and what it earned, to the cent', () => {
     const told = tellAccount(piece)!;
     expect(told).toMatchObject({ ground: 'hpl_laminate', system: 'wb_alkyd_enamel', source: 'house clearance' });
-    expect(told.spent).toBe(5400);
-    // 120 − 40 − 10 − 4 − 6 = 60 for two hours.
-    expect(told.sold).toMatchObject({ beforeOwnTime: 6000, perHour: 3000, afterOwnTime: 3000, days: 31 });
+    expect(told.spent).toBe(5560);
+    // 100 ml and the 40 left in tray and roller, at 4 cents: 120 − 40 − 10 − 5.60 − 6 = 58.40 for two hours.
+    expect(told.sold).toMatchObject({ beforeOwnTime: 5840, perHour: 2920, afterOwnTime: 2840, days: 31 });
   });
 
   it('counts a face that a patch saved only where the patch failed before anything was on it', () => {
@@ -106,7 +106,7 @@ describe('what a piece puts into the account of the shop', () => {
       },
     ];
     const told = tellAccount({ ...piece, chosen, troubles } as unknown as Dossier)!;
-    expect(told.redo).toEqual([{ cause: 'no_key', minutes: 120, materials: 400 }]);
+    expect(told.redo).toEqual([{ cause: 'no_key', minutes: 120, materials: 560 }]);
   });
 });
 

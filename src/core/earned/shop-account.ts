@@ -1,6 +1,6 @@
 import { levelOf, type ShelfItem } from '../dossier';
 import type { CauseCode } from '../knowledge';
-import { pricePerMl } from '../ledger';
+import { pricePerMl } from '../quantity';
 import { toMinor, toMoney } from '../money';
 import { median } from '../shared';
 import type { Minor, PieceAccount } from './account';

@@ -62,3 +62,10 @@ export const minutesFor = ({ once = 0, perM2 = 0 }: WorkRate, areaM2: number): n
 
 /** Minutes of stripping what failed on a face, before it is done again (estimate). `areaM2`: m². Example: 180 for 0.6 m². */
 export const redoMinutes = (areaM2: number): number => 60 + 200 * areaM2;
+
+/**
+ * Small things in the major unit of money: paper, rags and tape for a zone; a roller, a tray's liner and gloves for a sitting
+ * with a product; a splash of cleaner or filler for a step. A dresser of five zones in four sittings comes to 17.50 (common
+ * practice: 12–20).
+ */
+export const CONSUMABLES = { zone: 1.5, sitting: 2.5, splash: 0.8, basis: 'practice' } as const;

@@ -1,12 +1,2 @@
 export { correctAccount } from './correct';
-export {
-  closeAccount,
-  countMaterials,
-  CONSUMABLES_PER_M2,
-  hourRateOf,
-  listAmounts,
-  pricePerMl,
-  type Earned,
-  type Line,
-  type LineOf,
-} from './ledger';
+export { closeAccount, countMaterials, hourRateOf, listAmounts, type Earned, type Line, type LineOf } from './ledger';

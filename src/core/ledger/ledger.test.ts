@@ -49,7 +49,33 @@ describe('the account of a piece that was sold', () => {
       { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'unknown', ml: 100 },
       { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', product: 'whole', ml: 100, skipped: true },
     ];
-    expect(countMaterials({ ...piece({}), shelf, log })).toBeCloseTo(4 + 3.4, 6);
+    // With the 40 ml that stay in tray and roller.
+    expect(countMaterials({ ...piece({}), shelf, log })).toBeCloseTo(140 * (30 / 750) + 140 * (34 / 1000), 6);
+  });
+
+  it('takes whole tins where none was on the shelf, and small things by the splash', () => {
+    const coat = { zone: 'top', op: 'paint' as const, class: 'wb_alkyd_enamel', ml: 120 };
+    const wash = { zone: 'top', op: 'degrease' as const, class: 'degreaser', ml: 60 };
+    const cost = (log: Dossier['log']): number => countMaterials({ ...piece({}), log });
+    // 280 ml with the tray want a tin of 250 and more: 750 ml at 1.2 times the litre's 34 is dearer than two of 250 at 1.6.
+    expect(cost([coat, coat])).toBeCloseTo(Math.min(2 * 0.25 * 1.6 * 34, 0.75 * 1.2 * 34), 2);
+    expect(cost([coat, coat, wash, wash]) - cost([coat, coat])).toBeCloseTo(1.6, 6);
+  });
+
+  it('counts paper, rollers and tape by zones and sittings, where the owner gives no figure', () => {
+    const coat = (zone: string, code: string) => ({ zone, op: 'paint' as const, class: code, coats: 1 });
+    const log = ['top', 'legs'].flatMap((zone) => [
+      { zone, op: 'scuff' as const },
+      coat(zone, 'wb_alkyd_enamel'),
+      coat(zone, 'wb_alkyd_enamel'),
+    ]);
+    const line = (money: Money) =>
+      closeAccount(piece({ sold: { amount: 100 }, ...money }, { log }))!.lines.find(
+        ({ what }) => what === 'consumables',
+      )!;
+    // Two zones, two sittings that both share.
+    expect(toMajor(line({}).amount)).toBe(-(2 * 1.5 + 2 * 2.5));
+    expect(toMajor(line({ consumables: 6 }).amount)).toBe(-6);
   });
 
   it('counts hours of the log, and says none an hour where there are none', () => {

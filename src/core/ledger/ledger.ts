@@ -1,5 +1,6 @@
-import { FILM_FACTS } from '../knowledge';
-import { addSpent, type Dossier, type ShelfItem } from '../dossier';
+import { FILM_FACTS, isCoat } from '../knowledge';
+import { addSpent, type Dossier, type LogEntry, type ShelfItem } from '../dossier';
+import { countSittings, priceConsumables, pricePerMl, priceSplashes, priceTins, withLoss } from '../quantity';
 import { HOUR_PRICE } from '../systems';
 import { addAll, DEFAULT_CURRENCY, fromMinor, less, toMajor, toMinor, toMoney, type Money } from '../money';
 
@@ -36,8 +37,6 @@ export interface Earned {
   days: number | null;
 }
 
-/** Paper, rollers, tape and rags for each m² that is worked on, in the major unit (estimate; the owner's own figure replaces it). */
-export const CONSUMABLES_PER_M2 = 2;
 const DAY_MS = 86_400_000;
 
 /**
@@ -72,7 +71,7 @@ export function closeAccount(dossier: Dossier): Earned | null {
     },
     {
       what: 'consumables',
-      amount: less(of(corrections.consumables ?? money.consumables ?? CONSUMABLES_PER_M2 * areaOf(dossier))),
+      amount: less(of(corrections.consumables ?? money.consumables ?? countConsumables(dossier))),
       from:
         corrections.consumables !== undefined ? 'corrected' : money.consumables === undefined ? 'worked_out' : 'given',
     },
@@ -110,30 +109,42 @@ export const hourRateOf = ({ hour_rate }: Pick<MoneyFacts, 'hour_rate'>): number
 const feesOn = (price: number, { currency = DEFAULT_CURRENCY, fees_pct = 0, fees_fixed = 0 }: MoneyFacts): Money =>
   toMoney((price * fees_pct) / 100 + fees_fixed, currency);
 
-/** Paint that was logged, at what its tin cost for each millilitre; a tin of unknown content, or none, at its class's price. In the major unit. */
-export function countMaterials({ log = [], shelf = [] }: Dossier): number {
-  return log.reduce((sum, { ml = 0, product, class: code, skipped }) => {
-    if (skipped || ml <= 0) return sum;
-    return (
-      sum +
-      ml *
-        pricePerMl(
-          shelf.find(({ id }) => id === product),
-          code,
-        )
-    );
-  }, 0);
+const listDone = ({ log = [] }: Dossier): LogEntry[] => log.filter(({ skipped }) => !skipped);
+
+/**
+ * What was logged, in the major unit: paint from a tin of the shelf at what that cost for each millilitre, any other in the
+ * whole tins that had to be bought for it; and what comes by the splash.
+ */
+export function countMaterials(dossier: Dossier): number {
+  const { shelf = [] } = dossier;
+  const done = listDone(dossier);
+  const poured = new Map<string, { tin: ShelfItem | undefined; code: string; ml: number }>();
+  for (const { ml = 0, product, class: named, colour = '' } of done) {
+    const tin = shelf.find(({ id }) => id === product);
+    const code = tin?.class ?? named;
+    if (ml <= 0 || code === undefined || !isFilmClass(code)) continue;
+    const key = tin?.id ?? `${code} ${colour}`;
+    poured.set(key, { tin, code, ml: (poured.get(key)?.ml ?? 0) + ml });
+  }
+  const paint = [...poured.values()].reduce(
+    (sum, { tin, code, ml }) =>
+      sum + (tin ? withLoss(ml) * pricePerMl(tin, code) : isFilmClass(code) ? priceTins(code, withLoss(ml)) : 0),
+    0,
+  );
+  const splashes = done.filter(({ class: code }) => code !== undefined && !isFilmClass(code)).length;
+  return paint + priceSplashes(splashes);
 }
 
-export function pricePerMl(tin: ShelfItem | undefined, code: string | undefined): number {
-  if (tin?.price !== undefined && tin.size_ml) return tin.price / tin.size_ml;
-  const kind = tin?.class ?? code;
-  return kind !== undefined && kind in FILM_FACTS
-    ? FILM_FACTS[kind as keyof typeof FILM_FACTS].pricePerLitre / 1000
-    : 0;
+/** Paper, rollers, rags and tape of the zones that were worked on and the sittings in which they were coated. */
+function countConsumables(dossier: Dossier): number {
+  const done = listDone(dossier);
+  const coats = done.flatMap(({ zone, op, class: code, product = code, coats: count = 1 }) =>
+    isCoat(op) && product !== undefined ? [{ zone, product, coats: count }] : [],
+  );
+  return priceConsumables({ zones: new Set(done.map(({ zone }) => zone)).size, sittings: countSittings(coats) });
 }
 
-const areaOf = ({ zones = [] }: Dossier): number => zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
+const isFilmClass = (code: string): code is keyof typeof FILM_FACTS => code in FILM_FACTS;
 
 const countDays = (from: string | undefined, to: string | undefined): number | null =>
   from === undefined || to === undefined ? null : Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);

@@ -86,8 +86,9 @@ export function judgeDoor(
   dossier: Dossier,
   { seed = 1, rough = false, draws: count = rough ? ROUGH_DRAWS : DRAWS, pace }: DoorOptions = {},
 ): Door {
-  const zones = listSurfaces(dossier, rough);
-  const draws = drawAll(dossier, zones, { seed, count, own: pace });
+  const surfaces = listSurfaces(dossier, rough);
+  const { zones } = surfaces;
+  const draws = drawAll(dossier, surfaces, { seed, count, own: pace });
   const exact = quantile(
     draws.map(({ most }) => most),
     1 - MET,

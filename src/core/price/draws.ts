@@ -1,10 +1,11 @@
 import type { Dossier } from '../dossier';
-import { redoMinutes, WORK_RATES } from '../knowledge';
-import { CONSUMABLES_PER_M2, hourRateOf } from '../ledger';
+import { redoMinutes } from '../knowledge';
+import { hourRateOf } from '../ledger';
 import { makeRandom } from '../shared';
 import type { PiecePace } from '../work';
 import type { Door } from './door';
-import type { ZoneSurfaces } from './surfaces';
+import type { PieceCost } from '../systems';
+import type { PieceSurfaces, ZoneSurfaces } from './surfaces';
 
 /** One way it may turn out. */
 export interface Draw {
@@ -31,19 +32,17 @@ export type OwnPace = Pick<PiecePace, 'factor' | 'spread'>;
 
 export function drawAll(
   dossier: Dossier,
-  zones: readonly ZoneSurfaces[],
+  { zones, addUp }: PieceSurfaces,
   { seed, count, own: ownPace }: { seed: number; count: number; own: OwnPace | undefined },
 ): Draw[] {
   const money = dossier.money!;
   const { low, likely, high } = money.sale!;
   const random = makeRandom(seed);
   const rate = hourRateOf(money);
-  const area = zones.reduce((sum, own) => sum + own.area, 0);
-  const consumables = money.consumables ?? CONSUMABLES_PER_M2 * area;
   const stated = money.spread?.hours_pct;
   const spread = stated === undefined && ownPace ? ownPace.spread : Math.log(1 + (stated ?? HOURS_PCT) / 100);
   const factor = ownPace?.factor ?? 1;
-  const cleanUpMin = 2 * WORK_RATES.clean_up_water.once;
+  const known = new Map<string, PieceCost>();
   return Array.from({ length: count }, (): Draw => {
     const sale = money.spread?.sale === 'exact' ? likely : triangular(random(), low, likely, high);
     const pace = factor * Math.exp(spread * normal(random(), random()));
@@ -56,15 +55,17 @@ export function drawAll(
       const surface = surfaces[picks[z]!];
       return surface ? [{ ...surface, m2 }] : [];
     });
-    const minutes = own.reduce((sum, surface) => sum + surface.minutes, cleanUpMin);
+    const key = picks.join();
+    const whole = known.get(key) ?? addUp(own);
+    known.set(key, whole);
+    const { minutes, materials, consumables } = whole;
     const hours = (minutes / 60) * pace;
     const redo = own.reduce(
-      (sum, { risk, materials, minutes: again, m2 }) =>
-        sum + risk * (((redoMinutes(m2) + again) / 60) * pace * rate + materials),
+      (sum, { risk, again, minutes: anew, m2 }) => sum + risk * (((redoMinutes(m2) + anew) / 60) * pace * rate + again),
       0,
     );
     const cost = {
-      materials: own.reduce((sum, { materials }) => sum + materials, 0),
+      materials,
       consumables,
       hardware: money.hardware ?? 0,
       ownTime: hours * rate,

@@ -1,8 +1,7 @@
 import { LABEL_CLIMATE } from '../climate';
 import { isLeft, type Dossier, type Zone } from '../dossier';
-import { pricePerMl } from '../ledger';
 import { computeBelief, CREDIBLE, DEFAULT_AREA_M2, FACETS, STATES, type Belief } from '../survey';
-import { priceSurface, type SurfaceCost } from '../systems';
+import { pricePlan, priceSurfaces, type PieceCost, type SurfaceCost } from '../systems';
 
 /** What a zone may turn out to be, with its chance and what treating it takes then. */
 export interface Surface extends SurfaceCost {
@@ -28,58 +27,89 @@ const countMost = (zones: number, rough: boolean): number =>
 const SOLVED = 40;
 const SOLVED_ROUGH = 12;
 
-type Told = Pick<Dossier, 'piece' | 'zones' | 'goal' | 'shelf' | 'climate'>;
+/** The zones of a piece, and what it takes as a whole for one surface of each. */
+export interface PieceSurfaces {
+  zones: ZoneSurfaces[];
+  addUp: (picked: readonly SurfaceCost[]) => PieceCost;
+}
+
+type Told = Pick<Dossier, 'piece' | 'zones' | 'goal' | 'shelf' | 'climate' | 'money'>;
 interface Known {
   told: Told;
-  price: ReturnType<typeof priceSurface>;
+  prices: ReturnType<typeof priceSurfaces>;
   /** In haste, and in full. */
-  zones: Map<boolean, ZoneSurfaces[]>;
+  solved: Map<boolean, PieceSurfaces>;
 }
 /** What hangs on nothing of the money is worked out once for as long as nothing else changes. */
 const KNOWN = new WeakMap<object, Known>();
 
 /**
  * Every zone that is to be treated, with the surfaces it may be and what each would take: each solved once. `rough`: the
- * likeliest few alone.
+ * likeliest few alone. Where nothing is open any more it is the plan that is priced.
  */
-export function listSurfaces(dossier: Dossier, rough = false): ZoneSurfaces[] {
-  const { piece, zones, goal, shelf, climate } = dossier;
-  if (!zones) return [];
+export function listSurfaces(dossier: Dossier, rough = false): PieceSurfaces {
+  const { piece, zones, goal, shelf, climate, money } = dossier;
+  if (!zones) return { zones: [], addUp: () => ({ minutes: 0, materials: 0, consumables: 0 }) };
   const before = KNOWN.get(zones);
   const same = (told: Told): boolean =>
-    told.piece === piece && told.goal === goal && told.shelf === shelf && told.climate === climate;
+    told.piece === piece &&
+    told.goal === goal &&
+    told.shelf === shelf &&
+    told.climate === climate &&
+    told.money?.consumables === money?.consumables;
   const known: Known =
     before && same(before.told)
       ? before
       : {
-          told: { piece, zones, goal, shelf, climate },
-          price: priceSurface(dossier, climate ?? LABEL_CLIMATE, (tin, code) => pricePerMl(tin, code)),
-          zones: new Map(),
+          told: { piece, zones, goal, shelf, climate, money },
+          prices: priceSurfaces(dossier, climate ?? LABEL_CLIMATE),
+          solved: new Map(),
         };
   KNOWN.set(zones, known);
-  const solved = known.zones.get(rough) ?? solveSurfaces(dossier, known.price, rough);
-  known.zones.set(rough, solved);
+  const solved = known.solved.get(rough) ?? solveSurfaces(dossier, known.prices, rough);
+  known.solved.set(rough, solved);
   return solved;
 }
 
-function solveSurfaces(dossier: Dossier, price: Known['price'], rough: boolean): ZoneSurfaces[] {
+function solveSurfaces(dossier: Dossier, prices: Known['prices'], rough: boolean): PieceSurfaces {
   const most = countMost(dossier.zones?.length ?? 1, rough);
-  return (dossier.zones ?? []).flatMap((zone): ZoneSurfaces[] => {
+  const open = (dossier.zones ?? []).flatMap((zone) => {
     if (isLeft(dossier, zone)) return [];
     const belief = computeBelief(dossier, zone);
     const all = [...belief.joint]
       .flatMap((p, state) => splitByBleed(belief, state, p))
       .sort((one, other) => other.p - one.p)
       .slice(0, most);
-    const open = all.filter(({ p }) => p >= CREDIBLE * all[0]!.p);
-    const total = open.reduce((sum, { p }) => sum + p, 0);
-    const surfaces = open.flatMap(({ state, bleeds, p }): Surface[] => {
-      const cost = price(zone, STATES[state]!, bleeds);
-      return cost ? [{ state, bleeds, p: p / total, ...cost }] : [];
+    const credible = all.filter(({ p }) => p >= CREDIBLE * all[0]!.p);
+    const total = credible.reduce((sum, { p }) => sum + p, 0);
+    const surfaces = credible.flatMap(({ state, bleeds, p }) => {
+      const search = prices.solve(zone, STATES[state]!, bleeds);
+      return search ? [{ state, bleeds, p: p / total, search }] : [];
     });
-    surfaces.sort((a, b) => a.state - b.state || Number(a.bleeds) - Number(b.bleeds));
     return [{ zone, area: zone.area_m2 ?? DEFAULT_AREA_M2, belief, surfaces }];
   });
+  const solvable = open.filter(({ surfaces }) => surfaces.length > 0);
+  const costs = new Map(
+    prices
+      .choose(solvable.map(({ surfaces }) => surfaces.map(({ search }) => search)))
+      .map((own, z) => [solvable[z]!.zone.id, own]),
+  );
+  const isSettled = open.every(({ surfaces }) => surfaces.length === 1);
+  const plan = isSettled ? pricePlan(dossier) : null;
+  const zones = open.map(({ surfaces, ...rest }): ZoneSurfaces => {
+    const planned = plan?.zones.get(rest.zone.id) ?? {};
+    const priced = surfaces.map(({ state, bleeds, p }, i): Surface => ({
+      state,
+      bleeds,
+      p,
+      ...costs.get(rest.zone.id)![i]!,
+      ...planned,
+    }));
+    // In one order, so that one chance draws the same surface on each zone.
+    priced.sort((a, b) => a.state - b.state || Number(a.bleeds) - Number(b.bleeds));
+    return { ...rest, surfaces: priced };
+  });
+  return { zones, addUp: plan ? () => plan.whole : prices.addUp };
 }
 
 const BLEEDING = FACETS.seep.map(({ bleed }) => bleed === true);

@@ -1,2 +1,12 @@
-export { listCans, tabulateTins, listUsualTins, type Purchase, type TinSize, type TinTable } from './tins';
+export {
+  buyTins,
+  countSittings,
+  listSizes,
+  priceConsumables,
+  pricePerMl,
+  priceSplashes,
+  priceTins,
+  withLoss,
+} from './costs';
+export { tabulateTins, listUsualTins, type Purchase, type TinSize } from './tins';
 export { convertPaintShareToMixShare } from './thinning';

@@ -62,7 +62,7 @@ export function planPiece(dossier: Dossier): Plan {
   };
   const stopped = blocked.some(({ gate }) => gate === 'certified_practice' || gate === 'no_system');
   if (stopped || searches.length === 0) return { systems: [], rejected, blocked, hands, taken, effort };
-  const { systems, joint } = chooseSystems(searches, products, aim);
+  const { systems, joint } = chooseSystems(searches, products, aim, dossier.money?.consumables);
   const gates = [...new Set(blocked.map(({ gate }) => gate))];
   return {
     systems: systems.map((system) => ({ ...system, gates, assumes: listAssumptions(searches) })),
@@ -78,6 +78,7 @@ function chooseSystems(
   searches: readonly ZoneSearch[],
   products: readonly Product[],
   priority: Aim,
+  ownConsumables: number | undefined,
 ): { systems: CoatingSystem[]; joint: number } {
   const joint = new JointSearch(searches, products);
   const grounds = searches.map(({ ground }) => ground);
@@ -86,7 +87,7 @@ function chooseSystems(
     if (!found) return;
     const key = found.labels.map((label) => describeUse(label)).join('|');
     if (pool.has(key)) return;
-    const system = assembleSystem(found.labels, grounds, found.cost);
+    const system = assembleSystem(found.labels, grounds, found.cost, ownConsumables);
     pool.set(key, { system: { ...system, id: '', labels: [], assumes: [], gates: [] }, labels: found.labels });
   };
   add(joint.find(priority));

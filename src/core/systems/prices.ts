@@ -4,6 +4,7 @@ import type { Ground } from './ground';
 import type { JointCandidate } from './joint';
 import type { Product } from './product';
 import type { Label } from './search';
+import { priceSplashes } from '../quantity';
 import { pricePurchase } from './supplies';
 
 /** What a plan is made for: how the owner weighs money, hands, waiting, failing and fumes. */
@@ -30,14 +31,8 @@ export const AIMS = Object.keys(WEIGHTS) as Aim[];
 
 /** A failure also loses the week and the margin of the piece (estimate). */
 export const LOST_WEEK_PRICE = 150;
-/** Paper, rags and tape for a zone; a splash of cleaner or filler for a step (estimates). */
-const CONSUMABLES_PRICE = 0.4;
-const SPLASH_PRICE = 0.8;
-
 /** A two-part product asks for more than open doors: it counts as this many of the others (estimate). */
 const TWO_PART_FACTOR = 4;
-
-export const priceSmallThings = ({ splashes }: Label): number => CONSUMABLES_PRICE + splashes * SPLASH_PRICE;
 
 /** Money lost if the zone fails: a wrongly primed face takes twice as long to strip as an old one, then all again. */
 export function priceRedo(label: Label, ground: Ground): number {
@@ -46,13 +41,13 @@ export function priceRedo(label: Label, ground: Ground): number {
     (sum, { product, ml }) => sum + (ml / 1000) * FILM_FACTS[product.class].pricePerLitre,
     0,
   );
-  return hours * HOUR_PRICE + priceSmallThings(label) + coats;
+  return hours * HOUR_PRICE + priceSplashes(label.splashes) + coats;
 }
 
 /** What a zone's way costs whatever the other zones do, all in money. Lower is better. */
 export function priceZone(label: Label, ground: Ground, aim: Aim): number {
   const failing = -Math.expm1(-label.loss) * priceFailure(label, ground, aim);
-  return priceSmallThings(label) * WEIGHTS[aim].materials + (label.minutes / 60) * HOUR_PRICE + failing;
+  return priceSplashes(label.splashes) * WEIGHTS[aim].materials + (label.minutes / 60) * HOUR_PRICE + failing;
 }
 
 /** What a failure of a zone weighs: redoing it and the week it loses, as much as the owner dreads it. */

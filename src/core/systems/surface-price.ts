@@ -1,20 +1,50 @@
 import type { Climate } from '../climate';
-import type { Dossier, ShelfItem, Zone } from '../dossier';
+import type { Dossier, Zone } from '../dossier';
+import { isCoat, WORK_RATES } from '../knowledge';
+import { countSittings, priceConsumables, pricePerMl, priceSplashes } from '../quantity';
 import type { State } from '../survey';
 import { readMetGround, type Ground } from './ground';
-import { priceAlone, type Aim } from './prices';
-import { productsOf } from './product';
-import { chanceOf, searchZone } from './search';
+import { JointSearch } from './joint-search';
+import { planPiece } from './plan';
+import { measureCleanUp, priceProduct, priceZone, type Aim } from './prices';
+import { productsOf, type Product } from './product';
+import { chanceOf, searchZone, traceLabel, type Label, type Use, type ZoneSearch } from './search';
 import { FAILURE_MODES } from './risk';
+import { listSupplies } from './supplies';
 import { pickLeast } from './taken';
 
 /** What treating a zone takes once it is known to be this. */
 export interface SurfaceCost {
+  /** Of hands, what products ask for once not among them. */
   minutes: number;
-  /** Paint in the major unit, by what it costs for each millilitre. */
-  materials: number;
+  /** Materials in the major unit as if every tin stood open: what doing it again takes. */
+  again: number;
   /** Chance that it fails. */
   risk: number;
+  /** What comes by the splash, in the major unit. */
+  splashes: number;
+  uses: readonly Use[];
+  coats: Parameters<typeof countSittings>[0];
+}
+
+/** What a whole piece takes. */
+export interface PieceCost {
+  minutes: number;
+  /** Paint by whole tins and from the shelf, and what comes by the splash, in the major unit. */
+  materials: number;
+  consumables: number;
+}
+
+export interface SurfacePrices {
+  /** The ways of a zone as if it were known what it is; null where the rules leave none. Remembered. */
+  solve: (zone: Zone, state: State, bleeds: boolean) => ZoneSearch | null;
+  /**
+   * What each surface takes, those of a zone likeliest first: the likeliest of all zones by the best system for the piece, any
+   * other with what that system has opened, unless it wants something else.
+   */
+  choose: (zones: readonly (readonly ZoneSearch[])[]) => SurfaceCost[][];
+  /** What the piece takes where its zones are these. */
+  addUp: (picked: readonly SurfaceCost[]) => PieceCost;
 }
 
 /** Few ways are kept: what it costs is wanted, not the choice. */
@@ -22,37 +52,83 @@ const FEW = 4;
 /** What is known to bleed, or not to. */
 const SURE = 0.97;
 
-/** The best way of a zone as if it were known what it is; none where the rules leave none. Remembers what it solved. */
-export function priceSurface(
-  dossier: Dossier,
-  climate: Climate,
-  pricePerMl: (tin: ShelfItem | undefined, code: string) => number,
-): (zone: Zone, state: State, bleeds: boolean) => SurfaceCost | null {
-  const products = productsOf(dossier);
+/** Prices of surfaces that a piece may turn out to have. */
+export function priceSurfaces(dossier: Dossier, climate: Climate): SurfacePrices {
+  const products = productsOf({ ...dossier, climate: { ...climate } });
   const aim: Aim = dossier.goal?.priority ?? 'balance';
-  const solved = new Map<string, SurfaceCost | null>();
-  return (zone, { substrate, finish }, bleeds) => {
+  const own = dossier.money?.consumables;
+  const solved = new Map<string, ZoneSearch | null>();
+  const solve: SurfacePrices['solve'] = (zone, { substrate, finish }, bleeds) => {
     const { role, area_m2, moulded, wear, wet, defects } = zone;
     const key = JSON.stringify([role, area_m2, moulded, wear, wet, defects, substrate, finish, bleeds]);
     const known = solved.get(key);
     if (known !== undefined) return known;
     const sure: Zone = { ...zone, stated: { substrate, finish }, observations: [] };
-    const zones = dossier.zones?.map((own) => (own.id === zone.id ? sure : own));
+    const zones = dossier.zones?.map((other) => (other.id === zone.id ? sure : other));
     const met = readMetGround({ ...dossier, ...(zones ? { zones } : {}) }, sure);
     const needs = new Map(met.needs).set('stain_block', bleeds ? SURE : 0);
     const ground: Ground = { ...met, pBleed: bleeds ? SURE : 1 - SURE, needs };
-    const best = pickLeast(searchZone(ground, products, { few: FEW }).goals, (label) => priceAlone(label, ground, aim));
-    const cost = best
-      ? {
-          minutes: best.minutes,
-          materials: best.uses.reduce(
-            (sum, { product, ml }) => sum + ml * pricePerMl(product.tins[0], product.class),
-            0,
-          ),
-          risk: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - chanceOf(best, mode)), 1),
-        }
-      : null;
-    solved.set(key, cost);
-    return cost;
+    const search = searchZone(ground, products, { few: FEW });
+    const found = search.goals.length > 0 ? search : null;
+    solved.set(key, found);
+    return found;
+  };
+  const addUp: SurfacePrices['addUp'] = (picked) => {
+    const used = new Map<Product, number>();
+    for (const { product, ml } of picked.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
+    const opened = [...used.keys()];
+    const sprayed = opened.length > 0 && dossier.goal?.application === 'spray' ? WORK_RATES.gun.once : 0;
+    const sum = (of: (cost: SurfaceCost) => number): number => picked.reduce((all, cost) => all + of(cost), 0);
+    return {
+      minutes: sum(({ minutes }) => minutes) + sprayed + opened.reduce((all, one) => all + measureCleanUp(one), 0),
+      materials: sum(({ splashes }) => splashes) + listSupplies(used).reduce((all, { cost }) => all + cost, 0),
+      consumables:
+        own ??
+        priceConsumables({ zones: picked.length, sittings: countSittings(picked.flatMap(({ coats }) => coats)) }),
+    };
+  };
+  const choose: SurfacePrices['choose'] = (zones) => {
+    const likeliest = zones.map(([first]) => first!);
+    const system = new JointSearch(likeliest, products).find(aim);
+    const opened = new Set(system?.labels.flatMap(({ uses }) => uses.map(({ product }) => product)));
+    const priceUse = ({ product, ml }: Use): number =>
+      opened.has(product) ? ml * pricePerMl(product.tins[0], product.class) : priceProduct(product, ml, aim);
+    return zones.map((searches, z) =>
+      searches.map((search, i) => {
+        const { goals, ground } = search;
+        const price = (label: Label): number =>
+          priceZone(label, ground, aim) + label.uses.reduce((sum, use) => sum + priceUse(use), 0);
+        return costOf((i === 0 ? system?.labels[z] : null) ?? pickLeast(goals, price)!, `zone ${z}`);
+      }),
+    );
+  };
+  return { solve, choose, addUp };
+}
+
+function costOf(label: Label, zone: string): SurfaceCost {
+  const { minutes, uses } = label;
+  const splashes = priceSplashes(label.splashes);
+  return {
+    minutes,
+    again: splashes + uses.reduce((sum, { product, ml }) => sum + ml * pricePerMl(product.tins[0], product.class), 0),
+    risk: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - chanceOf(label, mode)), 1),
+    splashes,
+    uses,
+    coats: traceLabel(label).flatMap(({ choice: { op, product, coats = 1 } }) =>
+      op !== null && isCoat(op) && product ? [{ zone, product: String(product.index), coats }] : [],
+    ),
+  };
+}
+
+/** What the plan that is recommended takes, where nothing about the piece is open any more: the whole, and zone by zone. */
+export function pricePlan(
+  dossier: Dossier,
+): { whole: PieceCost; zones: Map<string, { minutes: number; risk: number }> } | null {
+  const [system] = planPiece(dossier).systems;
+  if (!system) return null;
+  const { handsOnMin: minutes, materialsCost, consumablesCost: consumables, zones } = system;
+  return {
+    whole: { minutes, materials: materialsCost - consumables, consumables },
+    zones: new Map(zones.map((zone) => [zone.id, { minutes: zone.minutes, risk: zone.risk.overall }])),
   };
 }

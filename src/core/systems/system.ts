@@ -1,11 +1,12 @@
-import { hasStrongFumes, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
+import { hasStrongFumes, isCoat, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
 import type { Recovery, Treatment } from '../dossier';
 import { treatmentKey } from '../proof';
 import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
 import type { SoftFinding } from './findings';
 import type { Ground } from './ground';
-import { measureCleanUp, priceRedo, priceSmallThings } from './prices';
+import { measureCleanUp, priceRedo } from './prices';
+import { countSittings, priceConsumables, priceSplashes } from '../quantity';
 import type { Product } from './product';
 import { noteFaults, type FaultNote } from './repairs';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
@@ -54,8 +55,10 @@ export interface CoatingSystem {
   risk: Risk;
   handsOnMin: number;
   elapsedH: number;
-  /** Money for tins to buy and small things; what the shelf has is paid. */
+  /** Money for all that is used up: paint by `supplies`, what comes by the splash, paper, rollers and tape. */
   materialsCost: number;
+  /** Of it, paper, rollers, rags and tape. */
+  consumablesCost: number;
   supplies: Supply[];
   small: SmallSupply[];
   /** Materials and what a failure would cost by its chance. */
@@ -124,11 +127,20 @@ const listHazardWarnings = ({ hazards, zone, look }: Ground): Warning[] =>
     ? []
     : hazards.filter(({ gate }) => gate === undefined).map((hazard) => ({ rule: hazard.code, zone: zone.id, hazard }));
 
-/** A complete system from the way taken on each zone. */
+/** Every coat of every zone, by what it is of. */
+const listCoats = (zones: readonly ZonePlan[]): Parameters<typeof countSittings>[0] =>
+  zones.flatMap(({ id: zone, steps }) =>
+    steps.flatMap(({ op, class: code, product, colour, coats = 1 }) =>
+      isCoat(op) && code !== undefined ? [{ zone, product: [product ?? code, colour].join(), coats }] : [],
+    ),
+  );
+
+/** A complete system from the way taken on each zone. `ownConsumables`: the owner's own figure for paper, rollers and tape. */
 export function assembleSystem(
   labels: readonly Label[],
   grounds: readonly Ground[],
   totalCost: number,
+  ownConsumables?: number,
 ): Omit<CoatingSystem, 'id' | 'labels' | 'assumes' | 'gates'> {
   const zones = sharePatches(
     labels.map((label, i) => describeZone(label, grounds[i]!)),
@@ -142,9 +154,13 @@ export function assembleSystem(
   const handsOnMin =
     zones.reduce((sum, { minutes }) => sum + minutes, sprayed) +
     products.reduce((sum, product) => sum + measureCleanUp(product), 0);
+  const treated = zones.filter(({ steps }) => steps.length > 0);
+  const consumablesCost =
+    ownConsumables ?? priceConsumables({ zones: treated.length, sittings: countSittings(listCoats(treated)) });
   const materialsCost =
-    labels.reduce((sum, label) => sum + priceSmallThings(label), 0) +
-    supplies.reduce((sum, { buy }) => sum + buy.price, 0);
+    consumablesCost +
+    labels.reduce((sum, { splashes }) => sum + priceSplashes(splashes), 0) +
+    supplies.reduce((sum, { cost }) => sum + cost, 0);
   const modes = FAILURE_MODES.map((mode) => [
     mode,
     combineChances(zones.map((zone, i) => ({ cause: nameCause(mode, zone, grounds[i]!), p: zone.risk[mode] }))),
@@ -156,6 +172,7 @@ export function assembleSystem(
     handsOnMin,
     elapsedH: Math.round(Math.max(0, ...labels.map(({ waitH }) => waitH)) + handsOnMin / 60),
     materialsCost,
+    consumablesCost,
     supplies,
     small: listSmallSupplies(zones.flatMap(({ steps }) => steps)),
     expectedCost: materialsCost + zones.reduce((sum, { risk, redoCost }) => sum + risk.overall * redoCost, 0),

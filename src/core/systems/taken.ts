@@ -57,7 +57,8 @@ export function judgeTaken(
     labels.map(() => 0),
   );
   const grounds = searches.map(({ ground }) => ground);
-  const system = { ...assembleSystem(labels, grounds, cost), id: 'taken', labels: [], assumes: [], gates: [] };
+  const assembled = assembleSystem(labels, grounds, cost, dossier.money?.consumables);
+  const system = { ...assembled, id: 'taken', labels: [], assumes: [], gates: [] };
   return { system, broken };
 }
 

@@ -15,6 +15,7 @@ const supply = (more: Partial<Supply> = {}): Supply => ({
     price: 44.2,
     leftMl: 60,
   },
+  cost: 44.2,
   ...more,
 });
 const METRIC = makeMeasures('metric', undefined);

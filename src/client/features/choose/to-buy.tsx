@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Body, Button, Column, Disclosure, Row, Small, Strong, printText } from '@/client/ui';
 import { Coloured } from '@/client/features/colour';
 import { useMeasures } from '@/client/store';
-import type { SmallSupply, Supply } from '@/core/systems';
+import { priceToBuy, type SmallSupply, type Supply } from '@/core/systems';
 import { listToBuyCsv, listToBuyText, sayTins } from './to-buy-text';
 import { TO_BUY_WORDS } from '@/words';
 
@@ -17,7 +17,7 @@ const sayToBuy = (price: number, small: number, { sayMoney }: ReturnType<typeof 
 export function ToBuy({ supplies, small }: { supplies: readonly Supply[]; small: readonly SmallSupply[] }) {
   const measures = useMeasures();
   const [copied, setCopied] = useState<string | null>(null);
-  const price = supplies.reduce((sum, { buy }) => sum + buy.price, 0);
+  const price = priceToBuy(supplies);
   const copy = (): void => {
     navigator.clipboard
       .writeText(listToBuyText(supplies, small, measures))

@@ -7,7 +7,7 @@ import { Body, Button, Column, Heading, Row, SectionDrawing, Small, StateMark, S
 import { zoneName, type Dossier } from '@/core/dossier';
 import { KIND_LABELS } from '@/core/knowledge';
 import { labelState } from '@/core/survey';
-import type { CoatingSystem } from '@/core/systems';
+import { priceToBuy, type CoatingSystem } from '@/core/systems';
 import type { PieceSummary } from '@/core/work';
 import { COMPARE_SCREEN_WORDS, describeChance, sayNext, saySection, sayState } from '@/words';
 
@@ -82,7 +82,8 @@ function Cost({ best }: { best: CoatingSystem }) {
       <Line what={COMPARE_SCREEN_WORDS.onTheCalendar}>
         {COMPARE_SCREEN_WORDS.days(Math.max(1, Math.ceil(best.elapsedH / 24)))}
       </Line>
-      <Line what={COMPARE_SCREEN_WORDS.toBuy}>{sayMoney(best.materialsCost)}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.materials}>{sayMoney(best.materialsCost)}</Line>
+      <Line what={COMPARE_SCREEN_WORDS.toBuy}>{sayMoney(priceToBuy(best.supplies))}</Line>
     </>
   );
 }

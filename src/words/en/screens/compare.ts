@@ -19,5 +19,6 @@ export const COMPARE_SCREEN_WORDS = {
   h: (handsOnMin: number): string => `${handsOnMin} h`,
   onTheCalendar: 'With every hour free',
   days: (elapsedH: number): string => `${elapsedH} days`,
-  toBuy: 'To buy',
+  materials: 'Materials in all',
+  toBuy: 'Of it tins to buy',
 };
