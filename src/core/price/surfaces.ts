@@ -91,7 +91,10 @@ function solveSurfaces(dossier: Dossier, prices: Known['prices'], rough: boolean
   const solvable = open.filter(({ surfaces }) => surfaces.length > 0);
   const costs = new Map(
     prices
-      .choose(solvable.map(({ surfaces }) => surfaces.map(({ search }) => search)))
+      .choose(
+        solvable.map(({ surfaces }) => surfaces.map(({ search }) => search)),
+        rough,
+      )
       .map((own, z) => [solvable[z]!.zone.id, own]),
   );
   const isSettled = open.every(({ surfaces }) => surfaces.length === 1);

@@ -37,31 +37,43 @@ export function listSmallSupplies(steps: readonly Step[]): SmallSupply[] {
   return [...amounts].map(([label, ml]) => ({ label, ml: Math.ceil(ml / 5) * 5 }));
 }
 
+/** What a product gives from the shelf of so many ml, tin by tin. */
+function takeFromShelf({ tins }: Product, ml: number): Supply['fromShelf'] {
+  let open = ml;
+  return tins.flatMap(({ id, volume_ml = 0 }) => {
+    const take = Math.min(open, volume_ml);
+    open -= take;
+    return take > 0 ? [{ id, ml: take }] : [];
+  });
+}
+
+/** Money for all that is used of a product: what the shelf gives at what its tins cost, the rest in whole tins. */
+export function priceUse(product: Product, ml: number): number {
+  const needed = withLoss(ml);
+  const shelf = takeFromShelf(product, needed);
+  const own = shelf.reduce((sum, taken) => {
+    const tin = product.tins.find(({ id }) => id === taken.id);
+    return sum + taken.ml * pricePerMl(tin, product.class);
+  }, 0);
+  return own + pricePurchase(product, ml);
+}
+
 /** What all zones of a system take of each product: the shelf first, then the cheapest tins to buy. */
-export function listSupplies(used: ReadonlyMap<Product, number>): Supply[] {
-  return [...used].map(([product, ml]) => {
+export const listSupplies = (used: ReadonlyMap<Product, number>): Supply[] =>
+  [...used].map(([product, ml]) => {
     const neededMl = withLoss(ml);
-    const fromShelf: Supply['fromShelf'] = [];
-    let [open, cost] = [neededMl, 0];
-    for (const item of product.tins) {
-      const take = Math.min(open, item.volume_ml ?? 0);
-      if (take <= 0) continue;
-      fromShelf.push({ id: item.id, ml: take });
-      open -= take;
-      cost += take * pricePerMl(item, product.class);
-    }
-    const buy = buyTins(product.class, open);
+    const fromShelf = takeFromShelf(product, neededMl);
+    const open = fromShelf.reduce((left, own) => left - own.ml, neededMl);
     return {
       class: product.class,
       label: labelProduct(product.class),
       ...(product.colour ? { colour: product.colour } : {}),
       neededMl,
       fromShelf,
-      buy,
-      cost: cost + buy.price,
+      buy: buyTins(product.class, open),
+      cost: priceUse(product, ml),
     };
   });
-}
 
 /** Money for what has to be bought so that `ml` of a product can be used. Never falls as `ml` grows. */
 export const pricePurchase = (product: Product, ml: number): number =>

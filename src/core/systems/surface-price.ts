@@ -6,11 +6,11 @@ import type { State } from '../survey';
 import { readMetGround, type Ground } from './ground';
 import { JointSearch } from './joint-search';
 import { planPiece } from './plan';
-import { measureCleanUp, priceProduct, priceZone, type Aim } from './prices';
+import { measureCleanUp, priceAlone, priceProduct, priceZone, type Aim } from './prices';
 import { productsOf, type Product } from './product';
 import { chanceOf, searchZone, traceLabel, type Label, type Use, type ZoneSearch } from './search';
 import { FAILURE_MODES } from './risk';
-import { listSupplies } from './supplies';
+import { priceUse } from './supplies';
 import { pickLeast } from './taken';
 
 /** What treating a zone takes once it is known to be this. */
@@ -40,9 +40,9 @@ export interface SurfacePrices {
   solve: (zone: Zone, state: State, bleeds: boolean) => ZoneSearch | null;
   /**
    * What each surface takes, those of a zone likeliest first: the likeliest of all zones by the best system for the piece, any
-   * other with what that system has opened, unless it wants something else.
+   * other with what that system has opened, unless it wants something else. `rough`: the likeliest each by itself.
    */
-  choose: (zones: readonly (readonly ZoneSearch[])[]) => SurfaceCost[][];
+  choose: (zones: readonly (readonly ZoneSearch[])[], rough: boolean) => SurfaceCost[][];
   /** What the piece takes where its zones are these. */
   addUp: (picked: readonly SurfaceCost[]) => PieceCost;
 }
@@ -81,24 +81,27 @@ export function priceSurfaces(dossier: Dossier, climate: Climate): SurfacePrices
     const sum = (of: (cost: SurfaceCost) => number): number => picked.reduce((all, cost) => all + of(cost), 0);
     return {
       minutes: sum(({ minutes }) => minutes) + sprayed + opened.reduce((all, one) => all + measureCleanUp(one), 0),
-      materials: sum(({ splashes }) => splashes) + listSupplies(used).reduce((all, { cost }) => all + cost, 0),
+      materials:
+        sum(({ splashes }) => splashes) + [...used].reduce((all, [product, ml]) => all + priceUse(product, ml), 0),
       consumables:
         own ??
         priceConsumables({ zones: picked.length, sittings: countSittings(picked.flatMap(({ coats }) => coats)) }),
     };
   };
-  const choose: SurfacePrices['choose'] = (zones) => {
+  const choose: SurfacePrices['choose'] = (zones, rough) => {
     const likeliest = zones.map(([first]) => first!);
-    const system = new JointSearch(likeliest, products).find(aim);
-    const opened = new Set(system?.labels.flatMap(({ uses }) => uses.map(({ product }) => product)));
-    const priceUse = ({ product, ml }: Use): number =>
+    const best = rough
+      ? likeliest.map(({ goals, ground }) => pickLeast(goals, (label) => priceAlone(label, ground, aim))!)
+      : (new JointSearch(likeliest, products).find(aim)?.labels ?? []);
+    const opened = new Set(best.flatMap(({ uses }) => uses.map(({ product }) => product)));
+    const priceNext = ({ product, ml }: Use): number =>
       opened.has(product) ? ml * pricePerMl(product.tins[0], product.class) : priceProduct(product, ml, aim);
     return zones.map((searches, z) =>
       searches.map((search, i) => {
         const { goals, ground } = search;
         const price = (label: Label): number =>
-          priceZone(label, ground, aim) + label.uses.reduce((sum, use) => sum + priceUse(use), 0);
-        return costOf((i === 0 ? system?.labels[z] : null) ?? pickLeast(goals, price)!, `zone ${z}`);
+          priceZone(label, ground, aim) + label.uses.reduce((sum, use) => sum + priceNext(use), 0);
+        return costOf((i === 0 ? best[z] : undefined) ?? pickLeast(goals, price)!, `zone ${z}`);
       }),
     );
   };

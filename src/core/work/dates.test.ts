@@ -1,7 +1,18 @@
 import type { Dossier } from '../dossier';
 import { freezeSystem, planPiece } from '../systems';
 import { makeFacts, makePiece, NOW } from '../../../tests/properties/shop-data';
-import { dateAlone, dateSystems, orderShop, placeShop, readPieceWork, readyOf } from './index';
+import { LABEL_CLIMATE } from '../climate';
+import {
+  airOf,
+  dateAlone,
+  dateSystems,
+  inAir,
+  listFilmTimes,
+  orderShop,
+  placeShop,
+  readPieceWork,
+  readyOf,
+} from './index';
 import { UNSAID } from './dates';
 
 const facts = makeFacts();
@@ -27,7 +38,7 @@ describe('one date', () => {
     const order = orderShop(others, facts);
     const { systems } = planPiece(open);
     expect(systems.length).toBeGreaterThan(1);
-    const dates = dateSystems(open, systems, others, facts, order);
+    const dates = dateSystems(open, systems, others, facts, order).map(({ readyAt }) => readyAt);
     for (const [i, system] of systems.entries()) {
       const taken = { ...open, chosen: freezeSystem(system, NOW, UNSAID) };
       const pieces = [...others, ...read(taken)];
@@ -36,7 +47,7 @@ describe('one date', () => {
       // Until the shop's order is made anew, whoever asks has it already as it will be.
       expect(readyOf(placeShop(pieces, facts, order), 'desk')).toBe(dates[i]);
       // Of the one that is taken the plan is asked, not tried out anew.
-      expect(dateSystems(taken, [system], pieces, facts, after)).toEqual([dates[i]]);
+      expect(dateSystems(taken, [system], pieces, facts, after)[0]!.readyAt).toBe(dates[i]);
     }
     expect(new Set(dates).size).toBeGreaterThan(1);
   });
@@ -47,8 +58,10 @@ describe('one date', () => {
     const [alone, among] = [[], crowd].map((others) => dateSystems(open, [system!], others, facts, null)[0]!);
     const { readyBy, through } = dateAlone(open, system!, NOW);
     expect(through).toBe('every_hour');
-    expect(alone!.slice(0, 10) > readyBy!).toBe(true);
-    expect(among! > alone!).toBe(true);
+    expect(alone!.soonestAt!.slice(0, 10)).toBe(readyBy);
+    expect(alone!.readyAt! > alone!.soonestAt!).toBe(true);
+    expect(among!.readyAt! > alone!.readyAt!).toBe(true);
+    expect(among!.soonestAt).toBe(alone!.soonestAt);
   });
 
   it('goes through the hours a piece names itself, where no shop is known, and is late past its day', () => {
@@ -59,5 +72,17 @@ describe('one date', () => {
     expect(readyBy! > dateAlone(open, system!, NOW).readyBy!).toBe(true);
     const due = (day: string) => dateAlone({ ...sundays, goal: { ...sundays.goal, due: day } }, system!, NOW).late;
     expect([due(readyBy!), due('2026-11-30')]).toEqual([false, true]);
+  });
+
+  it('goes with the air: a cold shop waits longer between coats, in the plan as on the clock', () => {
+    const air = [{ at: NOW, temperature_c: 13, humidity_pct: 65 }];
+    const cold = makeFacts({}, { air });
+    const [system] = planPiece(open).systems;
+    const paint = ({ zones }: typeof system & object) => zones[0]!.steps.find(({ op }) => op === 'paint')!;
+    const slow = paint(inAir(system!, [], airOf(cold)));
+    expect(slow.recoatH).toBe(listFilmTimes('wb_alkyd_enamel', undefined, air[0]).recoatH);
+    expect(slow.recoatH!).toBeGreaterThan(paint(system!).recoatH!);
+    expect(slow.waitH / paint(system!).waitH).toBeCloseTo(slow.recoatH! / paint(system!).recoatH!, 6);
+    expect(inAir(system!, [], LABEL_CLIMATE)).toEqual(system);
   });
 });

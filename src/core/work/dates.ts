@@ -1,5 +1,5 @@
 import type { Dossier, DossierHours } from '../dossier';
-import { addDays, dateOf, minuteOf } from '../schedule';
+import { addDays, dateOf, minuteOf, type Hours } from '../schedule';
 import { freezeSystem, isTakenSystem, type CoatingSystem, type Phrases } from '../systems';
 import { EMPTY_WORKSHOP } from '../workshop';
 import { learnPace } from './pace';
@@ -16,10 +16,17 @@ export const UNSAID: Phrases = { step: () => '', why: () => '', assumes: () => '
 const readAsTaken = (dossier: Dossier, system: CoatingSystem, facts: ShopFacts): PieceWork =>
   readPieceWork({ ...dossier, chosen: freezeSystem(system, facts.now, UNSAID) }, facts);
 
+/** When a piece could be collected with a system, ISO instants; null where something would hold it back. */
+export interface SystemDates {
+  /** On the schedule of the owner's hours, with all that is in work beside it. */
+  readyAt: string | null;
+  /** With every hour free for this piece alone. */
+  soonestAt: string | null;
+}
+
 /**
- * When a piece could be collected with each of some systems: on the schedule of the owner's hours, with all that is in work
- * beside it. That of the system that was taken is the one the whole shop goes by. ISO instants, in the order of the
- * systems; null where something would hold the piece back. `order`: the shop's (`orderShop`).
+ * When a piece could be collected with each of some systems, in their order. That of the system that was taken is the date the
+ * whole shop goes by. `order`: the shop's (`orderShop`).
  */
 export function dateSystems(
   dossier: Dossier,
@@ -27,18 +34,32 @@ export function dateSystems(
   pieces: readonly PieceWork[],
   facts: ShopFacts,
   order: readonly string[] | null,
-): (string | null)[] {
+): SystemDates[] {
   const id = dossier.piece.id ?? '';
   const others = pieces.filter((own) => own.id !== id);
   const own = pieces.find((piece) => piece.id === id);
   return systems.map((system) => {
-    if (own && order && isTakenSystem(dossier, system)) return readyOf(placeShop(pieces, facts, order), id);
-    return readyOf(planShop([...others, readAsTaken(dossier, system, facts)], facts, { before: order }), id);
+    const isOwn = own !== undefined && isTakenSystem(dossier, system);
+    const tried = isOwn ? own : readAsTaken(dossier, system, facts);
+    const plan =
+      isOwn && order ? placeShop(pieces, facts, order) : planShop([...others, tried], facts, { before: order });
+    const free = withHours(facts, EVERY_HOUR);
+    return { readyAt: readyOf(plan, id), soonestAt: readyOf(planShop([tried], free, { tries: 0 }), id) };
   });
 }
 
+/** The same shop with these hours each week and nothing else in it. */
+const withHours = (facts: ShopFacts, hours: readonly Hours[]): ShopFacts => ({
+  ...facts,
+  workshop: {
+    ...facts.workshop,
+    pins: [],
+    setup: { hours: hours.map((one) => ({ ...one })), places: { large: 1, small: 1 } },
+  },
+});
+
 const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const satisfies readonly DossierHours['day'][];
-const EVERY_HOUR = DAYS.map((_, i) => ({ day: i + 1, from: '00:00', to: '24:00' }));
+const EVERY_HOUR: readonly Hours[] = DAYS.map((_, i) => ({ day: i + 1, from: '00:00', to: '24:00' }));
 
 /** A date that is told of a piece by itself, and through which hours it was reckoned. */
 export interface DateAlone {
@@ -52,14 +73,10 @@ export interface DateAlone {
 export function dateAlone(dossier: Dossier, system: CoatingSystem, now: string): DateAlone {
   const { hours = [], due } = dossier.goal ?? {};
   const named = hours.map(({ day, from, to }) => ({ day: DAYS.indexOf(day) + 1, from, to }));
-  const setup = { hours: named.length > 0 ? named : EVERY_HOUR, places: { large: 1, small: 1 } };
-  const facts: ShopFacts = {
-    workshop: { ...EMPTY_WORKSHOP, setup },
-    tins: dossier.shelf ?? [],
-    pace: learnPace([dossier]),
-    now,
-    timeZone: 'UTC',
-  };
+  const facts = withHours(
+    { workshop: EMPTY_WORKSHOP, tins: dossier.shelf ?? [], pace: learnPace([dossier]), now, timeZone: 'UTC' },
+    named.length > 0 ? named : EVERY_HOUR,
+  );
   const own = readAsTaken(dossier, system, facts);
   const at = readyOf(planShop([own], facts, { tries: 0 }), own.id);
   const readyBy = at === null ? null : dateOf(minuteOf(at), facts.timeZone);

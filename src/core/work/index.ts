@@ -1,11 +1,12 @@
 export { listCautions, listFacts, type Caution } from './advice';
 export { airOf } from './air-of';
+export { inAir } from './in-air';
 export { isInWork } from './in-work';
 export { measurePour } from './pour';
 export { sayWhere } from './where';
 export { listBlocks, listHeld, type Block, type BlockReason } from './blocks';
 export { askByDate, type ByDate, type Remedy } from './by-date';
-export { dateAlone, dateSystems, readyOf, type DateAlone } from './dates';
+export { dateAlone, dateSystems, readyOf, type DateAlone, type SystemDates } from './dates';
 export { listClocks, stateAt, type Clock, type DryState } from './clocks';
 export { computePotLifeMin, isFilm, listFilmTimes, type FilmCode, type FilmTimes } from './film-times';
 export { nextTask } from './next-task';

@@ -18,6 +18,7 @@ import { useDates } from './use-dates';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { lowerFirst } from '@/core/shared';
+import { inAir } from '@/core/work';
 import { CHOOSE_SCREEN_WORDS, CHOOSE_WORDS, nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
@@ -43,8 +44,12 @@ function Choosing(parts: PieceParts) {
 
 function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fresh: boolean }) {
   const wide = useIsWide();
-  const systems = wide ? plan.systems.slice(0, SHOWN_WIDE) : plan.systems;
-  const dates = useDates(dossier, plan.systems);
+  const { dates, climate } = useDates(dossier, plan.systems);
+  const inThisAir = useMemo(
+    () => plan.systems.map((system) => inAir(system, dossier.shelf ?? [], climate)),
+    [plan.systems, dossier.shelf, climate],
+  );
+  const systems = wide ? inThisAir.slice(0, SHOWN_WIDE) : inThisAir;
   const [picked, setPicked] = useState('s1');
   const zones = listTreated(dossier);
   const [zonePicked, setZone] = useState('');
@@ -55,8 +60,9 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
     const next = systems[at + step];
     if (next) setPicked(next.id);
   });
-  const take = (system: CoatingSystem): void => {
-    change({ type: 'choice_taken', choice: freezeSystem(system, timeNow(), PHRASES) });
+  const take = ({ id }: CoatingSystem): void => {
+    const planned = plan.systems.find((system) => system.id === id)!;
+    change({ type: 'choice_taken', choice: freezeSystem(planned, timeNow(), PHRASES) });
     router.replace(`/piece/${dossier.piece.id ?? ''}/prove`);
   };
   const shown = wide ? systems : current ? [current] : [];
@@ -106,7 +112,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
             zoneId={zoneId}
             dossier={dossier}
             onTake={() => take(system)}
-            date={dates[plan.systems.indexOf(system)] ?? null}
+            date={dates[inThisAir.indexOf(system)] ?? null}
             taken={isTakenSystem(dossier, system)}
           />
         ))}

@@ -25,7 +25,7 @@ import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
 import type { SystemDate } from './use-dates';
 import { ToBuy } from './to-buy';
-import { mainFailure, sayBasis, sayDays, sayHours } from './words';
+import { mainFailure, sayBasis, sayHours } from './words';
 
 interface SystemCardProps {
   system: CoatingSystem;
@@ -76,7 +76,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
       <Rule />
       <Row gap="$l">
         <FigureBlock figure={sayHours(system.handsOnMin)} words={SYSTEM_CARD_WORDS.ofYourHands} />
-        <ReadyBy date={date} alone={sayDays(system.elapsedH)} />
+        <ReadyBy date={date} />
       </Row>
       {date?.due ? <StateMark tone={date.due.late ? 'stop' : 'go'}>{date.due.words}</StateMark> : null}
       <Rule />
@@ -113,10 +113,9 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
   );
 }
 
-/** When it could be collected, by the owner's hours. `alone`: how long it takes with every hour free. */
-function ReadyBy({ date, alone }: { date: SystemDate | null; alone: string }) {
-  if (date === null)
-    return <FigureBlock figure={SYSTEM_CARD_WORDS.dateSought} words={SYSTEM_CARD_WORDS.fittingItIn(alone)} />;
+/** When it could be collected, by the owner's hours. */
+function ReadyBy({ date }: { date: SystemDate | null }) {
+  if (date === null) return <FigureBlock figure={SYSTEM_CARD_WORDS.dateSought} words={SYSTEM_CARD_WORDS.fittingItIn} />;
   if (date.ready === null) return <FigureBlock figure={SYSTEM_CARD_WORDS.noDate} words={SYSTEM_CARD_WORDS.heldBack} />;
-  return <FigureBlock figure={date.ready} words={SYSTEM_CARD_WORDS.readyInYourHours(alone)} />;
+  return <FigureBlock figure={date.ready} words={SYSTEM_CARD_WORDS.readyInYourHours(date.soonest)} />;
 }

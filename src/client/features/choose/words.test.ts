@@ -1,5 +1,5 @@
 import type { CoatingSystem } from '@/core/systems';
-import { judgeDue, mainFailure, sayDays, sayHours, systemName, systemTitle } from './words';
+import { judgeDue, mainFailure, sayHours, systemName, systemTitle } from './words';
 
 const system = (part: Partial<CoatingSystem>): CoatingSystem => ({ labels: [], zones: [], ...part }) as CoatingSystem;
 
@@ -22,11 +22,6 @@ describe('a system in words', () => {
     [104, '1 h 45'],
     [179, '3 h 00'],
   ])('says %p minutes as %s', (minutes, words) => expect(sayHours(minutes)).toBe(words));
-
-  it.each([
-    [20, '20 h'],
-    [85, '4 days'],
-  ])('says %p hours as %s', (hours, words) => expect(sayDays(hours)).toBe(words));
 
   it.each([
     ['2026-12-12', '2026-12-09', false, 'In time for Sat 12 Dec, with 3 days to spare'],

@@ -51,8 +51,6 @@ export function sayHours(minutes: number): string {
   return CHOOSE_WORDS.hAndMin(Math.floor(rounded / 60), String(rounded % 60).padStart(2, '0'));
 }
 
-export const sayDays = (hours: number): string =>
-  hours <= 36 ? CHOOSE_WORDS.h(hours) : CHOOSE_WORDS.days(Math.round(hours / 24));
 const DAY_MS = 86_400_000;
 
 /** Whether a piece that is ready on one day is in time for another, both as "2026-12-20". */

@@ -15,6 +15,7 @@ import {
   readPieceWork,
   readToday,
   type ByDate,
+  type SystemDates,
   type PaceOf,
   type PieceWork,
   type ShopFacts,
@@ -83,7 +84,7 @@ interface Answers {
   shop: ShopAnswer;
   by_date: ByDate;
   /** When the piece could be collected with each of the systems, as `dateSystems` tells. */
-  dates: (string | null)[];
+  dates: SystemDates[];
 }
 export type PlannerAnswer<R extends PlannerRequest> = Answers[R['kind']];
 

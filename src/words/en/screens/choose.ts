@@ -96,8 +96,6 @@ export const CHOOSE_WORDS = {
   nothingInSight: 'nothing in sight',
   min: (minutes: number): string => `${minutes} min`,
   hAndMin: (rounded: number, padStart: string): string => `${rounded} h ${padStart}`,
-  h: (hours: number): string => `${hours} h`,
-  days: (hours: number): string => `${hours} days`,
   tooLateFor: (due: string, days: number): string => `Too late for ${due} by ${days} ${days === 1 ? 'day' : 'days'}`,
   inTimeFor: (due: string, spare: number): string =>
     spare === 0
@@ -146,13 +144,13 @@ export const SYSTEM_CARD_WORDS = {
   goWrongMostly: (mainFailure: string, range: string, basis: string): string =>
     `go wrong, mostly ${mainFailure} (${range}). ${basis}`,
   ofYourHands: 'of your hands',
-  readyInYourHours: (days: string): string =>
-    `ready, in your hours and with all you have in work. With every hour free: ${days}`,
+  readyInYourHours: (soonest: string | null): string =>
+    `ready, in your hours and with all you have in work${soonest ? `. With every hour free: ${soonest}` : ''}`,
   dateSought: 'Date …',
-  fittingItIn: (days: string): string => `being fitted into your hours. With every hour free: ${days}`,
+  fittingItIn: 'being fitted into your hours',
   noDate: 'No date',
   heldBack: 'while something holds it back',
-  forMaterialsFumes: (fumeWord: string): string => `for materials; fumes: ${fumeWord}`,
+  forMaterialsFumes: (fumeWord: string): string => `for all materials, paper and rollers too; fumes: ${fumeWord}`,
   stepsAndWhy: (zoneName: string, stepsCount: number): string => `${zoneName}: ${stepsCount} steps, and why`,
   youTookThisOne: 'You took this one',
   keepThisOneAndProveIt: 'Keep this one and prove it',
