@@ -142,6 +142,9 @@ export function makeApp(parts: AppParts): Express {
     const readings = { at, air: instruments.readAir(at), moisture_pct: instruments.readMoisture(at) };
     response.json({ device: { name, simulated }, ...readings });
   });
+  app.get('/api/experience/open', async (_request, response) => {
+    response.json({ open: await experience.listOpen() });
+  });
   app.use('/api/visit', localOnly, makeVisitRouter(visit, parts.prepareVisit));
   // Whoever only looks round the invented workshop opens no doors and keeps no copies of it.
   if (!visit.visiting) {

@@ -1,5 +1,5 @@
 import type { Experience } from '@/core/dossier';
-import { addUp } from '@/core/learning';
+import { addUp, type OpenReadings } from '@/core/learning';
 import type { PieceStore } from './db';
 import { keepByPiece, keepWhile, type Judge } from './judge';
 
@@ -10,15 +10,17 @@ import { keepByPiece, keepWhile, type Judge } from './judge';
 export interface ShopExperience {
   /** Counts over all pieces, or over all but one. */
   list: (except?: string) => Promise<Experience[]>;
+  /** What stands on faces that are not known yet, over all pieces. */
+  listOpen: () => Promise<OpenReadings[]>;
 }
 
 export function makeShopExperience(store: PieceStore, { judge }: Judge): ShopExperience {
   const rowsOf = keepByPiece<'experience'>(store, (dossier) => judge('experience', dossier));
   const addAll = keepWhile((rows: readonly Experience[][]) => addUp(rows.flat()));
+  const tell = async (except?: string) =>
+    (await rowsOf(store.listChanges().filter(({ id }) => id !== except))).map(({ judged }) => judged);
   return {
-    list: async (except) => {
-      const told = await rowsOf(store.listChanges().filter(({ id }) => id !== except));
-      return addAll(told.map(({ judged }) => judged));
-    },
+    list: async (except) => addAll((await tell(except)).map(({ filed }) => filed)),
+    listOpen: async () => (await tell()).flatMap(({ open }) => open),
   };
 }

@@ -46,6 +46,24 @@ describe('what the shop has learned', () => {
     expect(await counts('?except=b')).toEqual([[1, 0]]);
   });
 
+  it('waits for a face that is not known to be read, and says where', async () => {
+    await server.call('PUT', '/api/pieces/a', {
+      format: DOSSIER_FORMAT,
+      piece: { id: 'a', kind: 'desk', name: 'Desk' },
+      zones: [{ id: 'top', role: 'top' }],
+    });
+    await log('a', 't1', 0);
+    const told = async () => [
+      (await server.call('GET', '/api/experience')).body.experience.length,
+      (await server.call('GET', '/api/experience/open')).body.open,
+    ];
+    expect(await told()).toEqual([0, [{ piece: 'a', pieceName: 'Desk', zone: 'top', zoneName: 'top', tests: 1 }]]);
+    await server.call('PATCH', '/api/pieces/a/facts', {
+      facts: [{ path: ['zones', 'top', 'stated'], value: { substrate: 'melamine_board', finish: 'factory_film' } }],
+    });
+    expect(await told()).toEqual([1, []]);
+  });
+
   it('goes with a piece that is exported', async () => {
     await meet('a');
     await meet('b');

@@ -10,6 +10,7 @@ export {
   useGetEarnedQuery,
   useGetExperienceQuery,
   useGetKerbQuery,
+  useListOpenReadingsQuery,
   useListRecipesQuery,
   useLazyGetInstrumentsQuery,
   useListSummariesInfiniteQuery,

@@ -8,7 +8,7 @@ import {
 import { NOW_HEADER, SHOP_HEADER, type Kerb } from '@/contract';
 import type { ShopAccount } from '@/core/earned';
 import type { Climate, Dossier, Experience, LogEntry, ShelfItem } from '@/core/dossier';
-import type { CountedReading, ReadingQuestion } from '@/core/learning';
+import type { CountedReading, OpenReadings, ReadingQuestion } from '@/core/learning';
 import type { KeptRecipe } from '@/core/mix';
 import type { SymptomPattern } from '@/core/trouble';
 import type { Findable } from '@/core/find';
@@ -144,6 +144,12 @@ export const piecesApi = createApi({
       query: (except) => (except ? `/experience?except=${except}` : '/experience'),
       transformResponse: (answer: { experience: Experience[] }) => answer.experience,
     }),
+    /** Readings on faces that are not known yet: they count once those are read. */
+    listOpenReadings: build.query<OpenReadings[], void>({
+      query: () => '/experience/open',
+      transformResponse: (answer: { open: OpenReadings[] }) => answer.open,
+      keepUnusedDataFor: 0,
+    }),
     getWorkshop: build.query<Workshop, void>({ query: () => '/workshop' }),
     /** Whether the invented workshop can be looked round, and whether it is. */
     getVisit: build.query<{ possible: boolean; visiting: boolean }, void>({ query: () => '/visit' }),
@@ -167,6 +173,7 @@ export const {
   useGetEarnedQuery,
   useGetKerbQuery,
   useListRecipesQuery,
+  useListOpenReadingsQuery,
   useListTinsQuery,
   useGetWorkshopQuery,
   useGetExperienceQuery,

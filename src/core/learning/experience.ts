@@ -1,4 +1,4 @@
-import type { Dossier, Experience, Test, Treatment } from '../dossier';
+import { nameZone, type Dossier, type Experience, type Test, type Treatment } from '../dossier';
 import { showsBleed } from '../knowledge';
 import { judgeTest, limitsOf, provesNoBleed } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
@@ -14,14 +14,45 @@ interface Patch {
   held: boolean;
 }
 
+/** Below this what a face is taken for is as likely something else. */
+export const BELIEVED = 0.5;
+
+/** Readings of a zone that is not known well enough: they count for the shop once it was read. */
+export interface OpenReadings {
+  piece: string;
+  pieceName: string | null;
+  zone: string;
+  zoneName: string;
+  tests: number;
+}
+
 /**
  * What a piece has taught, in counts by surface and treatment. Readings of one patch are not independent: a patch counts
  * once for grip and once for bleed, and one failure at the right age fails it. What came back from service, or did not,
  * counts as `SERVICE_WEIGHT` patches of the system that was taken, and so does what failed or mended (`listTroubles`).
  */
-export function collectExperience(dossier: Dossier): Experience[] {
-  const surfaces = new Map<string, Surface>();
-  const surfaceOf = (zoneId: string): Surface | null => {
+export const collectExperience = (dossier: Dossier): Experience[] => addUp(listRows(dossier).map(({ row }) => row));
+
+/**
+ * The same for the rest of the shop: only what was tested on a face that is known. What stands on one that is believed
+ * below one in two is told apart until it is read, and is filed anew by what it then is.
+ */
+export function fileExperience(dossier: Dossier): { filed: Experience[]; open: OpenReadings[] } {
+  const rows = listRows(dossier);
+  const { id: piece = '', name: pieceName = null } = dossier.piece;
+  const open = new Map<string, OpenReadings>();
+  for (const { zone, p, row } of rows) {
+    if (p >= BELIEVED) continue;
+    const own = open.get(zone) ?? { piece, pieceName, zone, zoneName: nameZone(dossier, zone), tests: 0 };
+    open.set(zone, { ...own, tests: own.tests + row.tests });
+  }
+  return { filed: addUp(rows.filter(({ p }) => p >= BELIEVED).map(({ row }) => row)), open: [...open.values()] };
+}
+
+/** Every row a piece teaches, with its zone and how likely that is what it is taken for. */
+function listRows(dossier: Dossier): { zone: string; p: number; row: Experience }[] {
+  const surfaces = new Map<string, Surface & { p: number }>();
+  const surfaceOf = (zoneId: string): (Surface & { p: number }) | null => {
     const zone = dossier.zones?.find(({ id }) => id === zoneId);
     if (!zone) return null;
     const known = surfaces.get(zoneId) ?? mostLikelyState(computeBelief(dossier, zone));
@@ -31,16 +62,20 @@ export function collectExperience(dossier: Dossier): Experience[] {
   const rows = [
     ...groupPatches(dossier).map(({ mode, zone, treatment, tests, held }) => ({
       mode,
-      surface: surfaceOf(zone),
+      zone,
       treatment,
       counts: { held: held ? 1 : 0, failed: held ? 0 : 1, tests: tests.length, tests_held: held ? tests.length : 0 },
     })),
-    ...listTroubles(dossier).map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) })),
-    ...listService(dossier)
-      .map((entry) => ({ ...entry, surface: surfaceOf(entry.zone) }))
-      .filter(({ mode, surface }) => mode === 'adhesion' || (surface !== null && mayBleed(surface))),
+    ...listTroubles(dossier),
+    ...listService(dossier).filter(({ mode, zone }) => {
+      const surface = surfaceOf(zone);
+      return mode === 'adhesion' || (surface !== null && mayBleed(surface));
+    }),
   ];
-  return addUp(rows.flatMap(({ surface, ...row }) => (surface ? [toRow(surface, row)] : [])));
+  return rows.flatMap(({ zone, ...row }) => {
+    const surface = surfaceOf(zone);
+    return surface ? [{ zone, p: surface.p, row: toRow(surface, row) }] : [];
+  });
 }
 
 function toRow(
@@ -71,7 +106,7 @@ export function addUp(rows: readonly Experience[]): Experience[] {
 
 /** The counts of a shop without what one of its pieces taught: what is left where that piece is planned. */
 export function withoutPiece(whole: readonly Experience[], dossier: Dossier): Experience[] {
-  const own = collectExperience(dossier).map((row) => ({
+  const own = fileExperience(dossier).filed.map((row) => ({
     ...row,
     held: -row.held,
     failed: -row.failed,

@@ -1,7 +1,14 @@
 export type { BetaCounts } from './beta';
 export { comparePosteriors } from './compare';
 
-export { addUp, collectExperience, listExperience, withoutPiece } from './experience';
+export {
+  addUp,
+  collectExperience,
+  fileExperience,
+  listExperience,
+  withoutPiece,
+  type OpenReadings,
+} from './experience';
 export { findReadings, type CountedReading, type ReadingQuestion } from './readings';
 export { withExperience } from './with-experience';
 export { BLEED_LEAK, expectLoss } from './expect';

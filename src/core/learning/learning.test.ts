@@ -3,7 +3,8 @@ import { DOSSIER_FORMAT, type Dossier, type Experience, type Test } from '../dos
 import { betaQuantile, betaShareBelow, chanceAbove } from './beta';
 import { comparePosteriors } from './compare';
 import { compareSurfaces, DISCOUNTS } from './discounts';
-import { addUp, collectExperience, withoutPiece } from './experience';
+import { addUp, collectExperience, fileExperience, withoutPiece } from './experience';
+import { findReadings } from './readings';
 import { buildFindings } from './findings';
 import { describePosterior, poolExperience, updateCounts } from './pool';
 import { measureShops, USUAL_SPREAD } from './simulate';
@@ -186,6 +187,22 @@ describe('what a piece teaches', () => {
       expect.objectContaining({ mode: 'adhesion', held: 2, failed: 0 }),
     ]);
     expect(taught({ id: 'o', outcome: 'came_back', mode: 'adhesion' })[0]).toMatchObject({ held: 0, failed: 2 });
+  });
+});
+
+describe('what is filed for the shop', () => {
+  it('waits while the board is believed below one in two, and moves when it is read', () => {
+    const unread = piece([nail(0), nail(4)], { zones: [{ id: 'top', role: 'top' }] });
+    expect(fileExperience(unread)).toEqual({
+      filed: [],
+      open: [{ piece: '', pieceName: null, zone: 'top', zoneName: 'top', tests: 2 }],
+    });
+    // For the piece itself its own patch speaks, whatever it is made of.
+    expect(collectExperience(unread)).toHaveLength(1);
+    const read = piece([nail(0), nail(4)]);
+    expect(fileExperience(read)).toEqual({ filed: collectExperience(read), open: [] });
+    const asked = { ...MELAMINE, primer: 'shellac_primer', mode: 'adhesion', prep: 'scuff' } as const;
+    expect([findReadings([unread], asked), findReadings([read], asked)].map(({ length }) => length)).toEqual([0, 2]);
   });
 });
 

@@ -3,6 +3,7 @@ import type { FinishCode, PrepGroup, PrimerCode, SubstrateCode, TestKind } from 
 import { judgeTest } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
 import { groupPrep } from './discounts';
+import { BELIEVED } from './experience';
 import { modeOf } from './mode';
 
 /** A reading that stands behind a figure of the findings. */
@@ -32,8 +33,8 @@ export function findReadings(pieces: readonly Dossier[], asked: ReadingQuestion)
       if (!zone) return false;
       const known = surfaces.get(id);
       if (known !== undefined) return known;
-      const { substrate, finish } = mostLikelyState(computeBelief(dossier, zone));
-      surfaces.set(id, substrate === asked.substrate && finish === asked.finish);
+      const { substrate, finish, p } = mostLikelyState(computeBelief(dossier, zone));
+      surfaces.set(id, p >= BELIEVED && substrate === asked.substrate && finish === asked.finish);
       return surfaces.get(id)!;
     };
     return (dossier.tests ?? []).flatMap((test): CountedReading[] => {

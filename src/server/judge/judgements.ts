@@ -1,7 +1,7 @@
 import type { Dossier } from '@/core/dossier';
 import { readShopAccount, tellAccount } from '@/core/earned';
 import { listFindable } from '@/core/find';
-import { collectExperience, findReadings, type ReadingQuestion } from '@/core/learning';
+import { fileExperience, findReadings, type ReadingQuestion } from '@/core/learning';
 import { tellStory } from '@/core/trouble';
 import { learnPace, orderShop, readPieceWork, summarisePiece, type ShopFacts } from '@/core/work';
 
@@ -13,7 +13,7 @@ const JUDGEMENTS = {
   summary: (dossier: Dossier) => summarisePiece(dossier),
   story: (dossier: Dossier) => tellStory(dossier),
   findable: (dossier: Dossier) => listFindable(dossier),
-  experience: (dossier: Dossier) => collectExperience(dossier),
+  experience: (dossier: Dossier) => fileExperience(dossier),
   account: (dossier: Dossier) => tellAccount(dossier),
   readings: (dossier: Dossier, asked: ReadingQuestion) => findReadings([dossier], asked),
   order: (

@@ -22,6 +22,7 @@ import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type Prep
 import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
 import { lowerFirst } from '@/core/shared';
 import { CellMark } from './cell-mark';
+import { NotKnownYet } from './not-known-yet';
 import { PatternList } from './pattern-list';
 import { namePrimer, sayComparison, sayCounts } from './words';
 import { FINDINGS_SCREEN_WORDS, describeShare, describeTreatment } from '@/words';
@@ -43,6 +44,7 @@ export function FindingsScreen() {
       {data ? (
         <Column gap="$l">
           <Findings experience={data} />
+          <NotKnownYet />
           <PatternList />
         </Column>
       ) : error ? (

@@ -25,6 +25,13 @@ export const FINDINGS_WORDS = {
   primerHoldsBetterThanHere: (primer: string, one: string): string => `${primer} holds better than ${one} here.`,
 };
 
+export const NOT_KNOWN_YET_WORDS = {
+  notKnownYet: 'Not known yet',
+  theyCountOnce: 'These surfaces may as well be something else. Read them, and their tests count above.',
+  where: (piece: string | null, zone: string): string => (piece ? `${piece}: ${zone}` : zone),
+  readings: (tests: number): string => (tests === 1 ? 'One test waits for it' : `${tests} tests wait for it`),
+};
+
 export const FINDINGS_SCREEN_WORDS = {
   notDulled: 'not dulled',
   sandedBareOrStripped: 'sanded bare or stripped',
