@@ -374,6 +374,8 @@ const logFactsSchema = z.looseObject({
   op: z.enum(OPERATIONS),
   class: z.string().max(60).optional(),
   product: z.string().max(64).optional(),
+  /** Only these parts of the zone, by their names on the drawing. */
+  parts: z.array(z.string().max(64)).max(200).optional(),
   /** What was painted dries to. */
   colour: hex.optional(),
   coats: z.number().min(0).max(20).optional(),

@@ -12,6 +12,8 @@ export const PROBLEM_CODES = [
   'bad_pattern',
   'duplicate_id',
   'unknown_zone',
+  'unknown_tin',
+  'unknown_part',
   'unknown_clue',
   'too_fine',
   'before',

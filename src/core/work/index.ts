@@ -47,4 +47,5 @@ export {
   type PiecesAsked,
   type PieceSummary,
 } from './summary';
+export { findUnknown } from './unknown-things';
 export { drawWork } from './work-section';

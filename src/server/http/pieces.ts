@@ -10,7 +10,8 @@ import {
   type Photo,
 } from '@/core/dossier';
 import { withExperience } from '@/core/learning';
-import { fail } from '@/core/shared';
+import { fail, type Problem } from '@/core/shared';
+import { findUnknown } from '@/core/work';
 import type { PieceStore, ShelfStore } from '../db';
 import type { PhotoFiles } from '../photo-files';
 import type { ShopExperience } from '../experience';
@@ -89,6 +90,15 @@ export function makePieceRouter({ store, shelf, experience, photos, texts, now }
     if (!dossier) return sendProblem(response, fail('piece_not_found').problem);
     return void response.json(dossier);
   });
-  mountChanges<ChangeOfPiece>(router, '/:id', PIECE_CHANGES, (change, { id }) => store.apply(id!, change, now()));
+  /** Why work cannot have been done so: with a tin the shelf never had, on parts that are not there. */
+  const refuse = (id: string, change: ChangeOfPiece): Problem | null => {
+    const dossier = change.type === 'work_logged' ? store.find(id) : undefined;
+    if (!dossier || change.type !== 'work_logged') return null;
+    return findUnknown(dossier, change.entries, [...shelf.list(), ...shelf.listRemoved()]);
+  };
+  mountChanges<ChangeOfPiece>(router, '/:id', PIECE_CHANGES, (change, { id }) => {
+    const problem = refuse(id!, change);
+    return problem ? { ok: false, problem } : store.apply(id!, change, now());
+  });
   return router;
 }

@@ -20,6 +20,8 @@ const STATUS: Record<ProblemCode, number> = {
   bad_pattern: 422,
   duplicate_id: 422,
   unknown_zone: 422,
+  unknown_tin: 422,
+  unknown_part: 422,
   unknown_clue: 422,
   too_fine: 422,
   before: 422,
