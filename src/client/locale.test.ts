@@ -1,4 +1,4 @@
-import { localeOf } from './locale';
+import { guessCurrency, localeOf } from './locale';
 
 describe('how the owner writes', () => {
   it('is the device’s own English', () => {
@@ -13,5 +13,9 @@ describe('how the owner writes', () => {
       );
     expect(clock('pt-PT')).toBe('18:05');
     expect(clock('hi-IN')).toMatch(/^6:05\s?pm$/i);
+  });
+
+  it('is asked whether it reckons in the money of its region', () => {
+    expect(['en-US', 'en-GB', 'en', 'pt-PT', 'de-CH'].map(guessCurrency)).toEqual(['USD', 'GBP', 'USD', 'EUR', 'CHF']);
   });
 });

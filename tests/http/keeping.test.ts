@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { request } from 'node:http';
 import path from 'node:path';
 import Papa from 'papaparse';
+import { levelOf, withShelf, type ShelfItem } from '@/core/dossier';
 import { explainProblem } from '@/words';
 import {
   at,
@@ -66,6 +67,9 @@ describe('a whole shop in one zip', () => {
 
   it('has tables a spreadsheet reads: RFC 4180, a header, and nothing taken for a formula', async () => {
     const shop = await startRich();
+    const [drawn] = ((await shop.call('GET', '/api/shelf')).body as { tins: ShelfItem[] }).tins;
+    await shop.call('PUT', `/api/shelf/${drawn!.id}/drawings/w-9`, { ml: 40 });
+    const { tins } = (await shop.call('GET', '/api/shelf')).body as { tins: ShelfItem[] };
     const entries = await entriesOf(await exportOf(shop.file, 'tables.zip'));
     await shop.stop();
     const table = (name: string) => {
@@ -83,9 +87,20 @@ describe('a whole shop in one zip', () => {
     });
     expect(table('log').find(({ piece }) => piece === 'p-formula')!.note).toBe('said "so",\nand went');
     expect(table('tests').length).toBeGreaterThan(10);
-    expect(Object.keys(table('tins')[0]!)).toEqual(
-      expect.arrayContaining(['tin', 'class', 'volume_ml', 'price', 'opened_on']),
-    );
+    // Beside every code stands what it is called, and no cell holds what only a program reads.
+    for (const name of ['pieces', 'tests', 'troubles', 'log', 'tins'])
+      for (const row of table(name)) {
+        for (const code of ['kind', 'op', 'class', 'symptom'])
+          if (row[code]) expect({ name, code, called: row[`${code}_name`] }).toMatchObject({ called: /./ });
+        expect(Object.values(row).filter((cell) => /^[[{]/.test(cell))).toEqual([]);
+      }
+    expect(table('log').some(({ product_name: tin }) => tin !== '')).toBe(true);
+    // What is left in a tin is one number: what the shelf says, and every plan.
+    for (const { tin, volume_ml: left } of table('tins'))
+      expect(left).toBe(String(levelOf(tins.find(({ id }) => id === tin)!) ?? ''));
+    expect(levelOf(tins[0]!)).toBe(levelOf(drawn!)! - 40);
+    const planned = withShelf({ format: 'bricolage.dossier/1', piece: { kind: 'desk' } }, tins).shelf!;
+    for (const tin of planned) expect(tin.volume_ml).toBe(levelOf(tins.find(({ id }) => id === tin.id)!));
   }, 60_000);
 
   it('is refused whole when anything in it is not as it says, by the path, and leaves nothing behind', async () => {

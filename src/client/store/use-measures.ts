@@ -1,3 +1,4 @@
+import { DEFAULT_CURRENCY } from '@/core/money';
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import {
@@ -84,6 +85,6 @@ function keep<Key, Value>(make: (key: Key) => Value): (key: Key) => Value {
 /** Measures in the owner's units, money in the shop's currency. */
 export function useMeasures(): Measures {
   const units = useSelector((state: RootState) => state.settings.units);
-  const { currency } = useWorkshop().workshop.setup;
+  const { currency = DEFAULT_CURRENCY } = useWorkshop().workshop.setup;
   return useMemo(() => makeMeasures(units, currency), [units, currency]);
 }

@@ -4,6 +4,7 @@ import { pipeline } from 'node:stream/promises';
 import { createHash } from 'node:crypto';
 import { ZipFile } from 'yazl';
 import { withShelf } from '@/core/dossier';
+import { nameCause, nameSymptom } from '@/words';
 import { ACCOUNT_TABLE, tellAccount } from '@/core/earned';
 import { PIECE_TABLES, SHELF_TABLES, SHOP_FORMAT, toCsv, type ShopFile } from '@/core/keeping';
 import { makePieceStore, makeShelfStore, makeShopStore, makeWorkshopStore, type Db } from '../db';
@@ -21,6 +22,9 @@ export type Exported = Pick<ShopFile, 'counts'> & { missing: string[] };
  * there.
  * @param db a copy of the shop's records that nobody writes to meanwhile
  */
+/** What the tables call troubles and their causes. */
+const NAMES = { symptom: nameSymptom, cause: nameCause };
+
 export async function exportShop(
   db: Db,
   photos: Pick<PhotoFiles, 'pathOf'>,
@@ -28,7 +32,8 @@ export async function exportShop(
   now: string,
 ): Promise<Exported> {
   const store = makePieceStore(db);
-  const tins = makeShelfStore(db).list();
+  const shelf = makeShelfStore(db);
+  const [tins, gone] = [shelf.list(), shelf.listRemoved()];
   const workshop = makeWorkshopStore(db).findWhole();
   const { id } = makeShopStore(db, now);
   const dates = store.listDates();
@@ -43,7 +48,7 @@ export async function exportShop(
         `csv/${name}.csv`,
         (function* () {
           yield toCsv([columns]);
-          for (const piece of dates) yield toCsv(rows(store.find(piece.id)!));
+          for (const piece of dates) yield toCsv(rows(withShelf(store.find(piece.id)!, [...tins, ...gone]), NAMES));
         })(),
       );
     await add(
@@ -51,7 +56,7 @@ export async function exportShop(
       (function* () {
         yield toCsv([ACCOUNT_TABLE.columns]);
         for (const piece of dates) {
-          const account = tellAccount(withShelf(store.find(piece.id)!, tins));
+          const account = tellAccount(withShelf(store.find(piece.id)!, [...tins, ...gone]));
           if (account) yield toCsv(ACCOUNT_TABLE.rows(account));
         }
       })(),

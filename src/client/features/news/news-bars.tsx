@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { ClockBar } from './clock-bar';
 import { ComputerClockBar } from './computer-clock-bar';
+import { CurrencyBar } from './currency-bar';
 import { ReplacedBar } from './replaced-bar';
 import { UpdateBar } from './update-bar';
 import { VisitBar } from './visit-bar';
@@ -22,6 +23,7 @@ export function NewsBars() {
       <UpdateBar laterMs={LATER_MS} />
       <ClockBar />
       <ComputerClockBar />
+      <CurrencyBar />
       <ReplacedBar />
     </>
   );

@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { OWN_LOCALE } from '@/client/locale';
 import { unitsPicked, useSetup, useWorkshop, type AppDispatch, type RootState } from '@/client/store';
 import { Choices, Column, Disclosure, SelectField, Small, Strong } from '@/client/ui';
+import { DEFAULT_CURRENCY } from '@/core/money';
 import { UNIT_CHOICES_WORDS } from '@/words';
 
 /** Every currency the browser knows, by its name. */
@@ -41,7 +42,10 @@ export function UnitChoices() {
 function Currency() {
   const { workshop, known } = useWorkshop();
   const set = useSetup(workshop);
-  const options = useMemo(() => [{ code: '', label: UNIT_CHOICES_WORDS.noneSumsStandAlone }, ...listCurrencies()], []);
+  const options = useMemo(
+    () => [{ code: '', label: UNIT_CHOICES_WORDS.notPickedYet(DEFAULT_CURRENCY) }, ...listCurrencies()],
+    [],
+  );
   if (!known) return <Small>{UNIT_CHOICES_WORDS.theCurrencyCanBePickedOnce}</Small>;
   return (
     <SelectField

@@ -31,6 +31,11 @@ export const UPDATE_BAR_WORDS = {
   later: 'Later',
 };
 
+export const CURRENCY_BAR_WORDS = {
+  whichMoney: 'Which money do you reckon in?',
+  another: 'Another: pick it on Shelf',
+};
+
 export const VISIT_BAR_WORDS = {
   lookingRound: 'Looking round',
   thisIsTheInventedWorkshop: 'This is the invented workshop',

@@ -48,7 +48,7 @@ export const UNIT_CHOICES_WORDS = {
   measures: 'Measures',
   metric: 'Metric',
   us: 'US',
-  noneSumsStandAlone: 'None: sums stand alone',
+  notPickedYet: (currency: string): string => `Not picked yet: ${currency}`,
   theCurrencyCanBePickedOnce: 'The currency can be picked once the server answers.',
   currencyOfTheShop: 'Currency of the shop',
 };
