@@ -19,6 +19,9 @@ const DEPTH = 2;
 async function readScreen(page: Page): Promise<string> {
   const main = page.getByRole('main').first();
   await main.waitFor();
+  // A plan is a while in coming.
+  if (page.url().endsWith('/choose'))
+    await page.getByRole('article').first().or(page.getByText('Nothing to plan')).first().waitFor({ timeout: 20_000 });
   await expect(page.getByText(/^(Searching|Trying it out|Date …)/)).toHaveCount(0, { timeout: 20_000 });
   for (let depth = 0; depth < DEPTH; depth += 1)
     await main.evaluate((own) => {
@@ -32,9 +35,7 @@ test('no screen says anything of the inside', async ({ page, shop }) => {
   const { pieces } = (await (await fetch(`${shop.url}/api/pieces`)).json()) as { pieces: { piece: { id: string } }[] };
   expect(pieces.length).toBeGreaterThan(10);
   const walked = pieces.flatMap(({ piece: { id } }, i) =>
-    STAGES.filter((_, k) => all || (i + k) % STAGES.length === 0 || (i + k) % STAGES.length === 3).map(
-      (stage) => `/piece/${id}/${stage}`,
-    ),
+    STAGES.filter((_, k) => all || (i + k) % STAGES.length === 0).map((stage) => `/piece/${id}/${stage}`),
   );
   await page.clock.install({ time: new Date(SATURDAY) });
   const told: Record<string, string[]> = {};
