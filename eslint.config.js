@@ -73,6 +73,10 @@ const EVIDENCE = [
     selector: 'MemberExpression[property.name=/^(cureDays|cure_days)$/]',
     message: 'When a coat has cured is asked of cureDaysOf (core/proof).',
   },
+  {
+    selector: "BinaryExpression[operator=/^[!=]==$/][right.value='certified_practice']",
+    message: 'What stops work is asked of listStops (core/survey).',
+  },
 ];
 /* What a screen says lies in the room of words, so that another language is another folder of it. */
 const OWN_WORDS = [

@@ -107,6 +107,12 @@ const CASES: [string, string, string, boolean][] = [
     false,
   ],
   [
+    'nobody else decides what stops work',
+    'src/core/work/probe.ts',
+    "export const stops = (hazard: { gate?: string }) => hazard.gate === 'certified_practice';",
+    false,
+  ],
+  [
     'the policy may',
     'src/core/proof/probe.ts',
     'export const must = (own: { bleeds: number }) => own.bleeds >= 0.15;',

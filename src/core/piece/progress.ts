@@ -1,6 +1,6 @@
 import { listTreated, nameZone, type Dossier } from '../dossier';
 import type { SymptomCode } from '../knowledge';
-import { diagnosePiece, nextQuestion } from '../survey';
+import { diagnosePiece, listStops, nextQuestion } from '../survey';
 import type { NamedTask } from '../systems';
 import { judgeGates } from './gates';
 
@@ -38,8 +38,9 @@ export function summariseProgress(dossier: Dossier): Progress {
   const diagnoses = diagnosePiece(dossier).filter(({ id }) => ids.has(id));
   const settledZones = diagnoses.filter(({ settled }) => settled).length;
   const base = { settledZones, zones: zones.length };
-  const hazard = diagnoses.flatMap(({ hazards }) => hazards).find(({ gate }) => gate !== undefined);
-  if (hazard?.gate === 'certified_practice') {
+  const stops = diagnoses.flatMap(({ id, hazards }) => listStops(hazards).map((stop) => ({ id, ...stop })));
+  const found = stops.find(({ by }) => by === 'lead_found');
+  if (found)
     return {
       ...base,
       stage: 'stopped',
@@ -47,15 +48,17 @@ export function summariseProgress(dossier: Dossier): Progress {
       next: { code: 'leave_closed' },
       tone: 'stop',
     };
-  }
-  if (hazard) {
+  const possible = stops.find(({ by }) => by === 'lead_possible');
+  if (possible) {
     // A look may yet show that there is no coat to hold any.
-    const held = diagnoses.filter(({ hazards }) => hazards.includes(hazard))[0]!;
-    const asked = nextQuestion(held);
+    const asked = nextQuestion(diagnoses.find(({ id }) => id === possible.id)!);
     const next: NextStep =
-      asked === 'lead_test' ? { code: 'lead_test' } : { code: 'look', zoneName: nameZone(dossier, held.id) };
+      asked === 'lead_test' ? { code: 'lead_test' } : { code: 'look', zoneName: nameZone(dossier, possible.id) };
     return { ...base, stage: 'read', state: { code: 'lead_possible' }, next, tone: 'stop' };
   }
+  // What is alive rests its zone: once the rest is read and chosen for, it is what the piece waits for.
+  if (stops.length > 0 && dossier.chosen)
+    return { ...base, stage: 'read', state: { code: 'held_back' }, next: { code: 'held_back' }, tone: 'stop' };
   const unread = diagnoses.find(({ settled }) => !settled);
   if (unread && !dossier.chosen) {
     return {

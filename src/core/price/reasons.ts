@@ -1,6 +1,5 @@
 import type { FinishCode, SubstrateCode } from '../knowledge';
-import { STATES } from '../survey';
-import type { Hazard } from '../survey';
+import { listStops, STATES, type Hazard } from '../survey';
 import { sumOf, type Draw } from './draws';
 import type { ZoneSurfaces } from './surfaces';
 
@@ -32,11 +31,13 @@ export function findStops(
     amount: STOPS,
   });
   return [
-    ...hazards.flatMap(({ zone, hazard }) => {
-      if (hazard.gate === 'certified_practice') return [stop('lead_found', zone)];
-      if (hazard.hold === 'woodworm') return [stop('woodworm', zone)];
-      return nursery && hazard.gate === 'lead_test' ? [stop('lead_nursery', zone)] : [];
-    }),
+    ...hazards.flatMap(({ zone, hazard }) =>
+      listStops([hazard]).flatMap((own) => {
+        if (own.by === 'lead_found') return [stop('lead_found', zone)];
+        if (own.by === 'fault') return own.defect === 'woodworm' ? [stop('woodworm', zone)] : [];
+        return nursery ? [stop('lead_nursery', zone)] : [];
+      }),
+    ),
     ...zones.flatMap(({ zone, surfaces }) => (surfaces.length === 0 ? [stop('no_system', zone.id)] : [])),
   ];
 }

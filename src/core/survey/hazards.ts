@@ -25,6 +25,29 @@ export type Hazard = {
     };
 }[keyof HazardParams];
 
+/**
+ * What stops work: a fault that is alive rests its zone, whatever is to be made of it; lead that was found stops the piece,
+ * all of it; lead that is possible stops what makes dust, chips or heat.
+ */
+export type Stop =
+  { by: 'fault'; hazard: Hazard; defect: DefectCode } | { by: 'lead_found' | 'lead_possible'; hazard: Hazard };
+
+/** What of the hazards of a zone stops work, the worst first. A zone that is left as it is stops nothing by its lead. */
+export function listStops(hazards: readonly Hazard[], isLeftAsItIs = false): Stop[] {
+  const stops = hazards.flatMap((hazard): Stop[] => [
+    ...(hazard.gate && !isLeftAsItIs ? [{ by: STOP_OF_GATE[hazard.gate], hazard }] : []),
+    ...(hazard.hold ? [{ by: 'fault' as const, hazard, defect: hazard.hold }] : []),
+  ]);
+  return stops.sort((a, b) => STOP_ORDER.indexOf(a.by) - STOP_ORDER.indexOf(b.by));
+}
+
+const STOP_OF_GATE = { certified_practice: 'lead_found', lead_test: 'lead_possible' } as const;
+const STOP_ORDER: readonly Stop['by'][] = ['lead_found', 'fault', 'lead_possible'];
+
+/** Lead was found: nothing is done here but by certified practice. */
+export const isStoppedByLead = (hazards: readonly Hazard[]): boolean =>
+  listStops(hazards).some(({ by }) => by === 'lead_found');
+
 /** As `deriveHazards`, of a zone as it is believed to be. */
 export const listHazards = (dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Hazard[] =>
   deriveHazards(computeBelief(dossier, zone), dossier, zone);

@@ -7,7 +7,7 @@ export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';
 export { mayBeHere, rankDefects } from './fits';
-export { listHazards, type Hazard } from './hazards';
+export { isStoppedByLead, listHazards, listStops, type Hazard, type Stop } from './hazards';
 export { isAnswered, findServed, listAnswers, type Need } from './needs';
 export {
   byInformation,

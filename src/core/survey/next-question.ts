@@ -1,5 +1,6 @@
 import { findCheck } from '../knowledge';
 import type { ZoneDiagnosis } from './diagnose';
+import { isStoppedByLead, listStops } from './hazards';
 import { isLook } from './next-check';
 
 /**
@@ -8,9 +9,9 @@ import { isLook } from './next-check';
  * one of them may show that there is no coat that could hold lead.
  */
 export function nextQuestion({ hazards, nextChecks }: Pick<ZoneDiagnosis, 'hazards' | 'nextChecks'>): string | null {
-  if (hazards.some(({ gate }) => gate === 'certified_practice')) return null;
+  if (isStoppedByLead(hazards)) return null;
   const first = nextChecks[0]?.check ?? null;
-  if (!hazards.some(({ gate }) => gate === 'lead_test')) return first;
+  if (!listStops(hazards).some(({ by }) => by === 'lead_possible')) return first;
   const look = nextChecks.find(({ check }) => isLook(findCheck(check)!));
   return look?.check ?? 'lead_test';
 }

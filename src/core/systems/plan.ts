@@ -1,7 +1,7 @@
 import { findStop, type StopReason } from '../climate';
 import type { DefectCode, PrimerCode } from '../knowledge';
 import type { Dossier } from '../dossier';
-import { CREDIBLE, type Hazard } from '../survey';
+import { CREDIBLE, listStops, type Hazard } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { listHandWork, type HandWork } from './hand-rules';
@@ -60,7 +60,7 @@ export function planPiece(dossier: Dossier): Plan {
     labels: searches.reduce((sum, { labels }) => sum + labels, 0),
     joint: 0,
   };
-  const stopped = blocked.some(({ gate }) => gate === 'certified_practice' || gate === 'no_system');
+  const stopped = blocked.some(({ gate }) => gate === GATE_OF_STOP.lead_found || gate === NO_SYSTEM);
   if (stopped || searches.length === 0) return { systems: [], rejected, blocked, hands, taken, effort };
   const { systems, joint } = chooseSystems(searches, products, aim, dossier.money?.consumables);
   const gates = [...new Set(blocked.map(({ gate }) => gate))];
@@ -195,13 +195,13 @@ function listAssumptions(searches: readonly ZoneSearch[]): Assumption[] {
 
 function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
-  for (const { ground } of searches) {
-    for (const { code, hold } of ground.hazards)
-      if (hold) blocked.push({ gate: code, zone: ground.zone.id, because: { kind: 'hold', defect: hold } });
-    if (ground.look === 'leave') continue;
-    for (const hazard of ground.hazards)
-      if (hazard.gate) blocked.push({ gate: hazard.gate, zone: ground.zone.id, because: { kind: 'hazard', hazard } });
-  }
+  for (const { ground } of searches)
+    for (const stop of listStops(ground.hazards, ground.look === 'leave')) {
+      const zone = ground.zone.id;
+      if (stop.by === 'fault')
+        blocked.push({ gate: stop.hazard.code, zone, because: { kind: 'hold', defect: stop.defect } });
+      else blocked.push({ gate: GATE_OF_STOP[stop.by], zone, because: { kind: 'hazard', hazard: stop.hazard } });
+    }
   const climate = searches[0]?.ground.climate;
   const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
   if (climate && stop && searches.some(({ ground }) => ground.look !== 'leave'))
@@ -213,6 +213,12 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   return blocked;
 }
 
+/** What must be settled before a stop by lead is lifted. */
+export const GATE_OF_STOP = { lead_found: 'certified_practice', lead_possible: 'lead_test' } as const;
+
+/** The rules leave a zone no way. */
+const NO_SYSTEM = 'no_system';
+
 /** So many rules are named where none of the ways is left. */
 const MOST_NAMED = 2;
 
@@ -220,7 +226,7 @@ const MOST_NAMED = 2;
 function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const dead = searches.filter(({ goals }) => goals.length === 0);
   if (dead.length === 0 && listPaintSets(searches).length === 0)
-    return [{ gate: 'no_system', because: { kind: 'no_common_paint' } }];
+    return [{ gate: NO_SYSTEM, because: { kind: 'no_common_paint' } }];
   return dead.map(({ ground, cuts }) => {
     // The rules that cut most, each with what it found once.
     const counts = new Map<HardRule, number>();
@@ -230,6 +236,6 @@ function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
       const { choice, before } = cuts.find((cut) => cut.rule === rule)!;
       return findHard(rule, choice, before, ground);
     });
-    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', findings } };
+    return { gate: NO_SYSTEM, zone: ground.zone.id, because: { kind: 'no_way', findings } };
   });
 }

@@ -21,7 +21,7 @@ import {
   type Recovery,
   type Trouble,
 } from '../dossier';
-import { listHazards, type Hazard } from '../survey';
+import { isStoppedByLead, listHazards, type Hazard } from '../survey';
 import {
   keepStep,
   findCoatOn,
@@ -117,7 +117,7 @@ export function listRecoveries(dossier: Dossier, trouble: Trouble, now: string, 
     ? serving
     : possible.filter((remedy) => remedy === 'wait' || most(remedy) === Math.max(...possible.map(most)));
   // Lead that was found is for whoever is certified to work on it: nothing but waiting is done here.
-  const stops = listHazards(dossier, zone).some(({ gate }) => gate === 'certified_practice');
+  const stops = isStoppedByLead(listHazards(dossier, zone));
   const mayWork = worked.filter((remedy) => remedy === 'wait' || !stops);
   const planned = mayWork.map((remedy) => {
     const recovery = startRecovery(dossier, belief, remedy, now);

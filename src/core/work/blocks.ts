@@ -2,8 +2,8 @@ import { listTreated, nameZone, openTroubles, type Dossier } from '../dossier';
 import { findDust, OPERATION_FACTS, type DefectCode, type SymptomCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import type { Gate } from '../proof';
-import { assessZone, type Hazard } from '../survey';
-import { listDepartures } from '../systems';
+import { assessZone, listStops, type Hazard } from '../survey';
+import { GATE_OF_STOP, listDepartures } from '../systems';
 import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
@@ -52,23 +52,21 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
   for (const zone of dossier.zones ?? []) {
     const own = open.filter(({ openZones }) => openZones.includes(zone.id));
     if (own.length === 0) continue;
-    const { hazards } = assessZone(dossier, zone);
-    for (const { hold } of hazards)
-      if (hold)
+    for (const stop of listStops(assessZone(dossier, zone).hazards, !treated.has(zone.id))) {
+      const because: BlockReason =
+        stop.by === 'fault' ? { kind: 'hold', defect: stop.defect } : { kind: 'hazard', hazard: stop.hazard };
+      if (stop.by === 'fault')
         add(
           'fault_alive',
           zone.id,
-          { kind: 'hold', defect: hold },
+          because,
           own.filter(({ op }) => !OPERATION_FACTS[op].whileAlive),
           'read',
         );
-    const hazard = hazards.find(({ gate }) => gate !== undefined);
-    if (!treated.has(zone.id)) continue;
-    // Lead that was found stops the piece, all of it.
-    if (!hazard) continue;
-    if (hazard.gate === 'certified_practice')
-      add('certified_practice', zone.id, { kind: 'hazard', hazard }, open, 'read');
-    else add('lead_test', zone.id, { kind: 'hazard', hazard }, own.filter(isAbrasive), 'read');
+      // Lead that was found stops the piece, all of it.
+      else
+        add(GATE_OF_STOP[stop.by], zone.id, because, stop.by === 'lead_found' ? open : own.filter(isAbrasive), 'read');
+    }
   }
   for (const gate of judgeGates(dossier)) {
     const { zone } = gate;

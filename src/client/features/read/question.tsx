@@ -16,7 +16,7 @@ import {
 } from '@/client/ui';
 import { zoneName, type Observation, type Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
-import { mayCheck, nextQuestion, type Circumstance } from '@/core/survey';
+import { isStoppedByLead, mayCheck, nextQuestion, type Circumstance } from '@/core/survey';
 import { CheckCard } from './check-card';
 import { Clash } from './evidence';
 import { MoistureCard } from './moisture-card';
@@ -36,7 +36,7 @@ interface QuestionProps extends ReadingParts {
 export function Question({ zone, diagnosis, dossier, change, place, onPlace, onNextZone, more }: QuestionProps) {
   const wide = useIsWide();
   const [other, setOther] = useState<string | null>(null);
-  const stopped = diagnosis.hazards.some(({ gate }) => gate === 'certified_practice');
+  const stopped = isStoppedByLead(diagnosis.hazards);
   const code = other ?? nextQuestion(diagnosis) ?? undefined;
   const check = code ? findCheck(code) : undefined;
   const record = (observation: Omit<Observation, 'check'>): void => {
