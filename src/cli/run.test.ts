@@ -60,6 +60,25 @@ const FILES: Record<string, string> = {
     volume_ml: 400,
     measure: 'teaspoon',
   }),
+  ...Object.fromEntries(
+    (
+      [
+        ['desk.json', {}],
+        ['evenings.json', { due: '2026-05-06', hours: [{ day: 'tue', from: '19:00', to: '21:00' }] }],
+        ['backwards.json', { hours: [{ day: 'tue', from: '21:00', to: '19:00' }] }],
+      ] as const
+    ).map(([name, goal]) => [
+      name,
+      JSON.stringify({
+        format: 'bricolage.dossier/1',
+        piece: { kind: 'desk', history: { era: 'since_2000' } },
+        zones: [
+          { id: 'top', role: 'top', area_m2: 0.6, stated: { substrate: 'melamine_board', finish: 'factory_film' } },
+        ],
+        goal: { colour: '#1E2A30', ...goal },
+      }),
+    ]),
+  ),
   'bled.json': JSON.stringify({
     format: 'bricolage.dossier/1',
     piece: { kind: 'chest', history: { era: 'since_2000' } },
@@ -108,6 +127,22 @@ describe('the command line', () => {
       verdict: 'fail',
       counts_from_h: 12,
     });
+  });
+
+  it('tells by when a piece is ready, through the hours it names or with every hour free, and that it is too late', () => {
+    const systemsOf = (file: string) => JSON.parse(call('plan', file).out[0]!).systems;
+    const [free] = systemsOf('desk.json');
+    expect(free).toMatchObject({ ready_by_is: 'every_hour', ready_by: expect.stringMatching(/^2026-05-0\d$/) });
+    const [evenings] = systemsOf('evenings.json');
+    expect(evenings.ready_by_is).toBe('own_hours');
+    expect(evenings.ready_by > free.ready_by).toBe(true);
+    expect(evenings.warnings).toContainEqual({
+      rule: 'misses_due_date',
+      text: expect.stringMatching(/^Ready by \w+ \d+ May: too late for Wednesday 6 May\.$/),
+    });
+    expect(call('plan', 'evenings.json', '--text').out[0]).toMatch(/ready by \w+ \d+ May in the hours you have/);
+    expect(call('plan', 'desk.json', '--text').out[0]).toMatch(/ready by \w+ \d+ May with every hour free/);
+    expect(call('plan', 'backwards.json')).toMatchObject({ code: 1, err: expect.stringContaining('goal.hours[0].to') });
   });
 
   it('tells what the log has against it, with its numbers and in words', () => {
