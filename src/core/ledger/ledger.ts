@@ -1,6 +1,15 @@
-import { FILM_FACTS, isCoat } from '../knowledge';
+import { isCoat } from '../knowledge';
 import { addSpent, type Dossier, type LogEntry, type ShelfItem } from '../dossier';
-import { countSittings, priceConsumables, pricePerMl, priceSplashes, priceTins, withLoss } from '../quantity';
+import {
+  countSittings,
+  isFilmClass,
+  priceConsumables,
+  pricePerMl,
+  priceSplashes,
+  priceTins,
+  withLoss,
+  type FilmClass,
+} from '../quantity';
 import { HOUR_PRICE } from '../systems';
 import { addAll, DEFAULT_CURRENCY, fromMinor, less, toMajor, toMinor, toMoney, type Money } from '../money';
 
@@ -118,7 +127,7 @@ const listDone = ({ log = [] }: Dossier): LogEntry[] => log.filter(({ skipped })
 export function countMaterials(dossier: Dossier): number {
   const { shelf = [] } = dossier;
   const done = listDone(dossier);
-  const poured = new Map<string, { tin: ShelfItem | undefined; code: string; ml: number }>();
+  const poured = new Map<string, { tin: ShelfItem | undefined; code: FilmClass; ml: number }>();
   for (const { ml = 0, product, class: named, colour = '' } of done) {
     const tin = shelf.find(({ id }) => id === product);
     const code = tin?.class ?? named;
@@ -127,8 +136,7 @@ export function countMaterials(dossier: Dossier): number {
     poured.set(key, { tin, code, ml: (poured.get(key)?.ml ?? 0) + ml });
   }
   const paint = [...poured.values()].reduce(
-    (sum, { tin, code, ml }) =>
-      sum + (tin ? withLoss(ml) * pricePerMl(tin, code) : isFilmClass(code) ? priceTins(code, withLoss(ml)) : 0),
+    (sum, { tin, code, ml }) => sum + (tin ? withLoss(ml) * pricePerMl(tin, code) : priceTins(code, withLoss(ml))),
     0,
   );
   const splashes = done.filter(({ class: code }) => code !== undefined && !isFilmClass(code)).length;
@@ -143,8 +151,6 @@ function countConsumables(dossier: Dossier): number {
   );
   return priceConsumables({ zones: new Set(done.map(({ zone }) => zone)).size, sittings: countSittings(coats) });
 }
-
-const isFilmClass = (code: string): code is keyof typeof FILM_FACTS => code in FILM_FACTS;
 
 const countDays = (from: string | undefined, to: string | undefined): number | null =>
   from === undefined || to === undefined ? null : Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);

@@ -8,8 +8,9 @@ import { listCans, listUsualTins, tabulateTins, type Purchase, type TinSize, typ
  * cost; small things by the splash; paper, rollers, rags and tape by zones and sittings. Money in the major unit.
  */
 
-type FilmClass = keyof typeof FILM_FACTS;
-const isFilmClass = (code: string): code is FilmClass => code in FILM_FACTS;
+export type FilmClass = keyof typeof FILM_FACTS;
+/** Whether something is put on as a film, and is reckoned by the millilitre. */
+export const isFilmClass = (code: string): code is FilmClass => code in FILM_FACTS;
 
 /** Left in tray, roller and stirring stick, ml for each product (common practice: 30–50). */
 const STIR_LOSS_ML = 40;
