@@ -36,9 +36,9 @@ const TEXT: Record<Problem['code'], (params: Problem['params']) => string> = {
   duplicate_id: ({ id }) => `“${String(id)}” is used twice. Give each its own id.`,
   unknown_zone: ({ zone, allowed }) => `There is no zone “${String(zone)}”. Zones here: ${list(allowed) || 'none'}.`,
   unknown_tin: ({ tin, allowed }) =>
-    `The shelf has no tin “${String(tin)}”. Put it on the shelf first, or name one that is there: ${list(allowed) || 'none yet'}.`,
+    `The shelf has no tin “${String(tin ?? '')}”. Put it on the shelf first, or name one that is there: ${list(allowed) || 'none yet'}.`,
   unknown_part: ({ part, allowed }) =>
-    `The zone has no part “${String(part)}”. Its parts: ${list(allowed) || 'none that can be told apart'}.`,
+    `The zone has no part “${String(part ?? '')}”. Its parts: ${list(allowed) || 'none that can be told apart'}.`,
   unknown_clue: ({ clue, allowed }) => `“${String(clue ?? '')}” says nothing of this. Use one of: ${list(allowed)}.`,
   too_fine: ({ currency, decimals }) =>
     `${String(currency ?? 'This currency')} has ${String(decimals ?? 'fewer')} decimals. Round the amount to that.`,
