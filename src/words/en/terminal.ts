@@ -9,7 +9,7 @@ const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, {
   timeZone: 'UTC',
 });
 /** "2026-12-20": "Sunday 20 December". */
-export const sayCalendarDay = (date: string): string => DAY.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
+const sayCalendarDay = (date: string): string => DAY.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
 
 const HOURS_WORDS = { own_hours: 'in the hours you have', every_hour: 'with every hour free' } as const;
 
