@@ -2,14 +2,12 @@
 
 import { DEFAULT_LOCALE } from './language';
 
-const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, {
-  weekday: 'long',
-  day: 'numeric',
-  month: 'long',
-  timeZone: 'UTC',
-});
-/** "2026-12-20": "Sunday 20 December". */
-const sayCalendarDay = (date: string): string => DAY.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
+const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, { weekday: 'long', day: 'numeric', month: 'long' });
+/** "2026-12-20", whatever the zone of whoever reads it: "Sunday 20 December". */
+function sayCalendarDay(date: string): string {
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
+  return DAY.format(new Date(year, month - 1, day)).replace(',', '');
+}
 
 const HOURS_WORDS = { own_hours: 'in the hours you have', every_hour: 'with every hour free' } as const;
 
