@@ -84,7 +84,10 @@ test.describe('with the demo workshop', () => {
   test.use({ demo: true });
 
   test('anything is found by a few letters, here and while the server is away', async ({ page, shop }) => {
+    // Without a service worker the planner is at hand only once it was fetched.
+    const planner = page.waitForEvent('worker');
     await page.goto(shop.url);
+    await planner;
     await page.getByRole('link', { name: 'Find', exact: true }).click();
     await page.getByLabel('Find anything').fill('shel');
     await expect(page.getByRole('region', { name: 'Pieces' }).getByRole('link').first()).toBeVisible();
