@@ -110,6 +110,8 @@ for (const { name, path: address, press = [], show, ...options } of SHOTS) {
       .first()
       .evaluate((element) => element.scrollIntoView({ block: 'start' }));
   await page.waitForTimeout(1500);
+  // A date is a while in coming.
+  await page.waitForFunction(() => !document.body.innerText.includes('Date …'), null, { timeout: 30_000 });
   await page.screenshot({ path: path.join(root, `docs/screenshots/${name}.png`) });
   say(`docs/screenshots/${name}.png`);
   await page.close();
