@@ -30,12 +30,13 @@ export type Hazard = {
  * all of it; lead that is possible stops what makes dust, chips or heat.
  */
 export type Stop =
-  { by: 'fault'; hazard: Hazard; defect: DefectCode } | { by: 'lead_found' | 'lead_possible'; hazard: Hazard };
+  | { by: 'fault'; hazard: Hazard; defect: DefectCode }
+  | { by: 'lead_found' | 'lead_possible'; hazard: Hazard; gate: NonNullable<Hazard['gate']> };
 
 /** What of the hazards of a zone stops work, the worst first. A zone that is left as it is stops nothing by its lead. */
 export function listStops(hazards: readonly Hazard[], isLeftAsItIs = false): Stop[] {
   const stops = hazards.flatMap((hazard): Stop[] => [
-    ...(hazard.gate && !isLeftAsItIs ? [{ by: STOP_OF_GATE[hazard.gate], hazard }] : []),
+    ...(hazard.gate && !isLeftAsItIs ? [{ by: STOP_OF_GATE[hazard.gate], hazard, gate: hazard.gate }] : []),
     ...(hazard.hold ? [{ by: 'fault' as const, hazard, defect: hazard.hold }] : []),
   ]);
   return stops.sort((a, b) => STOP_ORDER.indexOf(a.by) - STOP_ORDER.indexOf(b.by));

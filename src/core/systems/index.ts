@@ -2,7 +2,7 @@ export { identifyStep, type NamedStep, type NamedTask, type StepName } from './s
 export type { Step } from './choice';
 export { DEFAULT_SCHOOLS } from './ground';
 export type { HandWork } from './hand-rules';
-export { GATE_OF_STOP, planPiece, type Plan, type PlanBlock } from './plan';
+export { planPiece, type Plan, type PlanBlock } from './plan';
 export type { StepReason } from './reasons';
 export type { FaultNote } from './repairs';
 export type { HardFinding, SoftFinding } from './findings';

@@ -1,7 +1,7 @@
 import { findStop, type StopReason } from '../climate';
 import type { DefectCode, PrimerCode } from '../knowledge';
 import type { Dossier } from '../dossier';
-import { CREDIBLE, listStops, type Hazard } from '../survey';
+import { CREDIBLE, isStoppedByLead, listStops, type Hazard } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { listHandWork, type HandWork } from './hand-rules';
@@ -60,7 +60,7 @@ export function planPiece(dossier: Dossier): Plan {
     labels: searches.reduce((sum, { labels }) => sum + labels, 0),
     joint: 0,
   };
-  const stopped = blocked.some(({ gate }) => gate === GATE_OF_STOP.lead_found || gate === NO_SYSTEM);
+  const stopped = blocked.some(({ because }) => endsAll(because));
   if (stopped || searches.length === 0) return { systems: [], rejected, blocked, hands, taken, effort };
   const { systems, joint } = chooseSystems(searches, products, aim, dossier.money?.consumables);
   const gates = [...new Set(blocked.map(({ gate }) => gate))];
@@ -200,7 +200,7 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
       const zone = ground.zone.id;
       if (stop.by === 'fault')
         blocked.push({ gate: stop.hazard.code, zone, because: { kind: 'hold', defect: stop.defect } });
-      else blocked.push({ gate: GATE_OF_STOP[stop.by], zone, because: { kind: 'hazard', hazard: stop.hazard } });
+      else blocked.push({ gate: stop.gate, zone, because: { kind: 'hazard', hazard: stop.hazard } });
     }
   const climate = searches[0]?.ground.climate;
   const stop = climate && (findStop(true, climate) ?? findStop(false, climate));
@@ -213,11 +213,11 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   return blocked;
 }
 
-/** What must be settled before a stop by lead is lifted. */
-export const GATE_OF_STOP = { lead_found: 'certified_practice', lead_possible: 'lead_test' } as const;
-
-/** The rules leave a zone no way. */
-const NO_SYSTEM = 'no_system';
+/** Lead was found, or the rules leave no way: there is nothing to choose from. */
+const endsAll = (because: PlanBlock): boolean =>
+  because.kind === 'hazard'
+    ? isStoppedByLead([because.hazard])
+    : because.kind === 'no_way' || because.kind === 'no_common_paint';
 
 /** So many rules are named where none of the ways is left. */
 const MOST_NAMED = 2;
@@ -226,7 +226,7 @@ const MOST_NAMED = 2;
 function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const dead = searches.filter(({ goals }) => goals.length === 0);
   if (dead.length === 0 && listPaintSets(searches).length === 0)
-    return [{ gate: NO_SYSTEM, because: { kind: 'no_common_paint' } }];
+    return [{ gate: 'no_system', because: { kind: 'no_common_paint' } }];
   return dead.map(({ ground, cuts }) => {
     // The rules that cut most, each with what it found once.
     const counts = new Map<HardRule, number>();
@@ -236,6 +236,6 @@ function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
       const { choice, before } = cuts.find((cut) => cut.rule === rule)!;
       return findHard(rule, choice, before, ground);
     });
-    return { gate: NO_SYSTEM, zone: ground.zone.id, because: { kind: 'no_way', findings } };
+    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', findings } };
   });
 }

@@ -3,7 +3,7 @@ import { findDust, OPERATION_FACTS, type DefectCode, type SymptomCode } from '..
 import { judgeGates } from '../piece';
 import type { Gate } from '../proof';
 import { assessZone, listStops, type Hazard } from '../survey';
-import { GATE_OF_STOP, listDepartures } from '../systems';
+import { listDepartures } from '../systems';
 import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
@@ -64,8 +64,7 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
           'read',
         );
       // Lead that was found stops the piece, all of it.
-      else
-        add(GATE_OF_STOP[stop.by], zone.id, because, stop.by === 'lead_found' ? open : own.filter(isAbrasive), 'read');
+      else add(stop.gate, zone.id, because, stop.by === 'lead_found' ? open : own.filter(isAbrasive), 'read');
     }
   }
   for (const gate of judgeGates(dossier)) {

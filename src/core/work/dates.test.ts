@@ -62,6 +62,10 @@ describe('one date', () => {
     expect(alone!.readyAt! > alone!.soonestAt!).toBe(true);
     expect(among!.readyAt! > alone!.readyAt!).toBe(true);
     expect(among!.soonestAt).toBe(alone!.soonestAt);
+    const [day] = alone!.readyAt!.split('T');
+    const dueBy = (due: string) =>
+      dateSystems({ ...open, goal: { ...open.goal, due } }, [system!], [], facts, null)[0]!.late;
+    expect([alone!.late, dueBy(day!), dueBy('2026-11-30')]).toEqual([false, false, true]);
   });
 
   it('goes through the hours a piece names itself, where no shop is known, and is late past its day', () => {

@@ -1,5 +1,5 @@
 import type { Dossier, DossierHours } from '../dossier';
-import { addDays, dateOf, minuteOf, type Hours } from '../schedule';
+import { dateOf, minuteOf, type Hours } from '../schedule';
 import { freezeSystem, isTakenSystem, type CoatingSystem, type Phrases } from '../systems';
 import { EMPTY_WORKSHOP } from '../workshop';
 import { learnPace } from './pace';
@@ -8,6 +8,9 @@ import { placeShop, planShop, readPieceWork, type PieceWork, type ShopFacts, typ
 /** When a piece can be collected by a plan of the shop, ISO instant; null while something holds it back. */
 export const readyOf = (plan: ShopPlan, id: string): string | null =>
   plan.ready.find(({ piece }) => piece === id)?.at ?? null;
+
+/** Whether that is past the day it is wanted by; no day is late while there is none. */
+const isLate = (plan: ShopPlan, id: string): boolean => plan.ready.find(({ piece }) => piece === id)?.late ?? false;
 
 /** What is only tried out is not kept, and nobody reads its reasons. */
 export const UNSAID: Phrases = { step: () => '', why: () => '', assumes: () => '' };
@@ -20,6 +23,8 @@ const readAsTaken = (dossier: Dossier, system: CoatingSystem, facts: ShopFacts):
 export interface SystemDates {
   /** On the schedule of the owner's hours, with all that is in work beside it. */
   readyAt: string | null;
+  /** Whether that is past the day it is wanted by. */
+  late: boolean;
   /** With every hour free for this piece alone. */
   soonestAt: string | null;
 }
@@ -44,7 +49,11 @@ export function dateSystems(
     const plan =
       isOwn && order ? placeShop(pieces, facts, order) : planShop([...others, tried], facts, { before: order });
     const free = withHours(facts, EVERY_HOUR);
-    return { readyAt: readyOf(plan, id), soonestAt: readyOf(planShop([tried], free, { tries: 0 }), id) };
+    return {
+      readyAt: readyOf(plan, id),
+      late: isLate(plan, id),
+      soonestAt: readyOf(planShop([tried], free, { tries: 0 }), id),
+    };
   });
 }
 
@@ -71,18 +80,19 @@ export interface DateAlone {
 
 /** When a piece could be collected where no shop is known: through the hours it names itself (`goal.hours`), else through every hour. */
 export function dateAlone(dossier: Dossier, system: CoatingSystem, now: string): DateAlone {
-  const { hours = [], due } = dossier.goal ?? {};
+  const { hours = [] } = dossier.goal ?? {};
   const named = hours.map(({ day, from, to }) => ({ day: DAYS.indexOf(day) + 1, from, to }));
   const facts = withHours(
     { workshop: EMPTY_WORKSHOP, tins: dossier.shelf ?? [], pace: learnPace([dossier]), now, timeZone: 'UTC' },
     named.length > 0 ? named : EVERY_HOUR,
   );
   const own = readAsTaken(dossier, system, facts);
-  const at = readyOf(planShop([own], facts, { tries: 0 }), own.id);
+  const plan = planShop([own], facts, { tries: 0 });
+  const at = readyOf(plan, own.id);
   const readyBy = at === null ? null : dateOf(minuteOf(at), facts.timeZone);
   return {
     readyBy,
     through: named.length > 0 ? 'own_hours' : 'every_hour',
-    late: due !== undefined && readyBy !== null && readyBy >= addDays(due, 1),
+    late: isLate(plan, own.id),
   };
 }

@@ -25,6 +25,10 @@ export interface Today {
   nextAt: string | null;
 }
 
+/** What is shown of the day: the sitting that runs, else the next one. */
+export const listShown = ({ doNow, next }: Pick<Today, 'doNow' | 'next'>): readonly Item[] =>
+  doNow.length > 0 ? doNow : (next?.items ?? []);
+
 /** The moments of a coat, in order. */
 const NEXT = ['touchAt', 'recoatAt', 'handleAt', 'curedAt'] as const satisfies readonly (keyof Clock)[];
 export type CoatMoment = (typeof NEXT)[number];

@@ -7,7 +7,7 @@ import type { Dossier } from '@/core/dossier';
 import { dateOf, minuteOf } from '@/core/schedule';
 import type { CoatingSystem } from '@/core/systems';
 import { airOf } from '@/core/work';
-import { judgeDue } from './words';
+import { sayDue } from './words';
 
 /** When a piece could be collected with a system. */
 export interface SystemDate {
@@ -41,11 +41,11 @@ export function useDates(
   const dates = systems.map((_, i): SystemDate | null => {
     const dates = fresh ? answer?.[i] : undefined;
     if (dates === undefined) return null;
-    const { readyAt, soonestAt } = dates;
+    const { readyAt, late, soonestAt } = dates;
     const soonest = soonestAt === null ? null : times.day(soonestAt);
     if (readyAt === null) return { ready: null, soonest };
     const day = dateOf(minuteOf(readyAt), timeZone);
-    const judged = due ? { due: judgeDue(due, day, (date) => sayDate(date, timeNow())) } : {};
+    const judged = due ? { due: { late, words: sayDue(late, due, day, (date) => sayDate(date, timeNow())) } } : {};
     return { ready: times.day(readyAt), soonest, ...judged };
   });
   return { dates, climate };

@@ -1,5 +1,5 @@
 import type { CoatingSystem } from '@/core/systems';
-import { judgeDue, mainFailure, sayHours, systemName, systemTitle } from './words';
+import { sayDue, mainFailure, sayHours, systemName, systemTitle } from './words';
 
 const system = (part: Partial<CoatingSystem>): CoatingSystem => ({ labels: [], zones: [], ...part }) as CoatingSystem;
 
@@ -29,6 +29,6 @@ describe('a system in words', () => {
     ['2026-12-12', '2026-12-12', false, 'In time for Sat 12 Dec, on the day itself'],
     ['2026-12-12', '2027-01-02', true, 'Too late for Sat 12 Dec by 21 days'],
   ])('wanted by %s and ready on %s', (due, ready, late, words) =>
-    expect(judgeDue(due, ready, () => 'Sat 12 Dec')).toEqual({ late, words }),
+    expect(sayDue(late, due, ready, () => 'Sat 12 Dec')).toBe(words),
   );
 });

@@ -53,17 +53,11 @@ export function sayHours(minutes: number): string {
 
 const DAY_MS = 86_400_000;
 
-/** Whether a piece that is ready on one day is in time for another, both as "2026-12-20". */
-export function judgeDue(
-  due: string,
-  ready: string,
-  sayDay: (date: string) => string,
-): { late: boolean; words: string } {
+/** That a piece is in time or too late for a day, and by how much; both days as "2026-12-20". */
+export function sayDue(late: boolean, due: string, ready: string, sayDay: (date: string) => string): string {
   const spare = Math.round((Date.parse(due) - Date.parse(ready)) / DAY_MS);
   const day = sayDay(due);
-  return spare < 0
-    ? { late: true, words: CHOOSE_WORDS.tooLateFor(day, -spare) }
-    : { late: false, words: CHOOSE_WORDS.inTimeFor(day, spare) };
+  return late ? CHOOSE_WORDS.tooLateFor(day, Math.max(1, -spare)) : CHOOSE_WORDS.inTimeFor(day, Math.max(0, spare));
 }
 
 /** What the chance of going wrong rests on. */

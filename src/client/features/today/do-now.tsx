@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ShopAnswer } from '@/client/features/planner';
-import { type Times } from '@/client/features/shop-plan';
+import type { Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
-import { measurePour, sayWhere, type Item } from '@/core/work';
+import { listShown, measurePour, sayWhere, type Item } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
 import { DO_NOW_WORDS, nameTask } from '@/words';
 
@@ -29,7 +29,7 @@ export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
       </Notice>
     );
   }
-  const items = doNow.length > 0 ? doNow : (next?.items ?? []);
+  const items = listShown(answer.today);
   if (items.length === 0)
     return (
       <Notice tone="go" title={DO_NOW_WORDS.nothingNeedsYou}>

@@ -15,6 +15,7 @@ import { Free } from './free';
 import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
 import { Waiting } from './waiting';
+import { listShown } from '@/core/work';
 import { TODAY_SCREEN_WORDS, nameTask } from '@/words';
 
 const MINUTE_MS = 60_000;
@@ -71,13 +72,12 @@ function Day({ view, answer, times, now }: DayProps) {
   const wide = useIsWide();
   const { today } = answer;
   const { pieces = [] } = view;
-  const { doNow, next, readings, blocked, drying } = today;
-  const shown = doNow.length > 0 ? doNow : (next?.items ?? []);
+  const { readings, blocked, drying } = today;
   const main: Part[] = [
     { lines: 4, shown: <Free now={now} times={times} until={today.until} /> },
     { lines: 0, shown: <Moved answer={answer} fresh={view.fresh} times={times} now={now} /> },
     {
-      lines: 2 + 4 * Math.max(1, shown.length),
+      lines: 2 + 4 * Math.max(1, listShown(today).length),
       shown: <DoNow answer={answer} times={times} now={now} onOpen={openTask} />,
     },
     { lines: 4 * readings.length, shown: <Readings answer={answer} times={times} now={now} /> },

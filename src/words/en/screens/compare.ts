@@ -20,5 +20,5 @@ export const COMPARE_SCREEN_WORDS = {
   onTheCalendar: 'With every hour free',
   days: (elapsedH: number): string => `${elapsedH} days`,
   materials: 'Materials in all',
-  toBuy: 'Of it tins to buy',
+  toBuy: 'Of that, tins to buy',
 };
