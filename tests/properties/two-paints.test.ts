@@ -5,7 +5,15 @@ import { makeRandom } from '@/core/shared';
 import { priceJointly } from '@/core/systems/joint';
 import { JointSearch } from '@/core/systems/joint-search';
 import { planPiece } from '@/core/systems/plan';
-import { makeCandidate, priceAlone, priceElapsedHour, priceProduct } from '@/core/systems/prices';
+import {
+  HOUR_PRICE,
+  makeCandidate,
+  priceAlone,
+  priceElapsedHour,
+  priceNumbered,
+  priceProduct,
+  stockNumbered,
+} from '@/core/systems/prices';
 import { listSizes } from '@/core/quantity';
 import { productsOf, type Product } from '@/core/systems/product';
 import { searchZone, type Label, type ZoneSearch } from '@/core/systems/search';
@@ -71,8 +79,8 @@ function mayStandTogether(one: ZoneSearch, a: Label, other: ZoneSearch, b: Label
 
 const priced = (searches: readonly ZoneSearch[], products: readonly Product[]) => ({
   zones: searches.map(({ ground, goals }) => goals.map((label) => makeCandidate(label, ground, 'balance'))),
-  price: (product: number, ml: number) => priceProduct(products[product]!, ml, 'balance'),
-  stock: (product: number) => products[product]!.stockMl,
+  price: (product: number, ml: number) => priceNumbered(products, product, ml, 'balance'),
+  stock: (product: number) => stockNumbered(products, product),
   hourPrice: priceElapsedHour('balance'),
 });
 
@@ -145,6 +153,7 @@ function writeProgramme(searches: readonly ZoneSearch[], products: readonly Prod
   const binaries: string[] = [];
   const integers: string[] = [];
   const used = new Set<Product>();
+  const most = new Map<Product, number>();
   const add = (row: string, factor: number, name: string): void =>
     void rows.set(row, [...(rows.get(row) ?? []), `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} ${name}`]);
   const cost = (factor: number, name: string): void => void (factor !== 0 && terms.push(`+ ${factor} ${name}`));
@@ -157,8 +166,14 @@ function writeProgramme(searches: readonly ZoneSearch[], products: readonly Prod
       cost(own, take);
       add(`one_${z} = 1`, 1, take);
       add(`wait_${z} <= 0`, waitH, take);
-      for (const { product, ml } of label.uses) {
+      for (const { product, ml, sittings } of label.uses) {
         used.add(product);
+        most.set(product, Math.max(sittings, most.get(product) ?? 1));
+        // Its second coat opens a second sitting, and so on: zones share them.
+        for (let k = 2; k <= sittings; k += 1) {
+          add(`again_${z}_${l}_${product.index}_${k} <= 0`, 1, take);
+          add(`again_${z}_${l}_${product.index}_${k} <= 0`, -1, `s_${product.index}_${k}`);
+        }
         add(`enough_${product.index} <= ${product.stockMl}`, ml, take);
         add(`open_${z}_${l}_${product.index} <= 0`, 1, take);
         add(`open_${z}_${l}_${product.index} <= 0`, -1, `u_${product.index}`);
@@ -178,6 +193,10 @@ function writeProgramme(searches: readonly ZoneSearch[], products: readonly Prod
     // What it costs beside its tins: of so little that the shelf or nothing has to be bought for.
     cost(priceProduct({ ...product, stockMl: 1000 }, 0, 'balance'), `u_${index}`);
     binaries.push(`u_${index}`);
+    for (let k = 2; k <= most.get(product)!; k += 1) {
+      cost((product.sittingMin / 60) * HOUR_PRICE, `s_${index}_${k}`);
+      binaries.push(`s_${index}_${k}`);
+    }
     add(`enough_${index} <= ${product.stockMl}`, STIR_ML, `u_${index}`);
     for (const { volumeMl, price } of listSizes(product.class)) {
       integers.push(`b_${index}_${volumeMl}`);

@@ -99,7 +99,7 @@ export function reportStep(step: Step) {
     coats,
     ml,
   } = step;
-  const { recoatH, minutes, waitH, why } = step;
+  const { recoatH, minutes, once, between, waitH, why } = step;
   return {
     op,
     method,
@@ -116,6 +116,8 @@ export function reportStep(step: Step) {
     coats,
     recoat_h: recoatH,
     minutes,
+    once_min: once,
+    between,
     wait_h: waitH,
     ml,
     why: sayWhy(why),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PAINTS } from '../knowledge';
+import { PAINTS, ROOMS } from '../knowledge';
 import { LIMITS } from './limits';
 import { hex, hoursOf } from './primitives';
 
@@ -61,6 +61,9 @@ export const goalSchema = z.looseObject({
   /** When there is time for it, where no shop is known that has hours. */
   hours: z.array(dossierHoursSchema).max(LIMITS.hours).optional(),
   paint: z.enum(PAINTS).optional(),
+  /** Where it will stand, and whether a small child will use it. */
+  room: z.enum(ROOMS).optional(),
+  for_child: z.boolean().optional(),
   zones: z.record(z.string(), zoneWishSchema).optional(),
   /** A door between two rooms: whose colour its opening edge takes, that of the near side or of the far one. */
   opens_to: z.enum(['near', 'far']).optional(),

@@ -152,6 +152,8 @@ export const zoneSchema = z.looseObject({
   wear: z.enum(['low', 'medium', 'high']).optional(),
   wet: z.boolean().optional(),
   moulded: z.boolean().optional(),
+  /** How many parts it is of, where no drawing tells: sixteen doors. */
+  count: count.optional(),
   /** Shapes of the kind's drawing that are this zone; left out, those of the zone with the same id in the template. */
   parts: z.array(z.string().max(64)).max(200).optional(),
   /** This zone is read like that one: its answers count here unless the zone has its own to the same check. */
@@ -502,7 +504,11 @@ export const stepSchema = z.looseObject({
   material: z.string().max(80).optional(),
   tint: z.string().max(20).optional(),
   recoat_h: z.number().min(0).max(10_000).optional(),
+  /** Hands-on minutes of this zone, and those of a sitting that zones which are worked on together share. */
   minutes: z.number().min(0).max(10_000),
+  once_min: z.number().min(0).max(1000).optional(),
+  /** Done between the coats of the step before it. */
+  between: z.boolean().optional(),
   wait_h: z.number().min(0).max(10_000),
   /** How an old coat is got off. */
   method: z.enum(STRIPPINGS).optional(),

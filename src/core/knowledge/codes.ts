@@ -81,7 +81,7 @@ export const ERAS = ['before_1940', '1940_1977', '1978_1999', 'since_2000', 'unk
 export type EraCode = (typeof ERAS)[number];
 // prettier-ignore
 export const ROOMS = [
-  'kitchen', 'bathroom', 'bedroom', 'nursery', 'living', 'hall', 'workshop', 'outdoors',
+  'kitchen', 'bathroom', 'bedroom', 'nursery', 'living', 'dining', 'hall', 'workshop', 'outdoors',
 ] as const;
 export type RoomCode = (typeof ROOMS)[number];
 

@@ -89,9 +89,10 @@ describe('rates of work', () => {
   it('take hands, with a basis, and nothing below nothing', () => {
     for (const { basis, ...figures } of Object.values(WORK_RATES)) {
       expect(basis).toBeTruthy();
-      expect(minutesFor(figures as WorkRate, 1)).toBeGreaterThan(0);
+      const rate = figures as WorkRate;
+      expect((rate.once ?? 0) + minutesFor(rate, { areaM2: 1, edgeM: 4, parts: 1 })).toBeGreaterThan(0);
       for (const figure of Object.values(figures)) expect(figure).toBeGreaterThan(0);
     }
-    expect(minutesFor(WORK_RATES.scuff, 0.5)).toBe(4);
+    expect(minutesFor(WORK_RATES.scuff, { areaM2: 0.5, edgeM: 3, parts: 2 })).toBeCloseTo(7.7);
   });
 });

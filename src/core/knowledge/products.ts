@@ -19,6 +19,8 @@ export interface PrimerFact {
   hiding: number;
   carrier: Carrier;
   ragsHeat?: true;
+  /** How much longer or shorter it takes to put on than most. */
+  handsFactor?: number;
   /** How it is put on, where that is not as others of its kind are. */
   applied?: readonly string[];
   /** Comes in spray cans only. */
@@ -34,12 +36,12 @@ export interface PrimerFact {
 /** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
 // prettier-ignore
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
-  shellac_primer: { label: 'Shellac primer', slick: 'good', block: 'best', oldStains: true, odour: 'seals', overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
-  shellac_clear: { label: 'Clear shellac', slick: 'good', block: 'good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
+  shellac_primer: { label: 'Shellac primer', handsFactor: 0.8, slick: 'good', block: 'best', oldStains: true, odour: 'seals', overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
+  shellac_clear: { label: 'Clear shellac', handsFactor: 0.8, slick: 'good', block: 'good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
   stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
   stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: 'some', overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
   bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice', applied: ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'] },
-  bonding_primer_oil: { label: 'Oil adhesion primer', slick: 'very_good', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice', applied: ['It feels tacky and rolls out slowly. That is right.'] },
+  bonding_primer_oil: { label: 'Oil adhesion primer', handsFactor: 1.2, slick: 'very_good', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice', applied: ['It feels tacky and rolls out slowly. That is right.'] },
   bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: 'none', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice', applied: ['Measure both parts exactly, stir two minutes, let it stand as the label says.', 'Note the minute you mixed it.'] },
   allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
   stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
@@ -130,6 +132,8 @@ export interface PaintFact {
   tapeFromH: number;
   /** Stays soft for good and sticks to itself. */
   stickySoft?: boolean;
+  /** How much longer or shorter it takes to put on than most. */
+  handsFactor?: number;
   /** How it is put on, where that is not as others of its kind are. */
   applied?: readonly string[];
   /** Comes in spray cans only. */
@@ -154,6 +158,8 @@ export interface ProductFact {
   carrier: Carrier;
   /** Dries by taking up oxygen, or carries what does: its rags heat up by themselves. */
   ragsHeat?: true;
+  /** How much longer or shorter it takes to put on than most. */
+  handsFactor?: number;
   /** How it is put on, where that is not as others of its kind are. */
   applied?: readonly string[];
   /** Comes in spray cans only. */

@@ -23,7 +23,7 @@ const told = (dossier: Dossier): string[] =>
 
 describe('why a piece is worth what it is', () => {
   it('is at most two reasons, the strongest first', () => {
-    const { reasons } = judgeDoor(piece({ asking: 20 }));
+    const { reasons } = judgeDoor(piece({ asking: 5, hour_rate: 8 }));
     expect(reasons).toHaveLength(2);
     expect(reasons[0]!.code).toBe('asking_under');
     expect(reasons[0]!.amount).toBeGreaterThanOrEqual(reasons[1]!.amount);

@@ -1,5 +1,15 @@
-import type { HandCode, OperationCode, PrepCode, ProductClass, RepairStepCode, StrippingCode } from '../knowledge';
-import { computeCoatMl } from '../knowledge';
+import {
+  computeCoatMl,
+  minutesFor,
+  type HandCode,
+  type OperationCode,
+  type PrepCode,
+  type ProductClass,
+  type RepairStepCode,
+  type StrippingCode,
+  type WorkRate,
+  type WorkSize,
+} from '../knowledge';
 import type { PrimerTint } from '../film';
 import type { Ground } from './ground';
 import type { Chances } from './risk';
@@ -36,7 +46,11 @@ export interface Step {
   /** Days until what is on it has cured. */
   cureDays?: number;
   recoatH?: number;
+  /** Hands-on minutes of this zone; `once`: those of a sitting, shared by the zones that are worked on together. */
   minutes: number;
+  once?: number;
+  /** Done between the coats of the step before it. */
+  between?: true;
   waitH: number;
   why: StepReason[];
   /** Where it stands in the order of work: the same for all zones. */
@@ -59,7 +73,7 @@ export interface Choice {
   coats?: number;
   ml?: number;
   /** What it takes of another product besides: a second colour. */
-  also?: { product: Product; ml: number };
+  also?: { product: Product; ml: number; coats: number };
   prep?: PrepCode;
   /** The answer to the faults of the zone that this way is. */
   repairs?: RepairPlan;
@@ -108,8 +122,20 @@ export function step(
   why: StepReason | StepReason[],
   more: Partial<Step> = {},
 ): Step {
-  return { op, name, minutes: roundMinutes(minutes), waitH, why: [why].flat(), ...more };
+  const own = more.once === undefined ? roundMinutes(minutes) : Math.round(minutes);
+  return { op, name, minutes: own, waitH, why: [why].flat(), ...more };
 }
+
+/** A step that takes what its rate says of a size: what is once a sitting is told apart. */
+export const work = (
+  op: OperationCode,
+  name: StepName,
+  rate: WorkRate,
+  size: WorkSize,
+  why: StepReason | StepReason[],
+  more: Partial<Step> = {},
+): Step =>
+  step(op, name, minutesFor(rate, size), rate.waitH ?? 0, why, { ...(rate.once ? { once: rate.once } : {}), ...more });
 
 export const roundMinutes = (minutes: number): number => Math.max(1, Math.round(minutes));
 

@@ -63,12 +63,14 @@ export function carryStep({
   recoatH,
   afterH,
   cureDays,
+  once,
   waitH,
   stage = 0,
   ...step
 }: Step): TakenStep & { why: StepReason[] } {
   return {
     ...step,
+    ...(once === undefined ? {} : { once_min: once }),
     ...(recoatH === undefined ? {} : { recoat_h: recoatH }),
     ...(afterH === undefined ? {} : { after_h: afterH }),
     ...(cureDays === undefined ? {} : { cure_days: cureDays }),

@@ -7,10 +7,19 @@ import {
   type PrepCode,
   type PrimerCode,
   type SubstrateCode,
+  type WorkSize,
 } from '../knowledge';
 import { readStains } from './faults';
 import type { StripFace } from './stripping';
-import { assignShapes, measureFaces, measureSecond, templateOf, type SecondMeasure, type Shape } from '../templates';
+import {
+  assignShapes,
+  measureFaces,
+  measureSecond,
+  measureWork,
+  templateOf,
+  type SecondMeasure,
+  type Shape,
+} from '../templates';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import {
   listTreated,
@@ -58,6 +67,8 @@ export interface Ground {
   belief: Belief;
   hazards: Hazard[];
   area: number;
+  /** How much there is to work on; nothing is lifted where doors stay on. */
+  size: WorkSize;
   goal: Goal;
   look: Look;
   colour: string;
@@ -84,6 +95,8 @@ export interface Ground {
   hardWorn: boolean;
   /** A door or drawer, which touches itself or its frame. */
   moves: boolean;
+  /** Fat of cooking lies on it. */
+  greasy: boolean;
   /** It cannot be carried off: walls, floor and worktop are near. */
   inPlace: boolean;
   states: (State & { p: number })[];
@@ -100,6 +113,8 @@ export interface Ground {
   pFoil: number;
   pSoftens: number;
   pRaw: number;
+  /** Open, deep pores. */
+  pOpen: number;
   needs: ReadonlyMap<string, number>;
   reasons: ReadonlyMap<string, Need>;
   climate: Climate;
@@ -144,6 +159,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     belief,
     hazards,
     area,
+    size: sizeOf(dossier, zone, area),
     goal,
     look,
     colour,
@@ -161,6 +177,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     schools: { ...DEFAULT_SCHOOLS, ...goal.schools },
     hardWorn: isHardWorn(dossier, zone),
     moves: zone.role === 'door' || zone.role === 'drawer_front' || zone.role === 'drawer_side',
+    greasy: dossier.piece.kind === 'kitchen_run' || dossier.piece.history?.room === 'kitchen',
     inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
     slickness: [slick(0), slick(1), slick(2)],
@@ -176,6 +193,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
       states,
       (state) => state.finish === 'bare' && !(FACED_BOARDS as readonly string[]).includes(state.substrate),
     ),
+    pOpen: belief.grain?.find(({ code }) => code === 'open')?.p ?? 0,
     needs: new Map(needs.map((need) => [need.code, need.p])),
     reasons: new Map(needs.map((need) => [need.code, need])),
     climate: dossier.climate ?? LABEL_CLIMATE,
@@ -200,6 +218,12 @@ function drawPiece({ piece, zones = [] }: Dossier): Shape[] {
   const shapes = assignShapes(templateOf(piece).shapes, zones);
   drawingOf.set(zones, { piece, shapes });
   return shapes;
+}
+
+/** What stays on the piece is not lifted and turned. */
+function sizeOf(dossier: Dossier, zone: Zone, areaM2: number): WorkSize {
+  const size = measureWork(dossier, { ...zone, area_m2: areaM2 });
+  return isPartOff(zone, dossier.goal ?? {}) ? size : { ...size, parts: 0 };
 }
 
 const measureOn = (dossier: Dossier, zone: Zone, second: SecondColour, area: number): SecondColour & SecondMeasure => ({

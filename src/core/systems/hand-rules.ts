@@ -37,7 +37,8 @@ const isAsked = (ground: Ground, hand: HandCode): boolean => ground.look !== 'le
 const isPlanned = (ground: Ground, hand: HandCode): boolean => isAsked(ground, hand) && !ground.without.has(hand);
 
 /** Metres of edge or tape that a step is about. */
-function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): number {
+function measureMetres({ area, parts, second, meets, size }: Ground, hand: HandCode): number {
+  if (hand === 'mask_room') return Math.min(size.edgeM, 2 * Math.sqrt(area));
   // Lips of parts as if they were square and painted on both sides.
   if (hand === 'brush_edges') return 4 * parts * Math.sqrt(area / (2 * parts));
   const bands = second && hand !== 'tape_line' ? second.tapeM : 0;
@@ -46,10 +47,10 @@ function measureMetres({ area, parts, second, meets }: Ground, hand: HandCode): 
   return bands + line;
 }
 
-/** Minutes of a step of the hand on a zone. */
+/** Minutes of a step of the hand on a zone, without what is once a sitting. */
 function handMinutes(ground: Ground, hand: HandCode): number {
-  const { once = 0, perM2 = 0, perPart = 0, perM = 0 }: HandFact = HAND_FACTS[hand];
-  return once + perM2 * ground.area + perPart * ground.parts + perM * measureMetres(ground, hand);
+  const { perM2 = 0, perPart = 0, perM = 0 }: HandFact = HAND_FACTS[hand];
+  return perM2 * ground.area + perPart * ground.parts + perM * measureMetres(ground, hand);
 }
 
 /** A door between two rooms: what its opening edge is painted, that of the room it opens into. */
@@ -63,7 +64,7 @@ export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: 
   hands
     .filter((hand) => isPlanned(ground, hand))
     .map((hand) => {
-      const { op, waitH = 0, material }: HandFact = HAND_FACTS[hand];
+      const { op, waitH = 0, material, once }: HandFact = HAND_FACTS[hand];
       return step(
         op,
         'hand',
@@ -73,6 +74,7 @@ export const makeHandSteps = (ground: Ground, hands: readonly HandCode[], more: 
         {
           hand,
           ...(material ? { material } : {}),
+          ...(once ? { once } : {}),
           ...more,
         },
       );
@@ -91,7 +93,8 @@ export const listHandWork = (grounds: readonly Ground[]): HandWork[] =>
   HANDS.flatMap((hand) => {
     const asked = grounds.filter((ground) => isAsked(ground, hand));
     if (asked.length === 0) return [];
-    const minutes = asked.reduce((sum, ground) => sum + handMinutes(ground, hand), 0);
+    const { once = 0 }: HandFact = HAND_FACTS[hand];
+    const minutes = asked.reduce((sum, ground) => sum + handMinutes(ground, hand), once);
     const leftOut = asked[0]!.without.has(hand);
     return [{ hand, zones: asked.map(({ zone }) => zone.id), minutes: Math.max(1, Math.round(minutes)), leftOut }];
   });

@@ -1,7 +1,7 @@
 import type { PrimerCode } from '../knowledge';
 import { chooseJointly, ML_STEP, type JointCandidate, type JointProblem } from './joint';
 import { listPaintSets, paintsFor, paintsOf, type PaintSet } from './paint-sets';
-import { AIMS, makeCandidate, priceElapsedHour, priceProduct, type Aim } from './prices';
+import { AIMS, makeCandidate, priceElapsedHour, priceNumbered, stockNumbered, type Aim } from './prices';
 import type { Product } from './product';
 import type { Label, ZoneSearch } from './search';
 import { thinLabels } from './thin';
@@ -65,9 +65,9 @@ export class JointSearch {
       price: (product, ml) => {
         const known = (this.priced[aim][product] ??= []);
         const steps = Math.ceil(ml / ML_STEP);
-        return (known[steps] ??= priceProduct(this.products[product]!, steps * ML_STEP, aim));
+        return (known[steps] ??= priceNumbered(this.products, product, steps * ML_STEP, aim));
       },
-      stock: (product) => this.products[product]!.stockMl,
+      stock: (product) => stockNumbered(this.products, product),
       hourPrice: priceElapsedHour(aim),
     };
   }

@@ -1,9 +1,9 @@
-import { FILM_FACTS, hasStrongFumes, redoMinutes, WORK_RATES } from '../knowledge';
+import { FILM_FACTS, hasStrongFumes, redoMinutes } from '../knowledge';
 import type { Dossier } from '../dossier';
 import type { Ground } from './ground';
-import type { JointCandidate } from './joint';
+import { ML_STEP, type JointCandidate } from './joint';
 import type { Product } from './product';
-import type { Label } from './search';
+import type { Label, Use } from './search';
 import { priceSplashes } from '../quantity';
 import { pricePurchase } from './supplies';
 
@@ -58,23 +58,44 @@ export const priceFailure = (label: Label, ground: Ground, aim: Aim): number =>
 export const makeCandidate = (label: Label, ground: Ground, aim: Aim): JointCandidate => ({
   cost: priceZone(label, ground, aim),
   waitH: label.waitH,
-  uses: label.uses.map(({ product, ml }) => [product.index, ml] as const),
+  uses: label.uses.flatMap(({ product, ml, sittings }) => [
+    [product.index, ml] as const,
+    ...Array.from({ length: sittings - 1 }, (_, i) => [product.index + SITTING * (i + 1), ML_STEP] as const),
+  ]),
 });
 
-/** Using a product at all: tins to buy, cleaning up after it, its vapour. */
+/** A further sitting with a product is numbered as a product of its own, that is opened once for all zones. */
+const SITTING = 1000;
+
+/** The price of a product, or of a further sitting with it, by its number in the choice over all zones. */
+export function priceNumbered(products: readonly Product[], number: number, ml: number, aim: Aim): number {
+  const product = products[number % SITTING]!;
+  return number < SITTING ? priceProduct(product, ml, aim) : priceSitting(product);
+}
+/** What is in stock of it. */
+export const stockNumbered = (products: readonly Product[], number: number): number =>
+  number < SITTING ? products[number]!.stockMl : 0;
+
+const priceSitting = ({ sittingMin }: Product): number => (sittingMin / 60) * HOUR_PRICE;
+
+/** What is taken of products, as if nothing were open yet. */
+export const priceOpening = (uses: readonly Use[], aim: Aim): number =>
+  uses.reduce(
+    (sum, { product, ml, sittings }) => sum + priceProduct(product, ml, aim) + (sittings - 1) * priceSitting(product),
+    0,
+  );
+
+/** Using a product at all: tins to buy, a sitting with it, its vapour. */
 export function priceProduct(product: Product, ml: number, aim: Aim): number {
   const { materials, fumes } = WEIGHTS[aim];
   const vapour = product.carrier === 'two_part' ? TWO_PART_FACTOR * fumes : hasStrongFumes(product.carrier) ? fumes : 0;
-  return pricePurchase(product, ml) * materials + (measureCleanUp(product) / 60) * HOUR_PRICE + vapour;
+  return pricePurchase(product, ml) * materials + priceSitting(product) + vapour;
 }
-
-export const measureCleanUp = ({ carrier }: Pick<Product, 'carrier'>): number =>
-  carrier === 'water' || carrier === 'none' ? WORK_RATES.clean_up_water.once : WORK_RATES.clean_up_solvent.once;
 
 export const priceElapsedHour = (aim: Aim): number => WEIGHTS[aim].elapsedHour;
 
 /** One zone's way as if it were alone: what it would cost with all its products. */
 export const priceAlone = (label: Label, ground: Ground, aim: Aim): number =>
   priceZone(label, ground, aim) +
-  label.uses.reduce((sum, { product, ml }) => sum + priceProduct(product, ml, aim), 0) +
+  priceOpening(label.uses, aim) +
   label.waitH * priceElapsedHour(aim);

@@ -10,6 +10,7 @@ import {
 } from '../knowledge';
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
 import { computeDeltaE00, labOfHex, readHex } from '../colour';
+import { measureSitting } from './sittings';
 import { colourOfPiece, listColours, type Dossier, type ShelfItem } from '../dossier';
 
 export type CoatClass = keyof typeof FILM_FACTS;
@@ -30,6 +31,8 @@ export interface Product {
   film: FilmFact;
   carrier: Carrier;
   sprayCan: boolean;
+  /** Minutes of getting it out and putting it away, once a sitting. */
+  sittingMin: number;
   /** Recoat time in this air, and until it may be handled; never under the label's. */
   recoatH: number;
   handleH: number;
@@ -42,13 +45,15 @@ export function productsOf(dossier: Pick<Dossier, 'shelf' | 'climate' | 'goal' |
   return listProducts(dossier.shelf ?? [], dossier.climate ?? LABEL_CLIMATE, {
     colours,
     unnamed: colours.find((colour) => colour === own) ?? colours[0],
+    gun: dossier.goal?.application === 'spray',
   });
 }
 
-/** The colours that paint is wished in, and which of them a tin is taken for that says none. */
+/** The colours that paint is wished in, and which of them a tin is taken for that says none; whether coats are sprayed. */
 interface WishedColours {
   colours: readonly string[];
   unnamed?: string | undefined;
+  gun?: boolean;
 }
 
 /**
@@ -58,7 +63,7 @@ interface WishedColours {
 export function listProducts(
   shelf: readonly ShelfItem[],
   climate: Climate,
-  { colours, unnamed }: WishedColours = { colours: [] },
+  { colours, unnamed, gun = false }: WishedColours = { colours: [] },
 ): Product[] {
   const products: Product[] = [];
   for (const code of Object.keys(FILM_FACTS) as CoatClass[]) {
@@ -66,8 +71,8 @@ export function listProducts(
     for (const colour of code in PAINT_FACTS && colours.length > 0 ? colours : [undefined]) {
       const same = colour === undefined ? tins : tins.filter((tin) => isOfColour(tin, colour, unnamed));
       const start = products.length;
-      for (const own of groupByLabel(same)) products.push(makeProduct(code, own, climate, products.length, colour));
-      const bought = makeProduct(code, [], climate, products.length, colour);
+      for (const own of groupByLabel(same)) products.push(makeProduct(code, own, climate, products.length, colour, gun));
+      const bought = makeProduct(code, [], climate, products.length, colour, gun);
       if (!products.slice(start).some((product) => servesAsWell(product, bought))) products.push(bought);
     }
   }
@@ -100,8 +105,10 @@ function makeProduct(
   climate: Climate,
   index: number,
   colour: string | undefined,
+  gun: boolean,
 ): Product {
   const film = readLabel(code, tins[0]);
+  const sprayCan = findProduct(code)?.sprayCan === true;
   const factor = computeDryingFactor(findDrying(code), climate);
   return {
     key: tins[0]?.id ?? code,
@@ -113,7 +120,8 @@ function makeProduct(
     stockMl: tins.reduce((sum, { volume_ml }) => sum + (volume_ml ?? 0), 0),
     film,
     carrier: findCarrier(code),
-    sprayCan: findProduct(code)?.sprayCan === true,
+    sprayCan,
+    sittingMin: measureSitting({ carrier: findCarrier(code), sprayCan, gun }),
     recoatH: Math.round(film.recoatH * factor * 2) / 2,
     handleH: Math.max(film.recoatH, Math.round(film.handleH * factor * 2) / 2),
   };

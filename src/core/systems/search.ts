@@ -62,9 +62,11 @@ export interface Label {
   choice: Choice | null;
 }
 
+/** What is taken of a product, and in how many sittings it is opened for it. */
 export interface Use {
   product: Product;
   ml: number;
+  sittings: number;
 }
 
 /** A way that a rule cut, from the state it started at. */
@@ -192,16 +194,19 @@ function extend(label: Label, choice: Choice, losses: readonly number[] | null):
   };
 }
 
-function addUses(uses: readonly Use[], { product, ml, also }: Choice): readonly Use[] {
-  const own = product && ml ? addUse(uses, product, ml) : uses;
-  return also && also.ml > 0 ? addUse(own, also.product, also.ml) : own;
+function addUses(uses: readonly Use[], { product, ml, coats = 1, also }: Choice): readonly Use[] {
+  const own = product && ml ? addUse(uses, { product, ml, sittings: coats }) : uses;
+  return also && also.ml > 0 ? addUse(own, { product: also.product, ml: also.ml, sittings: also.coats }) : own;
 }
 
-function addUse(uses: readonly Use[], product: Product, ml: number): Use[] {
+function addUse(uses: readonly Use[], more: Use): Use[] {
+  const { product, ml, sittings } = more;
   const at = uses.findIndex((use) => use.product.index >= product.index);
-  if (at < 0) return [...uses, { product, ml }];
-  if (uses[at]!.product === product) return uses.map((use, i) => (i === at ? { product, ml: use.ml + ml } : use));
-  return [...uses.slice(0, at), { product, ml }, ...uses.slice(at)];
+  if (at < 0) return [...uses, more];
+  if (uses[at]!.product !== product) return [...uses.slice(0, at), more, ...uses.slice(at)];
+  return uses.map((use, i) =>
+    i === at ? { product, ml: use.ml + ml, sittings: use.sittings + sittings } : use,
+  );
 }
 
 /** Keeps a label unless one that is there is as good in every respect; drops those it beats. */
@@ -215,7 +220,7 @@ function addUnlessBeaten(labels: Label[], label: Label): void {
 
 const NEGLIGIBLE = 1e-9;
 
-/** At least as good in hands, waiting, risk and small things, with no product more and no millilitre more. */
+/** At least as good in hands, waiting, risk and small things, with no product, no sitting and no millilitre more. */
 export function beats(a: Label, b: Label): boolean {
   return (
     a.minutes <= b.minutes &&
@@ -228,9 +233,10 @@ export function beats(a: Label, b: Label): boolean {
 
 function usesNoMore(a: readonly Use[], b: readonly Use[]): boolean {
   let at = 0;
-  for (const { product, ml } of a) {
+  for (const { product, ml, sittings } of a) {
     while (at < b.length && b[at]!.product.index < product.index) at += 1;
-    if (at >= b.length || b[at]!.product !== product || b[at]!.ml < ml) return false;
+    const other = b[at];
+    if (!other || other.product !== product || other.ml < ml || other.sittings < sittings) return false;
   }
   return true;
 }

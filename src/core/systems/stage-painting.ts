@@ -1,11 +1,11 @@
-import { PAINT_FACTS, PAINTS, WORK_RATES, type PaintCode } from '../knowledge';
-import { measureCoats, pass, roundMinutes, type Choice, type Step } from './choice';
+import { PAINT_FACTS, PAINTS, type PaintCode } from '../knowledge';
+import { measureCoats, pass, type Choice, type Step } from './choice';
 import { contrastOf, forecastCoats, forecastOver, listFarSide, type Cover } from './cover';
 import type { Ground } from './ground';
 import { isBanded, makeHandSteps } from './hand-rules';
 import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
-import { coatStep, offer, planProof, proofStep, rateOf } from './stages-coats';
+import { coatMinutes, coatStep, offer, planProof, proofStep, sandBetween } from './stages-coats';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
 
@@ -40,7 +40,8 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const first = state.primers.length === 0;
   const area = ground.area * baseShare(ground);
   const ml = measureCoats(ground, product, coats, first, area);
-  const minutes = paintMinutes(ground, coats, area);
+  const minutes = coatMinutes('paint', product, coats, ground, area);
+  const between = sandBetween(product, coats, ground, area);
   const { prep, primers } = state;
   const treatment = { prep, primer: primers[0]?.code ?? ('none' as const), coats: primers[0]?.coats ?? 0 };
   // Under a primer its own patch was planned with it; only one that was watched under another paint is asked anew.
@@ -53,7 +54,7 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
   const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;
   const pull = isBanded(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
-  const hand = [...before, ...line, ...pull];
+  const hand = [...before, ...line, ...between, ...pull];
   return {
     op: 'paint',
     sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint, colour: ground.colour },
@@ -68,6 +69,7 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
       ...before,
       ...line,
       coatStep('paint', product, coats, minutes, ml, whyCoats(cover), ground, ground.colour),
+      ...between,
       ...pull,
     ],
   };
@@ -77,11 +79,6 @@ const sumOf = (steps: readonly Step[], figure: 'minutes' | 'waitH'): number =>
   steps.reduce((sum, own) => sum + own[figure], 0);
 const tapeFrom = (product: Product): number =>
   Math.max(product.recoatH, PAINT_FACTS[product.class as PaintCode].tapeFromH);
-
-function paintMinutes(ground: Ground, coats: number, area: number): number {
-  const sanding = WORK_RATES.denib.perM2 * (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
-  return roundMinutes((rateOf('paint', ground).perM2 * coats + sanding) * area);
-}
 
 /** The second colour after the first one: taped over it where it lies on it, and on the primer on the far side. */
 function laySecond(
@@ -100,17 +97,18 @@ function laySecond(
     : forecastCoats(listFarSide(ground)[0]!, state.prep, state.primers, contrast);
   const area = ground.area * share;
   const ml = measureCoats(ground, product, coats, !over && state.primers.length === 0, area);
-  const minutes = paintMinutes(ground, coats, area);
+  const minutes = coatMinutes('paint', product, coats, ground, area);
+  const between = sandBetween(product, coats, ground, area);
   const tape = makeHandSteps(ground, ['tape_second'], { afterH: tapeFrom(under) });
   const pull = over ? makeHandSteps(ground, ['pull_tape']) : [];
-  const hand = [...tape, ...pull];
+  const hand = [...tape, ...between, ...pull];
   const restH = tape.length > 0 ? tapeFrom(under) - under.recoatH : 0;
   return {
     ...base,
     sets: { ...base.sets, secondColour: colour },
     minutes: base.minutes + minutes + sumOf(hand, 'minutes'),
     waitH: base.waitH + restH + product.recoatH * coats + sumOf(hand, 'waitH'),
-    also: { product, ml },
+    also: { product, ml, coats },
     steps: () => [
       ...base.steps(),
       ...tape,
@@ -124,6 +122,7 @@ function laySecond(
         ground,
         colour,
       ),
+      ...between,
       ...pull,
     ],
   };

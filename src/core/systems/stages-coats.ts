@@ -11,11 +11,12 @@ import {
   type PrimerCode,
   type TopcoatCode,
   type WorkRate,
+  type WorkSize,
 } from '../knowledge';
 import type { Treatment } from '../dossier';
 import type { PrimerTint } from '../film';
 import { CREDIBLE, mostLikelyState } from '../survey';
-import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, type Choice, type Step } from './choice';
+import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, work, type Choice, type Step } from './choice';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { cureDaysOf, isOfGrip, listAskedKinds, type Requirement } from '../proof';
 import { isBleeding, type Ground } from './ground';
@@ -24,11 +25,11 @@ import type { Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain } from './risk';
 import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
-import type { Stage } from './stages-ground';
+import { hardwareMinutes, type Stage } from './stages-ground';
 import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
 
-const isCode = <T extends string>(codes: readonly T[], product: Product): boolean =>
+const isCode = <T extends string>(codes: readonly T[], product: Pick<Product, 'class'>): boolean =>
   (codes as readonly string[]).includes(product.class);
 export const offer = <T extends string>(products: readonly Product[], codes: readonly T[]): Product[] =>
   products.filter((product) => isCode(codes, product));
@@ -69,7 +70,7 @@ function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] 
       const own = step(
         'spot_seal',
         knots ? 'seal_knots' : 'seal_stains',
-        spots,
+        WORK_RATES.spot.perPart * spots,
         product.recoatH,
         needed(ground, 'stain_block') > 0 ? whyNeed(ground, 'stain_block') : { code: 'stains_return' },
         {
@@ -80,7 +81,7 @@ function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] 
           ...tinOf(product),
         },
       );
-      return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, ml, splashes: 0 });
+      return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, coats: 1, ml, splashes: 0 });
     }),
   ];
 }
@@ -95,7 +96,7 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
       const own = step(
         'spot_seal',
         'seal_smell',
-        minutesFor(WORK_RATES.clear, ground.area),
+        minutesFor(WORK_RATES.clear, ground.size),
         product.recoatH,
         { code: 'smell_from_bare_faces' },
         {
@@ -106,7 +107,7 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
           ...tinOf(product),
         },
       );
-      return take('spot_seal', {}, [own], { product, ml, splashes: 0 });
+      return take('spot_seal', {}, [own], { product, coats: 1, ml, splashes: 0 });
     }),
   ];
 }
@@ -140,7 +141,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
       const primers = [...state.primers, { code, coats }];
       const first = state.primers.length === 0;
       const ml = measureCoats(ground, product, coats, first);
-      const minutes = roundMinutes(minutesFor(rateOf('prime', ground), ground.area) * coats);
+      const minutes = coatMinutes('prime', product, coats, ground);
       const proof = first ? planProof(ground, { prep: state.prep, primer: code, coats }) : null;
       const recoatH = recoatAsBlocker(product, code, ground);
       const waitH = recoatH * coats;
@@ -176,8 +177,46 @@ function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground)
   return Math.max(recoatH, between);
 }
 
-export const rateOf = (kind: 'prime' | 'paint', ground: Ground): WorkRate & { perM2: number } =>
-  WORK_RATES[ground.application === 'brush_roll' ? kind : (`${kind}_gun` as const)];
+/** Minutes of so many coats on a face: by brush and roller or by gun. A door is turned for its second face. */
+export function coatMinutes(
+  kind: 'prime' | 'paint' | 'clear',
+  { class: code }: Pick<Product, 'class'>,
+  coats: number,
+  ground: Ground,
+  areaM2: number = ground.area,
+): number {
+  const factor = isCode(PRIMERS, { class: code }) ? (PRIMER_FACTS[code as PrimerCode].handsFactor ?? 1) : 1;
+  return roundMinutes(minutesFor(rateOf(kind, code, ground), coatSize(ground, areaM2)) * coats * factor);
+}
+
+function rateOf(kind: 'prime' | 'paint' | 'clear', code: string, { application }: Ground): WorkRate {
+  if (code === 'wax') return WORK_RATES.wax;
+  if (application !== 'brush_roll') return kind === 'prime' ? WORK_RATES.prime_gun : WORK_RATES.paint_gun;
+  return WORK_RATES[kind];
+}
+
+/** A face as it is coated. */
+export function coatSize({ size, zone }: Ground, areaM2: number): WorkSize {
+  return { ...size, areaM2, parts: size.parts * (zone.role === 'door' ? 2 : 1) };
+}
+
+/** Sanding between the coats of one product: a step of its own, where there is more than one. */
+export function sandBetween({ film }: Product, coats: number, ground: Ground, areaM2: number = ground.area): Step[] {
+  // What has a quick window is built up in it, coat on fresh coat.
+  if (coats < 2 || film.quickRecoat) return [];
+  // Where only what is rough is sanded, half of it (estimate).
+  const share = (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
+  const { once, ...rate } = WORK_RATES.denib;
+  const minutes = minutesFor(rate, { ...ground.size, areaM2 }) * share;
+  return [
+    step('denib', 'sand_between', minutes, 0, { code: 'nibs_show' }, {
+      grit: 220,
+      coats: coats - 1,
+      between: true,
+      once: once * (coats - 1),
+    }),
+  ];
+}
 
 interface Proof {
   minutes: number;
@@ -227,7 +266,7 @@ export const SMOOTHING: Stage = {
     const primed = state.primers.length > 0;
     const before = [...(primed ? [smoothPrimer(ground)] : []), ...makeRepairSteps(late, ['fill'])];
     // What is filled then gets its own dab of primer; after the seals, for these show no less than the rest.
-    const after = [...caulk, ...(primed && ground.schools.fill !== 'before' ? [lookAndFill()] : [])];
+    const after = [...caulk, ...(primed && ground.schools.fill !== 'before' ? [lookAndFill(ground)] : [])];
     // Filled or bared before, and nothing of a primer over it: it lies as open as what is filled now.
     const open = countBare(primed ? late : lines);
     const patches = ways.find(({ fault }) => fault.code === 'bare_patches')?.fault.spots ?? 0;
@@ -238,24 +277,16 @@ export const SMOOTHING: Stage = {
       return [steps.length > 0 ? take('denib', {}, steps, { closesGround: true }) : pass({ closesGround: true })];
     }
     return seals.map(({ seal, product, ml }) =>
-      take('denib', {}, [...before, seal, ...after], { closesGround: true, product, ml }),
+      take('denib', {}, [...before, seal, ...after], { closesGround: true, product, coats: 1, ml }),
     );
   },
 };
 
 const smoothPrimer = (ground: Ground): Step =>
-  step(
-    'denib',
-    'sand_smooth',
-    minutesFor(WORK_RATES.denib, ground.area),
-    0,
-    { code: 'nibs_show' },
-    {
-      grit: 220,
-    },
-  );
+  work('denib', 'sand_smooth', WORK_RATES.denib, ground.size, { code: 'nibs_show' }, { grit: 220 });
 
-const lookAndFill = (): Step => step('fill', 'look_and_fill', WORK_RATES.look_and_fill.once, 0, { code: 'flaws_show' });
+const lookAndFill = (ground: Ground): Step =>
+  work('fill', 'look_and_fill', WORK_RATES.look_and_fill, ground.size, { code: 'flaws_show' });
 
 const SEAL_ML_A_FILL = 3;
 
@@ -291,9 +322,7 @@ export const STAINING: Stage = {
   id: 'staining',
   choices: (_state, ground) => {
     if (ground.look !== 'stain') return [pass()];
-    const own = step('stain', 'stain', minutesFor(WORK_RATES.stain, ground.area), WORK_RATES.stain.waitH, {
-      code: 'look_asked_for',
-    });
+    const own = work('stain', 'stain', WORK_RATES.stain, ground.size, { code: 'look_asked_for' });
     return [take('stain', {}, [own])];
   },
 };
@@ -319,20 +348,20 @@ function wantsClear(paint: PaintCode, { hardWorn, sheen, schools }: Ground): boo
 
 function clearWith(product: Product, coats: number, state: SurfaceState, ground: Ground): Choice {
   const ml = measureCoats(ground, product, coats, false);
-  const minutes = roundMinutes(
-    minutesFor(product.class === 'wax' ? WORK_RATES.wax : WORK_RATES.clear, ground.area) * coats,
-  );
+  const minutes = coatMinutes('clear', product, coats, ground);
+  // Oil and wax are rubbed in and wiped off: nothing stands up to be sanded.
+  const between = product.class === 'wax' || product.class === 'wipe_on_oil' ? [] : sandBetween(product, coats, ground);
   const why: StepReason = { code: state.paint ? 'paint_wants_sealing' : 'wood_wants_protection' };
   return {
     op: 'topcoat',
     sets: { topcoat: product.class as TopcoatCode, topcoats: coats },
-    minutes,
+    minutes: minutes + between.reduce((sum, own) => sum + own.minutes, 0),
     waitH: product.recoatH * coats,
     splashes: 0,
     product,
     coats,
     ml,
-    steps: () => [coatStep('topcoat', product, coats, minutes, ml, [why], ground)],
+    steps: () => [coatStep('topcoat', product, coats, minutes, ml, [why], ground), ...between],
   };
 }
 
@@ -343,9 +372,12 @@ export const REFITTING: Stage = {
     const last = products.find((product) => product.class === lastCoat(state));
     // Shut before it is hard, a door sticks: longer than the next coat would wait.
     const { handleH, recoatH } = last ?? { handleH: 0, recoatH: 0 };
-    const hardens = ground.moves && ground.look !== 'leave';
+    // What stayed on is not put back.
+    const hardens = ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave';
     if (hardens)
-      steps.push(step('refit', 'refit', 4, 0, { code: 'closing' }, handleH > recoatH ? { afterH: handleH } : {}));
+      steps.push(
+        step('refit', 'refit', hardwareMinutes(ground, 'on'), 0, { code: 'closing' }, handleH > recoatH ? { afterH: handleH } : {}),
+      );
     steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(last));
     if (steps.length === 0) return [pass()];
@@ -361,10 +393,12 @@ function closing(last: Product | undefined): Step[] {
   if (!last) return [];
   const days = cureDaysOf(last.class, last.tins[0]);
   return [
-    step('cure', 'cure', 1, 0, { code: 'curing', days }, { cureDays: days }),
-    step('handover', 'hand_over', 1, 0, { code: 'hand_over' }),
+    noWork(step('cure', 'cure', 0, 0, { code: 'curing', days }, { cureDays: days })),
+    noWork(step('handover', 'hand_over', 0, 0, { code: 'hand_over' })),
   ];
 }
+
+const noWork = (own: Step): Step => ({ ...own, minutes: 0 });
 
 const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
 

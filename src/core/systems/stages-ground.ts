@@ -1,5 +1,7 @@
 import {
-  minutesFor,
+  GREASY_FACTOR,
+  HARDWARE,
+  MACHINE,
   MOULDED_FACTOR,
   WORK_RATES,
   PREP_FACTS,
@@ -8,10 +10,11 @@ import {
   type ProductClass,
   type RepairPhase,
   type WorkRate,
+  type WorkSize,
 } from '../knowledge';
 import { expectsBleed } from '../proof';
 import { CREDIBLE } from '../survey';
-import { measureCoats, needed, pass, step, take, whyNeed, type Choice, type Step } from './choice';
+import { measureCoats, needed, pass, step, take, whyNeed, work, type Choice, type Step } from './choice';
 import type { Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
@@ -60,30 +63,38 @@ export const CLEANING: Stage = {
       steps.push(...stripSteps(ground.failedFace, 'strip_failed', [{ code: 'hangs_on_what_lets_go' }]));
     if (ground.look !== 'leave') steps.push(...takeOff(ground));
     steps.push(...makeRepairSteps(lines, ['hold', 'clean']));
-    const { waitH } = WORK_RATES.degrease;
-    const minutes = minutesFor(WORK_RATES.degrease, ground.area);
-    if (ground.look === 'leave') steps.push(step('degrease', 'clean_and_leave', minutes, waitH, { code: 'zone_left' }));
-    else
-      steps.push(
-        step('degrease', 'degrease', minutes, waitH, whyNeed(ground, 'degrease'), {
-          class: 'degreaser',
-          ml: spread(ground, WORK_RATES.degrease),
-        }),
-      );
+    steps.push(wash(ground));
     steps.push(...makeRepairSteps(lines, ['dry']));
     if (needed(ground, 'dry_out') >= 0.5) {
-      const { once, waitH: dryH } = WORK_RATES.dry_out;
-      steps.push(step('dry_out', 'dry_out', once, dryH, whyNeed(ground, 'dry_out')));
+      steps.push(work('dry_out', 'dry_out', WORK_RATES.dry_out, ground.size, whyNeed(ground, 'dry_out')));
     }
     return [take('degrease', {}, steps)];
   },
 };
+
+/** Every zone is washed. Kitchens take longer. */
+function wash(ground: Ground): Step {
+  const rate = { ...WORK_RATES.degrease, perM2: WORK_RATES.degrease.perM2 * (ground.greasy ? GREASY_FACTOR : 1) };
+  if (ground.look === 'leave')
+    return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
+  return work('degrease', 'degrease', rate, ground.size, whyNeed(ground, 'degrease'), {
+    class: 'degreaser',
+    ml: spread(ground, WORK_RATES.degrease),
+  });
+}
 
 /** What comes through is let out, and what is soft hardens, before anything goes over it (common practice). */
 const rest = (hours: number, bleeds: boolean): Step =>
   step('wait', bleeds ? 'come_out' : 'harden', 1, hours, {
     code: bleeds ? 'let_it_out' : 'let_it_harden',
   });
+
+/** Taking parts off or putting them back, with the handle of each front. */
+export function hardwareMinutes({ zone, size }: Ground, way: 'off' | 'on'): number {
+  const part = zone.role === 'door' ? HARDWARE.door : HARDWARE.drawer;
+  const handle = zone.role === 'drawer_side' ? 0 : HARDWARE.handle[way];
+  return size.parts * (part[way] + handle);
+}
 
 /**
  * Label and hardware are minutes a part; masking doors that stay on takes as long as hanging them. What cannot be moved
@@ -94,7 +105,7 @@ function takeOff(ground: Ground): Step[] {
   const numbered = steps.some(({ hand }) => hand === 'label_parts');
   if (ground.moves && ground.schools.doors !== 'on')
     steps.push(
-      step('hardware_off', numbered ? 'take_off_numbered' : 'take_off_labelled', WORK_RATES.take_off.once, 0, {
+      step('hardware_off', numbered ? 'take_off_numbered' : 'take_off_labelled', hardwareMinutes(ground, 'off'), 0, {
         code: 'flat_parts',
       }),
     );
@@ -122,17 +133,10 @@ export const DESILICONING: Stage = {
 };
 
 const washStep = (ground: Ground, need: 'dewax' | 'desilicone', name: StepName): Step =>
-  step(
-    need,
-    name,
-    minutesFor(WORK_RATES.solvent_wash, ground.area),
-    WORK_RATES.solvent_wash.waitH,
-    whyNeed(ground, need),
-    {
-      class: 'mineral_spirits',
-      ml: spread(ground, WORK_RATES.solvent_wash),
-    },
-  );
+  work(need, name, WORK_RATES.solvent_wash, ground.size, whyNeed(ground, need), {
+    class: 'mineral_spirits',
+    ml: spread(ground, WORK_RATES.solvent_wash),
+  });
 
 /** Before the primer: glueing, filling unless the school fills after it, levelling. Each answer to the faults is a way. */
 const BEFORE_PRIMER: readonly RepairPhase[] = ['mend', 'fill', 'level'];
@@ -166,21 +170,19 @@ export const DULLING: Stage = {
 export const PAINT_PREPS: readonly PrepCode[] = ['none', 'scuff_150', 'scuff_220', 'liquid_degloss', 'strip'];
 
 function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
-  const dust = step('dust', 'dust', minutesFor(WORK_RATES.dust, ground.area), WORK_RATES.dust.waitH, {
-    code: 'dust_holds_nothing',
-  });
+  const dust = work('dust', 'dust', WORK_RATES.dust, ground.size, { code: 'dust_holds_nothing' });
   const steps = dullingSteps(prep, ground, wetMouldings);
   return take(steps[0]?.op ?? 'dust', { prep }, [...steps, dust], { prep });
 }
 
 function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): Step[] {
   const factor = ground.zone.moulded && !wetMouldings ? MOULDED_FACTOR : 1;
-  const sand = (rate: WorkRate): number => minutesFor(rate, ground.area) * factor;
-  const wet = step(
+  const sand = (rate: WorkRate): WorkRate => ({ ...rate, perM2: (rate.perM2 ?? 0) * factor });
+  const wet = work(
     'liquid_degloss',
     wetMouldings ? 'degloss_mouldings' : 'degloss',
-    minutesFor(WORK_RATES.liquid_degloss, ground.area),
-    WORK_RATES.liquid_degloss.waitH,
+    WORK_RATES.liquid_degloss,
+    ground.size,
     { code: 'deglosser_softens' },
     { class: 'liquid_deglosser', ml: spread(ground, WORK_RATES.liquid_degloss) },
   );
@@ -192,43 +194,48 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
     case 'strip':
       return [
         ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
-        step(
+        work(
           'sand',
           'sand_with_grain',
           sand(WORK_RATES.scuff),
-          0,
+          byMachine(ground),
           { code: 'stripping_raises_grain' },
-          {
-            grit: 150,
-          },
+          { grit: 150 },
         ),
       ];
     case 'sand_bare':
       return [
-        step(
+        work(
           'sand',
           'sand_to_bare',
           sand(WORK_RATES.sand_bare),
-          0,
+          ground.size,
           { code: 'stain_wants_bare' },
-          {
-            grit: 150,
-          },
+          { grit: 150 },
         ),
       ];
     default: {
       const { grit } = PREP_FACTS[prep];
-      const scuff = step(
+      const scuff = work(
         'scuff',
         ground.pFoil >= 0.1 ? 'scuff_softly' : 'scuff',
         sand(WORK_RATES.scuff),
-        0,
+        byMachine(ground),
         { code: 'shine_must_go' },
         { grit },
       );
       return wetMouldings ? [wet, scuff] : [scuff];
     }
   }
+}
+
+/** What of a flat face lies over half a square metre goes by machine, never on foil or in mouldings. */
+function byMachine({ size, parts, zone, pFoil }: Ground): WorkSize {
+  const faces = Math.max(1, parts);
+  const over = Math.max(0, size.areaM2 / faces - MACHINE.fromM2) * faces;
+  // What is moulded has its own factor for dulling.
+  if (zone.moulded || pFoil >= CREDIBLE) return { ...size, carved: false };
+  return { ...size, areaM2: size.areaM2 - over * (1 - MACHINE.factor) };
 }
 
 /** Getting a coat off by the way that takes least here; nothing where there is none (the rules cut that). */
@@ -247,7 +254,10 @@ function stripSteps(face: StripFace, name: StepName, why: StepReason[]): Step[] 
   ];
 }
 
-/** By the school of filling that the owner holds with; the rates have the same names. */
+/** Deep pores, as oak's, want a second pass (common practice). */
+const DEEP_GRAIN = 0.5;
+
+/** By the school of filling that the owner holds with. */
 const GRAIN_FILLERS: Record<'spackle_brush' | 'spackle_knife' | 'grain_filler', ProductClass> = {
   spackle_brush: 'spackle_wb',
   spackle_knife: 'spackle_wb',
@@ -261,15 +271,20 @@ export const GRAIN_FILLING: Stage = {
     const school = ground.schools.grain;
     const fill = (): Choice[] => {
       if (school === 'leave') return [];
-      const rate = WORK_RATES[school];
-      const done = step(
-        'grain_fill',
-        school,
-        minutesFor(rate, ground.area) + minutesFor(WORK_RATES.scuff, ground.area),
-        rate.waitH,
-        whyNeed(ground, 'grain_fill'),
-        { class: GRAIN_FILLERS[school], ml: spread(ground, rate) },
-      );
+      const passes = ground.pOpen >= DEEP_GRAIN ? 2 : 1;
+      const { grain_pass: rate } = WORK_RATES;
+      const all = {
+        ...rate,
+        perM2: rate.perM2 * passes,
+        perM: rate.perM * passes,
+        perPart: rate.perPart * passes,
+        waitH: rate.waitH * passes,
+        mlPerM2: rate.mlPerM2 * passes,
+      };
+      const done = work('grain_fill', school, all, ground.size, whyNeed(ground, 'grain_fill'), {
+        class: GRAIN_FILLERS[school],
+        ml: spread(ground, all),
+      });
       return [take('grain_fill', { grainFilled: true }, [done])];
     };
     return serveOrLeave(ground, 'grain_fill', fill, { mode: 'grain_show', share: 0.9 });
@@ -288,31 +303,35 @@ export const EDGE_SEALING: Stage = {
 
 /** Raw board drinks: two coats over the whole of it, sanded between. */
 const sealFace = (ground: Ground, product: Product): Choice =>
-  sealBoard(product, {
+  sealBoard(ground, product, {
     name: 'seal_board',
-    minutes: minutesFor(WORK_RATES.seal_board, ground.area),
+    rate: WORK_RATES.seal_board,
     ml: measureCoats(ground, product, 2, true),
     why: [{ code: 'raw_board_drinks' }],
   });
 
+/** A narrow band: so many ml a metre for the two coats (common practice: hardly more than the brush takes up). */
+const EDGE_ML_PER_M = 20;
+
 const sealEdges = (ground: Ground, product: Product): Choice =>
-  sealBoard(product, {
+  sealBoard(ground, product, {
     name: 'seal_edges',
-    minutes: WORK_RATES.seal_edges.once,
-    ml: WORK_RATES.seal_edges.ml,
+    rate: WORK_RATES.seal_edges,
+    ml: Math.max(10, Math.round((EDGE_ML_PER_M * ground.size.edgeM) / 5) * 5),
     why: whyNeed(ground, 'edge_seal'),
   });
 
 function sealBoard(
+  ground: Ground,
   product: Product,
-  { name, minutes, ml, why }: Pick<Step, 'name' | 'minutes' | 'why'> & { ml: number },
+  { name, rate, ml, why }: Pick<Step, 'name' | 'why'> & { rate: WorkRate; ml: number },
 ): Choice {
-  const own = step('edge_seal', name, minutes, 2 * product.recoatH, why, {
+  const own = work('edge_seal', name, { ...rate, waitH: 2 * product.recoatH }, ground.size, why, {
     class: product.class,
     coats: 2,
     recoatH: product.recoatH,
     ml,
     ...(product.tins[0] ? { product: product.tins[0].id } : {}),
   });
-  return take('edge_seal', {}, [own], { product, ml, splashes: 0 });
+  return take('edge_seal', {}, [own], { product, coats: 2, ml, splashes: 0 });
 }

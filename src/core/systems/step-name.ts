@@ -3,6 +3,7 @@ import type { HandCode, OperationCode, StrippingCode } from '../knowledge';
 /** What a step is called, as a code: the room of words says it, with what else the step carries. */
 export type StepName =
   | 'clean_and_leave'
+  | 'clean_dry'
   | 'coat'
   | 'come_out'
   | 'cure'
@@ -22,6 +23,8 @@ export type StepName =
   | 'prove'
   | 'refit'
   | 'repair'
+  | 'sand_between'
+  | 'sand_raw'
   | 'sand_runners'
   | 'sand_smooth'
   | 'sand_to_bare'

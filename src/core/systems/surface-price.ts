@@ -1,12 +1,13 @@
 import type { Climate } from '../climate';
 import type { Dossier, Zone } from '../dossier';
-import { isCoat, WORK_RATES } from '../knowledge';
+import { isCoat } from '../knowledge';
 import { countSittings, priceConsumables, pricePerMl, priceSplashes } from '../quantity';
 import type { State } from '../survey';
 import { readMetGround, type Ground } from './ground';
 import { JointSearch } from './joint-search';
 import { planPiece } from './plan';
-import { measureCleanUp, priceAlone, priceProduct, priceZone, type Aim } from './prices';
+import { priceAlone, priceProduct, priceZone, type Aim } from './prices';
+import { addShared, listShared, type Shared } from './sittings';
 import { productsOf, type Product } from './product';
 import { chanceOf, searchZone, traceLabel, type Label, type Use, type ZoneSearch } from './search';
 import { FAILURE_MODES } from './risk';
@@ -24,6 +25,8 @@ export interface SurfaceCost {
   /** What comes by the splash, in the major unit. */
   splashes: number;
   uses: readonly Use[];
+  /** What it shares with other zones: sittings, each with its minutes. */
+  shared: readonly Shared[];
   coats: Parameters<typeof countSittings>[0];
 }
 
@@ -76,11 +79,9 @@ export function priceSurfaces(dossier: Dossier, climate: Climate): SurfacePrices
   const addUp: SurfacePrices['addUp'] = (picked) => {
     const used = new Map<Product, number>();
     for (const { product, ml } of picked.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
-    const opened = [...used.keys()];
-    const sprayed = opened.length > 0 && dossier.goal?.application === 'spray' ? WORK_RATES.gun.once : 0;
     const sum = (of: (cost: SurfaceCost) => number): number => picked.reduce((all, cost) => all + of(cost), 0);
     return {
-      minutes: sum(({ minutes }) => minutes) + sprayed + opened.reduce((all, one) => all + measureCleanUp(one), 0),
+      minutes: sum(({ minutes }) => minutes) + addShared(picked.map(({ shared }) => shared)),
       materials:
         sum(({ splashes }) => splashes) + [...used].reduce((all, [product, ml]) => all + priceUse(product, ml), 0),
       consumables:
@@ -101,23 +102,28 @@ export function priceSurfaces(dossier: Dossier, climate: Climate): SurfacePrices
         const { goals, ground } = search;
         const price = (label: Label): number =>
           priceZone(label, ground, aim) + label.uses.reduce((sum, use) => sum + priceNext(use), 0);
-        return costOf((i === 0 ? best[z] : undefined) ?? pickLeast(goals, price)!, `zone ${z}`);
+        return costOf((i === 0 ? best[z] : undefined) ?? pickLeast(goals, price)!, ground, `zone ${z}`);
       }),
     );
   };
   return { solve, choose, addUp };
 }
 
-function costOf(label: Label, zone: string): SurfaceCost {
+function costOf(label: Label, ground: Ground, zone: string): SurfaceCost {
   const { minutes, uses } = label;
   const splashes = priceSplashes(label.splashes);
+  const way = traceLabel(label);
   return {
     minutes,
     again: splashes + uses.reduce((sum, { product, ml }) => sum + ml * pricePerMl(product.tins[0], product.class), 0),
     risk: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - chanceOf(label, mode)), 1),
     splashes,
     uses,
-    coats: traceLabel(label).flatMap(({ choice: { op, product, coats = 1 } }) =>
+    shared: listShared(
+      way.flatMap(({ choice }) => choice.steps()),
+      ground.application,
+    ),
+    coats: way.flatMap(({ choice: { op, product, coats = 1 } }) =>
       op !== null && isCoat(op) && product ? [{ zone, product: String(product.index), coats }] : [],
     ),
   };

@@ -1,11 +1,18 @@
-import { hasStrongFumes, isCoat, WORK_RATES, type OperationCode, type SubstrateCode } from '../knowledge';
+import {
+  hasStrongFumes,
+  isCoat,
+  WORK_RATES,
+  type OperationCode,
+  type SubstrateCode,
+} from '../knowledge';
 import type { Recovery, Treatment } from '../dossier';
 import { treatmentKey } from '../proof';
 import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
 import type { SoftFinding } from './findings';
 import type { Ground } from './ground';
-import { measureCleanUp, priceRedo } from './prices';
+import { priceRedo } from './prices';
+import { addShared, listShared } from './sittings';
 import { countSittings, priceConsumables, priceSplashes } from '../quantity';
 import type { Product } from './product';
 import { noteFaults, type FaultNote } from './repairs';
@@ -135,6 +142,7 @@ const listCoats = (zones: readonly ZonePlan[]): Parameters<typeof countSittings>
     ),
   );
 
+
 /** A complete system from the way taken on each zone. `ownConsumables`: the owner's own figure for paper, rollers and tape. */
 export function assembleSystem(
   labels: readonly Label[],
@@ -150,10 +158,8 @@ export function assembleSystem(
   for (const { product, ml } of labels.flatMap(({ uses }) => uses)) used.set(product, (used.get(product) ?? 0) + ml);
   const products = [...used.keys()];
   const supplies = listSupplies(used);
-  const sprayed = products.length > 0 && grounds[0]?.application === 'spray' ? WORK_RATES.gun.once : 0;
-  const handsOnMin =
-    zones.reduce((sum, { minutes }) => sum + minutes, sprayed) +
-    products.reduce((sum, product) => sum + measureCleanUp(product), 0);
+  const sittings = addShared(zones.map(({ steps }, i) => listShared(steps, grounds[i]!.application)));
+  const handsOnMin = zones.reduce((sum, { minutes }) => sum + minutes, sittings);
   const treated = zones.filter(({ steps }) => steps.length > 0);
   const consumablesCost =
     ownConsumables ?? priceConsumables({ zones: treated.length, sittings: countSittings(listCoats(treated)) });

@@ -7,7 +7,7 @@ import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { findHard } from './hard-rules';
 import { priceJointly } from './joint';
-import { makeCandidate, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import { makeCandidate, priceElapsedHour, priceNumbered, priceZone, stockNumbered, type Aim } from './prices';
 import { productsOf, type Product } from './product';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import type { SurfaceState } from './surface-state';
@@ -48,8 +48,8 @@ export function judgeTaken(
   if (broken.length > 0 || labels.length === 0) return { system: null, broken };
   const problem = {
     zones: labels.map((label, z) => [makeCandidate(label, searches[z]!.ground, aim)]),
-    price: (product: number, ml: number) => priceProduct(products[product]!, ml, aim),
-    stock: (product: number) => products[product]!.stockMl,
+    price: (product: number, ml: number) => priceNumbered(products, product, ml, aim),
+    stock: (product: number) => stockNumbered(products, product),
     hourPrice: priceElapsedHour(aim),
   };
   const cost = priceJointly(

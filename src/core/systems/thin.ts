@@ -1,5 +1,5 @@
 import type { Ground } from './ground';
-import { AIMS, priceElapsedHour, priceProduct, priceZone, type Aim } from './prices';
+import { AIMS, priceElapsedHour, priceOpening, priceZone } from './prices';
 import type { Label } from './search';
 
 /**
@@ -14,12 +14,9 @@ export function thinLabels(labels: readonly Label[], ground: Ground, few: number
       label,
       price: priceZone(label, ground, aim) + label.waitH * priceElapsedHour(aim),
     }));
-    const alone = open.map(({ label, price }) => ({ label, price: price + priceProducts(label, aim) }));
+    const alone = open.map(({ label, price }) => ({ label, price: price + priceOpening(label.uses, aim) }));
     for (const list of [open, alone])
       for (const { label } of list.sort((a, b) => a.price - b.price).slice(0, few)) kept.add(label);
   }
   return [...kept];
 }
-
-const priceProducts = ({ uses }: Label, aim: Aim): number =>
-  uses.reduce((sum, { product, ml }) => sum + priceProduct(product, ml, aim), 0);

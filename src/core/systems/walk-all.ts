@@ -24,10 +24,14 @@ export function walkAll(ground: Ground, products: readonly Product[]): Label[] {
           choice.chances?.[mode] ?? 0,
           ...soft.filter(({ rule }) => rule.mode === mode).map(({ p }) => p),
         ]).reduce((sum, p) => sum - Math.log(1 - p), 0);
-        const used = new Map(way.uses.map(({ product, ml }) => [product, ml]));
-        if (choice.product && choice.ml) used.set(choice.product, (used.get(choice.product) ?? 0) + choice.ml);
-        if (choice.also) used.set(choice.also.product, (used.get(choice.also.product) ?? 0) + choice.also.ml);
-        const uses = [...used].map(([product, ml]) => ({ product, ml }));
+        const used = new Map(way.uses.map((use) => [use.product, use]));
+        const add = (product: Product, ml: number, sittings: number): void => {
+          const before = used.get(product) ?? { ml: 0, sittings: 0 };
+          used.set(product, { product, ml: before.ml + ml, sittings: before.sittings + sittings });
+        };
+        if (choice.product && choice.ml) add(choice.product, choice.ml, choice.coats ?? 1);
+        if (choice.also) add(choice.also.product, choice.also.ml, choice.also.coats);
+        const uses = [...used.values()];
         return [
           {
             ...way,

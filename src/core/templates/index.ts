@@ -14,4 +14,5 @@ export {
 } from './templates';
 export { drawSecond, measureFaces, measureSecond, type Face, type SecondMeasure } from './second-colour';
 export { assignShapes, listParts } from './assign';
+export { measureWork } from './work-size';
 export { joinInto, remeasure, restore, splitOff } from './rezone';

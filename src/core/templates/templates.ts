@@ -11,6 +11,8 @@ export interface Size {
 export interface Template {
   zones: Zone[];
   shapes: Shape[];
+  /** Metres of edge of each zone. */
+  edgesM: ReadonlyMap<string, number>;
 }
 
 /** What there is several of on a piece, and how many. */
@@ -58,34 +60,55 @@ export type ZoneName =
   | 'top'
   | 'underside';
 export type NameZone = (name: ZoneName) => string;
-type BuiltZone = Zone & { called: ZoneName };
+/** `edgeMm`: arrises, lips, mouldings and lines to cut in along, mm. */
+type BuiltZone = Zone & { called: ZoneName; edgeMm: number };
 
 type Build = (size: Size, counts: Required<Counts>) => { zones: BuiltZone[]; shapes: Shape[] };
 
 const m2 = (...products: number[]): number =>
   Math.max(0.01, Math.round(products.reduce((sum, mm2) => sum + mm2, 0) / 10_000) / 100);
 
-function zone(id: string, called: ZoneName, role: Zone['role'], area: number, more: Partial<Zone> = {}): BuiltZone {
+function zone(
+  id: string,
+  called: ZoneName,
+  role: Zone['role'],
+  area: number,
+  edgeMm: number,
+  more: Partial<Zone> = {},
+): BuiltZone {
   return {
     id,
     called,
     role,
+    edgeMm,
     area_m2: area,
     orientation: role === 'top' ? 'horizontal' : 'vertical',
     wear: 'medium',
     ...more,
   };
 }
+/** All round a face, mm. */
+const around = (width: number, height: number, faces = 1): number => 2 * (width + height) * faces;
+
 /** Zones that are seldom painted and not in the drawing. */
 const hidden = {
-  back: (area: number): BuiltZone => zone('back', 'back', 'back', area, { wear: 'low' }),
-  inside: (area: number): BuiltZone => zone('inside', 'inside', 'inside', area, { wear: 'low' }),
-  drawerSides: (area: number): BuiltZone => zone('drawer_sides', 'drawer_sides', 'drawer_side', area, { wear: 'low' }),
-  underside: (area: number): BuiltZone =>
-    zone('underside', 'underside', 'back', area, { orientation: 'horizontal', wear: 'low' }),
+  back: (width: number, height: number): BuiltZone =>
+    zone('back', 'back', 'back', m2(width * height), around(width, height), { wear: 'low' }),
+  inside: (area: number, edgeMm: number): BuiltZone =>
+    zone('inside', 'inside', 'inside', area, edgeMm, { wear: 'low' }),
+  drawerSides: (boxes: number, depth: number, height: number): BuiltZone =>
+    zone('drawer_sides', 'drawer_sides', 'drawer_side', m2(boxes * 2 * depth * height), boxes * around(depth, height, 2), {
+      wear: 'low',
+    }),
+  underside: (width: number, depth: number): BuiltZone =>
+    zone('underside', 'underside', 'back', m2(width * depth), around(width, depth), {
+      orientation: 'horizontal',
+      wear: 'low',
+    }),
 };
 
-const top = (width: number, depth: number): BuiltZone => zone('top', 'top', 'top', m2(width * depth), { wear: 'high' });
+const top = (width: number, depth: number): BuiltZone =>
+  zone('top', 'top', 'top', m2(width * depth), around(width, depth), { wear: 'high' });
 
 const handle = (id: string, x: number, y: number, z: number, w: number): Shape =>
   drawFront(id, x + w / 2 - 40, y, z, 80, 10, true);
@@ -104,12 +127,19 @@ const drawers: Build = ({ width, depth, height }, { drawers: rows }) => {
   return {
     zones: [
       top(width, depth),
-      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 60) * shell)),
-      zone('sides', 'sides', 'side', m2(2 * depth * (height - 30))),
-      zone('frame', 'frame_and_feet', 'frame', m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot)),
-      hidden.drawerSides(m2(rows * 2 * depth * row)),
-      hidden.inside(m2(2 * depth * shell, width * depth)),
-      hidden.back(m2(width * height)),
+      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 60) * shell), around(width - 60, row - 16, rows)),
+      // The arrises in front and at the back; the top and the floor have no line of their own.
+      zone('sides', 'sides', 'side', m2(2 * depth * (height - 30)), 4 * height),
+      zone(
+        'frame',
+        'frame_and_feet',
+        'frame',
+        m2(2 * 30 * height, (rows + 1) * 16 * width, 8 * 60 * foot),
+        around(width, height) + (rows - 1) * width,
+      ),
+      hidden.drawerSides(rows, depth, row),
+      hidden.inside(m2(2 * depth * shell, width * depth), around(depth, shell, 2)),
+      hidden.back(width, height),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
@@ -145,19 +175,45 @@ const doors =
     return {
       zones: [
         top(width, depth),
-        zone('doors', 'doors', 'door', m2(2 * (width - 40) * tall)),
+        zone('doors', 'doors', 'door', m2(2 * (width - 40) * tall), around(leaf - 10, tall, count)),
         ...(across > 0
           ? [
-              zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 40) * row)),
-              hidden.drawerSides(m2(across * 2 * depth * row)),
+              zone(
+                'drawer_fronts',
+                'drawer_fronts',
+                'drawer_front',
+                m2((width - 40) * row),
+                around(box - 10, row - 10, across),
+              ),
+              hidden.drawerSides(across, depth, row),
             ]
           : []),
-        zone('sides', 'sides', 'side', m2(2 * depth * (height - 30))),
-        zone('frame', 'frame_and_plinth', 'frame', m2(2 * 20 * height, 80 * width, 50 * width)),
-        zone('edges', 'edges', 'edge', m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18)),
-        ...(cornice ? [zone('cornice', 'cornice', 'moulding', m2((width + 2 * depth) * 90), { moulded: true })] : []),
-        hidden.inside(m2(2 * width * depth, 2 * depth * height, width * height)),
-        hidden.back(m2(width * height)),
+        // The arrises in front and at the back; the top and the floor have no line of their own.
+      zone('sides', 'sides', 'side', m2(2 * depth * (height - 30)), 4 * height),
+        zone(
+          'frame',
+          'frame_and_plinth',
+          'frame',
+          m2(2 * 20 * height, 80 * width, 50 * width),
+          around(width, height) + (count - 1) * height,
+        ),
+        // Narrow faces: two lines along each, those of the doors already count with the doors.
+        zone(
+          'edges',
+          'edges',
+          'edge',
+          m2(2 * (width + depth) * 20, count * 2 * (leaf + height) * 18),
+          around(width, depth),
+        ),
+        ...(cornice
+          ? [
+              zone('cornice', 'cornice', 'moulding', m2((width + 2 * depth) * 90), 2 * (width + 2 * depth), {
+                moulded: true,
+              }),
+            ]
+          : []),
+        hidden.inside(m2(2 * width * depth, 2 * depth * height, width * height), around(depth, height, 2) + around(width, height)),
+        hidden.back(width, height),
       ],
       shapes: [
         ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 30 }, { side: 'sides' }),
@@ -185,14 +241,32 @@ const kitchen: Build = ({ width, depth, height }, { doors: units, drawers: boxes
     Array.from({ length: count }, (_, i) => draw(i * step + 4));
   return {
     zones: [
-      zone('doors', 'doors', 'door', m2(2 * width * (doorTop - 100)), { wear: 'high' }),
+      zone('doors', 'doors', 'door', m2(2 * width * (doorTop - 100)), around(leaf - 8, doorTop - 100, units), {
+        wear: 'high',
+      }),
       ...(boxes > 0
-        ? [zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2(2 * width * drawer), { wear: 'high' })]
+        ? [
+            zone(
+              'drawer_fronts',
+              'drawer_fronts',
+              'drawer_front',
+              m2(2 * width * drawer),
+              around(box - 8, drawer, boxes),
+              { wear: 'high' },
+            ),
+          ]
         : []),
-      zone('end_panels', 'end_panels', 'side', m2(2 * depth * height)),
-      zone('frame', 'carcass_front_and_plinth', 'frame', m2(100 * width, (units + 1) * 20 * height)),
-      zone('edges', 'edges', 'edge', m2(units * 4 * (leaf + height) * 18)),
-      hidden.inside(m2(2 * width * depth, 2 * units * depth * height)),
+      zone('end_panels', 'end_panels', 'side', m2(2 * depth * height), around(depth, height, 2)),
+      zone(
+        'frame',
+        'carcass_front_and_plinth',
+        'frame',
+        m2(100 * width, (units + 1) * 20 * height),
+        4 * width + (units + 1) * height,
+      ),
+      // Of fronts: their lines count with them.
+      zone('edges', 'edges', 'edge', m2(units * 4 * (leaf + height) * 18), 0),
+      hidden.inside(m2(2 * width * depth, 2 * units * depth * height), units * around(depth, height)),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { side: 'end_panels', top: 'frame' }),
@@ -213,10 +287,10 @@ const table: Build = ({ width, depth, height }) => {
   return {
     zones: [
       top(width, depth),
-      zone('apron', 'apron', 'frame', m2(2 * (width + depth) * 90)),
-      zone('legs', 'legs', 'leg', m2(4 * 4 * leg * under)),
-      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30)),
-      hidden.underside(m2(width * depth)),
+      zone('apron', 'apron', 'frame', m2(2 * (width + depth) * 90), 2 * around(width, depth)),
+      zone('legs', 'legs', 'leg', m2(4 * 4 * leg * under), 4 * 4 * under),
+      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30), around(width, depth)),
+      hidden.underside(width, depth),
     ],
     shapes: [
       ...legAt(20, depth - leg - 20),
@@ -241,12 +315,18 @@ const desk: Build = ({ width, depth, height }, { drawers: boxes }) => {
   return {
     zones: [
       top(width, depth),
-      zone('pedestal', 'pedestal', 'side', m2(2 * depth * under, box * 60)),
-      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2(box * (under - foot))),
-      zone('legs', 'legs_and_rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120)),
-      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30)),
-      hidden.drawerSides(m2(boxes * 2 * depth * row)),
-      hidden.back(m2(box * under)),
+      zone('pedestal', 'pedestal', 'side', m2(2 * depth * under, box * 60), around(depth, under, 2) + around(box, under)),
+      zone(
+        'drawer_fronts',
+        'drawer_fronts',
+        'drawer_front',
+        m2(box * (under - foot)),
+        around(box - 24, row - 12, boxes),
+      ),
+      zone('legs', 'legs_and_rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120), 2 * 4 * under + 4 * (width - box)),
+      zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30), around(width, depth)),
+      hidden.drawerSides(boxes, depth, row),
+      hidden.back(box, under),
     ],
     shapes: [
       ...drawBox({ x: width - 80, y: depth - 80, z: 0, w: 60, d: 60, h: under }, { front: 'legs', side: 'legs' }),
@@ -268,10 +348,12 @@ const bookcase: Build = ({ width, depth, height }, { shelves: boards }) => {
   const gap = (height - 60) / shelves;
   return {
     zones: [
-      zone('sides', 'sides', 'side', m2(4 * depth * height)),
-      zone('shelves', 'shelves', 'shelf', m2(2 * (shelves + 1) * width * depth), { orientation: 'horizontal' }),
-      zone('frame', 'front_frame', 'frame', m2(2 * 40 * height, 80 * width)),
-      zone('back', 'back', 'back', m2(width * height), { wear: 'low' }),
+      zone('sides', 'sides', 'side', m2(4 * depth * height), around(depth, height, 2)),
+      zone('shelves', 'shelves', 'shelf', m2(2 * (shelves + 1) * width * depth), around(width, depth, shelves + 1), {
+        orientation: 'horizontal',
+      }),
+      zone('frame', 'front_frame', 'frame', m2(2 * 40 * height, 80 * width), around(width, height)),
+      zone('back', 'back', 'back', m2(width * height), around(width, height), { wear: 'low' }),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'frame', side: 'sides' }),
@@ -301,17 +383,25 @@ const door: Build = ({ width, height }, { panels: count }) => {
           { x: 240 + half, z, w: half, h },
         ];
   });
-  const around = fields.reduce((sum, { w, h }) => sum + 2 * (w + h), 0);
+  const fieldLines = fields.reduce((sum, { w, h }) => sum + around(w, h), 0);
   return {
     zones: [
-      zone('frame', count > 0 ? 'stiles_and_rails' : 'face', 'frame', m2(2 * (count > 0 ? 0.6 : 1) * width * height)),
+      zone(
+        'frame',
+        count > 0 ? 'stiles_and_rails' : 'face',
+        'frame',
+        m2(2 * (count > 0 ? 0.6 : 1) * width * height),
+        around(width, height),
+      ),
       ...(count > 0
         ? [
-            zone('panels', 'panels', 'front', m2(2 * 0.4 * width * height), { moulded: true }),
-            zone('mouldings', 'panel_mouldings', 'moulding', m2(2 * around * 25), { moulded: true }),
+            // Their lines are those of the mouldings round them.
+            zone('panels', 'panels', 'front', m2(2 * 0.4 * width * height), 0, { moulded: true }),
+            zone('mouldings', 'panel_mouldings', 'moulding', m2(2 * fieldLines * 25), 2 * fieldLines, { moulded: true }),
           ]
         : []),
-      zone('edges', 'edges', 'edge', m2(2 * (width + height) * 40)),
+      // Its arrises are those of the faces.
+      zone('edges', 'edges', 'edge', m2(2 * (width + height) * 40), 0),
     ],
     shapes: [
       ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 90, h: height }, { front: 'frame', side: 'edges', top: 'edges' }),
@@ -325,12 +415,12 @@ const door: Build = ({ width, height }, { panels: count }) => {
 
 const chest: Build = ({ width, depth, height }) => ({
   zones: [
-    zone('top', 'lid', 'top', m2(width * depth), { wear: 'high' }),
-    zone('front', 'front', 'front', m2(width * height)),
-    zone('sides', 'sides', 'side', m2(2 * depth * height)),
-    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * 40)),
-    hidden.inside(m2(2 * (width + depth) * height, width * depth)),
-    hidden.back(m2(width * height)),
+    zone('top', 'lid', 'top', m2(width * depth), around(width, depth), { wear: 'high' }),
+    zone('front', 'front', 'front', m2(width * height), around(width, height)),
+    zone('sides', 'sides', 'side', m2(2 * depth * height), around(depth, height, 2)),
+    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * 40), around(width, depth)),
+    hidden.inside(m2(2 * (width + depth) * height, width * depth), around(width, depth) + 4 * height),
+    hidden.back(width, height),
   ],
   shapes: [
     ...drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height - 40 }, { front: 'front', side: 'sides' }),
@@ -349,9 +439,15 @@ const seat: Build = ({ width, depth, height }) => {
     drawBox({ x, y, z: 0, w: leg, d: leg, h: sitting - 40 }, { front: 'legs', side: 'legs' });
   return {
     zones: [
-      zone('top', 'seat', 'top', m2(width * depth), { wear: 'high' }),
-      zone('back_rest', 'back_rest', 'front', m2(2 * width * (height - sitting))),
-      zone('legs', 'legs_and_rails', 'leg', m2(4 * 4 * leg * sitting, 2 * (width + depth) * 60)),
+      zone('top', 'seat', 'top', m2(width * depth), around(width, depth), { wear: 'high' }),
+      zone('back_rest', 'back_rest', 'front', m2(2 * width * (height - sitting)), around(width, height - sitting, 2)),
+      zone(
+        'legs',
+        'legs_and_rails',
+        'leg',
+        m2(4 * 4 * leg * sitting, 2 * (width + depth) * 60),
+        4 * 4 * sitting + 2 * around(width, depth),
+      ),
     ],
     shapes: [
       ...legAt(0, depth - leg),
@@ -370,16 +466,16 @@ const seat: Build = ({ width, depth, height }) => {
 const slab: Build = ({ width, depth, height }) => ({
   zones: [
     top(width, depth),
-    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * height)),
-    hidden.underside(m2(width * depth)),
+    zone('edges', 'edges', 'edge', m2(2 * (width + depth) * height), around(width, depth)),
+    hidden.underside(width, depth),
   ],
   shapes: drawBox({ x: 0, y: 0, z: 0, w: width, d: depth, h: height }, { top: 'top', front: 'edges', side: 'edges' }),
 });
 
 const frame: Build = ({ width, height }) => ({
   zones: [
-    zone('frame', 'frame', 'frame', m2(2 * (width + height) * 120), { moulded: true }),
-    hidden.back(m2(2 * (width + height) * 100)),
+    zone('frame', 'frame', 'frame', m2(2 * (width + height) * 120), 2 * around(width, height), { moulded: true }),
+    zone('back', 'back', 'back', m2(2 * (width + height) * 100), around(width, height), { wear: 'low' }),
   ],
   shapes: [
     ...drawBox({ x: 0, y: 0, z: 0, w: width, d: 40, h: height }, { front: 'frame', top: 'frame', side: 'frame' }),
@@ -458,8 +554,9 @@ export function buildTemplate(kindCode: PieceKind, size?: Size, counts?: Counts,
   const none = { drawers: 0, doors: 0, shelves: 0, panels: 0 };
   const { zones, shapes } = build(size ?? usual, { ...none, ...countsOf(kindCode, size, counts) });
   return {
-    zones: zones.map(({ called, ...zone }) => ({ ...zone, ...(name ? { name: name(called) } : {}) })),
+    zones: zones.map(({ called, edgeMm: _edge, ...zone }) => ({ ...zone, ...(name ? { name: name(called) } : {}) })),
     shapes: nameParts(shapes),
+    edgesM: new Map(zones.map(({ id, edgeMm }) => [id, edgeMm / 1000])),
   };
 }
 

@@ -42,7 +42,10 @@ export function logTask(task: Task, doing: Doing): LogEntry[] {
   const open = task.shares.filter(
     ({ zone }) => task.openZones.includes(zone) && (!doing.zones || doing.zones.includes(zone)),
   );
-  const total = open.reduce((sum, { minutes }) => sum + minutes, 0);
+  const work = open.reduce((sum, { minutes }) => sum + minutes, 0);
+  // Getting out and putting away is of the whole tap, each zone's part of it as its part of the work.
+  const whole = work > 0 ? (work + task.sittingMin / coats) / work : 1;
+  const total = work * whole;
   const clocked = startedAt === undefined ? undefined : (Date.parse(at) - Date.parse(startedAt)) / 60_000;
   const spent = doing.minutes ?? (clocked !== undefined && clocked > 0 && clocked <= LONGEST_MIN ? clocked : undefined);
   const code = doing.class ?? tin?.class ?? task.class;
@@ -53,7 +56,7 @@ export function logTask(task: Task, doing: Doing): LogEntry[] {
     if (spent !== undefined) return { minutes: round((spent * minutes) / total) };
     return { minutes: round(minutes * coats * (doing.pace ?? 1)), minutes_estimated: true };
   };
-  return open.map(({ zone, minutes, ml }) => ({
+  return open.map(({ zone, minutes: own, ml }) => ({ zone, minutes: own * whole, ml })).map(({ zone, minutes, ml }) => ({
     zone,
     op: task.op,
     ...(otherwise ? { instead_of: task.key } : { task: task.key }),

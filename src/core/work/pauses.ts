@@ -1,6 +1,7 @@
 import { isOfNow, type Dossier, type ShelfItem } from '../dossier';
 import { HAND_FACTS, isCoat, isWholeCoat, OPERATION_FACTS, type HandCode, type HandFact } from '../knowledge';
 import { closesAfterH } from '../proof';
+import { measureWork } from '../templates';
 import { isFilm } from './film-times';
 import { matchLog, type Node } from './task-marks';
 
@@ -32,7 +33,8 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const coming = nodes.slice(nodes.findLastIndex((node, i) => i < next && isCoat(node.step.op)) + 1, next);
   const dulled = coming.some(({ step, key }) => OPERATION_FACTS[step.op].dulls !== undefined && !marks.has(key));
   const hands: HandCode[] = [...(restedH > closesH && !dulled ? (['dull_again'] as const) : []), 'dust_again'];
-  const area = dossier.zones?.find(({ id }) => id === zone)?.area_m2 ?? 0;
+  const own = dossier.zones?.find(({ id }) => id === zone);
+  const size = own ? measureWork(dossier, own) : { areaM2: 0, edgeM: 0 };
   const before = nodes[next]!;
   // What was done after an earlier rest before the same coat does not count for this one.
   const keyOf = (key: string): string => {
@@ -44,14 +46,15 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
   const added = hands
     .filter((hand) => !dossier.goal?.without?.includes(hand))
     .map((hand): Node => {
-      const { op, once = 0, perM2 = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
-      const minutes = once + perM2 * area;
+      const { op, once = 0, perM2 = 0, perM = 0, waitH = 0 }: HandFact = HAND_FACTS[hand];
+      const minutes = perM2 * size.areaM2 + perM * size.edgeM;
       return {
         key: keyOf(`${before.key}-${hand}`),
         zone,
         coat: 1,
         coats: 1,
         minutes,
+        onceMin: once,
         ml: 0,
         waitH,
         step: {
@@ -60,6 +63,7 @@ export function addPauses({ zone, nodes }: Chain, dossier: Dossier, tins: readon
           hand,
           stage: before.step.stage,
           minutes,
+          once_min: once,
           wait_h: waitH,
           why: [{ code: 'hand', hand }],
         },

@@ -156,7 +156,7 @@ describe('what could save a date', () => {
       'a',
       ['top'],
       plainSteps().map((step) =>
-        step.op === 'prime' ? { ...step, class: 'bonding_primer_oil', recoat_h: 16, wait_h: 16 } : step,
+        step.op === 'prime' ? { ...step, class: 'bonding_primer_oil', coats: 2, recoat_h: 16, wait_h: 32 } : step,
       ),
     );
     const remedy = late(slow, '2026-12-01').remedies.find(({ kind }) => kind === 'faster_primer');

@@ -7,7 +7,6 @@ import {
   isCoat,
   isWholeCoat,
   OPERATION_FACTS,
-  WORK_RATES,
   findProduct,
 } from '../knowledge';
 import {
@@ -27,7 +26,7 @@ import {
   type Schedule,
   type Window,
 } from '../schedule';
-import { DULLING_STAGE, measureCleanUp } from '../systems';
+import { DULLING_STAGE } from '../systems';
 import { DEFAULT_HOURS, DEFAULT_PLACES, judgeAir, readAirNow, type Workshop } from '../workshop';
 import { listBlocks, listHeld, type Block } from './blocks';
 import { computePotLifeMin, isFilm, listFilmTimes } from './film-times';
@@ -197,7 +196,7 @@ function describeProduct(
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);
   return {
     product: tin,
-    cleanUpMin: gun ? WORK_RATES.gun.once : aerosol ? WORK_RATES.clean_up_aerosol.once : measureCleanUp({ carrier }),
+    cleanUpMin: task.sittingMin,
     ...(potLifeH ? { potLifeMin: computePotLifeMin(potLifeH, climate.temperature_c) } : {}),
     // The spray place is free again when nothing wet stands in it.
     uses: [

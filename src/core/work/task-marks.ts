@@ -12,6 +12,8 @@ export interface Node {
   coat: number;
   coats: number;
   minutes: number;
+  /** Of a sitting: the zones that are worked on together share them. */
+  onceMin: number;
   ml: number;
   waitH: number;
   reading?: boolean;

@@ -97,7 +97,7 @@ describe('a tap on Done', () => {
       coats: 1,
       ml: 150,
       minutes: 15,
-      foreseen_min: 12,
+      foreseen_min: 21,
       product: 'mine',
       temperature_c: 16,
       cautions: ['fumes'],
@@ -106,11 +106,12 @@ describe('a tap on Done', () => {
   });
 
   it('counts as planned, marked an estimate, where no clock ran, or ran all night', () => {
-    const planned = { minutes: 12, minutes_estimated: true };
+    // Twelve minutes of painting, and half of the eighteen that getting out and putting away take.
+    const planned = { minutes: 21, minutes_estimated: true };
     expect(logTask(task, { at: '2026-11-28T09:30:00Z' })[0]).toMatchObject(planned);
     const allNight = { at: '2026-11-28T09:30:00Z', startedAt: '2026-11-27T20:00:00Z' };
     expect(logTask(task, allNight)[0]).toMatchObject(planned);
-    expect(logTask(task, { at: '2026-11-28T09:30:00Z', pace: 1.5 })[0]).toMatchObject({ minutes: 18 });
+    expect(logTask(task, { at: '2026-11-28T09:30:00Z', pace: 1.5 })[0]).toMatchObject({ minutes: 31.5 });
     expect(logTask(task, { at: '2026-11-28T09:30:00Z', skipped: true })[0]).not.toHaveProperty('minutes');
   });
 

@@ -3,7 +3,7 @@ import { openTroubles, type Dossier, type ShelfItem } from '../dossier';
 import { isCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import { definedOnly, latestOf } from '../shared';
-import { identifyStep, listTakenSteps, type NamedTask, type StepName, type TakenStep } from '../systems';
+import { identifyStep, listTakenSteps, sittingOf, type NamedTask, type StepName, type TakenStep } from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { addPauses } from './pauses';
 import { READING_KEY } from './reading-task';
@@ -46,6 +46,8 @@ export interface Task {
   coats: number;
   /** Hands-on by the class table, minutes, and what it takes of the product, ml; each for its zones. */
   minutes: number;
+  /** Getting its product out and putting it away: once a sitting, whatever else is coated with it. */
+  sittingMin: number;
   ml: number;
   shares: { zone: string; minutes: number; ml: number }[];
   after: { key: string; lags: HourLag[] }[];
@@ -85,6 +87,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   for (const { key, nodes } of mergeChains(chains)) {
     const [first] = nodes as [Node, ...Node[]];
     const { step } = first;
+    const onceMin = Math.max(...nodes.map((node) => node.onceMin));
     // One tin is opened for all zones that are coated together.
     const product = nodes.flatMap((node) => node.step.product ?? [])[0];
     const marks = nodes.map((node) => ({
@@ -115,9 +118,10 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ...(step.tests ? { tests: step.tests } : {}),
       coat: first.coat,
       coats: first.coats,
-      minutes: nodes.reduce((sum, { minutes }) => sum + minutes, 0),
+      minutes: nodes.reduce((sum, { minutes }) => sum + minutes, onceMin),
+      sittingMin: isCoat(step.op) && step.class ? sittingOf(dossier.goal?.application, step) : 0,
       ml: Math.round(nodes.reduce((sum, { ml }) => sum + ml, 0)),
-      shares: nodes.map(({ zone, minutes, ml }) => ({ zone, minutes, ml })),
+      shares: nodes.map(({ zone, minutes, ml }) => ({ zone, minutes: minutes + onceMin / nodes.length, ml })),
       after: listBefore(nodes, chains, tasks, tin, climate),
       waitH: Math.max(...nodes.map((node) => waitAfter(node, tin(product), climate)[0]!.fromH)),
       why: step.why,
@@ -166,22 +170,27 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
   const counts = new Map<string, number>();
   for (const step of steps) {
     const coats = step.name === TEST_AGAIN ? 0 : (step.coats ?? 1);
+    const start = nodes.length;
     for (let coat = 1; coat <= coats; coat += 1) {
       const what = step.hand ?? step.repair ?? step.class ?? step.grit ?? '';
       const colour = several && step.colour ? [step.colour.slice(1)] : [];
       const base = [step.stage, step.op, what, ...colour].join('-');
       const count = (counts.get(base) ?? 0) + 1;
       counts.set(base, count);
-      nodes.push({
+      const node: Node = {
         key: `${base}-${count}`,
         step,
         zone,
         coat,
         coats,
         minutes: step.minutes / coats,
+        onceMin: (step.once_min ?? 0) / coats,
         ml: (step.ml ?? 0) / coats,
         waitH: step.wait_h / coats,
-      });
+      };
+      // After each coat but the last of the step before it.
+      if (step.between) nodes.splice(Math.max(0, start - coats - 1) + 2 * coat - 1, 0, node);
+      else nodes.push(node);
     }
     if (step.op !== 'proof') continue;
     // What is tested again has its patch already, or is its own.
@@ -195,6 +204,7 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
       coats: 1,
       // Of zones that share a patch one has it in its minutes.
       minutes: step.minutes > 0 ? WORK_RATES.read_proof.once : 0,
+      onceMin: 0,
       ml: 0,
       waitH: 0,
       reading: true,

@@ -31,6 +31,7 @@ const over =
     code ? `${what} with ${lowerFirst(nameCoat(code))}` : what;
 
 const NAMES: Record<StepName, string | ((step: NamedStep) => string | undefined)> = {
+  clean_dry: 'Clean dry: vacuum, tack cloth, spirit on a rag',
   clean_and_leave: 'Clean and leave as it is',
   coat: ({ class: code, tint, coats = 1 }) => code && `${nameCoat(code, tint)}${coats > 1 ? ` ×${coats}` : ''}`,
   come_out: 'Let it come out',
@@ -51,6 +52,8 @@ const NAMES: Record<StepName, string | ((step: NamedStep) => string | undefined)
   prove: 'Prove it on a patch',
   refit: 'Refit and check that it closes',
   repair: ({ repair }) => repair && findRepairStep(repair)?.label,
+  sand_between: ({ coats = 1 }) => `Sand smooth between coats, 220${coats > 1 ? ` ×${coats}` : ''}`,
+  sand_raw: 'Sand the raw wood, 150 then 180',
   sand_runners: 'Sand the running faces bare',
   sand_smooth: 'Sand smooth, 220',
   sand_to_bare: 'Sand to bare wood, 120 then 150',
