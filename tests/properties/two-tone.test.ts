@@ -38,7 +38,10 @@ function findColourBreaches(piece: Dossier, id: string, steps: Steps): string[] 
     if (second!.lies !== 'far_side') {
       expectThat(taped > steps.indexOf(coats[0]!) && taped < steps.indexOf(coats[1]!), 'taped between the two');
       expectThat((steps[taped]?.after_h ?? 0) >= (TAPE_H[coats[0]!.class!] ?? 24), 'tape on what has had its time');
-      expectThat(steps.slice(steps.indexOf(coats[1]!) + 1).find(({ between }) => !between)?.hand === 'pull_tape', 'pulled after the last coat');
+      expectThat(
+        steps.slice(steps.indexOf(coats[1]!) + 1).find(({ between }) => !between)?.hand === 'pull_tape',
+        'pulled after the last coat',
+      );
     }
   } else expectThat(taped < 0, 'no tape without a second colour');
   const line = steps.find(({ hand }) => hand === 'tape_line');

@@ -7,6 +7,7 @@ import {
   formatArea,
   formatNumber,
   formatQuantity,
+  formatRun,
   formatVolume,
   readNumber,
   unitOf,
@@ -32,6 +33,7 @@ export interface Gauge {
 export interface Measures {
   sayVolume: (ml: number) => string;
   sayArea: (m2: number) => string;
+  sayMetres: (m: number) => string;
   /** To the whole unit, for what is an estimate. */
   sayMoney: (sum: number) => string;
   /** With the currency's own decimals, for what is on record. */
@@ -52,6 +54,7 @@ export function makeMeasures(units: Units, currency: string | undefined, locale:
   return {
     sayVolume: (ml) => formatVolume(ml, units, locale),
     sayArea: (m2) => formatArea(m2, units, locale),
+    sayMetres: (m) => formatRun(m, units, locale),
     sayMoney: (sum) => money.format(sum),
     saySum: (sum) => exact.format(sum),
     gauge: keep((quantity: Quantity): Gauge => {

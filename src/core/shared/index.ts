@@ -11,7 +11,7 @@ export { median, quantile } from './quantile';
 export { readNumber } from './read-number';
 export { findTooMuch, MOST_VALUES, readJson } from './read-json';
 export { convertToKept, convertToShown, formatQuantity, unitOf, type Quantity } from './quantities';
-export { formatArea, formatVolume, type Units } from './units';
+export { formatArea, formatRun, formatVolume, type Units } from './units';
 export { KEPT_SIDE_PX, MOST_PIXELS } from './picture-limits';
 export { bodyOf, byAttempt, putById, type CarriedRecord, type ChangeRecord } from './change-record';
 export { factsSchema, findFact, invertFacts, isSame, listFacts, setFacts, type Fact, type Keys } from './facts';

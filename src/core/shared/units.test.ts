@@ -1,6 +1,13 @@
-import { formatArea, formatVolume } from './units';
+import { formatArea, formatRun, formatVolume } from './units';
 
 describe('measures in words', () => {
+  it('have lengths to work along in metres or feet', () =>
+    expect([formatRun(12.4, 'metric'), formatRun(0.85, 'metric'), formatRun(12.4, 'us')]).toEqual([
+      '12 m',
+      '0.9 m',
+      '41 ft',
+    ]));
+
   // NIST Handbook 44, appendix C: 1 US fluid ounce = 29.573 53 ml, 1 quart = 32 fluid ounces, 1 foot = 0.3048 m.
   it.each([
     [740, 'metric', '740 ml'],

@@ -20,5 +20,12 @@ export function formatVolume(ml: number, units: Units, locale = 'en'): string {
 export const formatArea = (m2: number, units: Units, locale = 'en'): string =>
   units === 'metric' ? `${trimDecimals(m2, locale)} m²` : `${trimDecimals(m2 * SQUARE_FEET_PER_M2, locale)} ft²`;
 
+const FEET_PER_M = 1 / 0.3048;
+/** A length to be worked along: 12.4 → "12 m" or "41 ft". */
+export const formatRun = (m: number, units: Units, locale = 'en'): string =>
+  units === 'metric'
+    ? `${formatNumber(m, locale, 0, m < 2 ? 1 : 0)} m`
+    : `${formatNumber(m * FEET_PER_M, locale, 0, 0)} ft`;
+
 /** Two figures after the point at most, one from ten on. */
 const trimDecimals = (value: number, locale: string): string => formatNumber(value, locale, 0, value >= 10 ? 1 : 2);

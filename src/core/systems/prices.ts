@@ -96,6 +96,4 @@ export const priceElapsedHour = (aim: Aim): number => WEIGHTS[aim].elapsedHour;
 
 /** One zone's way as if it were alone: what it would cost with all its products. */
 export const priceAlone = (label: Label, ground: Ground, aim: Aim): number =>
-  priceZone(label, ground, aim) +
-  priceOpening(label.uses, aim) +
-  label.waitH * priceElapsedHour(aim);
+  priceZone(label, ground, aim) + priceOpening(label.uses, aim) + label.waitH * priceElapsedHour(aim);

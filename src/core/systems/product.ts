@@ -71,7 +71,8 @@ export function listProducts(
     for (const colour of code in PAINT_FACTS && colours.length > 0 ? colours : [undefined]) {
       const same = colour === undefined ? tins : tins.filter((tin) => isOfColour(tin, colour, unnamed));
       const start = products.length;
-      for (const own of groupByLabel(same)) products.push(makeProduct(code, own, climate, products.length, colour, gun));
+      for (const own of groupByLabel(same))
+        products.push(makeProduct(code, own, climate, products.length, colour, gun));
       const bought = makeProduct(code, [], climate, products.length, colour, gun);
       if (!products.slice(start).some((product) => servesAsWell(product, bought))) products.push(bought);
     }

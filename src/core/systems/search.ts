@@ -204,9 +204,7 @@ function addUse(uses: readonly Use[], more: Use): Use[] {
   const at = uses.findIndex((use) => use.product.index >= product.index);
   if (at < 0) return [...uses, more];
   if (uses[at]!.product !== product) return [...uses.slice(0, at), more, ...uses.slice(at)];
-  return uses.map((use, i) =>
-    i === at ? { product, ml: use.ml + ml, sittings: use.sittings + sittings } : use,
-  );
+  return uses.map((use, i) => (i === at ? { product, ml: use.ml + ml, sittings: use.sittings + sittings } : use));
 }
 
 /** Keeps a label unless one that is there is as good in every respect; drops those it beats. */

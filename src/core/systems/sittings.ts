@@ -1,4 +1,12 @@
-import { findCarrier, findProduct, isCoat, isWholeCoat, WORK_RATES, type Carrier, type OperationCode } from '../knowledge';
+import {
+  findCarrier,
+  findProduct,
+  isCoat,
+  isWholeCoat,
+  WORK_RATES,
+  type Carrier,
+  type OperationCode,
+} from '../knowledge';
 import type { Goal } from '../dossier';
 import { isFilmClass } from '../quantity';
 import type { Step } from './choice';
@@ -36,6 +44,8 @@ export function sittingOf(
 export interface Shared {
   key: string;
   minutes: number;
+  /** A product is got out and put away. */
+  sitting: boolean;
 }
 
 /**
@@ -51,10 +61,14 @@ export function listShared(steps: readonly Step[], application: Goal['applicatio
   };
   return steps.flatMap((step) => {
     const { op, class: code, product, colour, coats = 1, once = 0 } = step;
-    const own = once > 0 ? [{ key: number(identifyStep(step)), minutes: once }] : [];
+    const own = once > 0 ? [{ key: number(identifyStep(step)), minutes: once, sitting: false }] : [];
     if (!isCoat(op) || code === undefined) return own;
     const opened = [product ?? code, colour, isWholeCoat(op)].join();
-    const sittings = Array.from({ length: coats }, () => ({ key: number(opened), minutes: sittingOf(application, step) }));
+    const sittings = Array.from({ length: coats }, () => ({
+      key: number(opened),
+      minutes: sittingOf(application, step),
+      sitting: true,
+    }));
     return [...own, ...sittings];
   });
 }

@@ -81,7 +81,12 @@ function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] 
           ...tinOf(product),
         },
       );
-      return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], { product, coats: 1, ml, splashes: 0 });
+      return take('spot_seal', { spotSeal: product.class as PrimerCode }, [own], {
+        product,
+        coats: 1,
+        ml,
+        splashes: 0,
+      });
     }),
   ];
 }
@@ -209,12 +214,19 @@ export function sandBetween({ film }: Product, coats: number, ground: Ground, ar
   const { once, ...rate } = WORK_RATES.denib;
   const minutes = minutesFor(rate, { ...ground.size, areaM2 }) * share;
   return [
-    step('denib', 'sand_between', minutes, 0, { code: 'nibs_show' }, {
-      grit: 220,
-      coats: coats - 1,
-      between: true,
-      once: once * (coats - 1),
-    }),
+    step(
+      'denib',
+      'sand_between',
+      minutes,
+      0,
+      { code: 'nibs_show' },
+      {
+        grit: 220,
+        coats: coats - 1,
+        between: true,
+        once: once * (coats - 1),
+      },
+    ),
   ];
 }
 
@@ -376,7 +388,14 @@ export const REFITTING: Stage = {
     const hardens = ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave';
     if (hardens)
       steps.push(
-        step('refit', 'refit', hardwareMinutes(ground, 'on'), 0, { code: 'closing' }, handleH > recoatH ? { afterH: handleH } : {}),
+        step(
+          'refit',
+          'refit',
+          hardwareMinutes(ground, 'on'),
+          0,
+          { code: 'closing' },
+          handleH > recoatH ? { afterH: handleH } : {},
+        ),
       );
     steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(last));

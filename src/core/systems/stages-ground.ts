@@ -75,8 +75,7 @@ export const CLEANING: Stage = {
 /** Every zone is washed. Kitchens take longer. */
 function wash(ground: Ground): Step {
   const rate = { ...WORK_RATES.degrease, perM2: WORK_RATES.degrease.perM2 * (ground.greasy ? GREASY_FACTOR : 1) };
-  if (ground.look === 'leave')
-    return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
+  if (ground.look === 'leave') return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
   return work('degrease', 'degrease', rate, ground.size, whyNeed(ground, 'degrease'), {
     class: 'degreaser',
     ml: spread(ground, WORK_RATES.degrease),

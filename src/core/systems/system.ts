@@ -4,6 +4,7 @@ import {
   WORK_RATES,
   type OperationCode,
   type SubstrateCode,
+  type WorkSize,
 } from '../knowledge';
 import type { Recovery, Treatment } from '../dossier';
 import { treatmentKey } from '../proof';
@@ -38,6 +39,8 @@ export interface Assumption {
 export interface ZonePlan {
   id: string;
   name: string;
+  /** How much there is to work on. */
+  size: WorkSize;
   stack: CoatStack;
   treatment: Treatment;
   steps: Step[];
@@ -96,6 +99,7 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
   return {
     id: ground.zone.id,
     name: ground.name,
+    size: ground.size,
     ...(recovery ? { recovery } : {}),
     stack: state,
     treatment: {
@@ -141,7 +145,6 @@ const listCoats = (zones: readonly ZonePlan[]): Parameters<typeof countSittings>
       isCoat(op) && code !== undefined ? [{ zone, product: [product ?? code, colour].join(), coats }] : [],
     ),
   );
-
 
 /** A complete system from the way taken on each zone. `ownConsumables`: the owner's own figure for paper, rollers and tape. */
 export function assembleSystem(

@@ -97,9 +97,16 @@ const hidden = {
   inside: (area: number, edgeMm: number): BuiltZone =>
     zone('inside', 'inside', 'inside', area, edgeMm, { wear: 'low' }),
   drawerSides: (boxes: number, depth: number, height: number): BuiltZone =>
-    zone('drawer_sides', 'drawer_sides', 'drawer_side', m2(boxes * 2 * depth * height), boxes * around(depth, height, 2), {
-      wear: 'low',
-    }),
+    zone(
+      'drawer_sides',
+      'drawer_sides',
+      'drawer_side',
+      m2(boxes * 2 * depth * height),
+      boxes * around(depth, height, 2),
+      {
+        wear: 'low',
+      },
+    ),
   underside: (width: number, depth: number): BuiltZone =>
     zone('underside', 'underside', 'back', m2(width * depth), around(width, depth), {
       orientation: 'horizontal',
@@ -127,7 +134,13 @@ const drawers: Build = ({ width, depth, height }, { drawers: rows }) => {
   return {
     zones: [
       top(width, depth),
-      zone('drawer_fronts', 'drawer_fronts', 'drawer_front', m2((width - 60) * shell), around(width - 60, row - 16, rows)),
+      zone(
+        'drawer_fronts',
+        'drawer_fronts',
+        'drawer_front',
+        m2((width - 60) * shell),
+        around(width - 60, row - 16, rows),
+      ),
       // The arrises in front and at the back; the top and the floor have no line of their own.
       zone('sides', 'sides', 'side', m2(2 * depth * (height - 30)), 4 * height),
       zone(
@@ -189,7 +202,7 @@ const doors =
             ]
           : []),
         // The arrises in front and at the back; the top and the floor have no line of their own.
-      zone('sides', 'sides', 'side', m2(2 * depth * (height - 30)), 4 * height),
+        zone('sides', 'sides', 'side', m2(2 * depth * (height - 30)), 4 * height),
         zone(
           'frame',
           'frame_and_plinth',
@@ -212,7 +225,10 @@ const doors =
               }),
             ]
           : []),
-        hidden.inside(m2(2 * width * depth, 2 * depth * height, width * height), around(depth, height, 2) + around(width, height)),
+        hidden.inside(
+          m2(2 * width * depth, 2 * depth * height, width * height),
+          around(depth, height, 2) + around(width, height),
+        ),
         hidden.back(width, height),
       ],
       shapes: [
@@ -315,7 +331,13 @@ const desk: Build = ({ width, depth, height }, { drawers: boxes }) => {
   return {
     zones: [
       top(width, depth),
-      zone('pedestal', 'pedestal', 'side', m2(2 * depth * under, box * 60), around(depth, under, 2) + around(box, under)),
+      zone(
+        'pedestal',
+        'pedestal',
+        'side',
+        m2(2 * depth * under, box * 60),
+        around(depth, under, 2) + around(box, under),
+      ),
       zone(
         'drawer_fronts',
         'drawer_fronts',
@@ -323,7 +345,13 @@ const desk: Build = ({ width, depth, height }, { drawers: boxes }) => {
         m2(box * (under - foot)),
         around(box - 24, row - 12, boxes),
       ),
-      zone('legs', 'legs_and_rail', 'leg', m2(2 * 4 * 60 * under, 2 * (width - box) * 120), 2 * 4 * under + 4 * (width - box)),
+      zone(
+        'legs',
+        'legs_and_rail',
+        'leg',
+        m2(2 * 4 * 60 * under, 2 * (width - box) * 120),
+        2 * 4 * under + 4 * (width - box),
+      ),
       zone('edges', 'edge_of_the_top', 'edge', m2(2 * (width + depth) * 30), around(width, depth)),
       hidden.drawerSides(boxes, depth, row),
       hidden.back(box, under),
@@ -397,7 +425,9 @@ const door: Build = ({ width, height }, { panels: count }) => {
         ? [
             // Their lines are those of the mouldings round them.
             zone('panels', 'panels', 'front', m2(2 * 0.4 * width * height), 0, { moulded: true }),
-            zone('mouldings', 'panel_mouldings', 'moulding', m2(2 * fieldLines * 25), 2 * fieldLines, { moulded: true }),
+            zone('mouldings', 'panel_mouldings', 'moulding', m2(2 * fieldLines * 25), 2 * fieldLines, {
+              moulded: true,
+            }),
           ]
         : []),
       // Its arrises are those of the faces.

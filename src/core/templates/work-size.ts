@@ -39,8 +39,13 @@ export function measureWork({ piece, zones = [] }: Pick<Dossier, 'piece' | 'zone
 const areaIn = ({ zones }: Template, id: string): number => zones.find((zone) => zone.id === id)?.area_m2 ?? 0;
 
 /** The zones of the template that a zone's parts come from, and the share of each; by its name where it is in no drawing. */
-function listOrigins({ shapes, zones }: Template, zone: Zone, parts: readonly string[]): { id: string; share: number }[] {
-  if (parts.length === 0) return zone.parts === undefined && zones.some(({ id }) => id === zone.id) ? [{ id: zone.id, share: 1 }] : [];
+function listOrigins(
+  { shapes, zones }: Template,
+  zone: Zone,
+  parts: readonly string[],
+): { id: string; share: number }[] {
+  if (parts.length === 0)
+    return zone.parts === undefined && zones.some(({ id }) => id === zone.id) ? [{ id: zone.id, share: 1 }] : [];
   const ids = [...new Set(shapes.flatMap(({ zone: id, part }) => (parts.includes(part) ? [id] : [])))];
   return ids.map((id) => {
     const all = new Set(shapes.flatMap(({ zone: own, part }) => (own === id ? [part] : [])));

@@ -56,26 +56,28 @@ export function logTask(task: Task, doing: Doing): LogEntry[] {
     if (spent !== undefined) return { minutes: round((spent * minutes) / total) };
     return { minutes: round(minutes * coats * (doing.pace ?? 1)), minutes_estimated: true };
   };
-  return open.map(({ zone, minutes: own, ml }) => ({ zone, minutes: own * whole, ml })).map(({ zone, minutes, ml }) => ({
-    zone,
-    op: task.op,
-    ...(otherwise ? { instead_of: task.key } : { task: task.key }),
-    at,
-    ...(loggedAt === undefined || loggedAt === at ? {} : { logged_at: loggedAt }),
-    ...(startedAt && spent !== undefined ? { started_at: startedAt } : {}),
-    ...(code ? { class: code } : {}),
-    ...(task.method ? { method: task.method } : {}),
-    ...(task.colour ? { colour: task.colour } : {}),
-    ...(tin ? { product: tin.id } : task.product && code === task.class ? { product: task.product } : {}),
-    ...(isCoat(task.op) && !skipped ? { coats } : {}),
-    ...(ml > 0 && !skipped ? { ml: Math.round(ml * coats) } : {}),
-    ...(skipped ? {} : { ...timeOf(minutes), foreseen_min: round(minutes * coats) }),
-    ...(climate ? { temperature_c: climate.temperature_c, humidity_pct: climate.humidity_pct } : {}),
-    ...(thinnedPct ? { thinned_pct: thinnedPct } : {}),
-    ...(cautions.length > 0 ? { cautions: [...cautions] } : {}),
-    ...(skipped ? { skipped } : {}),
-    ...(note ? { note } : {}),
-  }));
+  return open
+    .map(({ zone, minutes: own, ml }) => ({ zone, minutes: own * whole, ml }))
+    .map(({ zone, minutes, ml }) => ({
+      zone,
+      op: task.op,
+      ...(otherwise ? { instead_of: task.key } : { task: task.key }),
+      at,
+      ...(loggedAt === undefined || loggedAt === at ? {} : { logged_at: loggedAt }),
+      ...(startedAt && spent !== undefined ? { started_at: startedAt } : {}),
+      ...(code ? { class: code } : {}),
+      ...(task.method ? { method: task.method } : {}),
+      ...(task.colour ? { colour: task.colour } : {}),
+      ...(tin ? { product: tin.id } : task.product && code === task.class ? { product: task.product } : {}),
+      ...(isCoat(task.op) && !skipped ? { coats } : {}),
+      ...(ml > 0 && !skipped ? { ml: Math.round(ml * coats) } : {}),
+      ...(skipped ? {} : { ...timeOf(minutes), foreseen_min: round(minutes * coats) }),
+      ...(climate ? { temperature_c: climate.temperature_c, humidity_pct: climate.humidity_pct } : {}),
+      ...(thinnedPct ? { thinned_pct: thinnedPct } : {}),
+      ...(cautions.length > 0 ? { cautions: [...cautions] } : {}),
+      ...(skipped ? { skipped } : {}),
+      ...(note ? { note } : {}),
+    }));
 }
 
 const round = (value: number): number => Math.round(value * 10) / 10;

@@ -1,5 +1,9 @@
 import { addSpent, spentOn, type Dossier, type LogEntry } from '../dossier';
-import type { OperationCode } from '../knowledge';
+import { paceGroupOf, type OperationCode } from '../knowledge';
+import type { StartPace } from '../workshop';
+
+/** What an owner says of their hands before any time was logged, as a multiple of the class table (common practice). */
+export const START_PACE = { quick: 0.8, usual: 1, slower: 1.4 } as const satisfies Record<StartPace, number>;
 
 /** How long the owner takes for a kind of work, as a multiple of the class table. */
 export interface PaceOf {
@@ -27,10 +31,11 @@ const ESTIMATE_WEIGHT = 0.25;
 const MOST_TIMES_OFF = 5;
 
 /**
- * The owner's pace by kind of work: the mean of their logged times, shrunk to the class table (factor 1). With n times of
- * mean log ratio m: exp(n·m / (n + 4)). Example: four times at double the table's → about 1.41.
+ * The owner's pace by group of work (washing, dulling, coating, small work): the mean of their logged times, shrunk to what
+ * they say of themselves (the class table where they say nothing). With n times of mean log ratio m and a start of s:
+ * exp((n·m + 4·ln s) / (n + 4)). Example: four times at double the table's → about 1.41.
  */
-export function learnPace(dossiers: readonly Pick<Dossier, 'log'>[]): Pace {
+export function learnPace(dossiers: readonly Pick<Dossier, 'log'>[], start: StartPace = 'usual'): Pace {
   const ratios = new Map<string, { log: number; weight: number }[]>();
   for (const { log = [] } of dossiers) {
     for (const entries of groupTaps(log)) {
@@ -41,13 +46,15 @@ export function learnPace(dossiers: readonly Pick<Dossier, 'log'>[]): Pace {
       const ratio = took.minutes / foreseen;
       if (ratio > MOST_TIMES_OFF || ratio < 1 / MOST_TIMES_OFF) continue;
       const weight = took.estimated ? ESTIMATE_WEIGHT : 1;
-      ratios.set(op, [...(ratios.get(op) ?? []), { log: Math.log(ratio), weight }]);
+      const group = paceGroupOf(op);
+      ratios.set(group, [...(ratios.get(group) ?? []), { log: Math.log(ratio), weight }]);
     }
   }
   return (op) => {
-    const own = ratios.get(op) ?? [];
+    const own = ratios.get(paceGroupOf(op)) ?? [];
     const n = own.reduce((total, { weight }) => total + weight, 0);
-    const mean = own.reduce((total, { log, weight }) => total + weight * log, 0) / (n + TABLE_WEIGHT);
+    const said = TABLE_WEIGHT * Math.log(START_PACE[start]);
+    const mean = own.reduce((total, { log, weight }) => total + weight * log, said) / (n + TABLE_WEIGHT);
     const posteriorVar = BETWEEN_OWNERS_SD ** 2 / (1 + n * (BETWEEN_OWNERS_SD / WITHIN_OWNER_SD) ** 2);
     const sd = Math.sqrt(posteriorVar + WITHIN_OWNER_SD ** 2);
     return {
@@ -106,9 +113,9 @@ const PIECE_WEIGHT = 3;
 
 /**
  * The owner's pace over whole pieces, for what is not planned step by step: the logged minutes of each piece against those
- * foreseen for the same taps, shrunk to the class table. Example: three pieces at twice the table's → about 1.41.
+ * foreseen for the same taps, shrunk to what they say of themselves. Example: three pieces at twice the table's → about 1.41.
  */
-export function learnPiecePace(dossiers: readonly Pick<Dossier, 'log'>[]): PiecePace {
+export function learnPiecePace(dossiers: readonly Pick<Dossier, 'log'>[], start: StartPace = 'usual'): PiecePace {
   const ratios = dossiers.flatMap(({ log = [] }) => {
     const timed = log.flatMap((entry) => {
       const spent = spentOn(entry);
@@ -122,7 +129,8 @@ export function learnPiecePace(dossiers: readonly Pick<Dossier, 'log'>[]): Piece
     return ratio > 1 / MOST_TIMES_OFF && ratio < MOST_TIMES_OFF ? [Math.log(ratio)] : [];
   });
   const n = ratios.length;
-  const mean = ratios.reduce((total, own) => total + own, 0) / (n + PIECE_WEIGHT);
+  const said = PIECE_WEIGHT * Math.log(START_PACE[start]);
+  const mean = ratios.reduce((total, own) => total + own, said) / (n + PIECE_WEIGHT);
   const squares = ratios.reduce((total, own) => total + (own - mean) ** 2, 0);
   return {
     factor: Math.exp(mean),

@@ -49,9 +49,11 @@ export const setupSchema = z.looseObject({
     .array(z.looseObject({ date: z.iso.date(), hours: z.array(dayHoursSchema).max(6) }))
     .max(400)
     .optional(),
-  /** Pieces that can stand in work at once: as large as a dresser, or small. */
+  /** What the owner says of their hands before any time was logged. */
+  pace: z.enum(['quick', 'usual', 'slower']).optional(),
   /** The owner's measured misreadings take the place of the general rate in the shop's diagnoses. */
   own_misreadings: z.boolean().optional(),
+  /** Pieces that can stand in work at once: as large as a dresser, or small. */
   places: z.looseObject({ large: z.number().int().min(0).max(50), small: z.number().int().min(0).max(50) }).optional(),
 });
 
@@ -76,6 +78,7 @@ export const workshopSchema = z.object({
   practice: z.array(practiceAnswerSchema).default([]),
 });
 
+export type StartPace = NonNullable<z.infer<typeof setupSchema>['pace']>;
 export type Setup = z.infer<typeof setupSchema>;
 export type Air = z.infer<typeof airSchema>;
 export type Pin = z.infer<typeof pinSchema>;

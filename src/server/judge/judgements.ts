@@ -22,7 +22,7 @@ const JUDGEMENTS = {
     paced: Parameters<typeof learnPace>[0],
     before: readonly string[] | null,
   ) => {
-    const shop = { ...facts, pace: learnPace(paced) };
+    const shop = { ...facts, pace: learnPace(paced, facts.workshop.setup.pace) };
     const pieces = texts.map((text) => JSON.parse(Buffer.from(text).toString()) as Dossier);
     return orderShop(
       pieces.map((dossier) => readPieceWork(dossier, shop)),

@@ -3,7 +3,7 @@ import {
   listCautions,
   listFacts,
   measurePour,
-  openMinutes,
+  handsMinutes,
   sayWhere,
   type PieceWork,
   type ShopPlan,
@@ -35,7 +35,7 @@ export function writeJobSheet(
     const pour = measurePour(task);
     const facts = [
       sayWhere(piece, task),
-      `${Math.round(state === 'open' ? openMinutes(task) : task.minutes)} min`,
+      `${Math.round(handsMinutes(task))} min`,
       task.class ? labelProduct(task.class as ProductClass) : '',
       task.colour ? `${sayColour(task.colour)}, ${task.colour}` : '',
       pour === null ? '' : `pour ${sayVolume(pour)}`,

@@ -13,6 +13,7 @@ import { SystemCard } from './system-card';
 import { TakenNotice } from './taken-notice';
 import { TurningPoints } from './turning-points';
 import { HandList, Wishes } from '@/client/features/wishes';
+import { AskPace } from '@/client/features/pace';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
 import { useDates } from './use-dates';
 import { useSwipe } from './use-swipe';
@@ -80,6 +81,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
         </Notice>
       ) : null}
       <RuledOut dossier={dossier} />
+      {systems.length > 0 ? <AskPace /> : null}
       <TakenNotice dossier={dossier} plan={plan} />
       <Assumptions dossier={dossier} />
       {zones.length > 1 && systems.length > 0 ? (

@@ -20,6 +20,7 @@ import type { CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
 import { FUME_WORDS, SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
 import { FaultList } from './fault-list';
+import { HourList } from './hour-list';
 import { JobList } from './job-list';
 import { Layers } from './layers';
 import { RiskParts } from './risk-parts';
@@ -95,6 +96,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
         </Disclosure>
       ) : null}
       {zonePlan && zone ? <FaultList zone={zoneName(zone)} faults={zonePlan.faults} /> : null}
+      <HourList system={system} dossier={dossier} />
       <JobList system={system} dossier={dossier} />
       <ToBuy supplies={system.supplies} small={system.small} />
       {system.assumes.map((assumption) => (

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { AmountField, useMoney, type MoneyView } from '@/client/features/money';
 import type { PieceParts } from '@/client/features/piece-frame';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
-import { useGetKerbQuery, useListTimesQuery, useMeasures, useWithShop } from '@/client/store';
+import { useGetKerbQuery, useListTimesQuery, useMeasures, useWithShop, useWorkshop } from '@/client/store';
 import {
   Body,
   Button,
@@ -22,6 +22,7 @@ import {
 } from '@/client/ui';
 import { askingOf, type LogEntry } from '@/core/dossier';
 import { hourRateOf } from '@/core/ledger';
+import { definedOnly } from '@/core/shared';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
 import { KERB_WORDS, sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
@@ -34,6 +35,7 @@ export function Kerb({ dossier, change }: PieceParts) {
   const view = useMoney(dossier, change);
   const { data } = useGetKerbQuery(undefined, { refetchOnMountOrArgChange: true });
   const { data: paced } = useListTimesQuery();
+  const { workshop } = useWorkshop();
   const { money } = view;
   const sale = useMemo(
     () => foreseeSale(data?.sales ?? [], tellTraits(dossier), money.sale),
@@ -44,9 +46,10 @@ export function Kerb({ dossier, change }: PieceParts) {
       sale && {
         kind: 'door' as const,
         paced: paced ?? NO_TIMES,
+        ...definedOnly({ start: workshop.setup.pace }),
         dossier: { ...whole, money: { ...money, sale: { low: sale.low, likely: sale.likely, high: sale.high } } },
       },
-    [whole, money, sale, paced],
+    [whole, money, sale, paced, workshop.setup.pace],
   );
   const { answer: door, fresh, failed } = usePlanner(request);
   return (

@@ -4,7 +4,7 @@ import { listRecoveries, type Recoveries } from '@/core/trouble';
 import { listRecipes, type MixRequest, type Recipe } from '@/core/mix';
 import { judgeDoor, type Door } from '@/core/price';
 import { markText } from '@/core/shared';
-import type { Air, Workshop } from '@/core/workshop';
+import type { Air, StartPace, Workshop } from '@/core/workshop';
 import {
   askByDate,
   dateSystems,
@@ -38,7 +38,7 @@ export type PlannerRequest =
   | { kind: 'turning_points'; dossier: Dossier }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
-  | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[] }
+  | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[]; start?: StartPace }
   | { kind: 'mix'; request: MixRequest }
   | { kind: 'considered'; dossier: Dossier; zone: ZonePlan; layer: Layer }
   | ({ kind: 'shop' } & ShopQuestion)
@@ -105,7 +105,7 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
       return listRecipes(request.request);
     case 'door':
       return judgeDoor(request.dossier, {
-        pace: learnPiecePace(request.paced),
+        pace: learnPiecePace(request.paced, request.start),
         rough,
       });
     case 'considered':
@@ -132,7 +132,14 @@ function readShop({ dossiers, paced, freeFor, tins, workshop, now, timeZone }: S
   pieces: PieceWork[];
   facts: ShopFacts;
 } {
-  const facts = { tins, workshop, now, timeZone, pace: learnPace(paced), ...(freeFor > 0 ? { freeFor } : {}) };
+  const facts = {
+    tins,
+    workshop,
+    now,
+    timeZone,
+    pace: learnPace(paced, workshop.setup.pace),
+    ...(freeFor > 0 ? { freeFor } : {}),
+  };
   return { pieces: dossiers.map((dossier) => readPieceWork(dossier, facts)), facts };
 }
 

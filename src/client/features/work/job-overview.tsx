@@ -16,7 +16,7 @@ import {
   Swatch,
 } from '@/client/ui';
 import { Pressable } from 'react-native';
-import { addUpTimes, drawWork, openMinutes, sayWhere, type Task } from '@/core/work';
+import { addUpTimes, drawWork, handsMinutes, sayWhere, type Task } from '@/core/work';
 import { JOB_OVERVIEW_WORDS, nameTask, sayColour, saySection } from '@/words';
 import type { WorkView } from './use-work';
 import { nameZone } from '@/core/dossier';
@@ -32,7 +32,7 @@ export function JobOverview({ view, current, onPick }: JobOverviewProps) {
   const { piece, plan, times, pace } = view;
   const open = piece.tasks.filter(({ state }) => state === 'open');
   const done = piece.tasks.filter(({ state }) => state !== 'open');
-  const time = addUpTimes(open.map((task) => ({ minutes: openMinutes(task), pace: pace(task.op) })));
+  const time = addUpTimes(open.map((task) => ({ minutes: handsMinutes(task), pace: pace(task.op) })));
   const own = open.reduce((sum, { op }) => sum + Math.min(1, pace(op).times), 0);
   const ready = plan?.ready.find((one) => one.piece === piece.id);
   const groups = groupBySitting(view, open);
@@ -153,7 +153,7 @@ function JobRow({
             {JOB_OVERVIEW_WORDS.min(
               task.colour ? sayColour(task.colour) : null,
               where,
-              Math.round((task.state === 'open' ? openMinutes(task) : task.minutes) * view.pace(task.op).factor),
+              Math.round(handsMinutes(task) * view.pace(task.op).factor),
             )}
           </Small>
         </Column>

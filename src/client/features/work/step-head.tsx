@@ -8,7 +8,7 @@ import { listTools } from '@/core/application';
 import { lowerFirst } from '@/core/shared';
 import { labelProduct, type ProductClass } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
-import { openMinutes, sayWhere, type Doing, type Task } from '@/core/work';
+import { handsMinutes, sayWhere, type Doing, type Task } from '@/core/work';
 import type { WorkView } from './use-work';
 import { STEP_HEAD_WORDS, nameTask } from '@/words';
 
@@ -53,7 +53,7 @@ export function StepHead({ view, task, zones, pour, tin }: StepHeadProps) {
       </Column>
       <Where view={view} zones={zones} />
       <Row gap="$xl" flexWrap="wrap">
-        <Amount value={saySpan(openMinutes(task) * pace(task.op).factor)} words={STEP_HEAD_WORDS.ofYourHands} />
+        <Amount value={saySpan(handsMinutes(task) * pace(task.op).factor)} words={STEP_HEAD_WORDS.ofYourHands} />
         {pour === null ? null : (
           <Amount
             value={sayVolume(pour)}

@@ -83,7 +83,7 @@ export function useWork(dossier: Dossier): WorkView {
   const started = useSelector((state: RootState) => state.bench.started);
   const times = useMemo(() => makeTimes(timeZone), [timeZone]);
   const { data: timed = NO_TIMES } = useListTimesQuery();
-  const pace = useMemo(() => learnPace(timed), [timed]);
+  const pace = useMemo(() => learnPace(timed, workshop.setup.pace), [timed, workshop.setup.pace]);
   const minute = now.slice(0, 16);
   const piece = useMemo(
     () => readPieceWork(dossier, { workshop, tins, now: new Date(`${minute}:00Z`).toISOString(), timeZone }),

@@ -9,7 +9,8 @@ import { MoneyCard } from './money-card';
 import { findHoursFault, writeHours, type Stretch } from './hours';
 import { HoursField } from './hours-field';
 import { sayDate } from '@/client/features/shop-plan';
-import { WORKSHOP_SCREEN_WORDS } from '@/words';
+import { PaceChoice } from '@/client/features/pace';
+import { PACE_CHOICE_WORDS, WORKSHOP_SCREEN_WORDS } from '@/words';
 
 const DAYS = [
   WORKSHOP_SCREEN_WORDS.monday,
@@ -38,6 +39,11 @@ export function WorkshopScreen() {
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
         <AirHistory workshop={workshop} />
+        <Card role="region" aria-label={PACE_CHOICE_WORDS.howQuick} gap="$m">
+          <Heading>{PACE_CHOICE_WORDS.howQuick}</Heading>
+          <PaceChoice workshop={workshop} />
+          <Small>{PACE_CHOICE_WORDS.ownTimesReplace}</Small>
+        </Card>
         <MoneyCard workshop={workshop} />
         <Places key={JSON.stringify(workshop.setup.places)} workshop={workshop} />
       </Column>

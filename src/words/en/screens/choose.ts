@@ -61,6 +61,27 @@ export const JOB_LIST_WORDS = {
   everyZoneThatIsPainted: 'Every zone that is painted',
 };
 
+export const HOUR_LIST_WORDS = {
+  whatTheyAreMadeOf: (hours: string): string => `${hours} of your hands: what they are made of`,
+  ofEdge: (metres: string): string => `${metres} of edge`,
+  partsTurned: (parts: number): string => `${parts} parts lifted and turned`,
+  gettingOut: 'Getting out and putting away',
+  times: (count: number): string => (count === 1 ? 'once' : `${count} times`),
+  gettingReady: 'Getting each step ready',
+  basis: 'All coats counted. Round figures of common practice; times you log take their place.',
+};
+
+export const PACE_CHOICE_WORDS = {
+  howQuick: 'How quick are your hands?',
+  quick: 'Quick',
+  quickHint: 'a fifth less time',
+  usual: 'Usual',
+  usualHint: 'as most people',
+  slower: 'Slower',
+  slowerHint: 'still learning',
+  ownTimesReplace: 'Hours start from this. Times you log take its place.',
+};
+
 export const LAYERS_WORDS = {
   min: (minutes: number): string => `${minutes} min`,
   hBetweenCoats: (recoatH: number): string => `${recoatH} h between coats`,

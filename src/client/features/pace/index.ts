@@ -1,0 +1,1 @@
+export { AskPace, PaceChoice } from './pace-choice';
