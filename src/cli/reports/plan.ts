@@ -39,7 +39,7 @@ export function reportPlan(dossier: Dossier, now: string) {
           wait_h: waitH,
           ml: ml > 0 ? ml : undefined,
         })),
-        risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e4) / 1e4])),
+        risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e6) / 1e6])),
         hands_on_min: system.handsOnMin,
         elapsed_h: system.elapsedH,
         ready_by: dated.readyBy,

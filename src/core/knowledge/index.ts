@@ -6,6 +6,7 @@ export * from './defects';
 export * from './dust';
 export * from './facets';
 export * from './handover';
+export * from './grip';
 export * from './hands';
 export * from './kinds';
 export * from './lead';

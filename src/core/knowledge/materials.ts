@@ -1,4 +1,5 @@
 import type { Basis, FinishCode, SubstrateCode } from './codes';
+import type { GripGround } from './grip';
 
 export interface SubstrateFact {
   label: string;
@@ -8,6 +9,8 @@ export interface SubstrateFact {
   source?: string;
   /** A hard ground for the spacing of a lattice (ISO 2409: metal; wood and board are soft). */
   cutsHard?: true;
+  /** What it is to a first coat where nothing lies on it; wood where none is named. */
+  bareGrip?: GripGround;
 }
 
 const WOOD_HANDBOOK = 'USDA Wood Handbook, finishing chapter';
@@ -19,20 +22,20 @@ export const SUBSTRATE_FACTS: Record<SubstrateCode, SubstrateFact> = {
   open_grain_hardwood: { label: 'Open-grain hardwood', matters: 'Deep pores show through any paint film; oak and chestnut also carry tannin.', basis: 'published', source: WOOD_HANDBOOK },
   closed_grain_hardwood: { label: 'Close-grain hardwood', matters: 'The easiest wood to paint.', basis: 'published', source: WOOD_HANDBOOK },
   tannin_rich_wood: { label: 'Mahogany-type wood', matters: 'Water-soluble red and brown colour and old dye bleed through pale paint.', basis: 'published', source: WOOD_HANDBOOK },
-  oily_tropical_wood: { label: 'Oily tropical wood', matters: 'Natural oils fight adhesion: wipe with solvent just before priming.', basis: 'practice' },
+  oily_tropical_wood: { label: 'Oily tropical wood', bareGrip: 'oily_wood', matters: 'Natural oils fight adhesion: wipe with solvent just before priming.', basis: 'practice' },
   wood_veneer: { label: 'Wood veneer', matters: 'Thin: sand lightly. It can chip, lift and bleed like its species.', basis: 'practice' },
-  hpl_laminate: { label: 'Laminate sheet', matters: 'Hard, slick and closed: nothing soaks in, so the scratches must be plain to see.', basis: 'practice' },
-  melamine_board: { label: 'Melamine board', matters: 'Slick like laminate with a thinner face; chipped edges show paper and chipboard.', basis: 'practice' },
-  thermofoil: { label: 'Vinyl foil on MDF', matters: 'Slick and flexible; the foil lifts near heat, so no heat gun.', basis: 'practice' },
-  paper_foil: { label: 'Printed foil', matters: 'Sanding through it is quick and ugly: soft pad only. It cannot be stripped and stained.', basis: 'practice' },
-  mdf: { label: 'Raw MDF', matters: 'Edges drink paint and swell with water: seal them first.', basis: 'practice' },
-  particleboard: { label: 'Raw chipboard', matters: 'Crumbles, and swells for good once wet: consolidate, fill, seal.', basis: 'practice' },
+  hpl_laminate: { label: 'Laminate sheet', bareGrip: 'film', matters: 'Hard, slick and closed: nothing soaks in, so the scratches must be plain to see.', basis: 'practice' },
+  melamine_board: { label: 'Melamine board', bareGrip: 'film', matters: 'Slick like laminate with a thinner face; chipped edges show paper and chipboard.', basis: 'practice' },
+  thermofoil: { label: 'Vinyl foil on MDF', bareGrip: 'film', matters: 'Slick and flexible; the foil lifts near heat, so no heat gun.', basis: 'practice' },
+  paper_foil: { label: 'Printed foil', bareGrip: 'film', matters: 'Sanding through it is quick and ugly: soft pad only. It cannot be stripped and stained.', basis: 'practice' },
+  mdf: { label: 'Raw MDF', bareGrip: 'raw_board', matters: 'Edges drink paint and swell with water: seal them first.', basis: 'practice' },
+  particleboard: { label: 'Raw chipboard', bareGrip: 'raw_board', matters: 'Crumbles, and swells for good once wet: consolidate, fill, seal.', basis: 'practice' },
   plywood: { label: 'Plywood', matters: 'The face behaves like its species; the edge needs filling.', basis: 'practice' },
-  hardboard: { label: 'Hardboard', matters: 'Thin and thirsty; oil-tempered kinds resist waterborne primer.', basis: 'practice' },
-  metal_ferrous: { label: 'Iron or steel', matters: 'Rusts under waterborne primer: it needs its own primer.', basis: 'practice', cutsHard: true },
-  metal_nonferrous: { label: 'Brass, aluminium or zinc', matters: 'Needs a primer made for it, or is masked and left.', basis: 'practice', cutsHard: true },
-  plastic: { label: 'Plastic', matters: 'Often best left: few primers hold for long.', basis: 'practice' },
-  glass_ceramic: { label: 'Glass or ceramic', matters: 'Mask it and leave it.', basis: 'practice', cutsHard: true },
+  hardboard: { label: 'Hardboard', bareGrip: 'raw_board', matters: 'Thin and thirsty; oil-tempered kinds resist waterborne primer.', basis: 'practice' },
+  metal_ferrous: { label: 'Iron or steel', bareGrip: 'metal', matters: 'Rusts under waterborne primer: it needs its own primer.', basis: 'practice', cutsHard: true },
+  metal_nonferrous: { label: 'Brass, aluminium or zinc', bareGrip: 'metal', matters: 'Needs a primer made for it, or is masked and left.', basis: 'practice', cutsHard: true },
+  plastic: { label: 'Plastic', bareGrip: 'film', matters: 'Often best left: few primers hold for long.', basis: 'practice' },
+  glass_ceramic: { label: 'Glass or ceramic', bareGrip: 'film', matters: 'Mask it and leave it.', basis: 'practice', cutsHard: true },
 };
 
 export interface FinishFact {
@@ -43,26 +46,28 @@ export interface FinishFact {
   softens: boolean;
   /** How hard it is to get a grip on it: 0 porous, 1 a coating, 2 slick and closed. */
   slickness: 0 | 1 | 2;
+  /** What it is to a first coat; left out, the material is. */
+  grip?: GripGround;
   basis: Basis;
 }
 
 // prettier-ignore
 export const FINISH_FACTS: Record<FinishCode, FinishFact> = {
   bare: { label: 'no finish', opaque: false, softens: false, slickness: 0, basis: 'practice' },
-  wax: { label: 'wax', opaque: false, softens: false, slickness: 1, basis: 'practice' },
-  oil: { label: 'oil', opaque: false, softens: false, slickness: 0, basis: 'practice' },
-  shellac: { label: 'shellac', opaque: false, softens: true, slickness: 1, basis: 'practice' },
-  nitro_lacquer: { label: 'nitrocellulose lacquer', opaque: false, softens: true, slickness: 1, basis: 'practice' },
-  varnish_oil: { label: 'oil varnish', opaque: false, softens: true, slickness: 1, basis: 'practice' },
-  waterborne_clear: { label: 'waterborne clear coat', opaque: false, softens: true, slickness: 1, basis: 'practice' },
-  catalysed_lacquer: { label: 'factory two-part lacquer', opaque: false, softens: true, slickness: 2, basis: 'practice' },
-  chalk_paint: { label: 'chalk-type paint', opaque: true, softens: false, slickness: 0, basis: 'practice' },
-  latex_paint: { label: 'waterborne paint', opaque: true, softens: true, slickness: 1, basis: 'practice' },
-  mineral_paint: { label: 'mineral paint', opaque: true, softens: true, slickness: 1, basis: 'practice' },
-  alkyd_paint: { label: 'solvent gloss paint', opaque: true, softens: true, slickness: 1, basis: 'practice' },
-  factory_film: { label: 'factory film', opaque: false, softens: false, slickness: 2, basis: 'practice' },
-  powder_coat: { label: 'powder coat', opaque: true, softens: false, slickness: 2, basis: 'practice' },
-  unknown: { label: 'a coating not in the list', opaque: false, softens: false, slickness: 1, basis: 'estimate' },
+  wax: { label: 'wax', opaque: false, softens: false, slickness: 1, grip: 'coat', basis: 'practice' },
+  oil: { label: 'oil', opaque: false, softens: false, slickness: 0, grip: 'coat', basis: 'practice' },
+  shellac: { label: 'shellac', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  nitro_lacquer: { label: 'nitrocellulose lacquer', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  varnish_oil: { label: 'oil varnish', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  waterborne_clear: { label: 'waterborne clear coat', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  catalysed_lacquer: { label: 'factory two-part lacquer', opaque: false, softens: true, slickness: 2, grip: 'coat', basis: 'practice' },
+  chalk_paint: { label: 'chalk-type paint', opaque: true, softens: false, slickness: 0, grip: 'soft_paint', basis: 'practice' },
+  latex_paint: { label: 'waterborne paint', opaque: true, softens: true, slickness: 1, grip: 'soft_paint', basis: 'practice' },
+  mineral_paint: { label: 'mineral paint', opaque: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  alkyd_paint: { label: 'solvent gloss paint', opaque: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  factory_film: { label: 'factory film', opaque: false, softens: false, slickness: 2, grip: 'film', basis: 'practice' },
+  powder_coat: { label: 'powder coat', opaque: true, softens: false, slickness: 2, grip: 'film', basis: 'practice' },
+  unknown: { label: 'a coating not in the list', opaque: false, softens: false, slickness: 1, grip: 'coat', basis: 'estimate' },
 };
 
 /** Typical colour of each material under a clear coat, for forecasting how many coats hide it (estimates). */

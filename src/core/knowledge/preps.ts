@@ -10,6 +10,8 @@ export interface PrepFact {
   group: PrepGroup;
   /** The paper it is done with. */
   grit?: number;
+  /** A fine soft pad: its scratch is shallow. */
+  soft?: true;
   /** The grit whose scratch holds a coat alike. */
   holdsAs?: PrepCode;
 }
@@ -19,7 +21,7 @@ export const PREP_FACTS: Record<PrepCode, PrepFact> = {
   scuff_120: { label: 'Scuff 120', group: 'scuff', grit: 120, holdsAs: 'scuff_150' },
   scuff_150: { label: 'Scuff 150', group: 'scuff', grit: 150 },
   scuff_180: { label: 'Scuff 180', group: 'scuff', grit: 180, holdsAs: 'scuff_150' },
-  scuff_220: { label: 'Scuff 220', group: 'scuff', grit: 220 },
+  scuff_220: { label: 'Scuff 220', group: 'scuff', grit: 220, soft: true },
   liquid_degloss: { label: 'Deglosser', group: 'liquid_degloss' },
   strip: { label: 'Stripped', group: 'bare' },
   sand_bare: { label: 'Sanded bare', group: 'bare', grit: 150 },

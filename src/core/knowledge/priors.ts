@@ -122,14 +122,19 @@ export const OPAQUE_IF_PAINTED: Record<'yes' | 'no' | 'unknown', number> = { yes
 /** A material or finish the owner states is so with this chance until checks speak against it (estimate). */
 export const STATED_CERTAINTY = 0.985;
 
-/** Chance that a pale paint would be stained, by material, before any check. */
+/** Chance that a pale paint without a block would be stained within a year, by material, before any check (common practice). */
 // prettier-ignore
 export const BLEED_PRIOR: Record<SubstrateCode, number> = {
-  knotty_softwood: 0.9, clear_softwood: 0.2, open_grain_hardwood: 0.45, closed_grain_hardwood: 0.1,
-  tannin_rich_wood: 0.85, oily_tropical_wood: 0.4, wood_veneer: 0.35, hpl_laminate: 0.02, melamine_board: 0.02,
-  thermofoil: 0.02, paper_foil: 0.04, mdf: 0.03, particleboard: 0.08, plywood: 0.15, hardboard: 0.1,
+  knotty_softwood: 0.6, clear_softwood: 0.1, open_grain_hardwood: 0.4, closed_grain_hardwood: 0.04,
+  tannin_rich_wood: 0.6, oily_tropical_wood: 0.3, wood_veneer: 0.3, hpl_laminate: 0.01, melamine_board: 0.01,
+  thermofoil: 0.01, paper_foil: 0.01, mdf: 0.01, particleboard: 0.01, plywood: 0.08, hardboard: 0.01,
   metal_ferrous: 0.1, metal_nonferrous: 0.01, plastic: 0.01, glass_ceramic: 0.005,
 };
+/**
+ * Paint that has lain on wood for years and shows nothing holds what is under it: so much of the chance is left (a pale
+ * door that has shown nothing: 2 in 100; common practice). Stripped, the wood is what it was.
+ */
+export const BLEED_UNDER_OLD_PAINT = 0.05;
 
 /** Chance of each contaminant on a woodwork finish, before any check; rooms change it below. */
 export const PRESENT_PRIOR: Record<Exclude<SmallFact, 'bleed'>, number> = {
@@ -160,8 +165,12 @@ export const GRAIN_PRIOR: Record<SubstrateCode, Record<GrainCode, number>> = {
   glass_ceramic: NO_GRAIN,
 };
 
+/** Before anything was probed (common practice). */
 export const SOUNDNESS_PRIOR = {
-  painted: { sound: 0.68, marginal: 0.22, failing: 0.1 },
-  clear: { sound: 0.8, marginal: 0.15, failing: 0.05 },
-  film: { sound: 0.96, marginal: 0.03, failing: 0.01 },
+  painted: { sound: 0.78, marginal: 0.16, failing: 0.06 },
+  clear: { sound: 0.9, marginal: 0.08, failing: 0.02 },
+  // Loose: half of it hangs on.
+  film: { sound: 0.97, marginal: 0.015, failing: 0.015 },
+  // No coat can fail where there is none; what is fuzzy or weathered is marginal.
+  bare: { sound: 0.9699, marginal: 0.03, failing: 0.0001 },
 } as const;

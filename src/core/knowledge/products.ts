@@ -8,6 +8,8 @@ export type Carrier = 'water' | 'alcohol' | 'solvent' | 'two_part' | 'none';
 export interface PrimerFact {
   label: string;
   slick: Rating;
+  /** Grip on bright metal, where that is not as on other slick faces. */
+  metal?: Rating;
   /** Tannin, dye and knot block under pale paint. */
   block: Rating;
   oldStains: boolean;
@@ -46,7 +48,7 @@ export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
   allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
   stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
   aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice', applied: ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'], sprayCan: true },
-  metal_primer: { label: 'Metal primer', slick: 'good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1], note: 'For metal only.', basis: 'practice' },
+  metal_primer: { label: 'Metal primer', metal: 'best', slick: 'good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1], note: 'For metal only.', basis: 'practice' },
   mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', coats: [1, 2], note: 'For raw MDF faces and edges.', basis: 'practice' },
 };
 
@@ -126,6 +128,8 @@ export interface PaintFact {
   seal: 'always' | 'hard_worn' | 'never';
   carrier: Carrier;
   ragsHeat?: true;
+  /** How often it lets go where no primer is under it, against a self-priming enamel. */
+  straight: number;
   /** What it is made of, where that says what it may be mixed with: chalk takes the hardness out of an enamel. */
   body?: 'chalk' | 'enamel';
   /** Hours until tape may lie on it and come off again without it (common practice; a soft film wants longer). */
@@ -143,14 +147,14 @@ export interface PaintFact {
 
 // prettier-ignore
 export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
-  chalk_paint: { label: 'Chalk-type paint', body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', tapeFromH: 24, basis: 'practice' },
-  mineral_paint: { label: 'Mineral paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
-  milk_paint_acrylic: { label: 'Acrylic milk paint', sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
-  latex_wall_paint: { label: 'Wall paint', sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, tapeFromH: 72, basis: 'practice' },
-  wb_alkyd_enamel: { label: 'Cabinet enamel', body: 'enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', tapeFromH: 24, basis: 'practice' },
-  oil_enamel: { label: 'Oil enamel', body: 'enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, tapeFromH: 48, basis: 'practice' },
-  aerosol_enamel: { label: 'Aerosol enamel', body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, tapeFromH: 48, basis: 'practice' },
-  cabinet_paint_2k: { label: 'Two-part cabinet paint', body: 'enamel', sheens: ['satin'], seal: 'never', carrier: 'two_part', tapeFromH: 24, basis: 'practice' },
+  chalk_paint: { label: 'Chalk-type paint', straight: 1.3, body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  mineral_paint: { label: 'Mineral paint', straight: 1, sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  milk_paint_acrylic: { label: 'Acrylic milk paint', straight: 1.2, sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  latex_wall_paint: { label: 'Wall paint', straight: 2.25, sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, tapeFromH: 72, basis: 'practice' },
+  wb_alkyd_enamel: { label: 'Cabinet enamel', straight: 1, body: 'enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  oil_enamel: { label: 'Oil enamel', straight: 1.1, body: 'enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, tapeFromH: 48, basis: 'practice' },
+  aerosol_enamel: { label: 'Aerosol enamel', straight: 1.4, body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, tapeFromH: 48, basis: 'practice' },
+  cabinet_paint_2k: { label: 'Two-part cabinet paint', straight: 0.6, body: 'enamel', sheens: ['satin'], seal: 'never', carrier: 'two_part', tapeFromH: 24, basis: 'practice' },
 };
 
 export interface ProductFact {

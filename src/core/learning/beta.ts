@@ -18,7 +18,10 @@ export function betaShareBelow(x: number, a: number, b: number): number {
   if (x <= 0) return 0;
   if (x >= 1) return 1;
   // The fraction converges fast on the near side of the mean only.
-  if (x > (a + 1) / (a + b + 2)) return 1 - betaShareBelow(1 - x, b, a);
+  return x > (a + 1) / (a + b + 2) ? 1 - sumFraction(1 - x, b, a) : sumFraction(x, a, b);
+}
+
+function sumFraction(x: number, a: number, b: number): number {
   const front = Math.exp(
     logGamma(a + b) - logGamma(a) - logGamma(b) + a * Math.log(x) + b * Math.log1p(-x) - Math.log(a),
   );

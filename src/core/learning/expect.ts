@@ -1,30 +1,18 @@
-import { FINISH_FACTS, PRIMER_FACTS, type PrepCode, type PrimerCode, type Rating } from '../knowledge';
+import {
+  GRIP_LOSS,
+  gripGroundOf,
+  PAINT_FACTS,
+  PRIMER_FACTS,
+  PREP_FACTS,
+  SOFT_PAD_FACTOR,
+  type GripGround,
+  type PaintCode,
+  type PrepCode,
+  type PrimerCode,
+  type Rating,
+} from '../knowledge';
 import type { Surface } from './discounts';
 
-/*
- * Chances of failure by ground, prep and primer before the shop has tested anything. All figures are estimates in the
- * order of what common practice reports, which `expect.test` walks through (on a slick face a scuff does more than a
- * primer, and both together are surest); the shop's own tests move them.
- */
-const LOSS_UNPREPARED = [0.02, 0.25, 0.5] as const;
-const AFTER_PREP: Record<PrepCode, readonly [number, number, number]> = {
-  none: [1, 1, 1],
-  scuff_120: [0.6, 0.15, 0.12],
-  scuff_150: [0.6, 0.15, 0.12],
-  scuff_180: [0.6, 0.15, 0.16],
-  scuff_220: [0.6, 0.16, 0.2],
-  liquid_degloss: [1, 0.22, 1],
-  strip: [0.5, 0.04, 0.1],
-  sand_bare: [0.5, 0.04, 0.1],
-};
-const AFTER_PRIMER: Record<Rating, readonly [number, number, number]> = {
-  none: [1, 1, 1],
-  poor: [0.5, 0.5, 0.8],
-  fair: [0.4, 0.35, 0.5],
-  good: [0.35, 0.2, 0.22],
-  very_good: [0.35, 0.2, 0.18],
-  best: [0.35, 0.13, 0.1],
-};
 /** Share of what bleeds that comes through one coat and through two. */
 export const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
   none: [0.97, 0.95],
@@ -35,13 +23,30 @@ export const BLEED_LEAK: Record<Rating, readonly [number, number]> = {
   best: [0.06, 0.02],
 };
 
-/** Chance that the first coat lets go of a sound ground, from the chances that it is porous, coated or slick. */
-export function expectLoss(slickness: readonly number[], prep: PrepCode, primer: PrimerCode | null): number {
-  const rating = primer ? PRIMER_FACTS[primer].slick : 'none';
-  return slickness.reduce(
-    (sum, p, level) => sum + p * LOSS_UNPREPARED[level]! * AFTER_PREP[prep][level]! * AFTER_PRIMER[rating][level]!,
-    0,
-  );
+/** What is put on a ground first. */
+export interface FirstCoat {
+  prep: PrepCode;
+  primer: PrimerCode | null;
+  /** Without a primer: the paint that goes straight on. */
+  paint?: PaintCode | null;
+}
+
+/** Chance that the first coat lets go of a sound, clean ground, 0–1. `grips`: the chance of each kind of ground. */
+export function expectLoss(grips: ReadonlyMap<GripGround, number>, coat: FirstCoat): number {
+  let sum = 0;
+  for (const [ground, p] of grips) sum += p * expectLossOn(ground, coat);
+  return sum;
+}
+
+/** The same on a ground that is known. Example: two-part primer on a scuffed film → 0.015. */
+export function expectLossOn(ground: GripGround, { prep, primer, paint = null }: FirstCoat): number {
+  const row = primer ? PRIMER_FACTS[primer] : null;
+  const rating = (ground === 'metal' ? row?.metal : undefined) ?? row?.slick ?? 'none';
+  const loss = GRIP_LOSS[ground][PREP_FACTS[prep].group][rating];
+  const soft = ground === 'film' && PREP_FACTS[prep].soft ? SOFT_PAD_FACTOR : 1;
+  // Straight on, it is the paint that has to hold: some do more than others.
+  const straight = primer === null && paint ? PAINT_FACTS[paint].straight : 1;
+  return Math.min(0.95, loss * soft * straight);
 }
 
 /** What a treatment would be expected to do on a surface that is known: chance of failure, 0–1. */
@@ -58,11 +63,14 @@ export function expectFailure(
 }
 
 /** A table of estimates that claims to be surer than this claims too much. */
-const LEAST_DOUBT = 0.02;
+const LEAST_DOUBT = 0.01;
 
-function lookUp(mode: 'adhesion' | 'bleed', surface: Surface, prep: PrepCode, code: PrimerCode | null): number {
-  if (mode === 'bleed') return BLEED_LEAK[code ? PRIMER_FACTS[code].block : 'none'][0];
-  const slickness = [0, 0, 0];
-  slickness[FINISH_FACTS[surface.finish].slickness] = 1;
-  return expectLoss(slickness, prep, code);
+function lookUp(
+  mode: 'adhesion' | 'bleed',
+  { substrate, finish }: Surface,
+  prep: PrepCode,
+  primer: PrimerCode | null,
+): number {
+  if (mode === 'bleed') return BLEED_LEAK[primer ? PRIMER_FACTS[primer].block : 'none'][0];
+  return expectLossOn(gripGroundOf(substrate, finish), { prep, primer });
 }

@@ -59,7 +59,7 @@ export function requirementsFor(
   dossier: Dossier,
   zone: Zone,
   wanted: Wanted,
-  exposure: Exposure = exposureOf(dossier, zone),
+  exposure: Exposure = exposureOf(dossier, zone, wanted.treatment.prep),
 ): Requirement[] {
   const limits = limitsOf(dossier);
   const readings = listReadings(dossier, zone);

@@ -14,8 +14,8 @@ const ATTENTION = 2.3;
 const CASES: [string, History, Observation[]][] = [
   ['nothing known', {}, []],
   ['an old, painted piece', { era: '1940_1977', painted_before: 'yes' }, []],
-  ['a red rag', { era: 'before_1940' }, [{ check: 'damp_rag', result: 'red_pink' }]],
-  ['a plastic strip', { era: 'since_2000' }, [{ check: 'edge_line', result: 'plastic_strip' }]],
+  ['a red rag', { era: 'since_2000' }, [{ check: 'damp_rag', result: 'red_pink' }]],
+  ['a plastic strip', { painted_before: 'yes' }, [{ check: 'edge_line', result: 'plastic_strip' }]],
   ['specks on the tape', { painted_before: 'yes' }, [{ check: 'tape_pull', result: 'specks' }]],
 ];
 

@@ -42,6 +42,7 @@ describe('what is asked first', () => {
       pattern_repeat: 'plain_colour',
       pores: 'seen_not_felt',
       core_view: 'chips',
+      wood_colour: 'grey_white_plain',
     };
     expect(diagnoseZone(piece, zone).hazards).toContainEqual(expect.objectContaining({ gate: 'lead_test' }));
     const observations: Observation[] = [];

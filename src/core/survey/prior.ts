@@ -1,5 +1,6 @@
 import {
   BLEED_PRIOR,
+  BLEED_UNDER_OLD_PAINT,
   FINISH_BY_ERA,
   FINISH_FACTS,
   finishWeights,
@@ -100,7 +101,7 @@ function facetPrior(name: FacetName, state: State, role: RoleCode, room: RoomCod
   const film = finish.slickness === 2;
   switch (name) {
     case 'soundness': {
-      const table = film ? SOUNDNESS_PRIOR.film : finish.opaque ? SOUNDNESS_PRIOR.painted : SOUNDNESS_PRIOR.clear;
+      const table = SOUNDNESS_PRIOR[coatOf(state)];
       return [table.sound, table.marginal, table.failing];
     }
     case 'grain': {
@@ -108,7 +109,7 @@ function facetPrior(name: FacetName, state: State, role: RoleCode, room: RoomCod
       return [closed, medium, open];
     }
     case 'seep': {
-      const bleed = BLEED_PRIOR[state.substrate];
+      const bleed = Math.max(LEAST_BLEED, BLEED_PRIOR[state.substrate] * (finish.opaque ? BLEED_UNDER_OLD_PAINT : 1));
       const grease = (room && GREASE_BY_ROOM[room]) ?? PRESENT_PRIOR.grease;
       return [(1 - bleed) * (1 - grease), (1 - bleed) * grease, bleed * (1 - grease), bleed * grease];
     }
@@ -127,6 +128,17 @@ function facetPrior(name: FacetName, state: State, role: RoleCode, room: RoomCod
       return [1 - odour, odour];
     }
   }
+}
+
+/** Nothing is so tight that never anything came through. */
+const LEAST_BLEED = 0.005;
+
+/** What there is that may fail: a coat that can be softened is none of the factory's films. */
+function coatOf({ finish }: State): keyof typeof SOUNDNESS_PRIOR {
+  const { opaque, softens, slickness } = FINISH_FACTS[finish];
+  if (finish === 'bare') return 'bare';
+  if (slickness === 2 && !softens) return 'film';
+  return opaque ? 'painted' : 'clear';
 }
 
 function normalise(weights: readonly number[]): number[] {

@@ -1,7 +1,11 @@
 import {
   FACED_BOARDS,
   FINISH_FACTS,
+  gripGroundOf,
+  leavesBare,
+  USE_FACTORS,
   type FinishCode,
+  type GripGround,
   type PaintCode,
   type PieceKind,
   type PrepCode,
@@ -100,9 +104,15 @@ export interface Ground {
   /** It cannot be carried off: walls, floor and worktop are near. */
   inPlace: boolean;
   states: (State & { p: number })[];
+  /** Chance of each kind of ground that a first coat may meet. */
+  grips: ReadonlyMap<GripGround, number>;
+  /** How much harder the place where it will stand is on paint than a bedroom. */
+  use: number;
   /** Chances that the face is porous, coated, or slick and closed. */
   slickness: readonly [number, number, number];
   pBleed: number;
+  /** The same once the old coat is off. */
+  pBleedBare: number;
   /** Only knots and single stains are to be blocked. */
   bleedsInSpots: boolean;
   /** Single old stains that come through, beside what the survey counts as bleeding, and in how many places. */
@@ -180,8 +190,11 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     greasy: dossier.piece.kind === 'kitchen_run' || dossier.piece.history?.room === 'kitchen',
     inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
+    grips: sumGrips(states),
+    use: useOf(dossier, zone),
     slickness: [slick(0), slick(1), slick(2)],
     pBleed: chanceOfBleed(dossier, zone),
+    pBleedBare: chanceOfBleed(dossier, zone, 'strip'),
     bleedsInSpots: stain?.extent === 'spot',
     stains: readStains(zone.defects ?? []),
     pFailing: soundness.get('failing') ?? 0,
@@ -295,9 +308,37 @@ function makeProofOf(dossier: Dossier, zone: Zone, pale: boolean): Ground['proof
   };
 }
 
-/** Must colour be held back here? */
-export const isBleeding = ({ pBleed, pale }: Pick<Ground, 'pBleed' | 'pale'>): boolean =>
-  expectsBleed({ bleeds: pBleed, pale });
+function sumGrips(states: Ground['states']): Map<GripGround, number> {
+  const grips = new Map<GripGround, number>();
+  for (const { substrate, finish, p } of states) {
+    const ground = gripGroundOf(substrate, finish);
+    grips.set(ground, (grips.get(ground) ?? 0) + p);
+  }
+  return grips;
+}
+
+/** Where it will stand decides how hard it is used; where that is not said, where it stood. The hardest counts. */
+function useOf({ piece, goal }: Dossier, { role, wear, wet }: Zone): number {
+  const room = goal?.room ?? piece.history?.room;
+  const fronts = role === 'door' || role === 'drawer_front' || role === 'front';
+  const { dining, child, dailyTop, kitchenFront, wetRoom } = USE_FACTORS;
+  return Math.max(
+    1,
+    room === 'dining' ? dining : 1,
+    room === 'nursery' || goal?.for_child ? child : 1,
+    role === 'top' && wear !== 'low' ? dailyTop : 1,
+    room === 'kitchen' && fronts ? kitchenFront : 1,
+    room === 'bathroom' || wet ? wetRoom : 1,
+  );
+}
+
+/** Chance that colour comes out of a ground prepared like this, 0–1. */
+export const bleedsAfter = ({ pBleed, pBleedBare }: Ground, prep: PrepCode): number =>
+  leavesBare(prep) ? pBleedBare : pBleed;
+
+/** Must colour be held back here? `prep`: once it was prepared so. */
+export const isBleeding = (ground: Ground, prep: PrepCode = 'none'): boolean =>
+  expectsBleed({ bleeds: bleedsAfter(ground, prep), pale: ground.pale });
 
 export function sumWhere(states: Ground['states'], test: (state: State) => boolean): number {
   return states.reduce((sum, state) => sum + (test(state) ? state.p : 0), 0);

@@ -14,7 +14,16 @@ import {
 import { isOfGrip, type Requirement } from '../proof';
 import { CREDIBLE } from '../survey';
 import type { Choice } from './choice';
-import { FAILING_LIMIT, hasFinish, hasSubstrate, isBleeding, isCredible, sumWhere, type Ground } from './ground';
+import {
+  bleedsAfter,
+  FAILING_LIMIT,
+  hasFinish,
+  hasSubstrate,
+  isBleeding,
+  isCredible,
+  sumWhere,
+  type Ground,
+} from './ground';
 import type { HardFinding, HardParams } from './findings';
 import { holdsColour, sealsStains } from './risk';
 import { chooseStripping, faceOf } from './stripping';
@@ -67,7 +76,7 @@ const WEAK: readonly string[] = ['none', 'poor'];
 function isTooWeak({ code, coats }: PrimerCoats, { prep }: SurfaceState, g: Ground): boolean {
   const hard = g.slickness[2] >= CREDIBLE || isCredible(g, hasSubstrate('oily_tropical_wood'));
   if (!hard || !WEAK.includes(PRIMER_FACTS[code].slick)) return false;
-  const grip = g.proofOf({ prep, primer: code, coats }, g.pBleed).filter(({ shows }) => isOfGrip(shows));
+  const grip = g.proofOf({ prep, primer: code, coats }, bleedsAfter(g, prep)).filter(({ shows }) => isOfGrip(shows));
   return grip.some(({ state }) => state !== 'met');
 }
 
@@ -235,8 +244,8 @@ const PRIMER_RULES: readonly HardRule[] = [
 const PAINT_RULES: readonly HardRule[] = [
   {
     id: 'no_stain_block_on_bleed', basis: 'practice',
-    cuts: (c, s, g) => c.closesGround === true && isBleeding(g) && g.schools.stain_block !== 'wait_and_see' && !isStainBlocked(s, g),
-    finds: (_c, { primers }, g) => ({ primers: [...primers], p: g.pBleed }),
+    cuts: (c, s, g) => c.closesGround === true && isBleeding(g, s.prep) && g.schools.stain_block !== 'wait_and_see' && !isStainBlocked(s, g),
+    finds: (_c, { primers, prep }, g) => ({ primers: [...primers], p: bleedsAfter(g, prep) }),
   },
   {
     id: 'stain_unsealed', basis: 'practice',
@@ -312,5 +321,7 @@ function findFailed(c: Choice, s: SurfaceState, g: Ground): Requirement | undefi
   if (!first && !(c.closesGround && s.primers.length === 1)) return undefined;
   const primer = first ? firstPrimer(c) : s.primers[0];
   const treatment = { prep: s.prep, primer: primer?.code ?? ('none' as const), coats: primer?.coats ?? 0 };
-  return g.proofOf(treatment, g.pBleed).find(({ state, shows }) => state === 'failed' && isOfGrip(shows) === first);
+  return g
+    .proofOf(treatment, bleedsAfter(g, s.prep))
+    .find(({ state, shows }) => state === 'failed' && isOfGrip(shows) === first);
 }

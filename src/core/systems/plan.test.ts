@@ -266,7 +266,7 @@ describe('what a plan takes for granted', () => {
 });
 
 describe('what would change a plan', () => {
-  const open = make({ role: 'front', area_m2: 2, observations: [] }, { goal: { grain: 'hide' } });
+  const open = make({ role: 'front', area_m2: 2, observations: [] });
   const points = listTurningPoints({
     ...open,
     piece: { kind: 'table', history: { era: '1940_1977', painted_before: 'no' } },

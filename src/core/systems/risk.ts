@@ -1,7 +1,14 @@
-import { PRIMER_FACTS, leavesBare, type PrepCode, type PrimerCode } from '../knowledge';
-import { BLEED_LEAK, expectLoss, updateCounts, type Pooled } from '../learning';
+import {
+  leavesBare,
+  OLD_COAT_LOSS,
+  PRIMER_FACTS,
+  type GripGround,
+  type PaintCode,
+  type PrimerCode,
+} from '../knowledge';
+import { BLEED_LEAK, expectLoss, updateCounts, type FirstCoat, type Pooled } from '../learning';
 import type { Choice } from './choice';
-import type { Ground } from './ground';
+import { bleedsAfter, type Ground } from './ground';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
 export const FAILURE_MODES = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const;
@@ -14,7 +21,7 @@ const SPOT_SEALED = 0.5;
 
 /** Old stains that come through what seals them, as a share (estimate). */
 const STAIN_SEALED = 0.05;
-const RAW_BOARD = [1, 0, 0] as const;
+const RAW_BOARD: ReadonlyMap<GripGround, number> = new Map([['raw_board', 1]]);
 
 /** Single old stains are held by a seal of their own or by a primer that holds old stains. */
 export const sealsStains = ({ primers, spotSeal }: Pick<SurfaceState, 'primers' | 'spotSeal'>): boolean =>
@@ -25,10 +32,12 @@ export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground)
   const first = before.primers.length === 0 && before.paint === null;
   const chances: Chances = {};
   if (first && (choice.op === 'prime' || choice.op === 'paint' || choice.op === 'topcoat')) {
-    const primer = choice.sets.primers?.[0]?.code ?? null;
-    chances.adhesion = before.bared
-      ? expectLoss(RAW_BOARD, before.prep, primer)
-      : estimateAdhesion(before.prep, primer, ground);
+    const coat: FirstCoat = {
+      prep: before.prep,
+      primer: choice.sets.primers?.[0]?.code ?? null,
+      paint: choice.op === 'paint' ? (choice.product!.class as PaintCode) : null,
+    };
+    chances.adhesion = before.bared ? inUse(expectLoss(RAW_BOARD, coat), ground) : estimateAdhesion(coat, ground);
   }
   if (choice.closesGround) {
     const stained = ground.stains.p * (ground.pale ? 1 : 0.1) * (sealsStains(before) ? STAIN_SEALED : 1);
@@ -42,15 +51,20 @@ export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground)
 }
 
 /** Chance that the first coat lets go of a ground prepared like this, after the shop's own tests. */
-export function estimateAdhesion(prep: PrepCode, primer: PrimerCode | null, ground: Ground): number {
-  const loss = expectLoss(ground.slickness, prep, primer);
-  const oldCoat = leavesBare(prep) ? 0 : 0.6 * ground.pFailing + 0.06 * ground.pMarginal;
-  return updateByOwnTests(1 - (1 - loss) * (1 - oldCoat), ground.pool('adhesion', prep, primer ?? 'none'));
+export function estimateAdhesion(coat: FirstCoat, ground: Ground): number {
+  const { prep, primer } = coat;
+  const { failing, marginal } = OLD_COAT_LOSS;
+  const oldCoat = leavesBare(prep) ? 0 : failing * ground.pFailing + marginal * ground.pMarginal;
+  const loss = 1 - (1 - expectLoss(ground.grips, coat)) * (1 - oldCoat);
+  return inUse(updateByOwnTests(loss, ground.pool('adhesion', prep, primer ?? 'none')), ground);
 }
+
+/** Hard use multiplies what lets go: as a hazard, so that it never goes over one. */
+const inUse = (p: number, { use }: Pick<Ground, 'use'>): number => 1 - (1 - p) ** use;
 
 /** Chance that colour comes through the paint, over what has been put on so far. */
 export function estimateBleed(state: SurfaceState, ground: Ground): number {
-  const estimate = ground.pBleed * computeLeak(state, ground) * (ground.pale ? 1 : 0.1);
+  const estimate = bleedsAfter(ground, state.prep) * computeLeak(state, ground) * (ground.pale ? 1 : 0.1);
   return updateByOwnTests(estimate, ground.pool('bleed', state.prep, state.primers[0]?.code ?? 'none'));
 }
 

@@ -1,7 +1,7 @@
 import { PAINT_FACTS, PAINTS, type PaintCode } from '../knowledge';
 import { measureCoats, pass, type Choice, type Step } from './choice';
 import { contrastOf, forecastCoats, forecastOver, listFarSide, type Cover } from './cover';
-import type { Ground } from './ground';
+import { bleedsAfter, type Ground } from './ground';
 import { isBanded, makeHandSteps } from './hand-rules';
 import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
@@ -45,7 +45,7 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const { prep, primers } = state;
   const treatment = { prep, primer: primers[0]?.code ?? ('none' as const), coats: primers[0]?.coats ?? 0 };
   // Under a primer its own patch was planned with it; only one that was watched under another paint is asked anew.
-  const under = first ? [] : ground.proofOf(treatment, ground.pBleed);
+  const under = first ? [] : ground.proofOf(treatment, bleedsAfter(ground, prep));
   const own = planProof(ground, { ...treatment, paint: product.class as PaintCode });
   const proof = own && (first || under.every(({ state: shown }) => shown === 'met')) ? own : null;
   const { recoatH } = product;

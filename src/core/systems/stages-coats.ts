@@ -19,7 +19,7 @@ import { CREDIBLE, mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, work, type Choice, type Step } from './choice';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { cureDaysOf, isOfGrip, listAskedKinds, type Requirement } from '../proof';
-import { isBleeding, type Ground } from './ground';
+import { bleedsAfter, isBleeding, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
 import type { StepReason } from './reasons';
@@ -37,9 +37,9 @@ export const offer = <T extends string>(products: readonly Product[], codes: rea
 /** Knots and single stains get a seal of their own before the whole-face primer, where there are any. */
 export const SPOT_SEALING: Stage = {
   id: 'spot_sealing',
-  choices: (_state, ground, products) => {
+  choices: ({ prep }, ground, products) => {
     if (ground.look === 'leave') return sealSmell(ground, products);
-    return sealSpotsFirst(ground, products).map((choice) => followedBy(choice, setUp(ground)));
+    return sealSpotsFirst(ground, products, prep).map((choice) => followedBy(choice, setUp(ground)));
   },
 };
 
@@ -57,9 +57,9 @@ function followedBy(choice: Choice, steps: readonly Step[]): Choice {
   };
 }
 
-function sealSpotsFirst(ground: Ground, products: readonly Product[]): Choice[] {
+function sealSpotsFirst(ground: Ground, products: readonly Product[], prep: PrepCode): Choice[] {
   const knots = (ground.zone.defects ?? []).find(({ code }) => code === 'knot');
-  const bleeds = isBleeding(ground) && (ground.bleedsInSpots || knots !== undefined);
+  const bleeds = isBleeding(ground, prep) && (ground.bleedsInSpots || knots !== undefined);
   if (ground.look !== 'opaque' || !(bleeds || ground.stains.p > 0)) return [pass()];
   const spots = ground.stains.spots || 5;
   const seals: readonly PrimerCode[] = ['shellac_primer', 'shellac_clear', 'aerosol_stainblock'];
@@ -129,7 +129,7 @@ export const PRIMING_AGAIN: Stage = {
   choices: (state, ground, products) => {
     const [first] = state.primers;
     if (!first || first.coats > 1) return [pass()];
-    const bleeds = isBleeding(ground);
+    const bleeds = isBleeding(ground, state.prep);
     const smells = needed(ground, 'odour_seal') > 0.1;
     const adds = (code: PrimerCode): boolean =>
       (bleeds && blocksStain(code) && !blocksStain(first.code)) ||
@@ -148,7 +148,7 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
       const ml = measureCoats(ground, product, coats, first);
       const minutes = coatMinutes('prime', product, coats, ground);
       const proof = first ? planProof(ground, { prep: state.prep, primer: code, coats }) : null;
-      const recoatH = recoatAsBlocker(product, code, ground);
+      const recoatH = recoatAsBlocker(product, code, ground, state.prep);
       const waitH = recoatH * coats;
       return {
         op: 'prime' as const,
@@ -177,8 +177,8 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
 }
 
 /** Hours between coats: those of the label in this air, and the night that some blockers want where they are relied on. */
-function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground): number {
-  const between = isBleeding(ground) ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
+function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground, prep: PrepCode): number {
+  const between = isBleeding(ground, prep) ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
   return Math.max(recoatH, between);
 }
 
@@ -241,7 +241,9 @@ interface Proof {
  * read alike one has the patch, and the others wait for it.
  */
 export function planProof(ground: Ground, treatment: Treatment): Proof | null {
-  const wanted = ground.proofOf(treatment, ground.pBleed).filter(({ state }) => state !== 'met');
+  const wanted = ground
+    .proofOf(treatment, bleedsAfter(ground, treatment.prep ?? 'none'))
+    .filter(({ state }) => state !== 'met');
   if (wanted.length === 0) return null;
   return {
     minutes: ground.alike[0] === ground.zone.id ? WORK_RATES.proof.once : 0,
@@ -464,7 +466,7 @@ export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): St
 
 function whyPrimer(first: boolean, prep: PrepCode, primer: PrimerCode, ground: Ground): StepReason[] {
   const grips = first && ground.slickness[2] >= 0.1;
-  const blocks = isBleeding(ground);
+  const blocks = isBleeding(ground, prep);
   const smell = needed(ground, 'odour_seal') > 0.5;
   return [{ code: 'primes', primer, grips, blocks, smell }, ...(first ? whyOwnTests(ground, prep, primer) : [])];
 }

@@ -1,6 +1,7 @@
 import {
   GREASY_FACTOR,
   HARDWARE,
+  LEFT_WAX_LOSS,
   MACHINE,
   MOULDED_FACTOR,
   WORK_RATES,
@@ -116,7 +117,7 @@ export const DEWAXING: Stage = {
   choices: (_state, ground) =>
     serveOrLeave(ground, 'dewax', () => [take('dewax', {}, [washStep(ground, 'dewax', 'wash_off_wax')])], {
       mode: 'adhesion',
-      share: 0.6,
+      share: LEFT_WAX_LOSS,
     }),
 };
 
@@ -127,7 +128,7 @@ export const DESILICONING: Stage = {
       ground,
       'desilicone',
       () => [take('desilicone', { siliconeWashed: true }, [washStep(ground, 'desilicone', 'solvent_wash')])],
-      { mode: 'adhesion', share: 0.6 },
+      { mode: 'adhesion', share: LEFT_WAX_LOSS },
     ),
 };
 

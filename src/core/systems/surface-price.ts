@@ -69,8 +69,9 @@ export function priceSurfaces(dossier: Dossier, climate: Climate): SurfacePrices
     const sure: Zone = { ...zone, stated: { substrate, finish }, observations: [] };
     const zones = dossier.zones?.map((other) => (other.id === zone.id ? sure : other));
     const met = readMetGround({ ...dossier, ...(zones ? { zones } : {}) }, sure);
+    const pBleed = bleeds ? SURE : 1 - SURE;
     const needs = new Map(met.needs).set('stain_block', bleeds ? SURE : 0);
-    const ground: Ground = { ...met, pBleed: bleeds ? SURE : 1 - SURE, needs };
+    const ground: Ground = { ...met, pBleed, pBleedBare: pBleed, needs };
     const search = searchZone(ground, products, { few: FEW });
     const found = search.goals.length > 0 ? search : null;
     solved.set(key, found);

@@ -34,6 +34,10 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
   const waxed = over === 'wax';
   raise('dewax', asks.includes('dewax') || waxed);
   raise('desilicone', asks.includes('desilicone') || asks.includes('dewax'));
+  const bleeding = {
+    pBleed: chanceOfBleed(dossier, zone, 'none', recovery),
+    pBleedBare: chanceOfBleed(dossier, zone, 'strip', recovery),
+  };
   if (over === undefined) {
     const oldFails = asks.includes('strip_old');
     const own: Zone = { ...zone, defects: keepDefects(zone, leaves) };
@@ -42,6 +46,7 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
       zone: own,
       recovery,
       needs: asked,
+      ...bleeding,
       ...(oldFails ? { pFailing: SEEN } : {}),
     };
     return { ...ground, failedFace: faceOfFailed(dossier, ground) };
@@ -66,7 +71,7 @@ export function takeUp(dossier: Dossier, zone: Zone, recovery: Recovery): Ground
     hazards: met.hazards,
     area: met.area * share,
     needs: asked,
-    pBleed: chanceOfBleed(dossier, zone),
+    ...bleeding,
     bleedsInSpots: share < 1,
     stains: { p: 0, spots: 0 },
     pFailing: 0,

@@ -112,7 +112,7 @@ function suppose(dossier: Dossier, zone: Zone, ground: Ground): Supposition[] {
   const withNeed = (code: string) => (p: number) => ({ ...ground, needs: new Map(ground.needs).set(code, p) });
   return [
     ...materials,
-    ...either(ground.pBleed, 'bleeds', (p) => ({ ...ground, pBleed: p })),
+    ...either(ground.pBleed, 'bleeds', (p) => ({ ...ground, pBleed: p, pBleedBare: p })),
     ...either(ground.pFailing, 'coat_fails', (p) => ({
       ...withNeed('strip')(p),
       pFailing: p,
