@@ -137,6 +137,6 @@ describe('plans for a thousand pieces', () => {
       }),
       { seed: SEED, numRuns: share(150), endOnFailure: true },
     );
-    expect(cheaper).toBeGreaterThan(share(3));
+    expect(cheaper).toBeGreaterThanOrEqual(share(3));
   });
 });

@@ -9,6 +9,9 @@ interface Step {
   coats?: number;
   recoat_h?: number;
   product?: string;
+  grit?: number;
+  between?: boolean;
+  repair?: string;
 }
 interface Likely {
   code: string;
@@ -27,7 +30,17 @@ export interface Circumstances {
   look: string;
   spotsOnly: boolean;
   primesAlways: boolean;
-  ventilated: boolean;
+  /** Fresh air, and how coats are put on. */
+  air: 'good' | 'limited' | 'none';
+  application: 'brush_roll' | 'spray' | 'aerosol';
+  /** The paint that is asked for by name. */
+  named: string | undefined;
+  /** A table top, a seat, or a front of a kitchen. */
+  hardUse: boolean;
+  moves: boolean;
+  doorsOn: boolean;
+  /** Patches of the shop’s own may speak for what a table would not. */
+  tested: boolean;
   area: number;
   wornHard: boolean;
   /** The school that fills after the primer. */
@@ -48,6 +61,18 @@ export const BLOCKS = ['shellac_primer', 'shellac_clear', 'stainblock_primer_oil
 /** Coats without which a class blocks nothing, and the hours between them. */
 const BLOCKING_COATS: Record<string, number> = { stainblock_primer_wb: 2 };
 const BLOCKING_NIGHT_H: Record<string, number> = { stainblock_primer_wb: 12 };
+/** Scratches off a slick face however well that is dulled. */
+const WEAK = ['allpurpose_primer_wb', 'mdf_sealer'];
+const WOODS = [
+  'knotty_softwood',
+  'clear_softwood',
+  'open_grain_hardwood',
+  'closed_grain_hardwood',
+  'tannin_rich_wood',
+  'oily_tropical_wood',
+  'wood_veneer',
+  'plywood',
+];
 const CLEARS = ['shellac_clear', 'stainblock_clear_wb'];
 /** In full or, with a warning, in part. */
 const HOLDS_SMELL = [
@@ -118,9 +143,45 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     return breaches;
   }
   expectThat(coatAt >= 0, 'a zone that is not left gets a coat');
-  expectThat(before(first('degrease'), coatAt), 'clean before any coat');
+  const washed = first('degrease', 'clean');
+  expectThat(before(washed, coatAt), 'clean before any coat');
   for (const op of ['scuff', 'sand', 'strip', 'liquid_degloss'])
-    if (first(op) >= 0) expectThat(before(first('degrease'), first(op)), `clean before ${op}`);
+    if (first(op) >= 0) expectThat(before(washed, first(op)), `clean before ${op}`);
+  const bare = among(diagnosis.finish, 'bare');
+  const board = among(diagnosis.substrate, 'mdf', 'particleboard', 'hardboard');
+  if (bare >= 0.9 && board >= 0.9) expectThat(first('degrease') < 0, 'raw board is cleaned dry');
+  const wood = among(diagnosis.substrate, ...WOODS);
+  const faceOff = steps.some(({ op }) => op === 'remove_face');
+  if (around.look === 'opaque' && bare >= 0.9 && wood >= 0.9 && !faceOff) {
+    const sanded = steps.slice(0, coatAt).filter(({ op, repair }) => op === 'sand' && !repair);
+    expectThat(sanded.length >= 2 && sanded.at(-1)!.grit! >= 180, 'raw wood is sanded in two grits');
+  }
+  const stripped = first('strip');
+  if (stripped >= 0)
+    steps.slice(0, stripped).forEach(({ op, repair }) => {
+      expectThat(op !== 'fill', 'no filling before stripping');
+      expectThat(op !== 'sand' || !repair, 'no levelling of what is stripped');
+    });
+  const sealedAt = first('edge_seal');
+  const dulled = steps.findLastIndex(({ op, repair }, i) => i < coatAt && (op === 'scuff' || op === 'sand') && !repair);
+  if (sealedAt >= 0 && dulled >= 0) expectThat(sealedAt > dulled, 'edges are sealed after the dulling');
+  if (paint === 'latex_wall_paint')
+    expectThat(around.named === paint && !around.hardUse, 'wall paint only by name, and not where it is used hard');
+  const whole = steps.filter(({ op }) => ['prime', 'paint', 'topcoat'].includes(op));
+  for (const { class: code = '' } of whole) {
+    const sprayed = around.application === 'spray' || code.startsWith('aerosol');
+    expectThat(!(sprayed && around.air === 'none'), 'no spraying without air');
+    expectThat(!(sprayed && around.air === 'limited' && STRONG.includes(code)), 'no solvent mist with only a window');
+  }
+  if (among(diagnosis.substrate, 'glass_ceramic') >= 0.6) expectThat(coatAt < 0, 'no paint on glass');
+  const metal = among(diagnosis.substrate, 'metal_ferrous', 'metal_nonferrous');
+  if (bare >= 0.9 && metal >= 0.9 && first('scuff', 'sand') >= 0 && coatAt >= 0)
+    expectThat(before(first('clean'), coatAt), 'bright metal is wiped before its primer');
+  if (around.doorsOn) expectThat(first('refit', 'hardware_off') < 0, 'what stays on is neither taken off nor put back');
+  steps.forEach(({ op, class: code = '', coats = 1 }, i) => {
+    if (op === 'paint' && coats > 1 && code !== 'aerosol_enamel')
+      expectThat(steps[i + 1]?.op === 'denib' && steps[i + 1]?.between === true, 'sanding between coats is a step');
+  });
   if (need('dewax') >= 0.1) expectThat(before(first('dewax'), coatAt), 'nothing over wax');
   if (need('desilicone') >= 0.1) expectThat(before(first('desilicone'), coatAt), 'nothing over silicone');
   if (paint && need('desilicone') >= 0.3)
@@ -138,6 +199,8 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
       first('scuff', 'sand', 'strip') >= 0 || GRIPS.includes(primers[0] ?? ''),
       'a film is scuffed or gripped',
     );
+  if (paint && slick >= 0.11 && !around.tested && !faceOff)
+    expectThat(!WEAK.includes(primers[0] ?? ''), 'no primer on a film that scratches off it');
   if (among(diagnosis.finish, 'factory_film') >= 0.11)
     expectThat(first('liquid_degloss') < 0, 'no deglosser on a film');
   if (paint && around.pale && diagnosis.bleed_p >= 0.16) {
@@ -175,7 +238,7 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
   if (paint && around.wornHard)
     expectThat(WEARS.includes(paint) || clear !== undefined, 'worn hard: enamel or a sealed paint');
   if (clear === 'wax') expectThat(!around.wornHard, 'no wax where it is worn hard');
-  if (!around.ventilated)
+  if (around.air === 'none')
     for (const step of steps) expectThat(!STRONG.includes(step.class ?? ''), `no ${step.class} without ventilation`);
   if (around.area > 0.3) expectThat(!primers.includes('aerosol_stainblock'), 'no aerosol over an area');
   for (const step of steps) {
@@ -196,9 +259,10 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
 const ORDER_OF_WORK: readonly (readonly string[])[] = [
   ['hardware_off', 'clean', 'degrease'],
   ['dry_out'],
+  ['strip'],
   ['repair', 'reglue', 'remove_face', 'consolidate'],
   ['fill'],
-  ['liquid_degloss', 'scuff', 'strip'],
+  ['liquid_degloss', 'scuff'],
   ['dust'],
 ];
 
@@ -211,6 +275,8 @@ function findDisorder(steps: readonly Step[], fillsLate: boolean): string[] {
   const rank = (op: string): number => ORDER_OF_WORK.findIndex((group) => group.includes(op));
   // Who fills after the primer fills there also where nothing is primed.
   const ranked = ground
+    // Bright metal is wiped once more when it is dulled.
+    .filter((op, i) => op !== 'clean' || !ground.slice(0, i).includes('dust'))
     .filter((op) => op !== 'fill' || !fillsLate)
     .map(rank)
     .filter((place) => place >= 0);

@@ -99,7 +99,7 @@ export function reportStep(step: Step) {
     coats,
     ml,
   } = step;
-  const { recoatH, minutes, once, between, waitH, why } = step;
+  const { recoatH, minutes, once, between, repair, waitH, why } = step;
   return {
     op,
     method,
@@ -118,6 +118,7 @@ export function reportStep(step: Step) {
     minutes,
     once_min: once,
     between,
+    repair,
     wait_h: waitH,
     ml,
     why: sayWhy(why),

@@ -23,12 +23,12 @@ export interface MoistureVerdict {
   limitPct: number;
 }
 
-/** Above this no wood is painted, whatever the room (common practice: 12–15 %). */
-const MOISTURE_CEILING_PCT = 15;
+/** Above this no wood is painted, whatever the room (common practice). */
+const MOISTURE_CEILING_PCT = 12;
 /** The meter may stand this far above the room's equilibrium (common practice). */
 const MOISTURE_MARGIN_PCT = 2;
 
-/** Whether wood is dry enough to paint: within 2 points of the room's equilibrium and at most 15 %. */
+/** Whether wood is dry enough to paint: within 2 points of the room's equilibrium and at most 12 %. */
 export function judgeMoisture(measuredPct: number, climate: Climate): MoistureVerdict {
   const equilibriumPct = computeEquilibriumMoisturePct(climate.temperature_c, climate.humidity_pct);
   const limitPct = Math.min(MOISTURE_CEILING_PCT, equilibriumPct + MOISTURE_MARGIN_PCT);

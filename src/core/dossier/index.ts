@@ -18,6 +18,7 @@ export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
 export { namePiece, nameZone, zoneName } from './names';
 export { askingOf } from './asking';
+export { isForChild, roomToBe } from './place';
 export * from './recovery';
 export { handedOverAt, waitsForPickUp } from './gone';
 export { addSpent, spentOn, type Spent } from './spent';

@@ -609,7 +609,7 @@ export const choiceSchema = z.looseObject({
       elapsed_h: z.number().min(0),
       materials_cost: z.number().min(0),
       expected_cost: z.number().min(0),
-      fumes: z.enum(['low', 'solvent', 'two_part']),
+      fumes: z.enum(['low', 'mist', 'solvent', 'two_part']),
     })
     .optional(),
   assumes: z.array(z.string().max(500)).max(100).optional(),

@@ -7,9 +7,12 @@ import type { EraCode, LeadKit } from './codes';
  */
 export function isLeadPossible(era: EraCode, region: string | undefined): boolean {
   if (era === 'since_2000') return false;
-  if (era === '1978_1999') return region !== 'US';
+  if (era === '1978_1999') return !isUnitedStates(region);
   return true;
 }
+
+/** However it is written. */
+const isUnitedStates = (region: string | undefined): boolean => region?.trim().toUpperCase() === 'US';
 
 /** Ways to test a coat for lead. Only a laboratory or an instrument in trained hands is called sure (common practice). */
 export const LEAD_KIT_FACTS: Record<LeadKit, { label: string; sure: boolean }> = {
@@ -20,7 +23,7 @@ export const LEAD_KIT_FACTS: Record<LeadKit, { label: string; sure: boolean }> =
 
 /** Whom to turn to after a positive test. The kind of practice is named, never a firm; local law decides. */
 export function turnToForLead(region: string | undefined): string {
-  if (region === 'US')
+  if (isUnitedStates(region))
     return 'Turn to a certified lead inspector, or for work for others to a certified renovator (40 CFR 745).';
   return 'Ask the local health or building authority for certified lead practice; local law decides what you may do yourself.';
 }

@@ -30,6 +30,8 @@ export interface OperationFact {
   whileAlive?: true;
   /** The group of work by whose logged times an owner's pace for it is learned; small work where none is named. */
   pace?: Exclude<PaceGroup, 'small'>;
+  /** It changes what a coat meets: a patch before it would be one of another ground. */
+  beforePatch?: true;
   /** Dangers of its own, whatever it is done with. */
   cautions?: readonly CautionCode[];
   /** What matters while doing it, most telling first; a product that is put on in its own way says its own. */
@@ -46,11 +48,11 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   degrease: { label: 'Degrease', pace: 'washing', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   dewax: { label: 'Wash off wax', pace: 'washing', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
   desilicone: { label: 'Wash off silicone', pace: 'washing', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
-  remove_face: { label: 'Take the face off', dust: 'chips', cautions: ['blades'] },
+  remove_face: { label: 'Take the face off', beforePatch: true, dust: 'chips', cautions: ['blades'] },
   reglue: { label: 'Glue down', cautions: ['glue'] },
   repair: { label: 'Repair' },
   consolidate: { label: 'Harden', says: ['Until it takes no more, then let it harden right through.'], cautions: ['fumes'] },
-  strip: { label: 'Strip', pace: 'dulling', dust: 'chips', splits: true, says: ['All of it comes off, or what stays will lift the new coat.'] },
+  strip: { label: 'Strip', beforePatch: true, pace: 'dulling', dust: 'chips', splits: true, says: ['All of it comes off, or what stays will lift the new coat.'] },
   fill: { label: 'Fill', dust: 'sanding', dries: true, splits: true, says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
   liquid_degloss: { label: 'Liquid deglosser', pace: 'dulling', dulls: 'ground', cleans: true, says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
   scuff: { label: 'Scuff', pace: 'dulling', dulls: 'ground', dust: 'sanding', splits: true, says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
@@ -59,9 +61,9 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   grain_fill: { label: 'Fill the grain', pace: 'dulling', dust: 'sanding', dries: true, says: ['Across the grain, pressed in; sand 220 until it is left in the pores only.', 'Deep oak wants a second pass.'] },
   edge_seal: { label: 'Seal edges', pace: 'coating', coat: 'seal', says: ['Two thin coats, sanded between. Never flood a board edge with water.'] },
   spot_seal: { label: 'Seal spots', pace: 'coating', coat: 'seal', says: ['A finger’s breadth beyond the stain all round.', 'Two thin dabs hold back more than one thick one.'] },
-  dry_out: { label: 'Let dry out', whileAlive: true, says: ['Moving air, no heat: boards that dry fast crack.', 'Measure again; the room sets how far it goes.'] },
-  wait: { label: 'Wait', whileAlive: true, says: ['Nothing over it until its time is up.'] },
-  proof: { label: 'Prove on a patch', says: ['On a hidden place of the same surface, prepared just like the piece.', 'No label where paint will go: the map is the label.'] },
+  dry_out: { label: 'Let dry out', beforePatch: true, whileAlive: true, says: ['Moving air, no heat: boards that dry fast crack.', 'Measure again; the room sets how far it goes.'] },
+  wait: { label: 'Wait', beforePatch: true, whileAlive: true, says: ['Nothing over it until its time is up.'] },
+  proof: { label: 'Prove on a patch', says: ['A hand’s breadth in a hidden place: clean, dull and prime it now, the rest can wait.', 'Prepared just like the piece. No label where paint will go: the map is the label.'] },
   prime: { label: 'Prime', pace: 'coating', coat: 'primer', says: ['Even and thin; it need not hide.', 'Push it into pores with the brush before you roll.'] },
   caulk: { label: 'Caulk', says: ['On primer, before colour: a thin bead, tooled with a wet finger.', 'Never over a joint that moves. Paint it after the time on its label.'] },
   denib: { label: 'Sand smooth', pace: 'dulling', dulls: 'between', dust: 'sanding', says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },

@@ -186,8 +186,8 @@ describe('the times of a panel', () => {
 });
 
 describe('the panel that is proposed', () => {
-  const laminate = { stated: { substrate: 'hpl_laminate', finish: 'factory_film' } } as const;
-  const zone = { id: 'top', role: 'top', area_m2: 1, ...laminate } as const;
+  const painted = { stated: { substrate: 'closed_grain_hardwood', finish: 'alkyd_paint' } } as const;
+  const zone = { id: 'top', role: 'top', area_m2: 1, ...painted } as const;
   const piece: Dossier = {
     format: DOSSIER_FORMAT,
     piece: { kind: 'desk', history: { era: 'since_2000' } },
@@ -231,7 +231,7 @@ describe('the panel that is proposed', () => {
     expect(after.treatments.map(({ prep, primer }) => `${prep}/${primer}`)).not.toContain(
       `${leader!.prep}/${leader!.primer}`,
     );
-    const held = { mode: 'adhesion', ...laminate.stated, prep: leader!.prep!, primer: leader!.primer! } as const;
+    const held = { mode: 'adhesion', ...painted.stated, prep: leader!.prep!, primer: leader!.primer! } as const;
     const sure = proposePanel(
       { ...piece, experience: [{ ...held, held: 400, failed: 0, tests: 400, tests_held: 400 }] },
       zone,

@@ -1,5 +1,14 @@
-import { detailOf, FAULT_ANSWERS, isLeadPossible, type DefectCode, type LeadKit } from '../knowledge';
-import type { Dossier, Zone } from '../dossier';
+import {
+  detailOf,
+  FAULT_ANSWERS,
+  FINISH_FACTS,
+  isLeadPossible,
+  type DefectCode,
+  type EraCode,
+  type FinishCode,
+  type LeadKit,
+} from '../knowledge';
+import { isForChild, roomToBe, type Dossier, type Zone } from '../dossier';
 import { computeBelief, type Belief } from './belief';
 import { STATES, type State } from './states';
 
@@ -7,6 +16,8 @@ interface HazardParams {
   lead_found: { region?: string };
   lead_not_found: { kit?: LeadKit };
   lead_possible: { ageKnown: boolean };
+  /** A clear coat old enough: it seldom holds lead, and is no stop. */
+  lead_in_old_clear: object;
   mould: object;
   woodworm: object;
   nursery: object;
@@ -50,24 +61,25 @@ export const isStoppedByLead = (hazards: readonly Hazard[]): boolean =>
   listStops(hazards).some(({ by }) => by === 'lead_found');
 
 /** As `deriveHazards`, of a zone as it is believed to be. */
-export const listHazards = (dossier: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): Hazard[] =>
+export const listHazards = (dossier: Pick<Dossier, 'piece' | 'zones' | 'goal'>, zone: Zone): Hazard[] =>
   deriveHazards(computeBelief(dossier, zone), dossier, zone);
 
 /** What must be settled before dry abrasion or heat, and what to be warned of. Never says that a surface is safe. */
-export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone): Hazard[] {
+export function deriveHazards(belief: Belief, dossier: Pick<Dossier, 'piece' | 'goal'>, zone: Zone): Hazard[] {
   const hazards: Hazard[] = [];
   const lead = leadHazard(belief, dossier, zone);
   if (lead) hazards.push(lead);
   for (const code of ['mould', 'woodworm'] as const)
     if (zone.defects?.some((defect) => defect.code === code)) hazards.push({ code, ...holdOf(code, zone) });
-  if (dossier.piece.history?.room === 'nursery') hazards.push({ code: 'nursery' });
+  if (isForChild(dossier)) hazards.push({ code: 'nursery' });
   if (isFoodFace(dossier, zone)) hazards.push({ code: 'food' });
   return hazards;
 }
 
 /** Worktops and kitchen tops, where food lies on the paint itself. */
-const isFoodFace = ({ piece }: Pick<Dossier, 'piece'>, { role }: Zone): boolean =>
-  role === 'top' && (piece.kind === 'kitchen_run' || piece.kind === 'bench_top' || piece.history?.room === 'kitchen');
+const isFoodFace = (dossier: Pick<Dossier, 'piece' | 'goal'>, { role }: Zone): boolean =>
+  role === 'top' &&
+  (dossier.piece.kind === 'kitchen_run' || dossier.piece.kind === 'bench_top' || roomToBe(dossier) === 'kitchen');
 
 /** A fault that is still alive holds its zone back; the careful answer counts until another is given. */
 function holdOf(code: DefectCode, zone: Zone): Pick<Hazard, 'hold'> {
@@ -86,7 +98,7 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
   const era = dossier.piece.history?.era ?? 'unknown';
   if (!isLeadPossible(era, dossier.piece.region)) return null;
   const coated = belief.joint.reduce((sum, p, s) => sum + (mayHoldLead(STATES[s]!) ? p : 0), 0);
-  if (coated < LEAD_CREDIBLE) return null;
+  if (coated < LEAD_CREDIBLE) return isOldClear(belief, era) ? { code: 'lead_in_old_clear' } : null;
   const last = tests.at(-1);
   if (last) return { code: 'lead_not_found', lead: true, ...(last.kit === undefined ? {} : { kit: last.kit }) };
   return { code: 'lead_possible', lead: true, gate: 'lead_test', ageKnown: era !== 'unknown' };
@@ -95,6 +107,11 @@ function leadHazard(belief: Belief, dossier: Pick<Dossier, 'piece'>, zone: Zone)
 /** A coat this likely is tested for lead before dust or heat (estimate, as every credible state is served). */
 export const LEAD_CREDIBLE = 0.1;
 
-export function mayHoldLead(state: State): boolean {
-  return state.finish !== 'bare' && state.finish !== 'factory_film' && state.finish !== 'wax' && state.finish !== 'oil';
-}
+/** Paint, and coats nobody knows; clear lacquer and varnish hardly ever (common practice). */
+export const mayHoldLead = ({ finish }: State): boolean =>
+  finish === 'unknown' || (FINISH_FACTS[finish].opaque && finish !== 'powder_coat');
+
+/** A clear coat of before the seventies' limits, most likely. */
+const isOldClear = ({ finish: [first] }: Belief, era: EraCode): boolean =>
+  (era === 'before_1940' || era === '1940_1977') && first !== undefined && OLD_CLEARS.includes(first.code);
+const OLD_CLEARS: readonly FinishCode[] = ['varnish_oil', 'nitro_lacquer', 'catalysed_lacquer', 'shellac'];

@@ -32,6 +32,9 @@ export interface HardParams {
   fine_grit_on_veneer: object;
   school_of_paper: object;
   school_of_deglosser: object;
+  raw_wood_unsanded: object;
+  no_spraying_without_air: object;
+  solvent_spray_wants_air: Product;
   no_fumes_without_air: Product;
   failing_coat_stays: Chance;
   silicone_needs_barrier: Product;
@@ -52,6 +55,7 @@ export interface HardParams {
   smell_left_inside: object;
   prime_always: object;
   odour_needs_blocking: Primers;
+  wall_paint_only_if_named: { named: boolean };
   wrong_application: Product & { sprayCan: boolean };
   too_soft_for_wear: { paint: PaintCode };
   chalk_needs_sealing: object;
@@ -63,7 +67,9 @@ export interface HardParams {
 
 /** Layer rules that warn and cost risk. */
 export interface SoftParams {
-  latex_sticks: object;
+  wall_paint_soft: object;
+  sprayed_in_little_air: object;
+  drawer_sides_painted: object;
   soft_film_handled: object;
   doors_painted_on: object;
   wb_clear_over_dark: object;

@@ -26,7 +26,9 @@ import {
 } from '../templates';
 import { LABEL_CLIMATE, type Climate } from '../climate';
 import {
+  isForChild,
   listTreated,
+  roomToBe,
   wishOf,
   type Dossier,
   type Experience,
@@ -75,6 +77,8 @@ export interface Ground {
   size: WorkSize;
   goal: Goal;
   look: Look;
+  /** Glass or mirror that was to be painted with the piece: it is taped and left. */
+  isGlass: boolean;
   colour: string;
   /** The paint and the sheen that are asked for here; the paint perhaps here alone. */
   paint: PaintCode | null;
@@ -121,8 +125,14 @@ export interface Ground {
   pMarginal: number;
   pFilm: number;
   pFoil: number;
+  /** An old coat that hides what is under it. */
+  pOpaque: number;
   pSoftens: number;
   pRaw: number;
+  /** Wood without a coat, and raw board. */
+  pRawWood: number;
+  pRawBoard: number;
+  pMetal: number;
   /** Open, deep pores. */
   pOpen: number;
   needs: ReadonlyMap<string, number>;
@@ -162,6 +172,8 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const slick = (level: number): number => sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === level);
   const stain = needs.find(({ code }) => code === 'stain_block');
+  const grips = sumGrips(states);
+  const isGlass = sumWhere(states, hasSubstrate('glass_ceramic')) >= 0.5;
   const treated = new Set(listTreated(dossier).map(({ id }) => id));
   return {
     zone,
@@ -171,7 +183,8 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     area,
     size: sizeOf(dossier, zone, area),
     goal,
-    look,
+    look: isGlass ? 'leave' : look,
+    isGlass: isGlass && look !== 'leave',
     colour,
     paint: paint ?? null,
     paintOfItsOwn,
@@ -190,7 +203,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     greasy: dossier.piece.kind === 'kitchen_run' || dossier.piece.history?.room === 'kitchen',
     inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
-    grips: sumGrips(states),
+    grips,
     use: useOf(dossier, zone),
     slickness: [slick(0), slick(1), slick(2)],
     pBleed: chanceOfBleed(dossier, zone),
@@ -200,12 +213,16 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     pFailing: soundness.get('failing') ?? 0,
     pMarginal: soundness.get('marginal') ?? 0,
     pFilm: sumWhere(states, hasFinish('factory_film')),
+    pOpaque: sumWhere(states, ({ finish }) => FINISH_FACTS[finish].opaque),
     pFoil: sumWhere(states, hasSubstrate('paper_foil', 'thermofoil')),
     pSoftens: sumWhere(states, (state) => FINISH_FACTS[state.finish].softens),
     pRaw: sumWhere(
       states,
       (state) => state.finish === 'bare' && !(FACED_BOARDS as readonly string[]).includes(state.substrate),
     ),
+    pRawWood: (grips.get('raw_wood') ?? 0) + (grips.get('oily_wood') ?? 0),
+    pRawBoard: grips.get('raw_board') ?? 0,
+    pMetal: grips.get('metal') ?? 0,
     pOpen: belief.grain?.find(({ code }) => code === 'open')?.p ?? 0,
     needs: new Map(needs.map((need) => [need.code, need.p])),
     reasons: new Map(needs.map((need) => [need.code, need])),
@@ -275,7 +292,8 @@ function isPaler({ colour: a }: ZoneWish, { colour: b }: ZoneWish): boolean {
 function isHardWorn(dossier: Dossier, { role, wear }: Zone): boolean {
   if (wear !== undefined) return wear === 'high';
   if (role === 'top') return true;
-  const wetRoom = dossier.piece.history?.room === 'kitchen' || dossier.piece.history?.room === 'bathroom';
+  const room = roomToBe(dossier);
+  const wetRoom = room === 'kitchen' || room === 'bathroom';
   return wetRoom && (role === 'door' || role === 'drawer_front' || role === 'front');
 }
 
@@ -318,14 +336,14 @@ function sumGrips(states: Ground['states']): Map<GripGround, number> {
 }
 
 /** Where it will stand decides how hard it is used; where that is not said, where it stood. The hardest counts. */
-function useOf({ piece, goal }: Dossier, { role, wear, wet }: Zone): number {
-  const room = goal?.room ?? piece.history?.room;
+function useOf(dossier: Dossier, { role, wear, wet }: Zone): number {
+  const room = roomToBe(dossier);
   const fronts = role === 'door' || role === 'drawer_front' || role === 'front';
   const { dining, child, dailyTop, kitchenFront, wetRoom } = USE_FACTORS;
   return Math.max(
     1,
     room === 'dining' ? dining : 1,
-    room === 'nursery' || goal?.for_child ? child : 1,
+    isForChild(dossier) ? child : 1,
     role === 'top' && wear !== 'low' ? dailyTop : 1,
     room === 'kitchen' && fronts ? kitchenFront : 1,
     room === 'bathroom' || wet ? wetRoom : 1,

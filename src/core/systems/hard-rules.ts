@@ -1,6 +1,8 @@
 import {
   FACED_BOARDS,
   hasStrongFumes,
+  isCoat,
+  isWholeCoat,
   PAINT_FACTS,
   PRIMER_FACTS,
   SOLID_WOODS,
@@ -58,6 +60,17 @@ const firstPrimer = (c: Choice): PrimerCoats | undefined => c.sets.primers?.[0];
 const isStainBlocked = (s: SurfaceState, g: Ground): boolean =>
   s.primers.some(holdsColour) || (g.schools.stain_block === 'spots_only' && g.bleedsInSpots && s.spotSeal !== null);
 const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
+
+/** A coat is put on by gun or out of a can. */
+const isSprayed = ({ op, product }: Choice, { application }: Ground): boolean =>
+  product !== undefined &&
+  op !== null &&
+  isCoat(op) &&
+  (product.sprayCan || (application === 'spray' && isWholeCoat(op)));
+
+/** Where soft paint wears through: seats and tops, and fronts of a kitchen (common practice). */
+const isForHardPaint = ({ zone, greasy, moves }: Ground): boolean =>
+  zone.role === 'top' || (greasy && (moves || zone.role === 'front'));
 
 /** Carriers that soften again what is soft underneath. */
 const BITES: readonly Carrier[] = ['solvent', 'two_part'];
@@ -154,6 +167,11 @@ const GROUND_RULES: readonly HardRule[] = [
     finds: nothing,
   },
   {
+    id: 'raw_wood_unsanded', basis: 'practice',
+    cuts: (c, s, g) => c.prep !== undefined && !s.bared && g.look === 'opaque' && g.pRawWood >= 0.5 && !isScuff(c.prep),
+    finds: nothing,
+  },
+  {
     id: 'school_of_paper', basis: 'practice',
     cuts: (c, _s, g) => c.prep === 'liquid_degloss' && g.schools.dulling === 'scuff',
     finds: nothing,
@@ -168,6 +186,16 @@ const GROUND_RULES: readonly HardRule[] = [
 /* What the first coat may lie on. */
 // prettier-ignore
 const PRIMER_RULES: readonly HardRule[] = [
+  {
+    id: 'no_spraying_without_air', basis: 'practice',
+    cuts: (c, _s, g) => g.ventilation === 'none' && isSprayed(c, g),
+    finds: nothing,
+  },
+  {
+    id: 'solvent_spray_wants_air', basis: 'practice',
+    cuts: (c, _s, g) => g.ventilation === 'limited' && isSprayed(c, g) && hasStrongFumes(c.product!.carrier),
+    finds: productOf,
+  },
   {
     id: 'no_fumes_without_air', basis: 'practice',
     cuts: (c, _s, g) => g.ventilation === 'none' && c.product !== undefined && hasStrongFumes(c.product.carrier),
@@ -271,6 +299,11 @@ const PAINT_RULES: readonly HardRule[] = [
     id: 'odour_needs_blocking', basis: 'practice',
     cuts: (c, s, g) => c.closesGround === true && need(g, 'odour_seal') > 0.5 && s.primers.every(({ code }) => PRIMER_FACTS[code].odour === 'none'),
     finds: (_c, { primers }) => ({ primers: [...primers] }),
+  },
+  {
+    id: 'wall_paint_only_if_named', basis: 'practice',
+    cuts: (c, _s, g) => c.op === 'paint' && c.product?.class === 'latex_wall_paint' && (g.paint !== 'latex_wall_paint' || isForHardPaint(g)),
+    finds: (_c, _s, g) => ({ named: g.paint === 'latex_wall_paint' }),
   },
   {
     id: 'wrong_application', basis: 'practice',

@@ -25,8 +25,10 @@ export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
     for (const [i, step] of zone.steps.entries()) {
       const { op, product, colour, stage = 0 } = step;
       const key = [stage, op, product, colour, identifyStep(step)].join('/');
+      // A patch stands before what goes on while it dries.
+      const next = op === 'proof' ? zone.steps.slice(i).find((own) => own.op !== 'proof') : undefined;
       const known = jobs.get(key);
-      const place = stage + i / 1000;
+      const place = (next?.stage ?? stage) + i / 1000;
       const job: Job = known?.job ?? {
         op,
         step,

@@ -51,7 +51,8 @@ describe('the recommended system', () => {
 
   it('has its steps in the order of work, each with a reason', () => {
     const ops = first(make({ observations: MAHOGANY })).zones[0]!.steps.map(({ op }) => op);
-    const order = ['degrease', 'scuff', 'dust', 'proof', 'prime', 'denib', 'paint'];
+    // The patch comes first, and dries while the rest is washed and dulled.
+    const order = ['proof', 'degrease', 'scuff', 'dust', 'prime', 'denib', 'paint'];
     expect(order.map((op) => ops.indexOf(op as (typeof ops)[number]))).toEqual(
       [...order.map((op) => ops.indexOf(op as (typeof ops)[number]))].sort((a, b) => a - b),
     );

@@ -14,7 +14,7 @@ import { listPaintSets } from './paint-sets';
 import { listRejections, type Rejection } from './rejections';
 import { searchZone, type Label, type ZoneSearch } from './search';
 import { judgeTaken, type TakenSystem } from './taken';
-import { assembleSystem, type Assumption, type CoatingSystem, type SystemLabel } from './system';
+import { assembleSystem, FUMES_ORDER, type Assumption, type CoatingSystem, type SystemLabel } from './system';
 
 export interface Plan {
   systems: CoatingSystem[];
@@ -170,7 +170,6 @@ function labelCalmest(systems: readonly CoatingSystem[], recommended: CoatingSys
   return [['least_fumes', calm.includes(recommended) ? recommended : surest]];
 }
 
-const FUMES_ORDER = ['low', 'solvent', 'two_part'] as const;
 const figures = (system: CoatingSystem): number[] => [
   system.risk.overall,
   system.elapsedH,
@@ -236,6 +235,7 @@ function listDeadEnds(searches: readonly ZoneSearch[]): Plan['blocked'] {
       const { choice, before } = cuts.find((cut) => cut.rule === rule)!;
       return findHard(rule, choice, before, ground);
     });
-    return { gate: 'no_system', zone: ground.zone.id, because: { kind: 'no_way', findings } };
+    const gate = findings.some(({ rule }) => rule === 'no_spraying_without_air') ? 'ventilation' : 'no_system';
+    return { gate, zone: ground.zone.id, because: { kind: 'no_way', findings } };
   });
 }

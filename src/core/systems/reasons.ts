@@ -17,6 +17,11 @@ interface ReasonParams {
   /** How an old coat comes off, and why not otherwise. */
   strips_by: { method: StrippingCode; ruledOut: { method: StrippingCode; rule: StripRuleCode }[] };
   hangs_on_what_lets_go: object;
+  raw_board_swells: object;
+  raw_wood_wants_sanding: object;
+  metal_same_day: object;
+  outdoors_or_not: object;
+  glass_stays: object;
   let_it_out: object;
   let_it_harden: object;
   hardens_till: { hours: number };

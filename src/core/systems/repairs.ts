@@ -1,5 +1,6 @@
 import {
   FAULT_ANSWERS,
+  leavesBare,
   FAULT_NOT_HERE,
   REPAIR_PHASES,
   REPAIR_STEPS,
@@ -16,6 +17,7 @@ import { step, type Step } from './choice';
 import { listFaults, type Fault } from './faults';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
 import type { Chances } from './risk';
+import type { SurfaceState } from './surface-state';
 
 /** One movement of the hands, for all the faults of the zone that it serves. */
 export interface RepairLine {
@@ -58,16 +60,32 @@ function listWays(fault: Fault, ground: Ground): (RepairWay | null)[] {
 const isBareWood = (ground: Ground): boolean =>
   sumWhere(ground.states, (state) => hasSubstrate(...SOLID_WOODS)(state) && hasFinish('bare')(state)) >= 0.5;
 
-const KNOWN = new WeakMap<Ground, readonly RepairPlan[]>();
+const KNOWN = {
+  stays: new WeakMap<Ground, readonly RepairPlan[]>(),
+  off: new WeakMap<Ground, readonly RepairPlan[]>(),
+};
 
-/** Every answer to the faults of a zone that none other beats in hands, waiting, risk and small things. */
-export function listRepairPlans(ground: Ground): readonly RepairPlan[] {
-  const known = KNOWN.get(ground);
+/** The old coat is off, and what was wrong with it. */
+const COMES_OFF: RepairWay = { id: 'comes_off', label: 'Comes off with the old coat', steps: [] };
+
+/** A fault of the coat and not of what lies under it. */
+function isOfCoat({ code, detail }: Fault): boolean {
+  const { ofCoat } = FAULT_ANSWERS[code];
+  return ofCoat === true || (ofCoat !== undefined && ofCoat === detail);
+}
+
+/**
+ * Every answer to the faults of a zone that none other beats in hands, waiting, risk and small things. `bared`: the old coat
+ * was taken off first, and its faults with it: nothing of it is levelled or filled that is stripped.
+ */
+export function listRepairPlans(ground: Ground, bared = false): readonly RepairPlan[] {
+  const cache = bared ? KNOWN.off : KNOWN.stays;
+  const known = cache.get(ground);
   if (known) return known;
   const faults = listFaults(ground.zone.defects ?? [], ground.area);
   let combined: RepairPlan['ways'][] = [[]];
   for (const fault of faults) {
-    const ways = listWays(fault, ground);
+    const ways = bared && isOfCoat(fault) ? [COMES_OFF] : listWays(fault, ground);
     combined = combined.flatMap((done) => ways.map((way) => [...done, { fault, way }]));
   }
   const rivals = combined.map((ways) => {
@@ -78,7 +96,7 @@ export function listRepairPlans(ground: Ground): readonly RepairPlan[] {
     (own, i) => !rivals.some((other, j) => j !== i && beats(other, own) && (j < i || !beats(own, other))),
   );
   const plans = kept.map(({ plan }) => plan);
-  KNOWN.set(ground, plans);
+  cache.set(ground, plans);
   return plans;
 }
 
@@ -139,8 +157,13 @@ export const countBare = (lines: readonly RepairLine[]): number =>
   lines.reduce((sum, { fact, spots }) => sum + (fact.leavesBare ? spots : 0), 0);
 
 /** The plan that is followed from a state on: all that go on alike are one. */
-export const findRepairs = (ground: Ground, later: string): RepairPlan =>
-  listRepairPlans(ground).find((plan) => plan.later === later) ?? listRepairPlans(ground)[0]!;
+export function findRepairs(
+  ground: Ground,
+  { laterRepairs, prep }: Pick<SurfaceState, 'laterRepairs' | 'prep'>,
+): RepairPlan {
+  const plans = listRepairPlans(ground, leavesBare(prep));
+  return plans.find(({ later }) => later === laterRepairs) ?? plans[0]!;
+}
 
 function gatherLines(ways: RepairPlan['ways']): RepairLine[] {
   const lines = new Map<RepairStepCode, RepairLine>();

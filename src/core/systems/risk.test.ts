@@ -129,7 +129,8 @@ describe('other failures', () => {
 
   it('stick wall paint to itself on doors', () => {
     const door = ground({ substrate: 'mdf' }, { role: 'door' });
-    const { risk } = plan(door, { primer: 'shellac_primer', paint: 'latex_wall_paint' });
+    const named = ground({ substrate: 'mdf' }, { role: 'door' }, { paint: 'latex_wall_paint' });
+    const { risk } = plan(named, { primer: 'shellac_primer', paint: 'latex_wall_paint' });
     expect(risk.blocking).toBeGreaterThan(0.1);
     expect(plan(door, { primer: 'shellac_primer' }).risk.blocking).toBeLessThan(0.05);
   });
@@ -162,8 +163,8 @@ describe('the steps of a zone', () => {
       expect(order).toContain(op);
       expect(order.indexOf(op)).toBeLessThan(order.indexOf('scuff'));
     }
-    // Six holes at two minutes each.
-    expect(steps(own).find(({ op }) => op === 'fill')?.minutes).toBe(12);
+    // Six holes at four minutes each, in two passes.
+    expect(steps(own).find(({ op }) => op === 'fill')?.minutes).toBe(24);
   });
 
   it('fill after the primer, and prime the fills again, where the owner follows that school', () => {
@@ -222,7 +223,7 @@ describe('the steps of a zone', () => {
       { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' },
       { defects: [{ code: 'flaking' }] },
     );
-    expect(ops(flaking, 'strip').slice(0, 4)).toEqual(expect.arrayContaining(['degrease', 'strip', 'sand']));
+    expect(ops(flaking, 'strip').slice(0, 4)).toEqual(['degrease', 'dewax', 'strip', 'proof']);
     expect(() => plan(flaking, { primer: 'shellac_primer' })).toThrow('failing_coat_stays');
   });
 

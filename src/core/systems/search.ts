@@ -8,6 +8,7 @@ import {
   EDGE_SEALING,
   GRAIN_FILLING,
   REPAIRING,
+  STRIPPING,
   type Stage,
 } from './stages-ground';
 import { pass, type Choice } from './choice';
@@ -24,6 +25,7 @@ export const STAGES: readonly Stage[] = [
   CLEANING,
   DEWAXING,
   DESILICONING,
+  STRIPPING,
   REPAIRING,
   DULLING,
   GRAIN_FILLING,
@@ -45,8 +47,14 @@ const NOTHING: Stage = { id: 'nothing', choices: () => [pass()] };
 const stagesOf = ({ look }: Ground): readonly Stage[] =>
   look === 'leave' ? STAGES.map((stage) => (STAGES_OF_LEFT_ZONES.includes(stage) ? stage : NOTHING)) : STAGES;
 
+/**
+ * The number of each stage as it is kept with steps and in the names of tasks. What is stripped is stripped within the number
+ * of the repairs, so that the numbers of plans of before stay what they were.
+ */
+export const STAGE_NUMBERS: readonly number[] = STAGES.map((_, i) => (i > STAGES.indexOf(STRIPPING) ? i - 1 : i));
+
 /** Places in the order of work that others go by. */
-export const DULLING_STAGE = STAGES.indexOf(DULLING);
+export const DULLING_STAGE = STAGE_NUMBERS[STAGES.indexOf(DULLING)]!;
 
 /** What one way through the graph costs so far. All figures add up along the way; chances are kept as −ln(1 − p). */
 export interface Label {

@@ -44,8 +44,18 @@ const touches = ({ zone, moves }: Ground): boolean => moves || zone.role === 'to
 // prettier-ignore
 export const SOFT_RULES: readonly SoftRule[] = [
   {
-    id: 'latex_sticks', basis: 'practice', mode: 'blocking',
+    id: 'wall_paint_soft', basis: 'practice', mode: 'blocking',
     chance: (c, _s, g) => { const paint = paintOf(c); return paint && PAINT_FACTS[paint].stickySoft ? (g.moves ? 0.25 : touches(g) ? 0.15 : 0.04) : null; },
+    finds: nothing,
+  },
+  {
+    id: 'sprayed_in_little_air', basis: 'practice',
+    chance: (c, _s, g) => (c.op === 'paint' && g.application === 'spray' && g.ventilation === 'limited' && carrierOf(c) === 'water' ? 0 : null),
+    finds: nothing,
+  },
+  {
+    id: 'drawer_sides_painted', basis: 'practice', mode: 'blocking',
+    chance: (c, _s, g) => (paintOf(c) && g.zone.role === 'drawer_side' ? 0.08 : null),
     finds: nothing,
   },
   {
@@ -105,7 +115,7 @@ export const SOFT_RULES: readonly SoftRule[] = [
   },
   {
     id: 'raw_wood_left_raw', basis: 'practice',
-    chance: (c, s, g) => (c.op === 'prime' && s.primers.length === 0 && carrierOf(c) === 'water' && g.pRaw > 0.3 ? 0 : null),
+    chance: (c, s, g) => (c.op === 'prime' && s.primers.length === 0 && carrierOf(c) === 'water' && g.pRawWood > 0.3 ? 0 : null),
     finds: nothing,
   },
   {

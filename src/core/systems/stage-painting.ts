@@ -5,7 +5,7 @@ import { bleedsAfter, type Ground } from './ground';
 import { isBanded, makeHandSteps } from './hand-rules';
 import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
-import { coatMinutes, coatStep, offer, planProof, proofStep, sandBetween } from './stages-coats';
+import { coatMinutes, coatsWaitH, coatStep, offer, planProof, proofStep, sandBetween } from './stages-coats';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
 
@@ -52,14 +52,14 @@ function layBase(product: Product, state: SurfaceState, ground: Ground): Choice 
   const before = makeHandSteps(ground, ['room_edges', 'brush_edges'], { class: product.class });
   // Along another zone's colour: tape once that has dried, and the zone waits for the coats of the other.
   const line = makeHandSteps(ground, ['tape_line'], { meets: [...ground.meets], afterH: tapeFrom(product) });
-  const otherH = line.length > 0 ? recoatH * (coats - 1) + tapeFrom(product) : 0;
+  const otherH = line.length > 0 ? coatsWaitH(product, coats) - recoatH + tapeFrom(product) : 0;
   const pull = isBanded(ground) ? [] : makeHandSteps(ground, ['pull_tape']);
   const hand = [...before, ...line, ...between, ...pull];
   return {
     op: 'paint',
     sets: { paint: product.class as PaintCode, paintCoats: coats, tint: cover.tint, colour: ground.colour },
     minutes: minutes + sumOf(hand, 'minutes') + (proof?.minutes ?? 0),
-    waitH: recoatH * coats + sumOf(hand, 'waitH') + otherH + (proof?.waitH ?? 0),
+    waitH: coatsWaitH(product, coats) + sumOf(hand, 'waitH') + otherH + (proof?.waitH ?? 0),
     splashes: 0,
     product,
     coats,
@@ -107,7 +107,7 @@ function laySecond(
     ...base,
     sets: { ...base.sets, secondColour: colour },
     minutes: base.minutes + minutes + sumOf(hand, 'minutes'),
-    waitH: base.waitH + restH + product.recoatH * coats + sumOf(hand, 'waitH'),
+    waitH: base.waitH + restH + coatsWaitH(product, coats) + sumOf(hand, 'waitH'),
     also: { product, ml, coats },
     steps: () => [
       ...base.steps(),

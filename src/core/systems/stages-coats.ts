@@ -24,7 +24,7 @@ import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain } from './risk';
-import { countBare, findRepairs, isLate, listRepairPlans, makeRepairSteps } from './repairs';
+import { countBare, findRepairs, isLate, makeRepairSteps } from './repairs';
 import { hardwareMinutes, type Stage } from './stages-ground';
 import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
@@ -273,7 +273,7 @@ export const SMOOTHING: Stage = {
     return `primed,${covers.join()}`;
   },
   choices: (state, ground, products) => {
-    const { lines, ways } = findRepairs(ground, state.laterRepairs);
+    const { lines, ways } = findRepairs(ground, state);
     const late = lines.filter(({ fact }) => isLate(fact, ground) && fact.phase !== 'last');
     const caulk = makeRepairSteps(late, ['after_prime']);
     if (ground.look !== 'opaque') return [caulk.length > 0 ? take('caulk', {}, caulk) : pass()];
@@ -370,7 +370,7 @@ function clearWith(product: Product, coats: number, state: SurfaceState, ground:
     op: 'topcoat',
     sets: { topcoat: product.class as TopcoatCode, topcoats: coats },
     minutes: minutes + between.reduce((sum, own) => sum + own.minutes, 0),
-    waitH: product.recoatH * coats,
+    waitH: coatsWaitH(product, coats),
     splashes: 0,
     product,
     coats,
@@ -386,6 +386,7 @@ export const REFITTING: Stage = {
     const last = products.find((product) => product.class === lastCoat(state));
     // Shut before it is hard, a door sticks: longer than the next coat would wait.
     const { handleH, recoatH } = last ?? { handleH: 0, recoatH: 0 };
+    // Handles that were sprayed apart are two days hard before a hand pulls at them.
     // What stayed on is not put back.
     const hardens = ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave';
     if (hardens)
@@ -399,7 +400,7 @@ export const REFITTING: Stage = {
           handleH > recoatH ? { afterH: handleH } : {},
         ),
       );
-    steps.push(...makeRepairSteps(listRepairPlans(ground)[0]!.lines, ['last']));
+    steps.push(...makeRepairSteps(findRepairs(ground, state).lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(last));
     if (steps.length === 0) return [pass()];
     const done = take('refit', {}, steps);
@@ -419,6 +420,10 @@ function closing(last: Product | undefined): Step[] {
   ];
 }
 
+/** Hours from the first coat until the next thing: coats of a can go on fresh, within its window. */
+export const coatsWaitH = ({ film, recoatH }: Pick<Product, 'film' | 'recoatH'>, coats: number): number =>
+  (film.quickRecoat?.fromH ?? recoatH) * (coats - 1) + recoatH;
+
 const noWork = (own: Step): Step => ({ ...own, minutes: 0 });
 
 const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
@@ -436,7 +441,7 @@ export function coatStep(
   const { class: code, film, recoatH } = product;
   const slower: StepReason[] =
     recoatH > film.recoatH ? [{ code: 'slower_in_this_air', labelH: film.recoatH, airH: recoatH }] : [];
-  return step(op, 'coat', minutes, recoatH * coats, [...why, ...slower, ...whyThisGun(op, product, ground)], {
+  return step(op, 'coat', minutes, coatsWaitH(product, coats), [...why, ...slower, ...whyThisGun(op, product, ground)], {
     class: code,
     coats,
     recoatH,

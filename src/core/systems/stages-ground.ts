@@ -1,6 +1,7 @@
 import {
   GREASY_FACTOR,
   HARDWARE,
+  leavesBare,
   LEFT_WAX_LOSS,
   MACHINE,
   MOULDED_FACTOR,
@@ -75,7 +76,12 @@ export const CLEANING: Stage = {
 
 /** Every zone is washed. Kitchens take longer. */
 function wash(ground: Ground): Step {
+  // Raw board swells with water: vacuum, tack cloth, spirit.
+  if (ground.pRawBoard >= LIKELY && ground.look !== 'leave')
+    return work('clean', 'clean_dry', WORK_RATES.clean_dry, ground.size, { code: 'raw_board_swells' });
   const rate = { ...WORK_RATES.degrease, perM2: WORK_RATES.degrease.perM2 * (ground.greasy ? GREASY_FACTOR : 1) };
+  if (ground.isGlass)
+    return step('mask', 'mask_glass', 3 + 1.2 * ground.size.edgeM, 0, { code: 'glass_stays' }, { material: 'Low-tack tape' });
   if (ground.look === 'leave') return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
   return work('degrease', 'degrease', rate, ground.size, whyNeed(ground, 'degrease'), {
     class: 'degreaser',
@@ -133,18 +139,49 @@ export const DESILICONING: Stage = {
 };
 
 const washStep = (ground: Ground, need: 'dewax' | 'desilicone', name: StepName): Step =>
-  work(need, name, WORK_RATES.solvent_wash, ground.size, whyNeed(ground, need), {
+  work(need, name, WORK_RATES.solvent_wash, ground.size, [...whyNeed(ground, need), ...outdoors(ground)], {
     class: 'mineral_spirits',
     ml: spread(ground, WORK_RATES.solvent_wash),
   });
+
+/** Solvent where no air moves: not in there. */
+const outdoors = ({ ventilation }: Ground): StepReason[] =>
+  ventilation === 'none' ? [{ code: 'outdoors_or_not' }] : [];
+
+/** The old coat comes off before anything is mended on it: nothing is levelled or filled that is stripped. */
+export const STRIPPING: Stage = {
+  id: 'stripping',
+  choices: (_state, ground) => [
+    pass(),
+    ...baringPreps(ground).map((prep) => {
+      const steps = baringSteps(prep, ground);
+      return take(steps[0]?.op ?? 'strip', { prep }, steps, { prep });
+    }),
+  ],
+};
+
+const baringPreps = ({ look }: Ground): readonly PrepCode[] => (look === 'stain' ? ['sand_bare', 'strip'] : ['strip']);
+
+function baringSteps(prep: PrepCode, ground: Ground): Step[] {
+  const factor = ground.zone.moulded ? MOULDED_FACTOR : 1;
+  if (prep === 'sand_bare') {
+    const rate = { ...WORK_RATES.sand_bare, perM2: WORK_RATES.sand_bare.perM2 * factor };
+    return [work('sand', 'sand_to_bare', rate, ground.size, { code: 'stain_wants_bare' }, { grit: 120 })];
+  }
+  return [
+    ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
+    // What lay under paint comes to light with it: wax is washed off again.
+    ...(needed(ground, 'dewax') >= CREDIBLE && ground.pOpaque >= LIKELY ? [washStep(ground, 'dewax', 'wash_off_wax')] : []),
+  ];
+}
 
 /** Before the primer: glueing, filling unless the school fills after it, levelling. Each answer to the faults is a way. */
 const BEFORE_PRIMER: readonly RepairPhase[] = ['mend', 'fill', 'level'];
 
 export const REPAIRING: Stage = {
   id: 'repairing',
-  choices: (_state, ground) =>
-    listRepairPlans(ground).map((repairs) => {
+  choices: ({ prep }, ground) =>
+    listRepairPlans(ground, leavesBare(prep)).map((repairs) => {
       const { lines, chances, bares, later } = repairs;
       const now = lines.filter(({ fact }) => BEFORE_PRIMER.includes(fact.phase) && !isLate(fact, ground));
       const sets = { bared: bares, laterRepairs: later };
@@ -157,9 +194,10 @@ export const REPAIRING: Stage = {
 export const DULLING: Stage = {
   id: 'dulling',
   choices: (state, ground) => {
+    if (leavesBare(state.prep)) return [finishBare(state.prep, ground)];
     if (state.bared) return [dull('scuff_150', ground, false)];
     const preps: readonly PrepCode[] =
-      ground.look === 'stain' ? ['sand_bare', 'strip'] : ground.look === 'clear' ? ['scuff_220', 'strip'] : PAINT_PREPS;
+      ground.look === 'stain' ? [] : ground.look === 'clear' ? ['scuff_220'] : DULLING_PREPS;
     const plain = preps.map((prep) => dull(prep, ground, false));
     if (!ground.zone.moulded || ground.schools.dulling !== 'mix') return plain;
     const mixed = preps.filter((prep) => PREP_FACTS[prep].group === 'scuff').map((prep) => dull(prep, ground, true));
@@ -167,13 +205,43 @@ export const DULLING: Stage = {
   },
 };
 
-export const PAINT_PREPS: readonly PrepCode[] = ['none', 'scuff_150', 'scuff_220', 'liquid_degloss', 'strip'];
+const DULLING_PREPS: readonly PrepCode[] = ['none', 'scuff_150', 'scuff_220', 'liquid_degloss'];
+export const PAINT_PREPS: readonly PrepCode[] = [...DULLING_PREPS, 'strip'];
+
+const dustOff = (ground: Ground): Step =>
+  work('dust', 'dust', WORK_RATES.dust, ground.size, { code: 'dust_holds_nothing' });
+
+/** Bared wood is sanded with the grain. */
+function finishBare(prep: PrepCode, ground: Ground): Choice {
+  const grit = prep === 'sand_bare' ? 180 : 150;
+  const rate = { ...WORK_RATES.scuff, perM2: WORK_RATES.scuff.perM2 * (ground.zone.moulded ? MOULDED_FACTOR : 1) };
+  const why: StepReason = { code: 'stripping_raises_grain' };
+  const sand = work('sand', 'sand_with_grain', rate, byMachine(ground), why, { grit });
+  return take('sand', {}, [sand, dustOff(ground)]);
+}
 
 function dull(prep: PrepCode, ground: Ground, wetMouldings: boolean): Choice {
-  const dust = work('dust', 'dust', WORK_RATES.dust, ground.size, { code: 'dust_holds_nothing' });
   const steps = dullingSteps(prep, ground, wetMouldings);
-  return take(steps[0]?.op ?? 'dust', { prep }, [...steps, dust], { prep });
+  const wipe = prep !== 'none' && ground.pMetal >= LIKELY ? [wipeMetal(ground)] : [];
+  return take(steps[0]?.op ?? 'dust', { prep }, [...steps, dustOff(ground), ...wipe], { prep });
 }
+
+/** More likely than not. */
+const LIKELY = 0.5;
+
+/** Bright metal tarnishes and rusts overnight: wiped and primed the same day. */
+const wipeMetal = (ground: Ground): Step =>
+  work(
+    'clean',
+    'wipe_metal',
+    { ...WORK_RATES.dust, waitH: 0.25 },
+    ground.size,
+    { code: 'metal_same_day' },
+    {
+      class: 'alcohol_wipe',
+      ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5),
+    },
+  );
 
 function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): Step[] {
   const factor = ground.zone.moulded && !wetMouldings ? MOULDED_FACTOR : 1;
@@ -186,47 +254,31 @@ function dullingSteps(prep: PrepCode, ground: Ground, wetMouldings: boolean): St
     { code: 'deglosser_softens' },
     { class: 'liquid_deglosser', ml: spread(ground, WORK_RATES.liquid_degloss) },
   );
-  switch (prep) {
-    case 'none':
-      return [];
-    case 'liquid_degloss':
-      return [wet];
-    case 'strip':
-      return [
-        ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
-        work(
-          'sand',
-          'sand_with_grain',
-          sand(WORK_RATES.scuff),
-          byMachine(ground),
-          { code: 'stripping_raises_grain' },
-          { grit: 150 },
-        ),
-      ];
-    case 'sand_bare':
-      return [
-        work(
-          'sand',
-          'sand_to_bare',
-          sand(WORK_RATES.sand_bare),
-          ground.size,
-          { code: 'stain_wants_bare' },
-          { grit: 150 },
-        ),
-      ];
-    default: {
-      const { grit } = PREP_FACTS[prep];
-      const scuff = work(
-        'scuff',
-        ground.pFoil >= 0.1 ? 'scuff_softly' : 'scuff',
-        sand(WORK_RATES.scuff),
-        byMachine(ground),
-        { code: 'shine_must_go' },
-        { grit },
-      );
-      return wetMouldings ? [wet, scuff] : [scuff];
-    }
-  }
+  if (prep === 'none') return [];
+  if (prep === 'liquid_degloss') return [wet];
+  if (ground.pRawWood >= LIKELY) return sandRaw(ground, factor);
+  const { grit } = PREP_FACTS[prep];
+  const scuff = work(
+    'scuff',
+    ground.pFoil >= CREDIBLE ? 'scuff_softly' : 'scuff',
+    sand(WORK_RATES.scuff),
+    byMachine(ground),
+    { code: 'shine_must_go' },
+    { ...(grit ? { grit } : {}) },
+  );
+  return wetMouldings ? [wet, scuff] : [scuff];
+}
+
+/** Raw wood in two grits, the finer one with half of the minutes. */
+function sandRaw(ground: Ground, factor: number): Step[] {
+  const { once, perM2, perM, perPart, basis } = WORK_RATES.sand_raw;
+  const half = { perM2: (perM2 * factor) / 2, perM: perM / 2, perPart: perPart / 2, basis };
+  const size = byMachine(ground);
+  const why: StepReason = { code: 'raw_wood_wants_sanding' };
+  return [
+    work('sand', 'sand_raw', { ...half, once }, size, why, { grit: 150 }),
+    work('sand', 'sand_raw', half, size, why, { grit: 180 }),
+  ];
 }
 
 /** What of a flat face lies over half a square metre goes by machine, never on foil or in mouldings. */

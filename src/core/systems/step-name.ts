@@ -17,6 +17,7 @@ export type StepName =
   | 'hand_over'
   | 'harden'
   | 'look_and_fill'
+  | 'mask_glass'
   | 'prime_bare'
   | 'prime_fills'
   | 'prime_fills_and_bare'
@@ -46,7 +47,8 @@ export type StepName =
   | 'take_off_numbered'
   | 'test_again'
   | 'wash_off_wax'
-  | 'wax_runners';
+  | 'wax_runners'
+  | 'wipe_metal';
 
 /** What the name of a step hangs on. A step that was kept before steps had names has the words it was taken with alone. */
 export interface NamedStep {

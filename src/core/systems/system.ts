@@ -1,7 +1,10 @@
 import {
   hasStrongFumes,
   isCoat,
+  isWholeCoat,
+  OPERATION_FACTS,
   WORK_RATES,
+  type Carrier,
   type OperationCode,
   type SubstrateCode,
   type WorkSize,
@@ -18,7 +21,7 @@ import { countSittings, priceConsumables, priceSplashes } from '../quantity';
 import type { Product } from './product';
 import { noteFaults, type FaultNote } from './repairs';
 import { FAILURE_MODES, withOverall, type FailureMode, type Risk } from './risk';
-import { chanceOf, listSoft, traceLabel, type Label } from './search';
+import { chanceOf, listSoft, STAGE_NUMBERS, traceLabel, type Label } from './search';
 import { combineChances } from './shared-causes';
 import { findSoft } from './soft-rules';
 import { tintPrimers } from './stages-coats';
@@ -56,6 +59,10 @@ export interface ZonePlan {
   faults: FaultNote[];
 }
 
+/** From least to most. */
+export const FUMES_ORDER = ['low', 'mist', 'solvent', 'two_part'] as const;
+export type Fumes = (typeof FUMES_ORDER)[number];
+
 export type SystemLabel = 'recommended' | 'surest' | 'soonest' | 'cheapest' | 'least_fumes';
 
 export interface CoatingSystem {
@@ -77,7 +84,8 @@ export interface CoatingSystem {
   totalCost: number;
   /** Patches of the shop's own that the chances rest on, where fewest do. */
   patches: number;
-  fumes: 'low' | 'solvent' | 'two_part';
+  /** How much of it is breathed, mist of a sprayed waterborne coat among it. */
+  fumes: Fumes;
   assumes: Assumption[];
   gates: string[];
   warnings: Warning[];
@@ -109,9 +117,11 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
       ...(state.paint ? { paint: state.paint, paint_coats: state.paintCoats } : {}),
       ...(state.topcoat === 'none' ? {} : { clear: state.topcoat }),
     },
-    steps: tintPrimers(
-      way.flatMap(({ choice }, stage) => choice.steps().map((own) => ({ ...own, stage }))),
-      state.tint,
+    steps: patchFirst(
+      tintPrimers(
+        way.flatMap(({ choice }, stage) => choice.steps().map((own) => ({ ...own, stage: STAGE_NUMBERS[stage]! }))),
+        state.tint,
+      ),
     ),
     risk,
     minutes: label.minutes,
@@ -130,6 +140,20 @@ export function describeZone(label: Label, ground: Ground): ZonePlan {
     ],
     faults: way.flatMap(({ choice }) => (choice.repairs ? noteFaults(choice.repairs) : [])),
   };
+}
+
+/**
+ * The patch is painted first, on a hand's breadth prepared by itself, and dries while the rest is washed and dulled: only
+ * what changes the ground under it comes before.
+ */
+function patchFirst(steps: readonly Step[]): Step[] {
+  const at = steps.findIndex(({ name }) => name === 'prove');
+  if (at < 0) return [...steps];
+  const changes = steps.findLastIndex(
+    ({ op, name }, i) => i < at && (OPERATION_FACTS[op].beforePatch === true || name === 'sand_to_bare'),
+  );
+  const rest = steps.filter((_, i) => i !== at);
+  return [...rest.slice(0, changes + 1), steps[at]!, ...rest.slice(changes + 1)];
 }
 
 /** What the survey warns of without holding anything back is said beside the layers as well. */
@@ -187,9 +211,21 @@ export function assembleSystem(
     expectedCost: materialsCost + zones.reduce((sum, { risk, redoCost }) => sum + risk.overall * redoCost, 0),
     totalCost,
     patches: countPatches(zones, grounds),
-    fumes: carriers.includes('two_part') ? 'two_part' : carriers.some(hasStrongFumes) ? 'solvent' : 'low',
+    fumes: judgeFumes(carriers, zones, grounds[0]?.application),
     warnings: zones.flatMap(({ warnings }) => warnings),
   };
+}
+
+/** By what is put on; a sprayed coat is never little. */
+function judgeFumes(
+  carriers: readonly Carrier[],
+  zones: readonly ZonePlan[],
+  application: Ground['application'] | undefined,
+): Fumes {
+  if (carriers.includes('two_part')) return 'two_part';
+  if (carriers.some(hasStrongFumes)) return 'solvent';
+  const sprayed = application === 'spray' && zones.some(({ steps }) => steps.some(({ op }) => isWholeCoat(op)));
+  return sprayed ? 'mist' : 'low';
 }
 
 /**

@@ -95,7 +95,7 @@ describe('ways out', () => {
     const { steps, zone } = all.ways[0]!.plan;
     expect(steps[0]).toMatchObject({ op: 'strip', method: expect.stringMatching(/scrape|sand/) });
     const ops = steps.map(({ op }) => op);
-    expect(ops.indexOf('proof')).toBeGreaterThan(ops.indexOf('scuff'));
+    expect(ops.indexOf('proof')).toBeGreaterThan(ops.indexOf('strip'));
     expect(ops.indexOf('proof')).toBeLessThan(ops.indexOf('prime'));
     expect(zone!.treatment.primer).not.toBe('allpurpose_primer_wb');
     expect(all.rejected.find(({ code }) => code === 'allpurpose_primer_wb')!.finding.rule).toBe('failed_here');

@@ -4,6 +4,7 @@ import { judgeGates } from '../piece';
 import type { Gate } from '../proof';
 import { assessZone, listStops, type Hazard } from '../survey';
 import { listDepartures } from '../systems';
+import { isReadingTask } from './reading-task';
 import type { Task } from './tasks';
 
 /** Why work on a piece cannot go on, and where the way out is. */
@@ -64,14 +65,18 @@ export function listBlocks(dossier: Dossier, tasks: readonly Task[]): Block[] {
           'read',
         );
       // Lead that was found stops the piece, all of it.
-      else add(stop.gate, zone.id, because, stop.by === 'lead_found' ? open : own.filter(isAbrasive), 'read');
+      // A patch is dulled as the piece is.
+      else {
+        const held = own.filter((task) => isAbrasive(task) || (task.op === 'proof' && !isReadingTask(task)));
+        add(stop.gate, zone.id, because, stop.by === 'lead_found' ? open : held, 'read');
+      }
     }
   }
   for (const gate of judgeGates(dossier)) {
     const { zone } = gate;
     if (gate.state !== 'closed') continue;
     const own = open.filter(
-      ({ openZones, op }) => openZones.includes(zone) && (op === 'proof' || op === 'prime' || op === 'paint'),
+      (task) => task.openZones.includes(zone) && (isReadingTask(task) || task.op === 'prime' || task.op === 'paint'),
     );
     add('proof_failed', zone, { kind: 'gate', gate }, own, 'choose');
   }

@@ -34,11 +34,11 @@ const isFree = ({ tasks, held }: ReturnType<typeof work>) =>
 describe('a fault that is alive', () => {
   const live = take([{ code: 'woodworm', extent: 'area' }]);
 
-  it('holds all but keeping apart and cleaning, and says what ends it', () => {
+  it('holds all but taking apart and keeping apart, and says what ends it', () => {
     const held = work(live);
     expect(held.blocks.map(({ gate, goTo }) => [gate, goTo])).toEqual([['fault_alive', 'read']]);
     expect(sayBlock(held.blocks[0]!)).toMatch(/no fresh dust has fallen for three weeks/);
-    expect(isFree(held)).toEqual(['hardware_off', 'wait', 'degrease']);
+    expect(isFree(held)).toEqual(['hardware_off', 'wait']);
   });
 
   it('lets go once the answer says so, without another plan', () => {

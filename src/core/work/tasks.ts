@@ -1,6 +1,6 @@
 import type { Climate } from '../climate';
 import { openTroubles, type Dossier, type ShelfItem } from '../dossier';
-import { isCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
+import { isCoat, isWholeCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import { definedOnly, latestOf } from '../shared';
 import { identifyStep, listTakenSteps, sittingOf, type NamedTask, type StepName, type TakenStep } from '../systems';
@@ -167,9 +167,15 @@ const TEST_AGAIN = 'test_again' satisfies StepName;
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly TakenStep[], several: boolean): Node[] {
   const nodes: Node[] = [];
+  // Read before the first coat over the whole face: what was washed and dulled meanwhile did not wait for it.
+  let toRead: Node[] = [];
   const counts = new Map<string, number>();
   for (const step of steps) {
     const coats = step.name === TEST_AGAIN ? 0 : (step.coats ?? 1);
+    if (isWholeCoat(step.op)) {
+      nodes.push(...toRead);
+      toRead = [];
+    }
     const start = nodes.length;
     for (let coat = 1; coat <= coats; coat += 1) {
       const what = step.hand ?? step.repair ?? step.class ?? step.grit ?? '';
@@ -196,7 +202,7 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
     // What is tested again has its patch already, or is its own.
     const again = step.name === TEST_AGAIN;
     const base = again ? [step.stage, step.op, TEST_AGAIN].join('-') : nodes.at(-1)!.key;
-    nodes.push({
+    toRead.push({
       key: `${base}-${READING_KEY}`,
       step,
       zone,
@@ -209,8 +215,9 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
       waitH: 0,
       reading: true,
     });
+    if (again) nodes.push(...toRead.splice(0));
   }
-  return nodes;
+  return [...nodes, ...toRead];
 }
 
 /** The same task of several zones becomes one, unless their orders of work cross there. */
@@ -319,6 +326,9 @@ function listBefore(
     const at = chain.indexOf(node);
     const before = chain[at - 1];
     if (before) add(before, node);
+    // The patch has had its time when it is read, whatever was done to the rest meanwhile.
+    const patch = node.reading ? chain.find((own) => own !== node && own.step === node.step) : undefined;
+    if (patch && patch !== before) add(patch, node);
     if (before?.step.hand === 'pull_tape' && chain[at - 2]) add(chain[at - 2]!, node);
     for (const other of listMet(node, chains)) add(other, node);
   }
@@ -327,6 +337,8 @@ function listBefore(
 
 /** When after a task the next may start: recoat for coats, refitting only once it can be handled. */
 function waitAfter(node: Node, tin: ShelfItem | undefined, climate: Climate, next?: Node): HourLag[] {
+  // While a patch dries the rest is washed and dulled.
+  if (node.step.op === 'proof' && !node.reading && next !== undefined && !next.reading) return [{ fromH: 0 }];
   const code = node.step.class;
   if (!isCoat(node.step.op) || !isFilm(code)) return [{ fromH: node.waitH }];
   const times = listFilmTimes(code, tin, climate);

@@ -51,6 +51,12 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   strips_by: ({ method, ruledOut }) =>
     [`${STRIPPING_FACTS[method].label}. ${STRIPPING_FACTS[method].waste}`, ...ruledOut.map(sayStripRule)].join(' '),
   hangs_on_what_lets_go: 'What comes after holds no better than what is under it: all of it comes off.',
+  raw_board_swells: 'Raw board swells with water: no wet cloth on it before it is sealed.',
+  raw_wood_wants_sanding:
+    'A fresh scratch with the grain: paint holds on it, and the surface no longer drinks unevenly.',
+  metal_same_day: 'Bright metal dulls and rusts overnight: abrade, wipe and prime it in one day.',
+  outdoors_or_not: 'Without moving air solvent is used outdoors or not at all.',
+  glass_stays: 'Paint holds on glass for months at most: it is taped and left.',
   let_it_out: 'What comes through goes on coming for two days: nothing over it until it has.',
   let_it_harden: 'What is soft underneath lifts again: it hardens first.',
   hardens_till: ({ hours }) => `It is as hard as it gets only ${hours} h from now: wait once, then test again.`,

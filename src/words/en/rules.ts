@@ -55,10 +55,16 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   soft_pad_on_foil: 'Grit 150 goes through foil. A light pass with a soft 220 pad is all it stands.',
   fine_grit_on_film: 'Grit 220 only polishes a hard factory film: 150 leaves a scratch that the primer holds on to.',
   fine_grit_on_veneer: 'Veneer is thin: a light pass with 220 dulls it without going through.',
+  raw_wood_unsanded:
+    'Raw wood is sanded before its first coat, 150 then 180: what was planed or weathered holds and looks worse.',
   school_of_paper: 'You follow the school of paper: scuffing also levels brush marks and finds loose coating.',
   school_of_deglosser: 'You follow the school of deglosser: wiped on, no dust, into every moulding.',
   no_fumes_without_air: ({ product }) =>
     `${nameProduct(product)} gives off strong, flammable vapour, and there is no ventilation.`,
+  no_spraying_without_air:
+    'No spraying, by gun or can, where there is no fresh air: the mist stays in the room and in your lungs.',
+  solvent_spray_wants_air: ({ product }) =>
+    `${nameProduct(product)} is not sprayed with only a window open: its mist is flammable and harms you. Doors open, or a brush.`,
   failing_coat_stays: ({ p }) =>
     `The old coat is failing (${describeChance(p)}). New paint holds no better than what is under it.`,
   silicone_needs_barrier: ({ product }) => `${nameProduct(product)} is no barrier over silicone polish. Shellac is.`,
@@ -85,6 +91,10 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   prime_always: 'You follow the school that primes everything: unprimed paint chips, and bleeds where wood is bare.',
   odour_needs_blocking: ({ primers }) =>
     `${namePrimers(primers)} does not hold a smell back. Shellac and oil types do.`,
+  wall_paint_only_if_named: ({ named }) =>
+    named
+      ? 'Wall paint is no paint for a table top, a seat or kitchen fronts: it stays soft and wears through.'
+      : 'Wall paint stays soft and sticks. It is planned only where you ask for it by name.',
   wrong_application: ({ product, sprayCan }) =>
     sprayCan
       ? `${nameProduct(product)} does not come in spray cans.`
@@ -100,7 +110,9 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
 };
 
 const SOFT_TITLES: Record<SoftFinding['rule'], string> = {
-  latex_sticks: 'Soft paint',
+  wall_paint_soft: 'Soft paint',
+  sprayed_in_little_air: 'Spray mist',
+  drawer_sides_painted: 'Drawers stick',
   soft_film_handled: 'Softer film',
   doors_painted_on: 'Doors left on',
   wb_clear_over_dark: 'Haze',
@@ -121,7 +133,11 @@ const SOFT_TITLES: Record<SoftFinding['rule'], string> = {
 };
 
 const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
-  latex_sticks: 'Wall paint stays soft and sticks to itself on doors and drawers, and to what stands on it.',
+  sprayed_in_little_air:
+    'Spray mist hangs in the room: open the door too, wear a P2 mask and glasses, and stop when you see it hang.',
+  drawer_sides_painted:
+    'Paint on drawer sides rubs and sticks. Leave them, wax them, or give them one thin clear coat; no paint where wood runs on wood.',
+  wall_paint_soft: 'Wall paint stays soft and sticks to itself on doors and drawers, and to what stands on it.',
   soft_film_handled: 'Softer than enamel: handled fronts and shelves mark sooner.',
   doors_painted_on: 'Doors and drawers painted in place dry shut or stick at the edges.',
   wb_clear_over_dark: 'Waterborne clear can haze over a dark colour.',

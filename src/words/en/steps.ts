@@ -45,6 +45,7 @@ const NAMES: Record<StepName, string | ((step: NamedStep) => string | undefined)
   hand: ({ hand }) => hand && HAND_FACTS[hand].label,
   hand_over: 'Hand over with its care note',
   harden: 'Let it harden',
+  mask_glass: 'Tape the glass, do not paint it',
   look_and_fill: 'Look along a low lamp, fill what shows',
   prime_bare: 'Spot-prime the bare patches',
   prime_fills: 'Spot-prime the fills',
@@ -53,7 +54,7 @@ const NAMES: Record<StepName, string | ((step: NamedStep) => string | undefined)
   refit: 'Refit and check that it closes',
   repair: ({ repair }) => repair && findRepairStep(repair)?.label,
   sand_between: ({ coats = 1 }) => `Sand smooth between coats, 220${coats > 1 ? ` ×${coats}` : ''}`,
-  sand_raw: 'Sand the raw wood, 150 then 180',
+  sand_raw: ({ grit }) => `Sand the raw wood, ${grit ?? ''}`,
   sand_runners: 'Sand the running faces bare',
   sand_smooth: 'Sand smooth, 220',
   sand_to_bare: 'Sand to bare wood, 120 then 150',
@@ -76,6 +77,7 @@ const NAMES: Record<StepName, string | ((step: NamedStep) => string | undefined)
   test_again: 'Test it again',
   wash_off_wax: 'Wash off the wax',
   wax_runners: 'Wax the running faces',
+  wipe_metal: 'Wipe with spirit, prime the same day',
 };
 
 type SaidStep = NamedStep & { op: OperationCode };

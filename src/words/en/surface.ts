@@ -19,6 +19,7 @@ const HAZARD_TITLES: Record<Hazard['code'], string> = {
   lead_found: 'Lead found: stop here',
   lead_not_found: 'No lead found here',
   lead_possible: 'Lead is possible: no sanding yet',
+  lead_in_old_clear: 'Old varnish: a mask all the same',
   mould: 'Mould',
   woodworm: 'Woodworm',
   nursery: 'For a child’s room',
@@ -31,6 +32,8 @@ const HAZARDS: { [C in Hazard['code']]: Words<HazardOf<C>> } = {
   lead_not_found: ({ kit }) => sayNegative(kit),
   lead_possible: ({ ageKnown }) =>
     `${ageKnown ? 'It is old enough for lead in its coat' : 'Its age is not known'}. No dry sanding, power sanding or heat until a lead test is in the record. Swabs can be wrong.`,
+  lead_in_old_clear:
+    'Clear coats of that age seldom hold lead, but some do. Sand with extraction and a P2 mask; test it if a child is about.',
   mould: 'Mask, damp methods, and find where the moisture comes from.',
   woodworm: 'Keep it apart from other wood and treat by the label.',
   nursery: 'For a child: use products certified for it and wait out the full cure before use.',

@@ -23,6 +23,7 @@ const ROOMS: readonly ChoiceOption<NonNullable<History['room']>>[] = [
   { code: 'bedroom', label: HISTORY_FIELDS_WORDS.bedroom },
   { code: 'nursery', label: HISTORY_FIELDS_WORDS.nursery },
   { code: 'living', label: HISTORY_FIELDS_WORDS.livingRoom },
+  { code: 'dining', label: HISTORY_FIELDS_WORDS.dining },
   { code: 'hall', label: HISTORY_FIELDS_WORDS.hall },
   { code: 'workshop', label: HISTORY_FIELDS_WORDS.workshop },
   { code: 'outdoors', label: HISTORY_FIELDS_WORDS.outdoors },

@@ -9,13 +9,14 @@ import {
   SelectField,
   Small,
   Strong,
+  Toggle,
   type ChoiceOption,
 } from '@/client/ui';
 import { isLeft, wishLook, wishOf, wishZones, zoneName, type Dossier, type Goal, type Zone } from '@/core/dossier';
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { definedOnly, lowerFirst } from '@/core/shared';
 import { ColourBoard } from './colour-board';
-import { WISHES_WORDS } from '@/words';
+import { PLACE_WISH_WORDS, WISHES_WORDS } from '@/words';
 
 type Wish<K extends keyof Goal> = readonly ChoiceOption<NonNullable<Goal[K]> & string>[];
 const AIR: Wish<'ventilation'> = [
@@ -58,6 +59,19 @@ const PAINT_CHOICES: readonly ChoiceOption<PaintCode | 'any'>[] = [
   ...PAINTS.map((code) => ({ code, label: PAINT_FACTS[code].label })),
 ];
 
+/** Outdoors is none of them: nothing here is planned for rain and sun. */
+const PLACES: readonly ChoiceOption<Exclude<NonNullable<Goal['room']>, 'outdoors'> | 'not_said'>[] = [
+  { code: 'not_said', label: PLACE_WISH_WORDS.notSaid },
+  { code: 'bedroom', label: PLACE_WISH_WORDS.bedroom },
+  { code: 'living', label: PLACE_WISH_WORDS.livingRoom },
+  { code: 'dining', label: PLACE_WISH_WORDS.dining },
+  { code: 'hall', label: PLACE_WISH_WORDS.hall },
+  { code: 'nursery', label: PLACE_WISH_WORDS.nursery },
+  { code: 'kitchen', label: PLACE_WISH_WORDS.kitchen },
+  { code: 'bathroom', label: PLACE_WISH_WORDS.bathroom },
+  { code: 'workshop', label: PLACE_WISH_WORDS.workshop },
+];
+
 interface WishesProps {
   dossier: Dossier;
   onChange: (goal: Goal) => void;
@@ -86,6 +100,7 @@ export function Wishes({ dossier, onChange }: WishesProps) {
         value={goal.ventilation ?? 'good'}
         onPick={(ventilation) => set({ ventilation })}
       />
+      <PlaceWish goal={goal} onSet={set} />
       <Wished
         title={WISHES_WORDS.woodGrain}
         options={GRAIN}
@@ -126,6 +141,25 @@ export function Wishes({ dossier, onChange }: WishesProps) {
           </Column>
         )}
       </Disclosure>
+    </Column>
+  );
+}
+
+/** Use decides how often paint fails: the room it goes to, and a child that leans on it. */
+function PlaceWish({ goal, onSet }: { goal: Goal; onSet: (part: { [K in keyof Goal]?: Goal[K] | undefined }) => void }) {
+  return (
+    <Column gap="$xs">
+      <Wished
+        title={PLACE_WISH_WORDS.whereWillItStand}
+        options={PLACES}
+        value={goal.room ?? 'not_said'}
+        onPick={(code) => onSet({ room: code === 'not_said' ? undefined : code })}
+      />
+      <Toggle
+        label={PLACE_WISH_WORDS.forAChild}
+        on={goal.for_child === true}
+        onPress={() => onSet({ for_child: goal.for_child ? undefined : true })}
+      />
     </Column>
   );
 }

@@ -104,7 +104,7 @@ export const SYSTEM_LABEL_WORDS = {
 } as const;
 
 /** How much a system smells. */
-export const FUME_WORDS = { low: 'Little', solvent: 'Strong', two_part: 'Two-part' } as const;
+export const FUME_WORDS = { low: 'Little', mist: 'Spray mist', solvent: 'Strong', two_part: 'Two-part' } as const;
 
 export const CHOOSE_WORDS = {
   anotherWay: 'Another way',

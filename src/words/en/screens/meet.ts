@@ -18,6 +18,7 @@ export const HISTORY_FIELDS_WORDS = {
   bedroom: 'Bedroom',
   nursery: 'Nursery',
   livingRoom: 'Living room',
+  dining: 'Dining room',
   hall: 'Hall',
   workshop: 'Workshop',
   outdoors: 'Outdoors',

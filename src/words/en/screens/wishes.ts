@@ -45,6 +45,20 @@ export const COLOUR_BOARD_WORDS = {
   pairsOfColours: 'Pairs of colours',
 };
 
+export const PLACE_WISH_WORDS = {
+  whereWillItStand: 'Where will it stand?',
+  notSaid: 'As before',
+  kitchen: 'Kitchen',
+  bathroom: 'Bathroom',
+  bedroom: 'Bedroom',
+  nursery: 'Nursery',
+  livingRoom: 'Living room',
+  dining: 'Dining room',
+  hall: 'Hall',
+  workshop: 'Workshop',
+  forAChild: 'A small child will use it',
+};
+
 export const WISHES_WORDS = {
   doorsOpen: 'Doors open',
   aWindow: 'A window',
