@@ -100,7 +100,10 @@ export function describePlan(report: ReturnType<typeof reportPlan>, dossier: Nam
     return [`${i + 1}. ${upperFirst(labels || CLI_WORDS.anotherWay)}: ${figures}`, ...steps].join('\n');
   });
   const blocked = report.blocked.map(({ text }) => `! ${text}`);
-  const rejected = report.rejected.map(({ what, text }) => `${CLI_WORDS.not(what)} ${text}`);
+  const told = report.rejected.filter(({ folded }) => !folded);
+  const rejected = told.map(
+    ({ what, text, brings_back: back }) => `${CLI_WORDS.not(what)} ${text} ${CLI_WORDS.bringsBack(back)}`,
+  );
   return [...blocked, ...systems, ...rejected].join('\n');
 }
 

@@ -1,13 +1,15 @@
 import type { Dossier } from '@/core/dossier';
-import { listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
+import { listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
 import { dateAlone } from '@/core/work';
 import {
+  CHOOSE_WORDS,
   CLI_WORDS,
   nameRejected,
   nameStep,
   sayAssumption,
   sayPlanBlock,
   sayRuledOut,
+  sayWhatBringsBack,
   saySavings,
   sayWarnings,
   sayWhy,
@@ -40,6 +42,7 @@ export function reportPlan(dossier: Dossier, now: string) {
           ml: ml > 0 ? ml : undefined,
         })),
         risk: Object.fromEntries(Object.entries(system.risk).map(([mode, p]) => [mode, Math.round(p * 1e6) / 1e6])),
+        lower: listLowering(system.risk).map((mode) => CHOOSE_WORDS.lowers[mode]),
         hands_on_min: system.handsOnMin,
         elapsed_h: system.elapsedH,
         ready_by: dated.readyBy,
@@ -68,8 +71,17 @@ export function reportPlan(dossier: Dossier, now: string) {
     }),
     rejected: plan.rejected.map((rejection) => {
       const name = nameRejected(rejection);
-      const { zone, zoneName, code, finding } = rejection;
-      return { zone, code, name, what: `${name} on ${zoneName}`, rule: finding.rule, text: sayRuledOut(finding) };
+      const { zone, zoneName, code, finding, folded } = rejection;
+      return {
+        zone,
+        code,
+        name,
+        what: `${name} on ${zoneName}`,
+        rule: finding.rule,
+        text: sayRuledOut(finding),
+        brings_back: sayWhatBringsBack(finding),
+        folded,
+      };
     }),
     blocked: plan.blocked.map((block) => {
       const { gate, zone } = block;

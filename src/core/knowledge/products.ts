@@ -7,6 +7,8 @@ export type Carrier = 'water' | 'alcohol' | 'solvent' | 'two_part' | 'none';
 
 export interface PrimerFact {
   label: string;
+  /** How soon somebody would try it, unasked: 1 first; left out, hardly ever (common practice). */
+  tried?: number;
   slick: Rating;
   /** Grip on bright metal, where that is not as on other slick faces. */
   metal?: Rating;
@@ -38,16 +40,16 @@ export interface PrimerFact {
 /** Ratings are common practice; `block: 'none'` is a hard fact of the layer rules, not a low grade. */
 // prettier-ignore
 export const PRIMER_FACTS: Record<PrimerCode, PrimerFact> = {
-  shellac_primer: { label: 'Shellac primer', handsFactor: 0.8, slick: 'good', block: 'best', oldStains: true, odour: 'seals', overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
+  shellac_primer: { label: 'Shellac primer', tried: 4, handsFactor: 0.8, slick: 'good', block: 'best', oldStains: true, odour: 'seals', overWaterborneFiller: 'best', clear: false, hiding: 0.92, carrier: 'alcohol', coats: [1, 2], note: 'Strong fumes, flammable, brittle; brush or roller is often thrown away.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
   shellac_clear: { label: 'Clear shellac', handsFactor: 0.8, slick: 'good', block: 'good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: true, hiding: 0.02, carrier: 'alcohol', coats: [1, 2], note: 'Spot seal on knots under a primer, or under dark and clear work.', basis: 'practice', applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'] },
-  stainblock_primer_oil: { label: 'Oil stain-block primer', slick: 'good', block: 'very_good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
-  stainblock_primer_wb: { label: 'Waterborne stain block', slick: 'fair', block: 'good', oldStains: true, odour: 'some', overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
-  bonding_primer_wb: { label: 'Waterborne bonding primer', slick: 'very_good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice', applied: ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'] },
+  stainblock_primer_oil: { label: 'Oil stain-block primer', tried: 8, slick: 'good', block: 'very_good', oldStains: true, odour: 'seals', overWaterborneFiller: 'good', clear: false, hiding: 0.93, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Solvent odour; slow.', basis: 'practice' },
+  stainblock_primer_wb: { label: 'Waterborne stain block', tried: 5, slick: 'fair', block: 'good', oldStains: true, odour: 'some', overWaterborneFiller: 'rewets', clear: false, hiding: 0.92, carrier: 'water', coats: [1, 2], blocksFrom: { coats: 2, betweenH: 12 }, note: 'Two coats and a night; quality varies wildly between products, so test.', basis: 'practice' },
+  bonding_primer_wb: { label: 'Waterborne bonding primer', tried: 3, slick: 'very_good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.8, carrier: 'water', coats: [1, 2], note: 'Thin coats with foam or sponge; never thin it. It blocks no stain.', basis: 'practice', applied: ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'] },
   bonding_primer_oil: { label: 'Oil adhesion primer', handsFactor: 1.2, slick: 'very_good', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', ragsHeat: true, coats: [1, 2], note: 'Feels tacky and rolls out slowly; second coat next morning.', basis: 'practice', applied: ['It feels tacky and rolls out slowly. That is right.'] },
   bonding_primer_2k: { label: 'Two-part laminate primer', slick: 'best', block: 'fair', oldStains: true, odour: 'none', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'two_part', coats: [1], note: 'Exact mix ratio and a pot life; proper respirator.', basis: 'practice', applied: ['Measure both parts exactly, stir two minutes, let it stand as the label says.', 'Note the minute you mixed it.'] },
-  allpurpose_primer_wb: { label: 'All-purpose primer', slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
+  allpurpose_primer_wb: { label: 'All-purpose primer', tried: 2, slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.9, carrier: 'water', coats: [1, 2], note: 'Full hardness takes a week; thinned, it scratches off.', basis: 'practice' },
   stainblock_clear_wb: { label: 'Clear waterborne blocker', slick: 'fair', block: 'poor', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: true, hiding: 0.02, carrier: 'water', coats: [2], note: 'Only under dark colours.', basis: 'practice' },
-  aerosol_stainblock: { label: 'Aerosol stain-block', slick: 'fair', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice', applied: ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'], sprayCan: true },
+  aerosol_stainblock: { label: 'Aerosol stain-block', tried: 9, slick: 'fair', block: 'fair', oldStains: true, odour: 'some', overWaterborneFiller: 'good', clear: false, hiding: 0.85, carrier: 'solvent', coats: [2], note: 'For spots: over areas the thin places bleed.', basis: 'practice', applied: ['Light passes, can moving before you press.', 'Thin places bleed: two passes crosswise.'], sprayCan: true },
   metal_primer: { label: 'Metal primer', metal: 'best', slick: 'good', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'good', clear: false, hiding: 0.88, carrier: 'solvent', coats: [1], note: 'For metal only.', basis: 'practice' },
   mdf_sealer: { label: 'MDF sealer', slick: 'poor', block: 'none', oldStains: false, odour: 'none', overWaterborneFiller: 'rewets', clear: false, hiding: 0.6, carrier: 'water', coats: [1, 2], note: 'For raw MDF faces and edges.', basis: 'practice' },
 };
@@ -128,6 +130,8 @@ export interface PaintFact {
   seal: 'always' | 'hard_worn' | 'never';
   carrier: Carrier;
   ragsHeat?: true;
+  /** How soon somebody would try it, unasked: 1 first; left out, hardly ever (common practice). */
+  tried?: number;
   /** How often it lets go where no primer is under it, against a self-priming enamel. */
   straight: number;
   /** What it is made of, where that says what it may be mixed with: chalk takes the hardness out of an enamel. */
@@ -147,13 +151,13 @@ export interface PaintFact {
 
 // prettier-ignore
 export const PAINT_FACTS: Record<PaintCode, PaintFact> = {
-  chalk_paint: { label: 'Chalk-type paint', straight: 1.3, body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', tapeFromH: 24, basis: 'practice' },
+  chalk_paint: { label: 'Chalk-type paint', tried: 7, straight: 1.3, body: 'chalk', sheens: ['matt'], seal: 'always', carrier: 'water', tapeFromH: 24, basis: 'practice' },
   mineral_paint: { label: 'Mineral paint', straight: 1, sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
   milk_paint_acrylic: { label: 'Acrylic milk paint', straight: 1.2, sheens: ['matt', 'eggshell'], seal: 'hard_worn', carrier: 'water', tapeFromH: 24, basis: 'practice' },
-  latex_wall_paint: { label: 'Wall paint', straight: 2.25, sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, tapeFromH: 72, basis: 'practice' },
+  latex_wall_paint: { label: 'Wall paint', tried: 6, straight: 2.25, sheens: ['matt', 'eggshell', 'satin', 'semi_gloss'], seal: 'hard_worn', carrier: 'water', stickySoft: true, tapeFromH: 72, basis: 'practice' },
   wb_alkyd_enamel: { label: 'Cabinet enamel', straight: 1, body: 'enamel', sheens: ['satin', 'semi_gloss'], seal: 'never', carrier: 'water', tapeFromH: 24, basis: 'practice' },
   oil_enamel: { label: 'Oil enamel', straight: 1.1, body: 'enamel', sheens: ['gloss'], seal: 'never', carrier: 'solvent', ragsHeat: true, tapeFromH: 48, basis: 'practice' },
-  aerosol_enamel: { label: 'Aerosol enamel', straight: 1.4, body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, tapeFromH: 48, basis: 'practice' },
+  aerosol_enamel: { label: 'Aerosol enamel', tried: 10, straight: 1.4, body: 'enamel', sheens: ['eggshell', 'satin', 'semi_gloss', 'gloss'], seal: 'never', carrier: 'solvent', sprayCan: true, tapeFromH: 48, basis: 'practice' },
   cabinet_paint_2k: { label: 'Two-part cabinet paint', straight: 0.6, body: 'enamel', sheens: ['satin'], seal: 'never', carrier: 'two_part', tapeFromH: 24, basis: 'practice' },
 };
 

@@ -6,7 +6,8 @@ import { deriveHazards, type Hazard } from './hazards';
 import { questionDefects } from './fits';
 import { labelState } from './labels';
 import { deriveNeeds, readMoisture, type Need } from './needs';
-import { rankNextChecks, type Circumstance, type NextCheck } from './next-check';
+import { findTelling, rankNextChecks, type CheckLimits, type Circumstance, type NextCheck } from './next-check';
+import type { Target } from './telling';
 import type { MoistureVerdict } from '../climate';
 
 export interface EvidenceItem {
@@ -45,16 +46,26 @@ export function assessZone(dossier: Dossier, zone: Zone): Pick<ZoneDiagnosis, 'b
   return { belief, hazards, needs: deriveNeeds(belief, dossier, read, hazards) };
 }
 
+/** What may be asked of a zone as things stand. */
+const limitsOf = (dossier: Dossier, hazards: readonly Hazard[], at: Circumstance): CheckLimits => ({
+  leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
+  ventilation: dossier.goal?.ventilation ?? 'good',
+  hideGrain: dossier.goal?.grain === 'hide',
+  at,
+});
+
+/** The check that tells most of one doubt about a zone, for whoever asks how to find out; none where none tells anything. */
+export function tellsMost(dossier: Dossier, zone: Zone, target: Target): string | undefined {
+  const read = resolveAlike(dossier, zone);
+  const belief = computeBelief(dossier, read);
+  return findTelling(belief, read, limitsOf(dossier, deriveHazards(belief, dossier, read), 'bench'), target);
+}
+
 /** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. `at`: where the piece stands. */
 export function diagnoseZone(dossier: Dossier, zone: Zone, at: Circumstance = 'bench'): ZoneDiagnosis {
   const read = resolveAlike(dossier, zone);
   const { belief, hazards, needs } = assessZone(dossier, zone);
-  const nextChecks = rankNextChecks(belief, read, {
-    leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
-    ventilation: dossier.goal?.ventilation ?? 'good',
-    hideGrain: dossier.goal?.grain === 'hide',
-    at,
-  });
+  const nextChecks = rankNextChecks(belief, read, limitsOf(dossier, hazards, at));
   const moisture = readMoisture(dossier, read);
   return {
     id: zone.id,

@@ -5,7 +5,8 @@ import { weighRank } from './clues';
 import { LEAD_CREDIBLE, mayHoldLead } from './hazards';
 import { checkStrength, likelihoodTables, type LikelihoodTable } from './likelihood';
 import { expectInState, SURFACE_NEEDS, tabulateNeed, type SurfaceNeed } from './needs';
-import { STATES } from './states';
+import { STATES, type State } from './states';
+import { measureTelling, type Target } from './telling';
 
 /** What one answer of a check would change. */
 export interface AnswerForesight {
@@ -94,8 +95,42 @@ export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits):
   // Nothing is wetted, marked, waited for or tested for lead before a few looks were taken.
   const wanted = Math.max(0, LOOKS_FIRST - [...done].filter((code) => isLookCode(code)).length);
   const first = asked.length > 0 || limits.leadOpen ? ranked.filter(({ check }) => isLook(check)).slice(0, wanted) : [];
-  return [...first, ...asked.filter((entry) => !first.includes(entry))].map((entry) => describe(forecast, entry));
+  const listed = [...first, ...asked.filter((entry) => !first.includes(entry))];
+  const parting = findParting(belief, looks);
+  const ordered = parting ? [parting, ...listed.filter((entry) => entry !== parting)] : listed;
+  return ordered.map((entry) => describe(forecast, entry));
 }
+
+/** Foil or a harder film: the grit hangs on it (common practice). */
+const isFoil = ({ substrate }: State): boolean => substrate === 'paper_foil' || substrate === 'thermofoil';
+const isHardFilm = ({ substrate, finish }: State): boolean =>
+  finish === 'factory_film' && !isFoil({ substrate, finish });
+/** A look that takes less of a doubt away than this does not settle it (estimate). */
+const LEAST_TELLING = 0.1;
+
+/** While it may be foil and may be a harder film, the look that parts them comes first; none where none would. */
+function findParting<T extends { check: Check }>(belief: Belief, looks: readonly T[]): T | undefined {
+  const chance = (is: (state: State) => boolean): number =>
+    belief.joint.reduce((sum, p, s) => sum + (is(STATES[s]!) ? p : 0), 0);
+  if (chance(isFoil) < FOIL_CREDIBLE || chance(isHardFilm) < FOIL_CREDIBLE) return undefined;
+  const told = looks
+    .map((entry) => ({ entry, tells: measureTelling(belief, { state: isFoil }, entry.check) }))
+    .sort((a, b) => b.tells - a.tells);
+  return told[0] && told[0].tells >= LEAST_TELLING ? told[0].entry : undefined;
+}
+const FOIL_CREDIBLE = 0.1;
+
+/** The check that takes most of a doubt away, of those that may be made here, marks last; none where none tells anything. */
+export function findTelling(belief: Belief, zone: Zone, limits: CheckLimits, target: Target): string | undefined {
+  const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
+  const told = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits))
+    .map((check) => ({ check, tells: measureTelling(belief, target, check) / (check.mark === 2 ? MARKED : 1) }))
+    .sort((a, b) => b.tells - a.tells || a.check.minutes - b.check.minutes);
+  return told[0] && told[0].tells > SOME ? told[0].check.code : undefined;
+}
+/** What leaves a mark has to tell so many times as much. */
+const MARKED = 3;
+const SOME = 0.02;
 
 /** Looks taken of an unread zone before anything else is asked (common practice: look, touch, then probe). */
 const LOOKS_FIRST = 3;

@@ -43,6 +43,7 @@ describe('what is asked first', () => {
       pores: 'seen_not_felt',
       core_view: 'chips',
       wood_colour: 'grey_white_plain',
+      weight: 'heavy_for_size',
     };
     expect(diagnoseZone(piece, zone).hazards).toContainEqual(expect.objectContaining({ gate: 'lead_test' }));
     const observations: Observation[] = [];

@@ -7,6 +7,7 @@ export type { StepReason } from './reasons';
 export type { FaultNote } from './repairs';
 export type { HardFinding, SoftFinding } from './findings';
 export type { Rejection } from './rejections';
+export { listLowering } from './risk';
 export { blocksStain, holdsColour, type FailureMode, type Risk } from './risk';
 export { listConsidered, type Considered, type Difference, type Layer } from './considered';
 export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from './freeze';

@@ -1,4 +1,13 @@
-import { PAINTS, PRIMERS } from '../knowledge';
+import {
+  PAINT_FACTS,
+  PAINTS,
+  PREP_FACTS,
+  PRIMER_FACTS,
+  PRIMERS,
+  type PaintCode,
+  type PrepCode,
+  type PrimerCode,
+} from '../knowledge';
 import type { HardFinding } from './findings';
 import { findHard, type HardRule } from './hard-rules';
 import type { Cut, ZoneSearch } from './search';
@@ -14,10 +23,36 @@ export interface Rejection {
   /** It does serve together with another primer. */
   asOnlyOne: boolean;
   finding: HardFinding;
+  /** Not among the few that somebody would have tried. */
+  folded: boolean;
+}
+
+/** So many of a zone are told at once. */
+const MOST_TOLD = 5;
+/** What is not painted over at all is thought of right after leaving it undulled. */
+const NO_PRIMER_TRIED = 1.5;
+
+const triedOf = ({ layer, code }: Rejection): number => {
+  if (layer === 'prep') return PREP_FACTS[code === 'no_dulling' ? 'none' : (code as PrepCode)]?.tried ?? Infinity;
+  if (layer === 'prime')
+    return code === 'none' ? NO_PRIMER_TRIED : (PRIMER_FACTS[code as PrimerCode].tried ?? Infinity);
+  return layer === 'paint' ? (PAINT_FACTS[code as PaintCode].tried ?? Infinity) : 0;
+};
+
+/**
+ * What was ruled out on a zone, those first that somebody would have tried, and the rest of them marked as folded. What
+ * failed on the piece itself is always told.
+ */
+export function listRejections(search: ZoneSearch): Rejection[] {
+  const all = gatherRejections(search).sort((a, b) => triedOf(a) - triedOf(b));
+  return all.map((own, i) => ({
+    ...own,
+    folded: own.finding.rule !== 'failed_own_test' && (i >= MOST_TOLD || triedOf(own) === Infinity),
+  }));
 }
 
 /** Every primer as the only one, every prep and every paint that no way left over has, with the rule that cut it. */
-export function listRejections(search: ZoneSearch): Rejection[] {
+function gatherRejections(search: ZoneSearch): Rejection[] {
   const { ground, goals, reached } = search;
   if (ground.look === 'stain' && goals.length === 0)
     return reject(search, { layer: 'stain', code: 'stain' }, () => true);
@@ -68,5 +103,5 @@ function reject(
   const example = matching.find(({ rule }) => rule === main);
   if (!main || !example) return [];
   const finding = findHard(main, example.choice, example.before, ground);
-  return [{ zone: ground.zone.id, zoneName: ground.name, asOnlyOne: false, ...what, finding }];
+  return [{ zone: ground.zone.id, zoneName: ground.name, asOnlyOne: false, folded: false, ...what, finding }];
 }

@@ -98,6 +98,17 @@ export const blocksStain = (code: PrimerCode): boolean => {
 export const holdsColour = ({ code, coats }: PrimerCoats): boolean =>
   blocksStain(code) && coats >= (PRIMER_FACTS[code].blocksFrom?.coats ?? 1);
 
+/** Above this a plan says what would lower it (common practice: 1 in 8). */
+const HIGH_RISK = 1 / 8;
+/** A way of failing that makes this little of it is not worth lowering (estimate). */
+const SMALL_PART = 0.03;
+
+/** The ways of failing that would have to be worked on, likeliest first, where more than one in eight go wrong. */
+export const listLowering = (risk: Risk): FailureMode[] =>
+  risk.overall <= HIGH_RISK
+    ? []
+    : FAILURE_MODES.filter((mode) => risk[mode] >= SMALL_PART).sort((a, b) => risk[b] - risk[a]);
+
 export function withOverall(modes: Record<FailureMode, number>): Risk {
   return { ...modes, overall: 1 - FAILURE_MODES.reduce((held, mode) => held * (1 - modes[mode]), 1) };
 }

@@ -441,14 +441,21 @@ export function coatStep(
   const { class: code, film, recoatH } = product;
   const slower: StepReason[] =
     recoatH > film.recoatH ? [{ code: 'slower_in_this_air', labelH: film.recoatH, airH: recoatH }] : [];
-  return step(op, 'coat', minutes, coatsWaitH(product, coats), [...why, ...slower, ...whyThisGun(op, product, ground)], {
-    class: code,
-    coats,
-    recoatH,
-    ml,
-    ...(colour === undefined ? {} : { colour }),
-    ...tinOf(product),
-  });
+  return step(
+    op,
+    'coat',
+    minutes,
+    coatsWaitH(product, coats),
+    [...why, ...slower, ...whyThisGun(op, product, ground)],
+    {
+      class: code,
+      coats,
+      recoatH,
+      ml,
+      ...(colour === undefined ? {} : { colour }),
+      ...tinOf(product),
+    },
+  );
 }
 
 function whyThisGun(op: string, { class: code, tins }: Product, ground: Ground): StepReason[] {

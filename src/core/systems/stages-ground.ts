@@ -81,7 +81,14 @@ function wash(ground: Ground): Step {
     return work('clean', 'clean_dry', WORK_RATES.clean_dry, ground.size, { code: 'raw_board_swells' });
   const rate = { ...WORK_RATES.degrease, perM2: WORK_RATES.degrease.perM2 * (ground.greasy ? GREASY_FACTOR : 1) };
   if (ground.isGlass)
-    return step('mask', 'mask_glass', 3 + 1.2 * ground.size.edgeM, 0, { code: 'glass_stays' }, { material: 'Low-tack tape' });
+    return step(
+      'mask',
+      'mask_glass',
+      3 + 1.2 * ground.size.edgeM,
+      0,
+      { code: 'glass_stays' },
+      { material: 'Low-tack tape' },
+    );
   if (ground.look === 'leave') return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
   return work('degrease', 'degrease', rate, ground.size, whyNeed(ground, 'degrease'), {
     class: 'degreaser',
@@ -171,7 +178,9 @@ function baringSteps(prep: PrepCode, ground: Ground): Step[] {
   return [
     ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
     // What lay under paint comes to light with it: wax is washed off again.
-    ...(needed(ground, 'dewax') >= CREDIBLE && ground.pOpaque >= LIKELY ? [washStep(ground, 'dewax', 'wash_off_wax')] : []),
+    ...(needed(ground, 'dewax') >= CREDIBLE && ground.pOpaque >= LIKELY
+      ? [washStep(ground, 'dewax', 'wash_off_wax')]
+      : []),
   ];
 }
 

@@ -1,7 +1,7 @@
 import type { SubstrateCode } from '../knowledge';
 
 import { listTreated, type Dossier, type Zone } from '../dossier';
-import { CREDIBLE, diagnoseZone } from '../survey';
+import { CREDIBLE, tellsMost, type Target } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
 import { priceAlone, type Aim } from './prices';
@@ -74,13 +74,26 @@ export function listTurningPoints(dossier: Dossier, mostZones = 4): TurningPoint
     });
   });
   const told = weighed.sort((a, b) => b.weight - a.weight).slice(0, MOST);
-  const checks = new Map(
-    [...new Set(told.map(({ zone }) => zone))].map((zone) => [zone, diagnoseZone(dossier, zone).nextChecks[0]?.check]),
-  );
   return told.map(({ point, zone }) => {
-    const check = checks.get(zone);
+    const check = tellsMost(dossier, zone, targetOf(point.fact));
     return check ? { ...point, check } : point;
   });
+}
+
+/** What is to be found out about a fact. */
+function targetOf(fact: Fact): Target {
+  switch (fact.asks) {
+    case 'substrate':
+      return { state: ({ substrate }) => substrate === fact.is };
+    case 'bleeds':
+      return { facet: 'seep', value: ({ bleed }) => bleed === true };
+    case 'coat_fails':
+      return { facet: 'soundness', value: ({ soundness }) => soundness === 'failing' };
+    case 'wax':
+      return { facet: 'polish', value: ({ wax_polish }) => wax_polish === true };
+    case 'silicone':
+      return { facet: 'silicone', value: ({ silicone }) => silicone === true };
+  }
 }
 
 function findBest(ground: Ground, products: readonly Product[], aim: Aim): { label: Label; price: number } | null {

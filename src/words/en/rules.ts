@@ -180,6 +180,59 @@ export const sayStripRule = ({ method, rule }: { method: StrippingCode; rule: St
   `Not ${lowerFirst(STRIPPING_FACTS[method].label)}: ${STRIP_RULES[rule]}.`;
 
 /** Why a rule forbids a way. */
+/** What would bring back what a rule cut. */
+const BRINGS_BACK: Record<HardFinding['rule'], string> = {
+  nothing_to_stain: 'Real wood on the face: look at the edge again.',
+  wax_stays: 'A spirit rub that leaves no smear.',
+  silicone_stays: 'A dab that does not crawl.',
+  raw_edges_unsealed: 'Edges that prove to be sealed or banded.',
+  grain_left_open: 'Letting the grain show.',
+  deglosser_on_film: 'A look that shows a coat of varnish or paint.',
+  deglosser_on_porous: 'A rub that softens the coat.',
+  nothing_to_strip: 'A look that shows a coat that can be taken off.',
+  strip_only_when_needed: 'A coat that lets go in the tape or knife test.',
+  no_way_to_strip: 'More fresh air, or a lead test that is negative.',
+  too_thin_to_sand_bare: 'Solid wood: end grain at the edge.',
+  soft_pad_on_foil: 'A corner that shows melamine or laminate.',
+  fine_grit_on_veneer: 'Solid wood: end grain at the edge.',
+  school_of_paper: 'Dulling set to either.',
+  school_of_deglosser: 'Dulling set to either.',
+  raw_wood_unsanded: 'A coat that proves to lie on the wood.',
+  no_spraying_without_air: 'Fresh air, or a brush and roller.',
+  solvent_spray_wants_air: 'Doors open, or a brush and roller.',
+  no_fumes_without_air: 'Fresh air where you paint.',
+  failing_coat_stays: 'A tape test that holds in several places.',
+  silicone_needs_barrier: 'A dab that does not crawl.',
+  clear_blocker_under_pale: 'A dark colour.',
+  clear_shellac_out_of_place: 'A dark colour on a sound, dull ground.',
+  wrong_substrate: 'A look that shows the ground it is made for.',
+  metal_needs_own_primer: 'A magnet that does not hold: no steel.',
+  aerosol_is_for_spots: 'A face of less than 0.3 m².',
+  film_needs_grip: 'A plain scuff with 150 first.',
+  failed_here: 'Nothing: it failed on this face.',
+  barrier_wanted: 'A cause that proves to be another.',
+  too_weak_for_ground: 'A patch of your own that holds here.',
+  fine_grit_on_film: 'A corner that shows foil.',
+  failed_own_test: 'A new patch that holds, another coat or another preparation.',
+  no_stain_block_on_bleed: 'A damp white rag that stays white, or a dark colour.',
+  stain_unsealed: 'A seal of its own on each stain.',
+  raw_face_unprimed: 'Gluing the face down again.',
+  smell_left_inside: 'Airing until it smells of nothing.',
+  prime_always: 'Priming set to where it is needed.',
+  odour_needs_blocking: 'Airing until it smells of nothing.',
+  wall_paint_only_if_named: 'Naming it under your wishes, for faces that are not used hard.',
+  wrong_application: 'Another way of putting it on.',
+  too_soft_for_wear: 'A clear coat over it.',
+  chalk_needs_sealing: 'A clear coat over it.',
+  sheen_not_made: 'Another sheen, or a clear coat over it.',
+  school_of_topcoat: 'Clear coat set to where it is needed.',
+  wax_on_hard_wear: 'A place that is used little.',
+  bare_wood_unprotected: 'A clear coat over it.',
+  wishes_changed: 'The wishes of before.',
+};
+
+export const sayWhatBringsBack = ({ rule }: Pick<HardFinding, 'rule'>): string => BRINGS_BACK[rule];
+
 export const sayRuledOut = (finding: HardFinding): string => lookUp(HARD, finding.rule, finding);
 
 export interface SaidWarning {

@@ -1,5 +1,6 @@
 /* What the command line says by itself. */
 
+import { lowerFirst } from '@/core/shared';
 import { DEFAULT_LOCALE } from './language';
 
 const DAY = new Intl.DateTimeFormat(DEFAULT_LOCALE, { weekday: 'long', day: 'numeric', month: 'long' });
@@ -50,6 +51,7 @@ export const CLI_WORDS = {
   wayOut: (own: { chance: string; minutes: number; hours: number; materials: string }): string =>
     `holds ${own.chance}, ${hoursOf(own.minutes)} of hands, ${own.hours} h with every hour free, ${own.materials} for materials.`,
   not: (what: string): string => `Not: ${what}.`,
+  bringsBack: (what: string): string => `It comes back with: ${lowerFirst(what)}`,
   learned: (own: { surface: string; treatment: string; chance: string; tests: number; bleed: boolean }): string =>
     `${own.treatment} on ${own.surface}: ${own.bleed ? 'no colour comes through' : 'holds'} ${own.chance} (${own.tests} ${own.tests === 1 ? 'test' : 'tests'}).`,
   nextPanel: (zone: string, why: string): string => `Paint next: a panel on ${zone}. ${why}`,

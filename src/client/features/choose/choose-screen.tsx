@@ -20,7 +20,16 @@ import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
 import { lowerFirst } from '@/core/shared';
 import { inAir } from '@/core/work';
-import { CHOOSE_SCREEN_WORDS, CHOOSE_WORDS, nameRejected, PHRASES, sayGate, sayPlanBlock, sayRuledOut } from '@/words';
+import {
+  CHOOSE_SCREEN_WORDS,
+  CHOOSE_WORDS,
+  nameRejected,
+  PHRASES,
+  sayGate,
+  sayPlanBlock,
+  sayRuledOut,
+  sayWhatBringsBack,
+} from '@/words';
 
 /** Choose: complete systems side by side, with what speaks for and against each. */
 export function ChooseScreen() {
@@ -204,17 +213,27 @@ function Rejected({ rejected, dossier }: { rejected: readonly Rejection[]; dossi
   }
   if (groups.size === 0) return null;
   const name = (id: string): string => nameZone(dossier, id);
+  const show = (group: Rejection[]) => (
+    <Column key={`${group[0]!.code}${group[0]!.finding.rule}`} gap="$xs">
+      <Strong>{nameRejected(group[0]!)}</Strong>
+      <Explained>{sayRuledOut(group[0]!.finding)}</Explained>
+      <Small color="$ink">{CHOOSE_SCREEN_WORDS.comesBackWith(sayWhatBringsBack(group[0]!.finding))}</Small>
+      <Small>{CHOOSE_SCREEN_WORDS.ruleOfCommonPractice(group.map(({ zone }) => name(zone)).join(', '))}</Small>
+    </Column>
+  );
+  const all = [...groups.values()];
+  const told = all.filter((group) => group.some(({ folded }) => !folded));
+  const others = all.filter((group) => !told.includes(group));
   return (
     <Disclosure label={CHOOSE_SCREEN_WORDS.notTheseRuledOutAndWhy(groups.size)}>
-      {() =>
-        [...groups.values()].map((group) => (
-          <Column key={`${group[0]!.code}${group[0]!.finding.rule}`} gap="$xs">
-            <Strong>{nameRejected(group[0]!)}</Strong>
-            <Explained>{sayRuledOut(group[0]!.finding)}</Explained>
-            <Small>{CHOOSE_SCREEN_WORDS.ruleOfCommonPractice(group.map(({ zone }) => name(zone)).join(', '))}</Small>
-          </Column>
-        ))
-      }
+      {() => (
+        <Column gap="$m">
+          {told.map(show)}
+          {others.length > 0 ? (
+            <Disclosure label={CHOOSE_SCREEN_WORDS.theOthers(others.length)}>{() => others.map(show)}</Disclosure>
+          ) : null}
+        </Column>
+      )}
     </Disclosure>
   );
 }

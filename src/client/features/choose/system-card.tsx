@@ -1,6 +1,7 @@
 import { View } from '@tamagui/core';
 import {
   Button,
+  Column,
   Disclosure,
   Heading,
   LabelledSection,
@@ -16,9 +17,17 @@ import { zoneName, type Dossier } from '@/core/dossier';
 import { buildSection } from '@/core/piece';
 import { lowerFirst } from '@/core/shared';
 import { computeBelief } from '@/core/survey';
-import type { CoatingSystem } from '@/core/systems';
+import { listLowering, type CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
-import { FUME_WORDS, SYSTEM_CARD_WORDS, formatChance, formatChanceRange, sayAssumption, sayWarnings } from '@/words';
+import {
+  CHOOSE_WORDS,
+  FUME_WORDS,
+  SYSTEM_CARD_WORDS,
+  formatChance,
+  formatChanceRange,
+  sayAssumption,
+  sayWarnings,
+} from '@/words';
 import { FaultList } from './fault-list';
 import { HourList } from './hour-list';
 import { JobList } from './job-list';
@@ -89,6 +98,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
       </Row>
       <Rule />
       <RiskParts risk={system.risk} />
+      <Lowering risk={system.risk} />
       <Rule />
       {zonePlan ? (
         <Disclosure label={SYSTEM_CARD_WORDS.stepsAndWhy(zoneName(zone!), zonePlan.steps.length)}>
@@ -112,6 +122,22 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
         {taken ? SYSTEM_CARD_WORDS.keepThisOneAndProveIt : SYSTEM_CARD_WORDS.takeThisOne}
       </Button>
     </View>
+  );
+}
+
+/** What would have to be done where more than one in eight go wrong. */
+function Lowering({ risk }: Pick<CoatingSystem, 'risk'>) {
+  const modes = listLowering(risk);
+  if (modes.length === 0) return null;
+  return (
+    <Column gap="$xs">
+      <Small color="$ink">{CHOOSE_WORDS.toLowerIt}</Small>
+      {modes.map((mode) => (
+        <Small key={mode} color="$ink">
+          {CHOOSE_WORDS.lowers[mode]}
+        </Small>
+      ))}
+    </Column>
   );
 }
 

@@ -27,7 +27,12 @@ function OpenTurningPoints({ dossier }: { dossier: Dossier }) {
       {answer.map((point) => (
         <Column key={`${point.zone}${sayFact(point.fact)}`} role="listitem">
           <Strong>{`${name(point.zone)}: ${lowerFirst(sayFact(point.fact))} (${describeChance(point.p)})`}</Strong>
-          <Body>{TURNING_POINTS_WORDS.bestWouldThenBe(sayThen(point.then), saySaving(point, sayMoney))}</Body>
+          <Body>
+            {(point.saves.money < 0 ? TURNING_POINTS_WORDS.moreWouldBeWanted : TURNING_POINTS_WORDS.bestWouldThenBe)(
+              sayThen(point.then),
+              saySaving(point, sayMoney),
+            )}
+          </Body>
           {point.check ? (
             <Small>{TURNING_POINTS_WORDS.toFindOut(lowerFirst(findCheck(point.check)?.title ?? point.check))}</Small>
           ) : null}

@@ -146,7 +146,13 @@ export function Wishes({ dossier, onChange }: WishesProps) {
 }
 
 /** Use decides how often paint fails: the room it goes to, and a child that leans on it. */
-function PlaceWish({ goal, onSet }: { goal: Goal; onSet: (part: { [K in keyof Goal]?: Goal[K] | undefined }) => void }) {
+function PlaceWish({
+  goal,
+  onSet,
+}: {
+  goal: Goal;
+  onSet: (part: { [K in keyof Goal]?: Goal[K] | undefined }) => void;
+}) {
   return (
     <Column gap="$xs">
       <Wished

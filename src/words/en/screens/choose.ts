@@ -1,3 +1,5 @@
+import { lowerFirst } from '@/core/shared';
+
 export const DIFFERENCE_WORDS = {
   leavesNoSystem: 'leaves no system',
   givesASystem: 'gives a system',
@@ -125,6 +127,14 @@ export const CHOOSE_WORDS = {
   byClassTablesEstimates: 'By class tables: estimates.',
   ofYourOwnPatchesCountIn: (patches: number): string => `${patches} of your own patches count in it.`,
   sticking: 'sticking',
+  toLowerIt: 'More than 1 in 8. To lower it:',
+  lowers: {
+    adhesion: 'Paint a patch and test it: one that holds counts at once.',
+    bleed: 'Watch a patch for two days, or take one more coat of the stain block.',
+    grain_show: 'Fill what shows, and look along a low lamp before the paint.',
+    haze_or_yellow: 'Take another clear coat, or none.',
+    blocking: 'Take an enamel that hardens, and let it cure before it closes.',
+  },
   whatGoesWrongMeans:
     '“Goes wrong” means: within two years of ordinary use where it will stand, some of it must be done again.',
 };
@@ -200,6 +210,7 @@ export const TURNING_POINTS_WORDS = {
   planningAgainWithEachOpenQuestion: 'Planning again with each open question answered …',
   nothingThatIsStillOpenWould: 'Nothing that is still open would change it.',
   bestWouldThenBe: (then: string, saving: string): string => `Best would then be: ${then}; ${saving}.`,
+  moreWouldBeWanted: (then: string, saving: string): string => `It would then take more: ${then}; ${saving}.`,
   toFindOut: (title: string): string => `To find out: ${title}`,
   less: 'less',
   more: 'more',
@@ -230,4 +241,6 @@ export const CHOOSE_SCREEN_WORDS = {
     `These plans serve whatever the ${names} may still turn out to be. A few checks more may save work.`,
   notTheseRuledOutAndWhy: (groupsCount: number): string => `Not these: ${groupsCount} ruled out, and why`,
   ruleOfCommonPractice: (zones: string): string => `${zones} · rule of common practice`,
+  comesBackWith: (what: string): string => `What would bring it back: ${lowerFirst(what)}`,
+  theOthers: (count: number): string => `${count} more that hardly anybody tries`,
 };
