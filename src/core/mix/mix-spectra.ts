@@ -1,3 +1,4 @@
+import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import { convertKSToReflectance, convertReflectanceToKS } from '../film';
 import type { Spectrum } from './spectrum';
 
@@ -6,6 +7,18 @@ export interface Part {
   absorption: Float64Array;
   strength: number;
   share: number;
+}
+
+/** A black that reflects so much makes a white of 0.9 a 0.36 at one part in twenty (common practice). */
+const DARKEST_THAT_COUNTS = 0.04;
+
+/**
+ * How strongly a paint tints where no trial has told: 1, but of what is darker than a usual black only as much as that does,
+ * for what a tin shows when it is dry says little of how much black is in it. `hex`: what it dries to. Example: #1C1C1C → 0.27.
+ */
+export function defaultStrength(hex: string): number {
+  const own = convertReflectanceToKS(Math.max(1e-4, computeLuminance(convertHexToLinearRgb(hex))));
+  return Math.min(1, convertReflectanceToKS(DARKEST_THAT_COUNTS) / own);
 }
 
 export const absorptionOf = (spectrum: Spectrum): Float64Array => spectrum.map(convertReflectanceToKS);

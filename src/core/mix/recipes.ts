@@ -1,6 +1,6 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab, type Lab } from '../colour';
 import { findProduct, PAINT_FACTS, type PaintCode } from '../knowledge';
-import { absorptionOf, mixSpectra, type Part } from './mix-spectra';
+import { absorptionOf, defaultStrength, mixSpectra, type Part } from './mix-spectra';
 import { BANDS } from './observer';
 import type { Measure, MixRequest, MixTin } from './request';
 import { convertHexToSpectrum, convertSpectrumToHex, convertSpectrumToLab } from './spectrum';
@@ -33,6 +33,8 @@ const CAP_ML = 5;
 const MOST_RECIPES = 5;
 /** A difference that anyone sees (common practice): beyond it a mix is not the colour that was asked for. */
 const REACHED = 2;
+/** Beyond this a mix is another colour: of such only the nearest is told, flagged as out of reach (common practice). */
+const FAR = 8;
 /** What another tin brings less than this is not worth opening it for. */
 const WORTH_A_TIN = 0.15;
 
@@ -46,7 +48,11 @@ interface Ready extends MixTin {
 const ready = (tin: MixTin): Ready => ({ ...tin, absorption: absorptionOf(convertHexToSpectrum(tin.colour)) });
 
 const partsOf = (tins: readonly Ready[], shares: readonly number[]): Part[] =>
-  tins.map(({ absorption, strength = 1 }, i) => ({ absorption, strength, share: shares[i]! }));
+  tins.map(({ absorption, colour, strength = defaultStrength(colour) }, i) => ({
+    absorption,
+    strength,
+    share: shares[i]!,
+  }));
 const scratch = new Float64Array(BANDS);
 const labOf = (tins: readonly Ready[], shares: readonly number[]): Lab =>
   convertSpectrumToLab(mixSpectra(partsOf(tins, shares), scratch));
@@ -69,7 +75,8 @@ export function listRecipes(request: MixRequest): Recipe[] {
   recipes.sort((a, b) => a.de! - b.de!);
   const kept: Recipe[] = [];
   for (const recipe of recipes) if (!isNeedless(recipe, recipes)) kept.push(recipe);
-  return kept.slice(0, MOST_RECIPES);
+  const near = kept.filter(({ de }) => de! <= FAR);
+  return near.length > 0 ? near.slice(0, MOST_RECIPES) : kept.slice(0, 1);
 }
 
 function foretell(request: MixRequest, all: readonly Ready[]): Recipe {

@@ -1,5 +1,5 @@
 import { computeDeltaE00, convertHexToLinearRgb, convertLinearRgbToLab } from '../colour';
-import { absorptionOf, mixSpectra } from './mix-spectra';
+import { absorptionOf, defaultStrength, mixSpectra } from './mix-spectra';
 import type { MixTin } from './request';
 import { convertHexToSpectrum, convertSpectrumToLab } from './spectrum';
 
@@ -21,7 +21,7 @@ const ROUNDS = 8;
  * that were in no trial keep theirs. Returns strengths by tin.
  */
 export function refitStrengths(tins: readonly MixTin[], trials: readonly Trial[]): Map<string, number> {
-  const strengths = new Map(tins.map(({ id, strength = 1 }) => [id, strength]));
+  const strengths = new Map(tins.map(({ id, colour, strength = defaultStrength(colour) }) => [id, strength]));
   const spectra = new Map(tins.map(({ id, colour }) => [id, absorptionOf(convertHexToSpectrum(colour))]));
   const known = trials.filter(({ parts }) => parts.every(({ tin }) => spectra.has(tin)) && parts.length > 1);
   const measured = known.map(({ colour }) => convertLinearRgbToLab(convertHexToLinearRgb(colour)));

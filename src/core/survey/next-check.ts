@@ -97,7 +97,7 @@ export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits):
   const first = asked.length > 0 || limits.leadOpen ? ranked.filter(({ check }) => isLook(check)).slice(0, wanted) : [];
   const listed = [...first, ...asked.filter((entry) => !first.includes(entry))];
   const parting = findParting(belief, looks);
-  const ordered = parting ? [parting, ...listed.filter((entry) => entry !== parting)] : listed;
+  const ordered = parting ? [parting, ...listed.filter(({ check }) => check !== parting.check)] : listed;
   return ordered.map((entry) => describe(forecast, entry));
 }
 

@@ -26,6 +26,16 @@ export function sayMeasures(count: number, measure: Measure): string {
   return `${figure} ${MEASURES[measure][halves <= 2 ? 0 : 1]}`;
 }
 
+/** Nobody counts more spoons than this (common practice). */
+const MOST_COUNTED = 20;
+
+/** An amount as it is measured out: spoons first while they can be counted, millilitres first beyond. */
+export function sayAmount(count: number, measure: Measure, volume: string): string {
+  if (measure === 'ml') return volume;
+  const spoons = sayMeasures(count, measure);
+  return count > MOST_COUNTED ? `${volume} (${spoons})` : `${spoons} · ${volume}`;
+}
+
 /** How near a mix comes, by what an eye tells apart (common practice). `de`: ΔE00. */
 export const sayNearness = (de: number): string =>
   de < 1

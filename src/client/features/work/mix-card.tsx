@@ -22,10 +22,10 @@ import {
 } from '@/client/ui';
 import { compareColours } from '@/core/colour';
 import { listTreated, type Mix, type ShelfItem } from '@/core/dossier';
-import { correctMix, drawLabels, type Recipe } from '@/core/mix';
+import { correctMix, drawLabels, type Recipe, defaultStrength } from '@/core/mix';
 import { upperFirst } from '@/core/shared';
 import { computePotLifeMin, portionMix, readThinning, spoilsAt } from '@/core/work';
-import { MIX_CARD_WORDS, sayColour, sayColourWays, sayLabel, sayMeasures, sayNearness } from '@/words';
+import { MIX_CARD_WORDS, sayColour, sayColourWays, sayLabel, sayAmount, sayNearness } from '@/words';
 import type { WorkView } from './use-work';
 
 interface MixCardProps {
@@ -199,7 +199,9 @@ function Trial({ mix, tins, onCorrect }: TrialProps) {
     if (!recipe || !correction || !came) return;
     const stronger = tins.flatMap((tin) => {
       const strength = correction.strengths.get(tin.id);
-      return strength === undefined || strength === (tin.strength ?? 1) ? [] : [{ ...tin, strength }];
+      return strength === undefined || strength === (tin.strength ?? defaultStrength(tin.colour!))
+        ? []
+        : [{ ...tin, strength }];
     });
     onCorrect(correctedOf(mix, recipe, correction.strengths, came), stronger);
   };
@@ -219,7 +221,7 @@ function Trial({ mix, tins, onCorrect }: TrialProps) {
               {recipe.parts.map(({ tin, ml, measures }) => (
                 <Row key={tin} justifyContent="space-between" gap="$s">
                   <Body>{mix.parts.find((part) => part.tin === tin)?.name ?? tin}</Body>
-                  <Strong>{`${sayMeasures(measures, 'teaspoon')} · ${sayVolume(ml)}`}</Strong>
+                  <Strong>{sayAmount(measures, 'teaspoon', sayVolume(ml))}</Strong>
                 </Row>
               ))}
               <Small>{MIX_CARD_WORDS.whatItsTinsTintLikeIs}</Small>

@@ -23,7 +23,7 @@ import { shiftColour, type ColourWay } from '@/core/colour';
 import { levelOf, type Mix, type ShelfItem } from '@/core/dossier';
 import { labelProduct, isPaint, type ProductClass } from '@/core/knowledge';
 import type { Measure, MixRequest, Recipe } from '@/core/mix';
-import { MIX_FINDER_WORDS, sayColour, sayDecimal, sayMeasures, sayMixWarning, sayNearness } from '@/words';
+import { MIX_FINDER_WORDS, sayColour, sayDecimal, sayAmount, sayMixWarning, sayNearness } from '@/words';
 
 /** Something to mix with that stands on no shelf of the shop: a tester, a neighbour's rest. */
 interface Pot {
@@ -238,9 +238,7 @@ function RecipeCard({ recipe, target, measure, nameOf, onKeep }: RecipeCardProps
       {parts.map(({ tin, measures, ml }) => (
         <Row key={tin} justifyContent="space-between" gap="$s">
           <Body flexShrink={1}>{nameOf(tin)}</Body>
-          <Strong fontVariant={['tabular-nums']}>
-            {measure === 'ml' ? sayVolume(ml) : `${sayMeasures(measures, measure)} · ${sayVolume(ml)}`}
-          </Strong>
+          <Strong fontVariant={['tabular-nums']}>{sayAmount(measures, measure, sayVolume(ml))}</Strong>
         </Row>
       ))}
       <Small>

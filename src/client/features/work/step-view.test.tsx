@@ -67,7 +67,7 @@ describe('a step', () => {
     show(makePiece('desk', ['top', 'legs']), ({ op, coat }) => op === 'paint' && coat === 1);
     expect(screen.getByText('Cabinet enamel, coat 1 of 2')).toBeTruthy();
     expect(screen.getByText('top, legs')).toBeTruthy();
-    expect(screen.getByText('24 min')).toBeTruthy();
+    expect(screen.getByText('42 min')).toBeTruthy();
     expect(screen.getByText('340 ml')).toBeTruthy();
     expect(screen.getByText('16 h')).toBeTruthy();
     expect(
