@@ -51,7 +51,7 @@ module.exports = {
       sandboxInjectedGlobals,
       testMatch: [
         '<rootDir>/src/{core,contract,server,cli,client,words}/**/*.test.ts',
-        '<rootDir>/tests/{http,properties,walls}/**/*.test.ts',
+        '<rootDir>/tests/{casebook,http,properties,walls}/**/*.test.ts',
       ],
       moduleNameMapper: alias,
       // These ship modules only.
