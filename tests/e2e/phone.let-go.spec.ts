@@ -11,7 +11,7 @@ test('the kerb takes one thumb: a kind, two prices, a fact, a look, and it is bo
   const door = page.getByRole('region', { name: 'At the door' });
   await expect(door.getByText('What does one like it sell for here', { exact: false })).toBeVisible();
   await page.getByLabel(/^They ask/).fill('60');
-  await page.getByLabel(/^Sells for about/).fill('240');
+  await page.getByLabel(/^Sells for about/).fill('480');
   await expect(figure(page)).toContainText(/at most\D*\d+/);
   const first = await figure(page).textContent();
   await page.getByRole('radio', { name: 'Before 1940' }).click();
@@ -28,7 +28,7 @@ test('the kerb takes one thumb: a kind, two prices, a fact, a look, and it is bo
 
   const { pieces } = await (await page.request.get(`${shop.url}/api/pieces`)).json();
   expect(pieces).toHaveLength(1);
-  expect(pieces[0].money).toMatchObject({ asking: 60, sale: { likely: 240 }, bought: { amount: 60 } });
+  expect(pieces[0].money).toMatchObject({ asking: 60, sale: { likely: 480 }, bought: { amount: 60 } });
   expect(pieces[0].piece.counts).toMatchObject({ drawers: 1 });
   expect(pieces[0].zones.some(({ id }: { id: string }) => id === 'drawer_fronts')).toBe(true);
 

@@ -24,6 +24,7 @@ const SIDEBOARD: Record<string, Record<string, RegExp>> = {
 };
 const ON_ANY: Record<string, RegExp> = {
   'Does the pattern come again?': /^It repeats/,
+  'Drag a fingernail across the grain': /^Seen, not felt/,
   'Wipe with mineral spirits': /^Rag stays clean/,
   'Rub with a damp white rag': /^Rag stays clean/,
   'Press firm tape on and pull it off sharply': /^Tape is clean/,

@@ -2,7 +2,7 @@ import { askingOf, type Dossier } from '../dossier';
 import { quantile } from '../shared';
 import { listHazards, type Hazard } from '../survey';
 import { drawAll, sumOf, type Draw, type OwnPace } from './draws';
-import { listWorth, weighLooks } from './looks';
+import { leastAfterLook, listWorth, weighLooks } from './looks';
 import { findStops, listReasons, type DoorReason } from './reasons';
 import { listSurfaces } from './surfaces';
 
@@ -89,10 +89,12 @@ export function judgeDoor(
   const surfaces = listSurfaces(dossier, rough);
   const { zones } = surfaces;
   const draws = drawAll(dossier, surfaces, { seed, count, own: pace });
-  const exact = quantile(
+  const met = quantile(
     draws.map(({ most }) => most),
     1 - MET,
   );
+  // Knowing nothing never pays more than what a look would find pays on average.
+  const exact = Math.min(met, leastAfterLook(zones, draws, 1 - MET));
   const walkAway = roundDown(exact);
   const asked = askingOf(dossier);
   const atPrice = asked ?? walkAway;

@@ -35,6 +35,37 @@ export function listWorth(looks: readonly LookWorth[]): LookWorth[] {
   return worth.length > 0 ? worth : looks.slice(0, 1);
 }
 
+/**
+ * What could be paid on average once a look has been made, by the look that leaves least: the price that is met with the
+ * same chance after each answer, weighed by how likely that answer is. Infinite where no look is open.
+ */
+export function leastAfterLook(zones: readonly ZoneSurfaces[], draws: readonly Draw[], share: number): number {
+  const rising = [...draws].sort((a, b) => a.most - b.most);
+  const looks = CHECKS.filter((check) => mayCheck(check, { leadOpen: true, at: 'kerb' }));
+  return zones.reduce((least, own, z) => {
+    const open = looks.filter((check) => isOpen(check, own));
+    return open.reduce((low, check) => Math.min(low, meanAfter(check, own, z, rising, share)), least);
+  }, Infinity);
+}
+
+function meanAfter(
+  { code, answers }: Check,
+  { surfaces, belief }: ZoneSurfaces,
+  z: number,
+  rising: readonly Draw[],
+  share: number,
+): number {
+  return answers.reduce((sum, answer) => {
+    const by = surfaces.map(({ state, bleeds }) => foreseeAnswer(code, answer.code, belief, state, bleeds));
+    const weights = rising.map(({ picks }) => by[picks[z]!]!);
+    const all = weights.reduce((total, own) => total + own, 0);
+    if (all === 0) return sum;
+    let passed = 0;
+    const at = weights.findIndex((own) => (passed += own) >= share * all);
+    return sum + (all / rising.length) * rising[at]!.most;
+  }, 0);
+}
+
 /** Chance of an answer over the draws, and what is gained in those that give it. */
 function weighAnswer(
   { surfaces, belief }: ZoneSurfaces,
