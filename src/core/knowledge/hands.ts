@@ -18,6 +18,9 @@ export interface HandFact {
   basis: Basis;
 }
 
+/** What glass is taped with. */
+export const GLASS_TAPE = 'Low-tack tape';
+
 // prettier-ignore
 export const HAND_FACTS: Record<HandCode, HandFact> = {
   label_parts: { op: 'label', label: 'Number the parts and their openings', perPart: 1, says: ['Where no paint goes, on the part and in its opening, with which way is up.', 'A picture of it all before the first screw.'], basis: 'practice' },

@@ -12,7 +12,7 @@ export function isLeadPossible(era: EraCode, region: string | undefined): boolea
 }
 
 /** However it is written. */
-const isUnitedStates = (region: string | undefined): boolean => region?.trim().toUpperCase() === 'US';
+const isUnitedStates = (region: string | undefined): boolean => region !== undefined && /^\s*us\s*$/i.test(region);
 
 /** Ways to test a coat for lead. Only a laboratory or an instrument in trained hands is called sure (common practice). */
 export const LEAD_KIT_FACTS: Record<LeadKit, { label: string; sure: boolean }> = {

@@ -2,8 +2,7 @@ import type { CautionCode } from './cautions';
 import { PAINTS, PRIMERS, TOPCOATS, type OperationCode, type ProductClass } from './codes';
 
 /** Kinds of work in which somebody is quick or slow (common practice). */
-export const PACE_GROUPS = ['washing', 'dulling', 'coating', 'small'] as const;
-export type PaceGroup = (typeof PACE_GROUPS)[number];
+export type PaceGroup = 'washing' | 'dulling' | 'coating' | 'small';
 
 /** What an operation is to the shop, all on its row (common practice). */
 export interface OperationFact {

@@ -56,6 +56,8 @@ export const FAULT_NOT_HERE: RepairWay = {
   steps: [],
   declined: 'It can hardly be on this ground: look again in Read. Nothing is planned for it.',
 };
+/** The old coat is taken off, and what was wrong with it goes too. */
+export const COMES_OFF: RepairWay = { id: 'comes_off', label: 'Comes off with the old coat', steps: [] };
 /** What running faces are rubbed with. */
 export const RUNNER_WAX = 'Hard wax';
 

@@ -1,4 +1,4 @@
-import { isCoat, type OperationCode } from '../knowledge';
+import { isCoat, paceGroupOf, type OperationCode } from '../knowledge';
 import type { Goal } from '../dossier';
 import { addShared, listShared } from './sittings';
 import type { CoatingSystem } from './system';
@@ -29,13 +29,16 @@ export function explainHours({ zones }: Pick<CoatingSystem, 'zones'>, applicatio
     for (const { op, minutes, coats = 1, between } of steps) {
       if (minutes === 0) continue;
       const times = isCoat(op) || between ? coats : 1;
+      // Small work goes by the piece and not by the face; taking off and putting back by the part.
+      const faces = paceGroupOf(op) === 'small' ? 0 : times;
+      const lifted = op === 'hardware_off' || op === 'refit' ? 1 : faces;
       const known = parts.get(op) ?? { op, minutes: 0, areaM2: 0, edgeM: 0, parts: 0 };
       parts.set(op, {
         op,
         minutes: known.minutes + minutes,
-        areaM2: known.areaM2 + times * size.areaM2,
-        edgeM: known.edgeM + times * size.edgeM,
-        parts: known.parts + times * size.parts,
+        areaM2: known.areaM2 + faces * size.areaM2,
+        edgeM: known.edgeM + faces * size.edgeM,
+        parts: known.parts + lifted * size.parts,
       });
     }
   const shared = zones.map(({ steps }) => listShared(steps, application));

@@ -13,6 +13,7 @@ export { listConsidered, type Considered, type Difference, type Layer } from './
 export { freezeSystem, keepStep, stackOf, type Phrases, type TakenStep } from './freeze';
 export { isTakenSystem } from './is-taken';
 export { HOUR_PRICE, LOST_WEEK_PRICE } from './prices';
+export { compareWithNamed, type NamedClass } from './named-class';
 export { explainHours, type HourPart, type Hours } from './hour-parts';
 export { sittingOf } from './sittings';
 export { DULLING_STAGE } from './search';

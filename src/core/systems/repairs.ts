@@ -1,4 +1,5 @@
 import {
+  COMES_OFF,
   FAULT_ANSWERS,
   leavesBare,
   FAULT_NOT_HERE,
@@ -64,9 +65,6 @@ const KNOWN = {
   stays: new WeakMap<Ground, readonly RepairPlan[]>(),
   off: new WeakMap<Ground, readonly RepairPlan[]>(),
 };
-
-/** The old coat is off, and what was wrong with it. */
-const COMES_OFF: RepairWay = { id: 'comes_off', label: 'Comes off with the old coat', steps: [] };
 
 /** A fault of the coat and not of what lies under it. */
 function isOfCoat({ code, detail }: Fault): boolean {

@@ -201,7 +201,7 @@ function rateOf(kind: 'prime' | 'paint' | 'clear', code: string, { application }
 }
 
 /** A face as it is coated. */
-export function coatSize({ size, zone }: Ground, areaM2: number): WorkSize {
+function coatSize({ size, zone }: Ground, areaM2: number): WorkSize {
   return { ...size, areaM2, parts: size.parts * (zone.role === 'door' ? 2 : 1) };
 }
 

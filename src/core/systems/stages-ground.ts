@@ -1,4 +1,5 @@
 import {
+  GLASS_TAPE,
   GREASY_FACTOR,
   HARDWARE,
   leavesBare,
@@ -87,7 +88,7 @@ function wash(ground: Ground): Step {
       3 + 1.2 * ground.size.edgeM,
       0,
       { code: 'glass_stays' },
-      { material: 'Low-tack tape' },
+      { material: GLASS_TAPE },
     );
   if (ground.look === 'leave') return work('degrease', 'clean_and_leave', rate, ground.size, { code: 'zone_left' });
   return work('degrease', 'degrease', rate, ground.size, whyNeed(ground, 'degrease'), {

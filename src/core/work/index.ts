@@ -29,7 +29,7 @@ export {
   type ShopPlan,
   type Sitting,
 } from './shop-plan';
-export { handsMinutes, openMinutes } from './open-minutes';
+export { handsMinutes } from './open-minutes';
 export { SPRAY_PLACE } from './spray-place';
 export { splitForWork } from './part-of-zone';
 export { judgeStanding, type Standing } from './standing';

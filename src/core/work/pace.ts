@@ -3,7 +3,7 @@ import { paceGroupOf, type OperationCode } from '../knowledge';
 import type { StartPace } from '../workshop';
 
 /** What an owner says of their hands before any time was logged, as a multiple of the class table (common practice). */
-export const START_PACE = { quick: 0.8, usual: 1, slower: 1.4 } as const satisfies Record<StartPace, number>;
+const START_PACE = { quick: 0.8, usual: 1, slower: 1.4 } as const satisfies Record<StartPace, number>;
 
 /** How long the owner takes for a kind of work, as a multiple of the class table. */
 export interface PaceOf {

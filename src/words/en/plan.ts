@@ -25,6 +25,7 @@ import type {
   Rejection,
   StepReason,
   TurningPoint,
+  NamedClass,
 } from '@/core/systems';
 import { sayColour } from './colour';
 import { sayHand } from './hand';
@@ -227,6 +228,23 @@ const FACTS: Record<Asks, readonly [yes: string, no: string]> = {
 /** An open question with one of its answers. */
 export const sayFact = (fact: TurningPoint['fact']): string =>
   fact.asks === 'substrate' ? `If it is ${labelState(fact.is)}` : FACTS[fact.asks][fact.is ? 0 : 1];
+
+/** Why the class that Read named is or is not the one that is taken. */
+export function sayNamedClass(named: NamedClass): string {
+  const primer = lowerFirst(labelProduct(named.primer));
+  switch (named.code) {
+    case 'as_named':
+      return named.need === 'bonding_primer'
+        ? `Read named a bonding primer: ${primer} is one.`
+        : `Read named a stain block: ${primer} is one.`;
+    case 'grips_and_blocks':
+      return `Read named a bonding primer. Once scuffed, ${primer} grips well enough, and it holds the colour back, which a bonding primer does not.`;
+    case 'grips_enough':
+      return `Read named a bonding primer. Once scuffed, ${primer} grips well enough, and takes less time or money in all.`;
+    case 'hidden_by_dark':
+      return `Read named a stain block. Under this dark colour what comes through does not show, so ${primer} will do.`;
+  }
+}
 
 /** What would then be best. */
 export function sayThen({ prep, primers }: TurningPoint['then']): string {

@@ -13,11 +13,12 @@ import {
   useIsWide,
   FigureBlock,
 } from '@/client/ui';
-import { zoneName, type Dossier } from '@/core/dossier';
+import { wishOf, zoneName, type Dossier } from '@/core/dossier';
 import { buildSection } from '@/core/piece';
 import { lowerFirst } from '@/core/shared';
-import { computeBelief } from '@/core/survey';
-import { listLowering, type CoatingSystem } from '@/core/systems';
+import { isPaleWish } from '@/core/proof';
+import { assessZone, computeBelief } from '@/core/survey';
+import { compareWithNamed, listLowering, type CoatingSystem } from '@/core/systems';
 import { useMeasures } from '@/client/store';
 import {
   CHOOSE_WORDS,
@@ -26,6 +27,7 @@ import {
   formatChance,
   formatChanceRange,
   sayAssumption,
+  sayNamedClass,
   sayWarnings,
 } from '@/words';
 import { FaultList } from './fault-list';
@@ -57,6 +59,10 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
   const { sayMoney } = useMeasures();
   const zonePlan = system.zones.find(({ id }) => id === zoneId);
   const zone = dossier.zones?.find(({ id }) => id === zoneId);
+  const named =
+    zone && zonePlan
+      ? compareWithNamed(assessZone(dossier, zone).needs, zonePlan.stack, isPaleWish(wishOf(dossier, zone)))
+      : null;
   const section = zone && zonePlan ? buildSection(computeBelief(dossier, zone), zonePlan) : null;
   return (
     <View
@@ -71,6 +77,7 @@ export function SystemCard({ system, title, zoneId, dossier, taken, date, onTake
         <Heading>{title}</Heading>
         {zone ? <Small>{SYSTEM_CARD_WORDS.onThe(lowerFirst(zoneName(zone)))}</Small> : null}
       </View>
+      {named ? <Small color="$ink">{sayNamedClass(named)}</Small> : null}
       <View minHeight={wide ? 270 : undefined}>{section ? <LabelledSection section={section} /> : null}</View>
       <Rule />
       <Row>

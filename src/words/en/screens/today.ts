@@ -53,7 +53,7 @@ export const DO_NOW_WORDS = {
   minOfJob: (minutes: number, goesOn: boolean): string => `${minutes} min${goesOn ? ', goes on later' : ''}`,
   pour: (volume: string): string => `pour ${volume}`,
   thenByItself: (hours: string): string => `then ${hours} by itself`,
-  cleanUpMin: (cleanUpMin: number): string => `clean up ${cleanUpMin} min`,
+  cleanUpMin: (cleanUpMin: number): string => `out and away ${cleanUpMin} min`,
   min: (hours: number): string => `${hours} min`,
   h: (hours: number): string => `${hours} h`,
 };
