@@ -27,7 +27,6 @@ export {
   guideCardSeen,
   guideEnded,
   placePicked,
-  regionPicked,
   schemePicked,
   unitsPicked,
   type Scheme,

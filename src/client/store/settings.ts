@@ -12,8 +12,6 @@ export interface Settings {
   place: Circumstance;
   /** Colours of the owner's own that were used last, the latest first. */
   recentColours: string[];
-  /** Where the last piece was met: the next one starts there. */
-  region: string | null;
   /** Cards that lead through the first piece: asked for, and those that were put away. */
   guide: { on: boolean; seen: string[] };
 }
@@ -23,7 +21,6 @@ const DEFAULTS: Settings = {
   units: 'metric',
   place: 'bench',
   recentColours: [],
-  region: null,
   guide: { on: false, seen: [] },
 };
 const MOST_RECENT = 6;
@@ -40,9 +37,6 @@ export const settingsSlice = createSlice({
     },
     colourUsed: (state, { payload }: PayloadAction<string>) => {
       state.recentColours = [payload, ...state.recentColours.filter((own) => own !== payload)].slice(0, MOST_RECENT);
-    },
-    regionPicked: (state, { payload }: PayloadAction<string>) => {
-      state.region = payload;
     },
     guideBegun: (state) => {
       state.guide = { on: true, seen: [] };
@@ -63,7 +57,6 @@ export const {
   unitsPicked,
   colourUsed,
   placePicked,
-  regionPicked,
   guideBegun,
   guideCardSeen,
   guideEnded,

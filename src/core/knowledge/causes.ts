@@ -53,7 +53,7 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   wrong_primer: { findings: { wrong_primer_for_ground: '+++', no_primer: '++' }, ground: 'slick', cures: GRIP, asks: 'other_primer', mode: 'adhesion', basis: 'practice' },
   thinned_primer: { findings: { thinned: '+++' }, ground: 'slick', cures: GRIP, basis: 'practice' },
   tested_too_early: { cures: { wait: 0.95, strip: 0.97 }, basis: 'practice' },
-  wax_or_silicone: { ground: 'wax', cures: { strip: 0.93 }, asks: 'dewax', basis: 'practice' },
+  wax_or_silicone: { findings: { not_dewaxed: '+++' }, ground: 'wax', cures: { strip: 0.93 }, asks: 'dewax', basis: 'practice' },
   old_coat_failing: { ground: 'failing', cures: { strip: 0.95 }, asks: 'strip_old', basis: 'practice' },
   used_before_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '++' }, cures: { touch_up: 0.9, recoat: 0.93, seal_over: 0.93, strip: 0.97 }, basis: 'practice' },
   no_primer: { findings: { no_primer: '+++' }, cures: { strip: 0.95 }, basis: 'practice' },

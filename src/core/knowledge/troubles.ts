@@ -8,6 +8,7 @@ import type { Basis, DefectCode } from './codes';
 /** What the log can be found to have against it (`core/trouble`). */
 export const FINDING_CODES = [
   'not_cleaned',
+  'not_dewaxed',
   'not_dulled',
   'deglosser_on_film',
   'no_primer',

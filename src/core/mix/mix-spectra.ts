@@ -1,6 +1,5 @@
-import { computeLuminance, convertHexToLinearRgb } from '../colour';
 import { convertKSToReflectance, convertReflectanceToKS } from '../film';
-import type { Spectrum } from './spectrum';
+import { convertHexToSpectrum, type Spectrum } from './spectrum';
 
 /** A paint in a mix: its absorption band by band, how strongly it tints, and its share by volume. */
 export interface Part {
@@ -17,7 +16,8 @@ const DARKEST_THAT_COUNTS = 0.04;
  * for what a tin shows when it is dry says little of how much black is in it. `hex`: what it dries to. Example: #1C1C1C → 0.27.
  */
 export function defaultStrength(hex: string): number {
-  const own = convertReflectanceToKS(Math.max(1e-4, computeLuminance(convertHexToLinearRgb(hex))));
+  const absorption = absorptionOf(convertHexToSpectrum(hex));
+  const own = absorption.reduce((sum, band) => sum + band, 0) / absorption.length;
   return Math.min(1, convertReflectanceToKS(DARKEST_THAT_COUNTS) / own);
 }
 

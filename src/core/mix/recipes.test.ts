@@ -187,8 +187,9 @@ describe('against an independent library for mixing pigments', () => {
     for (let i = 0; i < 500; i += 1) {
       const [one, other, share] = [someHex(), someHex(), 0.1 + 0.8 * random()];
       const tins: MixTin[] = [
-        { id: 'a', colour: one },
-        { id: 'b', colour: other },
+        // By volume alone, as the library mixes.
+        { id: 'a', colour: one, strength: 1 },
+        { id: 'b', colour: other, strength: 1 },
       ];
       const [ours] = listRecipes(
         request(tins, {

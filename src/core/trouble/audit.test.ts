@@ -74,6 +74,10 @@ const BLOCKER = 'shellac_primer';
 
 const CASES: Record<FindingCode, { faulty: Case; right: Case; numbers?: object }> = {
   not_cleaned: { faulty: { log: [{ ...clean, skipped: true }, prime()] }, right: { log: [clean, prime()] } },
+  not_dewaxed: {
+    faulty: { log: [clean, { op: 'dewax', skipped: true }, prime()] },
+    right: { log: [clean, { op: 'dewax' }, prime()] },
+  },
   not_dulled: {
     faulty: { steps: [step('scuff', { grit: 150 })], log: [{ op: 'scuff', grit: 220 } as never, prime()] },
     right: { steps: [step('scuff', { grit: 150 })], log: [{ op: 'scuff', grit: 150 } as never, prime()] },
@@ -315,5 +319,17 @@ describe('the log of a piece', () => {
       ['major', 3],
       ['minor', 2],
     ]);
+  });
+});
+
+describe('wax that was stated', () => {
+  const waxed = { substrate: 'clear_softwood', finish: 'wax' } as const;
+  it('is washed off, or its washing is not written down: nobody is convicted by that', () => {
+    expect(findOf('not_logged', { stated: waxed, log: [clean, prime()] })).toMatchObject([{ op: 'dewax' }]);
+    expect(findOf('not_logged', { stated: waxed, log: [clean, { op: 'dewax' }, prime()] })).toEqual([]);
+    expect(
+      findOf('not_dewaxed', { stated: waxed, log: [clean, { op: 'dewax', skipped: true }, prime()] }),
+    ).toHaveLength(1);
+    expect(findOf('not_logged', { log: [clean, prime()] })).toEqual([]);
   });
 });

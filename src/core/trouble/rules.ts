@@ -133,6 +133,7 @@ function beforeTime(
 
 // prettier-ignore
 export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
+  not_dewaxed: { omits: ['dewax'], cleared: (view) => doneOf(view, ['dewax']).length > 0, severity: 'major', basis: 'practice', find: (view) => omitted(view, ['dewax']) },
   not_cleaned: { omits: WASHING, cleared: (view) => doneOf(view, WASHING).length > 0, severity: 'major', basis: 'practice', find: (view) => omitted(view, WASHING) },
   not_dulled: {
     omits: DULLING_GROUND, cleared: (view) => doneOf(view, DULLING_GROUND).length > 0 && tooFine(view).length === 0,
@@ -350,12 +351,17 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
   not_logged: {
     severity: 'unknown', basis: 'practice',
     // A step that is open while a later one on the same zone is done.
-    find: ({ tasks, zone }) => {
+    // Wax that was stated is washed off whether or not a plan says so.
+    find: (view) => {
+      const { tasks, zone } = view;
       const isOpen = ({ openZones }: ZoneView['tasks'][number]): boolean => openZones.includes(zone.id);
       const last = tasks.findLastIndex((task) => !isOpen(task) && task.op !== 'proof');
-      return tasks.slice(0, Math.max(0, last)).flatMap((task) =>
+      const missed = tasks.slice(0, Math.max(0, last)).flatMap((task) =>
         isOpen(task) && task.op !== 'proof' ? [{ op: task.op, ...(task.class ? { class: task.class } : {}) }] : [],
       );
+      const waxed = zone.stated?.finish === 'wax' && view.coats.length > 0;
+      const told = view.entries.some(({ entry }) => entry.op === 'dewax') || missed.some(({ op }) => op === 'dewax');
+      return waxed && !told ? [...missed, { op: 'dewax' as const }] : missed;
     },
   },
 };

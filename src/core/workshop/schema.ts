@@ -49,6 +49,8 @@ export const setupSchema = z.looseObject({
     .array(z.looseObject({ date: z.iso.date(), hours: z.array(dayHoursSchema).max(6) }))
     .max(400)
     .optional(),
+  /** Where the shop is, as new pieces have it: it decides which coats may hold lead. */
+  region: z.string().max(40).optional(),
   /** What the owner says of their hands before any time was logged. */
   pace: z.enum(['quick', 'usual', 'slower']).optional(),
   /** The owner's measured misreadings take the place of the general rate in the shop's diagnoses. */

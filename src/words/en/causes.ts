@@ -217,6 +217,7 @@ const GROUND: Record<GroundFact, string> = {
 /** What the log shows to be in order, by what it would have found. */
 const CLEARED: Partial<Record<FindingCode, string>> = {
   not_cleaned: 'It was cleaned.',
+  not_dewaxed: 'The wax was washed off.',
   not_dulled: 'It was dulled as asked.',
   no_primer: 'It was primed.',
   wrong_primer_for_ground: 'The primer is one for such a face.',

@@ -10,6 +10,7 @@ const step = ({ op }: Finding): string => (op === undefined ? 'a step' : lowerFi
 /** What is found against the log, or would be, with its numbers. Total: a new finding has its sentence or does not compile. */
 const WORDS: Record<FindingCode, (finding: Finding) => string> = {
   not_cleaned: () => 'It was not cleaned: grease under a coat lets it go.',
+  not_dewaxed: () => 'The wax was not washed off: nothing holds on it.',
   not_dulled: ({ was, asked }) =>
     was === undefined
       ? 'What shone was not made dull: a coat finds no hold on it.'

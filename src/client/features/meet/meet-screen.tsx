@@ -1,12 +1,11 @@
 import { View } from '@tamagui/core';
 import { router } from 'expo-router';
 import type { ReactNode } from 'react';
-import { useDispatch } from 'react-redux';
 import { useMoney } from '@/client/features/money';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { PhotoStrip } from '@/client/features/photos';
 import { PutAwayCard } from '@/client/features/put-away';
-import { regionPicked, timeNow, type AppDispatch } from '@/client/store';
+import { timeNow, useSetup, useWorkshop } from '@/client/store';
 import {
   Body,
   Button,
@@ -139,7 +138,8 @@ function Pictures(parts: PieceParts) {
 }
 
 function More({ dossier, change, children }: PieceParts & { children: ReactNode }) {
-  const dispatch = useDispatch<AppDispatch>();
+  const { workshop } = useWorkshop();
+  const setUp = useSetup(workshop);
   const { id: _id, ...facts } = dossier.piece;
   return (
     <Column gap="$l">
@@ -158,7 +158,8 @@ function More({ dossier, change, children }: PieceParts & { children: ReactNode 
           options={REGIONS}
           value={REGIONS.find(({ code }) => code === facts.region)?.code}
           onPick={(region) => {
-            dispatch(regionPicked(region));
+            // Said once, it is so for the shop.
+            if (workshop.setup.region !== region) setUp({ region });
             change({ type: 'piece_facts_set', piece: { ...facts, region } });
           }}
         />

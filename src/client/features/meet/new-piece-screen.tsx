@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch } from 'react-redux';
 import { BackHeader, Screen } from '@/client/features/piece-frame';
-import { changeMade, makeId, type AppDispatch, type RootState } from '@/client/store';
+import { changeMade, makeId, useWorkshop, type AppDispatch } from '@/client/store';
 import { Body, Column, Heading } from '@/client/ui';
 import { DOSSIER_FORMAT, startWishes, type Dossier } from '@/core/dossier';
 import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
@@ -13,7 +13,7 @@ import { NEW_PIECE_SCREEN_WORDS, nameNewZone } from '@/words';
 /** A new piece: one tap on what it is. Everything else has a sensible start and is put right on Meet. */
 export function NewPieceScreen() {
   const dispatch = useDispatch<AppDispatch>();
-  const region = useSelector((state: RootState) => state.settings.region);
+  const { region } = useWorkshop().workshop.setup;
   const pick = (kind: PieceKind): void => {
     const id = makeId();
     const change = { type: 'piece_met' as const, dossier: meetPiece(id, kind, region) };
@@ -32,7 +32,7 @@ export function NewPieceScreen() {
 }
 
 /** The piece as it is met: zones and wishes by its kind and usual size. */
-function meetPiece(id: string, kind: PieceKind, region: string | null): Dossier {
+function meetPiece(id: string, kind: PieceKind, region: string | undefined): Dossier {
   const { zones } = buildTemplate(kind, undefined, undefined, nameNewZone);
   const { size } = KIND_TEMPLATES[kind];
   return {
