@@ -3,7 +3,7 @@
  * of several runs; the noise of the machine is printed with them, as the spread of a fixed piece of work. Photographs
  * are 120; `BENCH_PHOTOGRAPHS=3000` reads as many as the promise about gross misreadings is made for, in some hours.
  * `--soak` measures what takes minutes beside them and nothing else: the server killed while it writes, spoilt requests, files
- * that unpack to more than they are. `--full` reads as many made-up surfaces as the promises about them are made for, and runs the property tests on all of
+ * that unpack to more than they are. `--full` walks the rules over 100 000 random plans, reads as many made-up surfaces as the promises about them are made for, and runs the property tests on all of
  * their seeds.
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -31,7 +31,7 @@ if (process.argv.includes('--soak')) {
 }
 const asJson = process.argv.includes('--json');
 const full = process.argv.includes('--full');
-if (full) process.env.BRICOLAGE_FULL = '1';
+if (full) Object.assign(process.env, { BRICOLAGE_FULL: '1', BRICOLAGE_MANY: '1' });
 const { measureCore, measureReading, measureWholePieces } = loadTypeScript('scripts/bench-core.ts');
 const { measureShop } = loadTypeScript('scripts/bench-shop.ts');
 const { measureStore } = loadTypeScript('scripts/bench-store.ts');

@@ -49,7 +49,8 @@ export function followPlan(taken: Dossier): Dossier {
   const log: LogEntry[] = [];
   let tests: Test[] = [];
   let clock = START;
-  let coated = START;
+  /** When the patch of each zone was painted: the piece is worked on while it dries. */
+  const coated = new Map<string, number>();
   const ready = ({ after }: Task): number =>
     after.reduce((latest, { key, lags }) => {
       const from = done.get(key);
@@ -68,12 +69,14 @@ export function followPlan(taken: Dossier): Dossier {
     if (isReadingTask(task)) {
       // One patch where it is shared: the zones that have it are those it takes minutes on.
       const patched = task.shares.filter(({ minutes }) => minutes > 0).map(({ zone }) => zone);
-      const ageH = (start - coated) / HOUR_MS;
-      tests = [...tests, ...patched.flatMap((zone) => readPatch({ ...taken, log, tests }, zone, ageH, start))];
+      for (const zone of patched) {
+        const ageH = (start - (coated.get(zone) ?? START)) / HOUR_MS;
+        tests = [...tests, ...readPatch({ ...taken, log, tests }, zone, ageH, start)];
+      }
       clock = start + Math.max(1, task.minutes) * 60_000;
     } else if (task.op === 'proof') {
       clock = start + Math.max(1, task.minutes) * 60_000;
-      coated = clock;
+      for (const zone of task.zones) coated.set(zone, clock);
     } else {
       clock = start + Math.max(1, task.minutes) * 60_000;
       log.push(...logTask(task, { at: iso(clock), startedAt: iso(start), minutes: task.minutes, climate: FIT }));

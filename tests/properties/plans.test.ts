@@ -21,6 +21,9 @@ function onBalance(piece: Dossier): Dossier {
   return { ...piece, goal };
 }
 
+/** A hundred thousand where the bench asks for it; a seeded share of a few hundred else. */
+const MOST_WALKED = process.env.BRICOLAGE_MANY === '1' ? 100_000 : 400;
+
 describe('plans for a thousand pieces', () => {
   it('break no hard rule, by a walker that knows nothing of the search', () => {
     let [walked, painted] = [0, 0];
@@ -36,11 +39,11 @@ describe('plans for a thousand pieces', () => {
           });
         }
       }),
-      400,
+      MOST_WALKED,
     );
     expect(walked).toBeGreaterThan(share(800));
     expect(painted).toBeGreaterThan(share(400));
-  });
+  }, 7_200_000);
 
   it('give systems none of which beats another in every figure', () => {
     const fumes = ['low', 'solvent', 'two_part'];

@@ -218,7 +218,7 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     expectThat(!primers.some((code) => CLEARS.includes(code)), 'no clear blocker under pale paint');
   if (paint && primers[0] === 'shellac_clear') {
     expectThat(!around.pale, 'clear shellac over a whole face only under dark colours');
-    expectThat(slick < 0.09, 'clear shellac is no grip on a slick face');
+    expectThat(slick < 0.11, 'clear shellac is no grip on a slick face');
   }
   if (paint) {
     const painted = first('paint');

@@ -2,6 +2,7 @@ import { computeDewPointC, DEW_MARGIN_C, LEAST_C, MOST_C, MOST_HUMIDITY_PCT } fr
 import {
   findCarrier,
   findProduct,
+  isWholeCoat,
   mostThinningPct,
   OPERATION_FACTS,
   PRIMER_FACTS,
@@ -313,7 +314,8 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
       // Of two colours on one face each is held against its own coat.
       const step = view.steps.find(({ op, class: code, colour }) => op === entry.op && code === entry.class && (colour ?? entry.colour) === (entry.colour ?? colour));
       const area = view.zone.area_m2;
-      if (!step?.ml || !area || coat.entry.ml === undefined) return [];
+      // A dab on a spot has no film to speak of.
+      if (!isWholeCoat(entry.op) || !step?.ml || !area || coat.entry.ml === undefined) return [];
       const asked = step.ml / (step.coats ?? 1) / area;
       const was = coat.entry.ml / (coat.entry.coats ?? 1) / area;
       return was > THICK * asked ? [{ entry: coat.index, was: Math.round(was), asked: Math.round(asked), class: coat.code }] : [];
