@@ -52,12 +52,5 @@ export const settingsSlice = createSlice({
     },
   },
 });
-export const {
-  schemePicked,
-  unitsPicked,
-  colourUsed,
-  placePicked,
-  guideBegun,
-  guideCardSeen,
-  guideEnded,
-} = settingsSlice.actions;
+export const { schemePicked, unitsPicked, colourUsed, placePicked, guideBegun, guideCardSeen, guideEnded } =
+  settingsSlice.actions;
