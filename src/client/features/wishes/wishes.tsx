@@ -16,7 +16,7 @@ import { isLeft, wishLook, wishOf, wishZones, zoneName, type Dossier, type Goal,
 import { PAINT_FACTS, PAINTS, type PaintCode } from '@/core/knowledge';
 import { definedOnly, lowerFirst } from '@/core/shared';
 import { ColourBoard } from './colour-board';
-import { PLACE_WISH_WORDS, WISHES_WORDS } from '@/words';
+import { HISTORY_FIELDS_WORDS, PLACE_WISH_WORDS, WISHES_WORDS } from '@/words';
 
 type Wish<K extends keyof Goal> = readonly ChoiceOption<NonNullable<Goal[K]> & string>[];
 const AIR: Wish<'ventilation'> = [
@@ -62,14 +62,14 @@ const PAINT_CHOICES: readonly ChoiceOption<PaintCode | 'any'>[] = [
 /** Outdoors is none of them: nothing here is planned for rain and sun. */
 const PLACES: readonly ChoiceOption<Exclude<NonNullable<Goal['room']>, 'outdoors'> | 'not_said'>[] = [
   { code: 'not_said', label: PLACE_WISH_WORDS.notSaid },
-  { code: 'bedroom', label: PLACE_WISH_WORDS.bedroom },
-  { code: 'living', label: PLACE_WISH_WORDS.livingRoom },
-  { code: 'dining', label: PLACE_WISH_WORDS.dining },
-  { code: 'hall', label: PLACE_WISH_WORDS.hall },
-  { code: 'nursery', label: PLACE_WISH_WORDS.nursery },
-  { code: 'kitchen', label: PLACE_WISH_WORDS.kitchen },
-  { code: 'bathroom', label: PLACE_WISH_WORDS.bathroom },
-  { code: 'workshop', label: PLACE_WISH_WORDS.workshop },
+  { code: 'bedroom', label: HISTORY_FIELDS_WORDS.bedroom },
+  { code: 'living', label: HISTORY_FIELDS_WORDS.livingRoom },
+  { code: 'dining', label: HISTORY_FIELDS_WORDS.dining },
+  { code: 'hall', label: HISTORY_FIELDS_WORDS.hall },
+  { code: 'nursery', label: HISTORY_FIELDS_WORDS.nursery },
+  { code: 'kitchen', label: HISTORY_FIELDS_WORDS.kitchen },
+  { code: 'bathroom', label: HISTORY_FIELDS_WORDS.bathroom },
+  { code: 'workshop', label: HISTORY_FIELDS_WORDS.workshop },
 ];
 
 interface WishesProps {

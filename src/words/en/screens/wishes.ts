@@ -48,14 +48,6 @@ export const COLOUR_BOARD_WORDS = {
 export const PLACE_WISH_WORDS = {
   whereWillItStand: 'Where will it stand?',
   notSaid: 'As before',
-  kitchen: 'Kitchen',
-  bathroom: 'Bathroom',
-  bedroom: 'Bedroom',
-  nursery: 'Nursery',
-  livingRoom: 'Living room',
-  dining: 'Dining room',
-  hall: 'Hall',
-  workshop: 'Workshop',
   forAChild: 'A small child will use it',
 };
 
