@@ -173,6 +173,10 @@ export const INTERFACES = [
 ] as const;
 export type InterfaceCode = (typeof INTERFACES)[number];
 
+/** What a first coat meets, as far as its grip goes. */
+export const GRIP_GROUNDS = ['film', 'coat', 'soft_paint', 'raw_wood', 'oily_wood', 'raw_board', 'metal'] as const;
+export type GripGround = (typeof GRIP_GROUNDS)[number];
+
 export const GATES = ['prime_to_paint', 'bleed', 'handover'] as const;
 
 /** How strongly an answer speaks for (+) or against (−) a state; see `LIKELIHOOD_RATIO`. */

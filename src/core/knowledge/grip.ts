@@ -1,11 +1,7 @@
-import type { FinishCode, SubstrateCode } from './codes';
+import type { FinishCode, GripGround, SubstrateCode } from './codes';
 import { FINISH_FACTS, SUBSTRATE_FACTS } from './materials';
 import type { PrepGroup } from './preps';
 import type { Rating } from './products';
-
-/** What a first coat meets, as far as its grip goes. */
-export const GRIP_GROUNDS = ['film', 'coat', 'soft_paint', 'raw_wood', 'oily_wood', 'raw_board', 'metal'] as const;
-export type GripGround = (typeof GRIP_GROUNDS)[number];
 
 /** What a face is to a first coat: its finish where it has one, else its material. */
 export const gripGroundOf = (substrate: SubstrateCode, finish: FinishCode): GripGround =>

@@ -1,5 +1,4 @@
-import type { Basis, FinishCode, SubstrateCode } from './codes';
-import type { GripGround } from './grip';
+import type { Basis, FinishCode, GripGround, SubstrateCode } from './codes';
 
 export interface SubstrateFact {
   label: string;

@@ -74,6 +74,9 @@ export const WORK_RATES = {
   clean_gun: { once: 20, basis: 'practice' },
 } as const satisfies Record<string, WorkRate>;
 
+/** What a face is taken for where nobody measured it, m². */
+export const DEFAULT_AREA_M2 = 0.5;
+
 /** Handles and what is hung and run: minutes for each, off and on again. Holes are filled or drilled where asked (common practice). */
 export const HARDWARE = {
   handle: { off: 1, on: 2 },

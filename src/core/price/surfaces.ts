@@ -1,6 +1,7 @@
 import { LABEL_CLIMATE } from '../climate';
 import { isLeft, type Dossier, type Zone } from '../dossier';
-import { computeBelief, CREDIBLE, DEFAULT_AREA_M2, FACETS, STATES, type Belief } from '../survey';
+import { DEFAULT_AREA_M2 } from '../knowledge';
+import { computeBelief, CREDIBLE, FACETS, STATES, type Belief } from '../survey';
 import { pricePlan, priceSurfaces, type PieceCost, type SurfaceCost } from '../systems';
 
 /** What a zone may turn out to be, with its chance and what treating it takes then. */

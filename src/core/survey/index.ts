@@ -3,7 +3,7 @@ export type { Misreadings } from './clues';
 export { lookMisread, rateLooks } from './camera-looks';
 export { labelState } from './labels';
 export { assessZone, diagnosePiece, diagnoseZone, tellsMost, type EvidenceItem, type ZoneDiagnosis } from './diagnose';
-export { DEFAULT_AREA_M2, mayCheck, type Circumstance, type NextCheck } from './next-check';
+export { mayCheck, type Circumstance, type NextCheck } from './next-check';
 export type { Target } from './telling';
 export { nextQuestion } from './next-question';
 export type { Contradiction } from './contradictions';

@@ -1,4 +1,4 @@
-import { CHECKS, findCheck, type Check, NEED_FACTS, type NeedCode } from '../knowledge';
+import { CHECKS, DEFAULT_AREA_M2, findCheck, type Check, NEED_FACTS, type NeedCode } from '../knowledge';
 import type { Zone } from '../dossier';
 import type { Belief } from './belief';
 import { weighRank } from './clues';
@@ -138,8 +138,6 @@ const isLookCode = (code: string): boolean => {
   const check = findCheck(code);
   return check !== undefined && isLook(check);
 };
-
-export const DEFAULT_AREA_M2 = 0.5;
 
 /** A look of under a minute that leaves nothing behind. */
 export const isLook = ({ minutes, waitHours, mark, care }: Check): boolean =>

@@ -12,7 +12,8 @@ import { drawIndex, makeRandom } from '../shared';
 import { computeBelief, type Belief } from './belief';
 import { likelihoodTables } from './likelihood';
 import { needProbability, SURFACE_NEEDS } from './needs';
-import { DEFAULT_AREA_M2, priceCheck, rankNextChecks } from './next-check';
+import { priceCheck, rankNextChecks } from './next-check';
+import { DEFAULT_AREA_M2 } from '../knowledge';
 import { computePrior } from './prior';
 import { FACETS, FACET_NAMES, STATES, type FacetName, type FacetValue, type State } from './states';
 

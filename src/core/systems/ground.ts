@@ -1,4 +1,5 @@
 import {
+  DEFAULT_AREA_M2,
   FACED_BOARDS,
   FINISH_FACTS,
   gripGroundOf,
@@ -54,7 +55,6 @@ import {
 import {
   assessZone,
   CREDIBLE,
-  DEFAULT_AREA_M2,
   mostLikelyState,
   STATES,
   type Belief,
@@ -262,6 +262,7 @@ const measureOn = (dossier: Dossier, zone: Zone, second: SecondColour, area: num
 });
 
 const countParts = (dossier: Dossier, zone: Zone): number =>
+  zone.count ??
   Math.max(1, new Set(drawPiece(dossier).flatMap(({ zone: id, part }) => (id === zone.id ? [part] : []))).size);
 
 /**

@@ -1,5 +1,6 @@
 import { PRIMER_FACTS, type PrimerCode, type Rating } from '../knowledge';
 import type { Need } from '../survey';
+import { blocksStain } from './risk';
 import type { CoatStack } from './surface-state';
 
 /** How the primer that is taken stands to what Read named: grip on a slick face, holding colour back. */
@@ -16,7 +17,6 @@ export type NamedClass = { primer: PrimerCode } &
 /** More likely needed than not. */
 const NAMED = 0.5;
 const GRIPS_BEST: readonly Rating[] = ['very_good', 'best'];
-const BLOCKS: readonly Rating[] = ['good', 'very_good', 'best'];
 
 /** Why the class that Read named is or is not the one that is taken; nothing where it named none or nothing is primed. */
 export function compareWithNamed(needs: readonly Need[], { primers }: CoatStack, pale: boolean): NamedClass | null {
@@ -25,7 +25,7 @@ export function compareWithNamed(needs: readonly Need[], { primers }: CoatStack,
   const [first] = primers;
   if (!first || !(grip || block)) return null;
   const primer = first.code;
-  const blocks = primers.some(({ code }) => BLOCKS.includes(PRIMER_FACTS[code].block));
+  const blocks = primers.some(({ code }) => blocksStain(code));
   if (grip && GRIPS_BEST.includes(PRIMER_FACTS[primer].slick))
     return { code: 'as_named', need: 'bonding_primer', primer };
   if (grip) return { code: block && blocks ? 'grips_and_blocks' : 'grips_enough', primer };

@@ -10,7 +10,7 @@ import {
 } from '../knowledge';
 import { computeDryingFactor, LABEL_CLIMATE, type Climate } from '../climate';
 import { computeDeltaE00, labOfHex, readHex } from '../colour';
-import { measureSitting } from './sittings';
+import { measureSitting } from './sitting-minutes';
 import { colourOfPiece, listColours, type Dossier, type ShelfItem } from '../dossier';
 
 export type CoatClass = keyof typeof FILM_FACTS;

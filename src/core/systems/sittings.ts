@@ -1,31 +1,9 @@
-import {
-  findCarrier,
-  findProduct,
-  isCoat,
-  isWholeCoat,
-  WORK_RATES,
-  type Carrier,
-  type OperationCode,
-} from '../knowledge';
+import { findCarrier, findProduct, isCoat, isWholeCoat, type OperationCode } from '../knowledge';
 import type { Goal } from '../dossier';
 import { isFilmClass } from '../quantity';
 import type { Step } from './choice';
+import { measureSitting } from './sitting-minutes';
 import { identifyStep } from './step-name';
-
-/** How a product is put on, as far as getting it out and putting it away go. */
-interface Applied {
-  carrier: Carrier;
-  sprayCan: boolean;
-  gun: boolean;
-}
-
-/** Minutes of getting a product out and putting it away, once a sitting, whatever is coated with it. */
-export function measureSitting({ carrier, sprayCan, gun }: Applied): number {
-  const { get_out, clean_gun, put_away_aerosol, put_away_water, put_away_solvent } = WORK_RATES;
-  if (sprayCan) return get_out.once + put_away_aerosol.once;
-  if (gun) return get_out.once + clean_gun.once;
-  return get_out.once + (carrier === 'water' || carrier === 'none' ? put_away_water : put_away_solvent).once;
-}
 
 /** Minutes of the sitting that a coat is put on in; a patch of filler or a knot is sealed by brush wherever a gun is used. */
 export function sittingOf(

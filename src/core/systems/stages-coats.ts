@@ -386,7 +386,6 @@ export const REFITTING: Stage = {
     const last = products.find((product) => product.class === lastCoat(state));
     // Shut before it is hard, a door sticks: longer than the next coat would wait.
     const { handleH, recoatH } = last ?? { handleH: 0, recoatH: 0 };
-    // Handles that were sprayed apart are two days hard before a hand pulls at them.
     // What stayed on is not put back.
     const hardens = ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave';
     if (hardens)

@@ -1,12 +1,10 @@
-import type { WorkSize } from '../knowledge';
+import { DEFAULT_AREA_M2, type WorkSize } from '../knowledge';
 import type { Dossier, Zone } from '../dossier';
 import { listParts } from './assign';
 import { templateOf, type Template } from './templates';
 
 /** What is lifted, turned and set down one by one (common practice). */
 const LIFTED: readonly Zone['role'][] = ['door', 'drawer_front', 'drawer_side'];
-/** Where nobody measured. */
-const NO_AREA_M2 = 0.5;
 
 /** The template of a piece as it is divided now: built once for each state of it. */
 const templates = new WeakMap<Dossier['piece'], Template>();
@@ -23,7 +21,7 @@ function buildOnce(piece: Dossier['piece']): Template {
  */
 export function measureWork({ piece, zones = [] }: Pick<Dossier, 'piece' | 'zones'>, zone: Zone): WorkSize {
   const template = buildOnce(piece);
-  const areaM2 = zone.area_m2 ?? NO_AREA_M2;
+  const areaM2 = zone.area_m2 ?? DEFAULT_AREA_M2;
   const parts = listParts(template.shapes, zones, zone.id);
   const count = zone.count ?? Math.max(1, parts.length);
   const lifted = LIFTED.includes(zone.role) ? count : 0;

@@ -7,7 +7,8 @@ import {
   type ClueCode,
   type RemedyCode,
 } from '../knowledge';
-import { CREDIBLE, DEFAULT_AREA_M2 } from '../survey';
+import { DEFAULT_AREA_M2 } from '../knowledge';
+import { CREDIBLE } from '../survey';
 import { HOUR_PRICE, LOST_WEEK_PRICE } from '../systems';
 import { ageOf, chanceSeen, hardnessOf, readClues, sumWorlds, type CausesBelief, type Worlds } from './causes';
 

@@ -15,7 +15,7 @@ import {
   type SecondColour,
   type Zone,
 } from '@/core/dossier';
-import { DEFAULT_AREA_M2 } from '@/core/survey';
+import { DEFAULT_AREA_M2 } from '@/core/knowledge';
 import { assignShapes, measureFaces, measureSecond, templateOf, type Face } from '@/core/templates';
 import { listSwatches } from './colour-board';
 import { SECOND_COLOUR_FORM_WORDS } from '@/words';
