@@ -1,5 +1,8 @@
+import { isCoat } from '../knowledge';
+import type { Goal } from '../dossier';
 import type { Step } from './choice';
 import type { StepReason } from './reasons';
+import { sittingOf } from './sittings';
 import { identifyStep } from './step-name';
 import type { ZonePlan } from './system';
 
@@ -12,14 +15,19 @@ export interface Job {
   colour?: string;
   zones: string[];
   minutes: number;
+  /** What is once a sitting besides, for all of its zones together. */
+  sharedMin: number;
   /** Until the slowest zone of the job is ready. */
   waitH: number;
   ml: number;
   why: StepReason[];
 }
 
-/** One ordered list for the piece: what is the same in several zones is done once, at its place in the order of work. */
-export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
+/**
+ * One ordered list for the piece: what is the same in several zones is done once, at its place in the order of work, with what
+ * is once a sitting told beside its minutes: together they are what Work says.
+ */
+export function mergeJobs(zones: readonly ZonePlan[], application: Goal['application']): Job[] {
   const jobs = new Map<string, { place: number; job: Job }>();
   for (const zone of zones) {
     for (const [i, step] of zone.steps.entries()) {
@@ -35,6 +43,7 @@ export function mergeJobs(zones: readonly ZonePlan[]): Job[] {
         ...(colour ? { colour } : {}),
         zones: [],
         minutes: 0,
+        sharedMin: (step.once ?? 0) + (isCoat(op) ? sittingOf(application, step) * (step.coats ?? 1) : 0),
         waitH: 0,
         ml: 0,
         why: step.why,

@@ -327,12 +327,14 @@ describe('the order of work over all zones', () => {
   it('does what is the same once, and waits for the slowest zone', () => {
     const dossier = make({ observations: LAMINATE });
     dossier.zones!.push({ id: 'side', role: 'side', area_m2: 0.5, observations: LAMINATE });
-    const { zones } = first(dossier);
-    const jobs = mergeJobs(zones);
+    const { zones, handsOnMin } = first(dossier);
+    const jobs = mergeJobs(zones, undefined);
     expect(jobs.filter(({ op }) => op === 'degrease')).toHaveLength(1);
     expect(jobs.find(({ op }) => op === 'paint')).toMatchObject({ zones: ['top', 'side'] });
     const minutes = (list: readonly { minutes: number }[]): number => list.reduce((sum, own) => sum + own.minutes, 0);
     expect(minutes(jobs)).toBe(minutes(zones.flatMap(({ steps }) => steps)));
+    // With what is once a sitting they are the hours of the system.
+    expect(jobs.reduce((sum, { sharedMin }) => sum + sharedMin, minutes(jobs))).toBe(handsOnMin);
     const ops = jobs.map(({ op }) => op);
     expect(ops.indexOf('scuff')).toBeLessThan(ops.indexOf('prime'));
     expect(ops.indexOf('prime')).toBeLessThan(ops.indexOf('paint'));

@@ -226,7 +226,7 @@ describe('the answers to the faults of a zone', () => {
       defects: [{ code: 'loose_runner', extent: 'spot' }],
     }));
     const system = first({ ...piece([]), zones });
-    const jobs = mergeJobs(system.zones).filter(({ step }) => nameStep(step) === 'Tighten the runner');
+    const jobs = mergeJobs(system.zones, undefined).filter(({ step }) => nameStep(step) === 'Tighten the runner');
     expect(jobs).toHaveLength(1);
     expect(jobs[0]!.zones).toHaveLength(6);
   });

@@ -8,7 +8,7 @@ import { JOB_LIST_WORDS, nameStep } from '@/words';
 /** The whole piece as one list: what is the same on several zones is done in one go. */
 export function JobList({ system, dossier }: { system: CoatingSystem; dossier: Dossier }) {
   const { sayVolume } = useMeasures();
-  const jobs = mergeJobs(system.zones);
+  const jobs = mergeJobs(system.zones, dossier.goal?.application);
   const all = system.zones.filter(({ stack }) => stack.paint ?? stack.topcoat !== 'none').length;
   const name = (id: string): string => nameZone(dossier, id);
   return (
@@ -21,7 +21,7 @@ export function JobList({ system, dossier }: { system: CoatingSystem; dossier: D
               {job.colour ? <Coloured colour={job.colour} /> : null}
               <Small>
                 {[
-                  JOB_LIST_WORDS.min(job.minutes),
+                  JOB_LIST_WORDS.min(job.minutes + job.sharedMin),
                   job.ml > 0 ? sayVolume(job.ml) : '',
                   job.waitH > 0 ? JOB_LIST_WORDS.thenH(job.waitH) : '',
                 ]
