@@ -42,7 +42,7 @@ export interface OperationFact {
 // prettier-ignore
 export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   label: { label: 'Label the parts', whileAlive: true },
-  hardware_off: { label: 'Take off hardware', splits: true, cautions: ['tipping'], whileAlive: true, says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws go back into their holes or into a bag with the number.'] },
+  hardware_off: { label: 'Take off hardware', splits: true, cautions: ['tipping'], whileAlive: true, says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws, lid stays and straps go back into their holes or into a bag with the number.', 'Look at the gaps: 1.5 mm all round is room for two coats. Where it is tight, plane the edge now.'] },
   clean: { label: 'Clean', pace: 'washing', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   degrease: { label: 'Degrease', pace: 'washing', washes: true, cleans: true, splits: true, whileAlive: true, says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
   dewax: { label: 'Wash off wax', pace: 'washing', says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },

@@ -77,9 +77,9 @@ export const WORK_RATES = {
 /** What a face is taken for where nobody measured it, m². */
 export const DEFAULT_AREA_M2 = 0.5;
 
-/** Handles and what is hung and run: minutes for each, off and on again. Holes are filled or drilled where asked (common practice). */
+/** Handles and what is hung and run: minutes for each, off and on again; a painted handle is left to harden so many hours. Holes are filled or drilled where asked (common practice). */
 export const HARDWARE = {
-  handle: { off: 1, on: 2 },
+  handle: { off: 1, on: 2, hardH: 48 },
   door: { off: 3, on: 5 },
   drawer: { off: 1, on: 1.5 },
   basis: 'practice',

@@ -57,9 +57,11 @@ export class Placing {
   private readonly left = new Map<string, number>();
   private readonly past = new Map<string, number>();
   private readonly ends = new Map<string, number>();
+  private readonly jobs: ReadonlyMap<string, Job>;
   private cleanUps = 0;
 
   constructor(private readonly problem: Problem) {
+    this.jobs = new Map(problem.jobs.map((job) => [job.id, job]));
     const most = Math.max(1, ...problem.windows.map(({ hands }) => hands));
     this.free = Array.from({ length: most }, () => ({ at: -Infinity, last: null }));
     this.places = (['small', 'large'] as const).flatMap((size) =>
@@ -96,25 +98,43 @@ export class Placing {
     const place = job.takesPlace ? this.findPlace(job.group) : null;
     if (place === 'none') return 'no_place';
     const sitting = place === null ? -Infinity : place.holder === job.group ? place.since : place.freeAt;
+    const rest = this.listFollowers(job);
+    const together = rest.length > 0 ? this.offerAny(job, sitting, rest) : 'too_long';
+    return typeof together === 'string' ? this.offerAny(job, sitting, []) : together;
+  }
+
+  /** What follows a job within its window, in order. */
+  private listFollowers(job: Job): Job[] {
+    const next = job.leadsTo === undefined ? undefined : this.jobs.get(job.leadsTo);
+    return next ? [next, ...this.listFollowers(next)] : [];
+  }
+
+  private offerAny(job: Job, sitting: number, rest: readonly Job[]): Offer | Refusal {
     let best: Offer | Refusal = 'no_window';
     for (let hand = 0; hand < this.free.length; hand += 1) {
-      const offer = this.offerHand(job, hand, sitting);
+      const offer = this.offerHand(job, hand, sitting, rest);
       if (typeof offer === 'string') best = typeof best === 'string' ? offer : best;
       else if (typeof best === 'string' || isSooner(offer, best)) best = offer;
     }
     return best;
   }
 
-  private offerHand(job: Job, hand: number, sitting: number): Offer | Refusal {
+  /** `rest`: what is to find room behind the job in the same window. */
+  private offerHand(job: Job, hand: number, sitting: number, rest: readonly Job[]): Offer | Refusal {
     const { windows } = this.problem;
     const own = this.free[hand]!;
     let [at, bound] = this.earliest(job, sitting);
     if (own.at > at) [at, bound] = [own.at, own.last === null ? { by: 'start' } : { by: 'hands', on: own.last }];
     let refusal: Refusal = 'no_window';
+    const air = [job, ...rest].flatMap((own) => own.air ?? []);
+    const restMin = rest.reduce(
+      (sum, { minutes, cleanUpMin = 0, after }) => sum + minutes + cleanUpMin + Math.max(0, ...after.map(waitOf)),
+      0,
+    );
     for (let w = findWindow(windows, at); w < windows.length; w += 1) {
       const window = windows[w]!;
       if (window.hands <= hand) continue;
-      if (job.air && window.closedTo?.includes(job.air)) {
+      if (air.some((need) => window.closedTo?.includes(need))) {
         [refusal, bound] = ['air', { by: 'air' }];
         continue;
       }
@@ -126,9 +146,9 @@ export class Placing {
       if (start > at) [at, bound] = [start, { by: 'closing', on: closing }];
       if (at >= window.end) continue;
       const cleanUpMin = this.needsOpening(job, w, at) ? (job.cleanUpMin ?? 0) : 0;
-      if (at + job.minutes + cleanUpMin <= window.end)
+      if (at + job.minutes + cleanUpMin + restMin <= window.end)
         return { parts: [{ start: at, end: at + job.minutes, window: w }], hand, cleanUpMin, bound };
-      if (job.splits && window.end - at >= LEAST_PART_MIN) {
+      if (job.splits && rest.length === 0 && window.end - at >= LEAST_PART_MIN) {
         const parts = this.split(job, hand, w, at);
         if (parts) return { parts, hand, cleanUpMin: 0, bound };
       }
@@ -256,6 +276,8 @@ const fits = (size: PlaceSize, place: PlaceSize): boolean => size === place || (
 
 const isSooner = (a: Offer, b: Offer): boolean =>
   a.parts[0]!.start < b.parts[0]!.start || (a.parts[0]!.start === b.parts[0]!.start && a.cleanUpMin < b.cleanUpMin);
+
+const waitOf = ({ lags }: Job['after'][number]): number => lags[0]?.from ?? 0;
 
 /** The first window that ends after a minute; windows are in order. */
 function findWindow(windows: Problem['windows'], at: number): number {

@@ -20,6 +20,8 @@ export interface Job {
   minutes: number;
   /** Jobs of the same group that come before, with when after their end this may start (rising, not touching). */
   after: readonly { id: string; lags: readonly Lag[] }[];
+  /** Follows this job within one window where any window holds both: bright metal is coated on the day it is bared. */
+  leadsTo?: string;
   /** May be laid down at the end of a window and taken up in the next: sanding, not coating. */
   splits?: boolean;
   /** What has to be opened for it and cleaned up after it, once in a window. */

@@ -46,6 +46,26 @@ describe('a schedule', () => {
     expect(starts(tight).a2).toBe(3 * DAY + 19 * HOUR);
   });
 
+  it('keeps what is led to in the same window, and lets nothing come between', () => {
+    const metal = [job('a1', 40, { leadsTo: 'a2' }), job('a2', 50, { after: [{ id: 'a1', lags: [{ from: 15 }] }] })];
+    // Half an hour is left of the first evening once the other piece is done: too little for both.
+    const pinned = job('b', 90, { pinnedAt: 19 * HOUR });
+    const groups = [
+      { id: 'b', tailMin: 0, place: 'small' as const, due: 21 * HOUR },
+      { id: 'a', tailMin: 0, place: 'small' as const },
+      { id: 'c', tailMin: 0, place: 'small' as const },
+    ];
+    const at = starts(shop([...metal, pinned, job('c', 20)], { groups }));
+    expect(at.a1).toBeGreaterThanOrEqual(DAY);
+    expect(Math.floor(at.a1! / DAY)).toBe(Math.floor(at.a2! / DAY));
+    // Without the lead the first one would have been begun that evening.
+    const free = metal.map(({ leadsTo: _, ...own }) => ({ ...own, minutes: 25 }));
+    expect(starts(shop([...free, pinned], { groups })).a1).toBeLessThan(DAY);
+    // Where no window holds both, each is placed as any other.
+    const tight = shop(metal, { windows: evenings(3).map((window) => ({ ...window, end: window.start + 60 })) });
+    expect(Math.floor(starts(tight).a2! / DAY)).toBe(1);
+  });
+
   it('lays sanding down and takes it up again, but never a coat', () => {
     const long = makeSchedule(shop([job('a', 200, { splits: true })]), { seed: 1 });
     expect(long.placements.get('a')!.parts.map(({ start, end }) => end - start)).toEqual([120, 80]);

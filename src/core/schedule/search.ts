@@ -95,6 +95,8 @@ interface Shop {
   problem: Problem;
   before: number[][];
   after: number[][];
+  /** What follows a job in the same window, where something does. */
+  next: (number | undefined)[];
   /** Minutes of hands and waits from the start of a job until its group is ready, by the longest way. */
   tail: number[];
   due: number[];
@@ -120,7 +122,8 @@ function readShop(problem: Problem): Shop {
   };
   jobs.forEach((_, i) => measure(i));
   const dueOf = new Map(groups.map(({ id, due }) => [id, due ?? Infinity]));
-  return { problem, before, after, tail, due: jobs.map(({ group }) => dueOf.get(group) ?? Infinity) };
+  const next = jobs.map(({ leadsTo }) => (leadsTo === undefined ? undefined : index.get(leadsTo)));
+  return { problem, before, after, next, tail, due: jobs.map(({ group }) => dueOf.get(group) ?? Infinity) };
 }
 
 interface Ready {
@@ -159,9 +162,10 @@ function sequenceBy(shop: Shop, rule: Rule): number[] {
       if (waiting[next] === 0) open.push(next);
     }
   };
+  let led: number | undefined;
   while (open.length > 0) {
     let [best, bestOffer]: [Ready | null, ReturnType<Placing['offer']> | null] = [null, null];
-    for (const index of open) {
+    for (const index of led !== undefined && open.includes(led) ? [led] : open) {
       const offer = placing.offer(problem.jobs[index]!);
       if (typeof offer === 'string') continue;
       const ready = { index, start: offer.parts[0]!.start, cleanUp: offer.cleanUpMin };
@@ -169,6 +173,7 @@ function sequenceBy(shop: Shop, rule: Rule): number[] {
     }
     if (best === null || bestOffer === null || typeof bestOffer === 'string') break;
     placing.take(problem.jobs[best.index]!, bestOffer);
+    led = shop.next[best.index];
     close(best.index);
   }
   // What finds no window comes last, in an order that keeps what comes before it.
@@ -210,12 +215,13 @@ interface Tried {
 }
 
 function evaluate(shop: Shop, order: readonly number[]): Tried {
-  const { problem, before } = shop;
+  const { problem, before, next } = shop;
   const placing = new Placing(problem);
   const unplaced: { id: string; why: Schedule['unplaced'][number]['why'] }[] = [];
   const lost = new Set<number>();
   const visit = (i: number): 'placed' | 'deferred' => {
     const job = problem.jobs[i]!;
+    if (lost.has(i) || placing.placed.has(job.id)) return 'placed';
     if (before[i]!.some((j) => lost.has(j))) {
       lost.add(i);
       unplaced.push({ id: job.id, why: 'waits' });
@@ -227,7 +233,11 @@ function evaluate(shop: Shop, order: readonly number[]): Tried {
     if (typeof offer === 'string') {
       lost.add(i);
       unplaced.push({ id: job.id, why: offer });
-    } else placing.take(job, offer);
+    } else {
+      placing.take(job, offer);
+      // The room behind it is for what follows it.
+      if (next[i] !== undefined) visit(next[i]);
+    }
     return 'placed';
   };
   // A group for which there is no place waits until another is through.

@@ -11,6 +11,8 @@ interface ReasonParams {
   /** A rule of the hand; `edge`: what the opening edge of a door between two rooms is painted. */
   hand: { hand: HandCode; edge?: string };
   flat_parts: object;
+  handles_apart: object;
+  handles_harden: { hours: number };
   dust_holds_nothing: object;
   deglosser_softens: object;
   stripping_raises_grain: object;

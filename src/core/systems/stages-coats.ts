@@ -1,4 +1,5 @@
 import {
+  HARDWARE,
   minutesFor,
   mostThinningPct,
   PAINT_FACTS,
@@ -25,7 +26,7 @@ import type { Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain } from './risk';
 import { countBare, findRepairs, isLate, makeRepairSteps } from './repairs';
-import { hardwareMinutes, type Stage } from './stages-ground';
+import { hardwareMinutes, isHandle, type Stage } from './stages-ground';
 import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
 
@@ -384,26 +385,28 @@ export const REFITTING: Stage = {
   choices: (state, ground, products) => {
     const steps: Step[] = [];
     const last = products.find((product) => product.class === lastCoat(state));
-    // Shut before it is hard, a door sticks: longer than the next coat would wait.
     const { handleH, recoatH } = last ?? { handleH: 0, recoatH: 0 };
+    const handles = isHandle(ground);
+    // Shut before it is hard, a door sticks: longer than the next coat would wait. A handle is gripped each time.
+    const hardH = handles ? Math.max(handleH, HARDWARE.handle.hardH) : handleH;
     // What stayed on is not put back.
-    const hardens = ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave';
+    const hardens = handles || (ground.moves && ground.schools.doors !== 'on' && ground.look !== 'leave');
     if (hardens)
       steps.push(
         step(
           'refit',
-          'refit',
+          handles ? 'refit_handles' : 'refit',
           hardwareMinutes(ground, 'on'),
           0,
-          { code: 'closing' },
-          handleH > recoatH ? { afterH: handleH } : {},
+          handles ? { code: 'handles_harden', hours: hardH } : { code: 'closing' },
+          hardH > recoatH ? { afterH: hardH } : {},
         ),
       );
     steps.push(...makeRepairSteps(findRepairs(ground, state).lines, ['last']));
     if (ground.look !== 'leave') steps.push(...closing(last));
     if (steps.length === 0) return [pass()];
     const done = take('refit', {}, steps);
-    return [hardens ? { ...done, waitH: done.waitH + Math.max(0, handleH - recoatH) } : done];
+    return [hardens ? { ...done, waitH: done.waitH + Math.max(0, hardH - recoatH) } : done];
   },
 };
 

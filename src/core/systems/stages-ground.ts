@@ -103,8 +103,12 @@ const rest = (hours: number, bleeds: boolean): Step =>
     code: bleeds ? 'let_it_out' : 'let_it_harden',
   });
 
+/** Handles, knobs and fittings, painted by themselves. */
+export const isHandle = ({ zone, look }: Ground): boolean => zone.role === 'hardware' && look !== 'leave';
+
 /** Taking parts off or putting them back, with the handle of each front. */
-export function hardwareMinutes({ zone, size }: Ground, way: 'off' | 'on'): number {
+export function hardwareMinutes({ zone, size, parts }: Ground, way: 'off' | 'on'): number {
+  if (zone.role === 'hardware') return parts * HARDWARE.handle[way];
   const part = zone.role === 'door' ? HARDWARE.door : HARDWARE.drawer;
   const handle = zone.role === 'drawer_side' ? 0 : HARDWARE.handle[way];
   return size.parts * (part[way] + handle);
@@ -123,6 +127,8 @@ function takeOff(ground: Ground): Step[] {
         code: 'flat_parts',
       }),
     );
+  if (isHandle(ground))
+    steps.push(step('hardware_off', 'take_off_handles', hardwareMinutes(ground, 'off'), 0, { code: 'handles_apart' }));
   return [...steps, ...makeHandSteps(ground, ['mask_runners'])];
 }
 

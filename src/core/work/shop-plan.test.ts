@@ -1,13 +1,15 @@
 import ICAL from 'ical.js';
 import { writeEvents } from '../calendar';
-import { applyChange } from '../dossier';
+import { applyChange, type Dossier } from '../dossier';
 import { minuteOf, makeSchedule } from '../schedule';
+import { freezeSystem, planPiece } from '../systems';
 import { makeFacts, makePiece, NOW, plainSteps } from '../../../tests/properties/shop-data';
 import { listBreaches } from '../../../tests/properties/check-schedule';
 import {
   agreeOn,
   askByDate,
   isInWork,
+  isReadingTask,
   listMoves,
   logTask,
   planShop,
@@ -15,8 +17,13 @@ import {
   readPieceWork,
   readToday,
 } from './index';
-import { nameTask, nameTasks, sayCalendar, sayMove, sayRemedy, writeJobSheet } from '@/words';
+import { nameTask, nameTasks, PHRASES, sayCalendar, sayMove, sayRemedy, writeJobSheet } from '@/words';
 
+/** With the recommended system taken, nothing done. */
+const takeRecommended = (dossier: Dossier): Dossier => ({
+  ...dossier,
+  chosen: freezeSystem(planPiece(dossier).systems[0]!, '2026-11-20T10:00:00Z', PHRASES),
+});
 const facts = makeFacts();
 const read = (...pieces: Parameters<typeof readPieceWork>[0][]) => pieces.map((piece) => readPieceWork(piece, facts));
 
@@ -30,6 +37,51 @@ describe('the plan of the shop', () => {
     expect(plan.ready.map(({ piece }) => piece).sort()).toEqual(['a', 'b', 'c']);
     for (const { startAt, items } of plan.sittings)
       for (const item of items) expect(item.startAt >= startAt).toBe(true);
+  });
+
+  it('bares metal once its patch is read, and coats it the same evening', () => {
+    const fresh = takeRecommended({
+      format: 'bricolage.dossier/1',
+      piece: { id: 'bed', name: 'Bed', kind: 'other', history: { era: 'since_2000' } },
+      zones: [{ id: 'frame', role: 'frame', area_m2: 0.6, stated: { substrate: 'metal_ferrous', finish: 'bare' } }],
+      goal: { colour: '#1E2A30' },
+    });
+    const [work] = read(fresh);
+    const chain = work!.tasks.map(({ op, key }) => (isReadingTask({ key }) ? 'reading' : op));
+    expect(chain.indexOf('reading')).toBeLessThan(chain.indexOf('scuff'));
+    const problem = poseProblem([work!], facts);
+    const schedule = makeSchedule(problem, { seed: 1 });
+    expect(listBreaches(problem, schedule)).toEqual([]);
+    const windowOf = (op: string): number =>
+      schedule.placements.get(work!.tasks.find((task) => task.op === op)!.id)!.parts[0]!.window;
+    expect(windowOf('scuff')).toBe(windowOf('prime'));
+  });
+
+  it('spends no more than an hour on a fresh dresser before its patch is painted', () => {
+    const kinds = [
+      { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' },
+      { substrate: 'melamine_board', finish: 'factory_film' },
+      { substrate: 'wood_veneer', finish: 'wax' },
+    ] as const;
+    for (const stated of kinds) {
+      const roles = ['top', 'side', 'drawer_front', 'frame'] as const;
+      const fresh = takeRecommended({
+        format: 'bricolage.dossier/1',
+        piece: { id: 'd', name: 'Dresser', kind: 'dresser', history: { era: 'since_2000' } },
+        zones: roles.map((role) => ({ id: role, role, area_m2: 0.8, stated })),
+        goal: { colour: '#F3EFE6' },
+      });
+      const [work] = read(fresh);
+      const { placements } = makeSchedule(poseProblem([work!], facts), { seed: 1 });
+      const patches = work!.tasks.filter(({ op, key }) => op === 'proof' && !isReadingTask({ key }));
+      expect(patches.length).toBeGreaterThan(0);
+      const painted = Math.max(...patches.map(({ id }) => placements.get(id)!.parts.at(-1)!.end));
+      const before = [...placements.values()]
+        .flatMap(({ parts }) => parts)
+        .filter(({ start }) => start < painted)
+        .reduce((sum, { start, end }) => sum + end - start, 0);
+      expect(before).toBeLessThanOrEqual(60);
+    }
   });
 
   it('pulls the same tin on two pieces together', () => {

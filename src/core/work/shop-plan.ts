@@ -26,6 +26,7 @@ import {
   type Schedule,
   type Window,
 } from '../schedule';
+import { definedOnly } from '../shared';
 import { DULLING_STAGE } from '../systems';
 import { DEFAULT_HOURS, DEFAULT_PLACES, judgeAir, readAirNow, type Workshop } from '../workshop';
 import { listBlocks, listHeld, type Block } from './blocks';
@@ -167,6 +168,7 @@ function listJobs({ tasks, held, dossier, id: group }: PieceWork, facts: ShopFac
           const before = byKey.get(key);
           return before ? [{ id: before.id, lags: lags.map(toMinutes) }] : [];
         }),
+        ...definedOnly({ leadsTo: task.leadsTo && byKey.get(task.leadsTo)?.id }),
         ...(OPERATION_FACTS[task.op].splits ? { splits: true } : {}),
         ...describeProduct(task, dossier.goal?.application, climate, facts.tins),
         ...(task.stage >= PLACE_STAGE && task.op !== 'refit' && task.op !== 'proof' ? { takesPlace: true } : {}),

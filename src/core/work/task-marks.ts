@@ -17,6 +17,8 @@ export interface Node {
   ml: number;
   waitH: number;
   reading?: boolean;
+  /** Bright metal, until its first coat. */
+  isBright?: boolean;
 }
 
 /** Stands before the count where one key is several tasks; zones tell them apart in the log. */

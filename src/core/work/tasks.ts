@@ -3,7 +3,15 @@ import { openTroubles, type Dossier, type ShelfItem } from '../dossier';
 import { isCoat, isWholeCoat, WORK_RATES, type HandCode, type OperationCode, type StrippingCode } from '../knowledge';
 import { judgeGates } from '../piece';
 import { definedOnly, latestOf } from '../shared';
-import { identifyStep, listTakenSteps, sittingOf, type NamedTask, type StepName, type TakenStep } from '../systems';
+import {
+  DULLING_STAGE,
+  identifyStep,
+  listTakenSteps,
+  sittingOf,
+  type NamedTask,
+  type StepName,
+  type TakenStep,
+} from '../systems';
 import { isFilm, listFilmTimes } from './film-times';
 import { addPauses } from './pauses';
 import { READING_KEY } from './reading-task';
@@ -51,6 +59,8 @@ export interface Task {
   ml: number;
   shares: { zone: string; minutes: number; ml: number }[];
   after: { key: string; lags: HourLag[] }[];
+  /** What follows it on the same day: bright metal is not left overnight. */
+  leadsTo?: string;
   /** Hours until the next thing can be done to it. */
   waitH: number;
   why: TakenStep['why'];
@@ -84,7 +94,8 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
   }));
   const tin = (id: string | undefined): ShelfItem | undefined => tins.find((own) => own.id === id);
   const tasks: Task[] = [];
-  for (const { key, nodes } of mergeChains(chains)) {
+  const rows = mergeChains(chains);
+  for (const { key, nodes } of rows) {
     const [first] = nodes as [Node, ...Node[]];
     const { step } = first;
     const onceMin = Math.max(...nodes.map((node) => node.onceMin));
@@ -123,6 +134,7 @@ export function listTasks(dossier: Dossier, tins: readonly ShelfItem[], climate:
       ml: Math.round(nodes.reduce((sum, { ml }) => sum + ml, 0)),
       shares: nodes.map(({ zone, minutes, ml }) => ({ zone, minutes: minutes + onceMin / nodes.length, ml })),
       after: listBefore(nodes, chains, tasks, tin, climate),
+      ...definedOnly({ leadsTo: findLed(nodes, chains, rows) }),
       waitH: Math.max(...nodes.map((node) => waitAfter(node, tin(product), climate)[0]!.fromH)),
       why: step.why,
       state: open.length > 0 ? 'open' : skipped ? 'skipped' : 'done',
@@ -164,18 +176,25 @@ function findLast(moments: readonly string[]): Pick<Task, 'doneAt'> {
 /** What is on is tested as it is, without a patch of its own. */
 const TEST_AGAIN = 'test_again' satisfies StepName;
 
+/** The step that tells bright metal: it is coated on the day it is bared (common practice). */
+const BARES_METAL = 'wipe_metal' satisfies StepName;
+
 /** Steps of a zone in single tasks. */
 function expand(zone: string, steps: readonly TakenStep[], several: boolean): Node[] {
   const nodes: Node[] = [];
   // Read before the first coat over the whole face: what was washed and dulled meanwhile did not wait for it.
   let toRead: Node[] = [];
   const counts = new Map<string, number>();
+  const isMetal = steps.some(({ name }) => name === BARES_METAL);
+  let isBright = false;
   for (const step of steps) {
     const coats = step.name === TEST_AGAIN ? 0 : (step.coats ?? 1);
-    if (isWholeCoat(step.op)) {
+    const bares = isMetal && step.stage === DULLING_STAGE;
+    if (isWholeCoat(step.op) || bares) {
       nodes.push(...toRead);
       toRead = [];
     }
+    isBright = (isBright || bares) && !isCoat(step.op);
     const start = nodes.length;
     for (let coat = 1; coat <= coats; coat += 1) {
       const what = step.hand ?? step.repair ?? step.class ?? step.grit ?? '';
@@ -193,6 +212,7 @@ function expand(zone: string, steps: readonly TakenStep[], several: boolean): No
         onceMin: (step.once_min ?? 0) / coats,
         ml: (step.ml ?? 0) / coats,
         waitH: step.wait_h / coats,
+        ...(isBright ? { isBright } : {}),
       };
       // After each coat but the last of the step before it.
       if (step.between) nodes.splice(Math.max(0, start - coats - 1) + 2 * coat - 1, 0, node);
@@ -288,6 +308,18 @@ function isAligned(
   return true;
 }
 
+/** What is done next on bright metal. */
+function findLed(
+  nodes: readonly Node[],
+  chains: readonly { zone: string; nodes: readonly Node[] }[],
+  rows: readonly { key: string; nodes: readonly Node[] }[],
+): string | undefined {
+  const bright = nodes.find(({ isBright }) => isBright);
+  const chain = bright && chains.find(({ zone }) => zone === bright.zone)?.nodes;
+  const next = chain?.[chain.indexOf(bright!) + 1];
+  return next && rows.find((row) => row.nodes.includes(next))?.key;
+}
+
 type FindTin = (id: string | undefined) => ShelfItem | undefined;
 
 /** The last coat of paint on each zone that a line is taped against: it has had its time before the tape goes on. */
@@ -342,7 +374,7 @@ function waitAfter(node: Node, tin: ShelfItem | undefined, climate: Climate, nex
   const code = node.step.class;
   if (!isCoat(node.step.op) || !isFilm(code)) return [{ fromH: node.waitH }];
   const times = listFilmTimes(code, tin, climate);
-  if (next?.step.op === 'refit') return [{ fromH: times.handleH }];
+  if (next?.step.op === 'refit') return [{ fromH: Math.max(times.handleH, next.step.after_h ?? 0) }];
   // While it is fresh, or scored once it is dry.
   if (next?.step.hand === 'pull_tape') return [{ fromH: 0, untilH: times.touchH }, { fromH: times.recoatH }];
   if (next?.step.after_h !== undefined) return [{ fromH: Math.max(times.recoatH, next.step.after_h) }];

@@ -46,6 +46,8 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   },
   zone_left: 'You leave this zone as it is.',
   hand: ({ hand, edge }) => (edge ? `${sayHand(hand)} Here the opening edge is ${sayColour(edge)}.` : sayHand(hand)),
+  handles_apart: 'Painted by themselves, hung on a wire: no tape, no runs round the foot.',
+  handles_harden: ({ hours }) => `A handle is gripped each time: ${hours} h until it is hard.`,
   flat_parts: 'Flat parts run less; labels on the part and in its opening.',
   dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
   deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
