@@ -100,6 +100,8 @@ export interface Check {
   hiddenByPaint?: boolean;
   /** Roles on which it is proposed; on all when left out. It can be made anywhere. */
   roles?: readonly RoleCode[];
+  /** Proposed only to part foil from a harder film, or where a clear look is wished. It can be made anywhere. */
+  parts?: 'film' | 'clear_coats';
   answers: readonly Answer[];
   measures?: Measurement;
 }
@@ -226,6 +228,30 @@ const CHECK_ROWS: readonly CheckRow[] = [
     ],
   },
   {
+    code: 'edge_wrap', group: 'build', parts: 'film',
+    title: 'Follow the face round the edge with a nail',
+    where: 'A door or drawer front: its edge, then its back',
+    minutes: 0.5, waitHours: 0, mark: 0, hiddenByPaint: true,
+    answers: [
+      { code: 'one_skin', label: 'One skin all round', hint: 'the nail meets no seam', says: { substrate: { thermofoil: '+++', paper_foil: '++', melamine_board: '--', hpl_laminate: '--' } }, estimates: { substrate: each(SOLID_WOODS, '--') } },
+      { code: 'seam_with_band', label: 'A seam, then a band', says: { substrate: { melamine_board: '++', hpl_laminate: '+', thermofoil: '--' } }, estimates: { substrate: { paper_foil: '-', ...each(SOLID_WOODS, '--') } } },
+      { code: 'raw_edge', label: 'It stops, the edge is raw', estimates: { substrate: { paper_foil: '+', hpl_laminate: '+', melamine_board: '+', thermofoil: '--', ...each(SOLID_WOODS, '-') } } },
+      { code: 'wood_edge', label: 'Wood at the edge', says: { substrate: { ...each(SOLID_WOODS, '++'), wood_veneer: '++' } }, estimates: { substrate: { thermofoil: '---', paper_foil: '--', melamine_board: '--' } } },
+    ],
+  },
+  {
+    code: 'pattern_end', group: 'figure', parts: 'film',
+    title: 'See where the pattern ends',
+    where: 'Where the face meets the edge, with a lamp',
+    minutes: 0.5, waitHours: 0, mark: 0, hiddenByPaint: true,
+    answers: [
+      { code: 'runs_over', label: 'Runs over the edge', hint: 'round onto the other side', says: { substrate: { paper_foil: '++', thermofoil: '++' } }, estimates: { substrate: { melamine_board: '--', hpl_laminate: '--' } } },
+      { code: 'stops_at_band', label: 'Stops at a band', hint: 'the band has a pattern of its own', says: { substrate: { melamine_board: '++', hpl_laminate: '+' } }, estimates: { substrate: { paper_foil: '-', thermofoil: '--', ...each(SOLID_WOODS, '--') } } },
+      { code: 'into_end_grain', label: 'Goes into the end grain', says: { substrate: each(SOLID_WOODS, '++') }, estimates: { substrate: each(FACED_BOARDS, '---') } },
+      { code: 'no_pattern', label: 'No pattern', estimates: { substrate: each(SOLID_WOODS, '-') } },
+    ],
+  },
+  {
     code: 'pores', group: 'figure',
     title: 'Drag a fingernail across the grain',
     where: 'Where the finish is thinnest, in side light',
@@ -324,6 +350,30 @@ const CHECK_ROWS: readonly CheckRow[] = [
       { code: 'dissolves', label: 'It dissolves', says: { finish: { nitro_lacquer: '+++', shellac: '+' } } },
       { code: 'wrinkles', label: 'It wrinkles', says: { finish: { varnish_oil: '++', alkyd_paint: '++' } } },
       { code: 'no_effect', label: 'Nothing happens', says: { finish: { catalysed_lacquer: '++', factory_film: '++', powder_coat: '++' } }, estimates: { finish: { nitro_lacquer: '--' } } },
+    ],
+  },
+  {
+    code: 'alcohol_dab', group: 'solvent', parts: 'clear_coats',
+    title: 'Put a drop of alcohol on it for a minute',
+    where: 'A hidden spot, outdoors or by an open door',
+    minutes: 1, waitHours: 0, mark: 1, care: 'solvent',
+    answers: [
+      { code: 'softens', label: 'Softens, goes sticky', says: { finish: { shellac: '+++' } }, estimates: { finish: { latex_paint: '+' } } },
+      { code: 'whitens', label: 'Goes white', hint: 'dull and white, still hard', estimates: { finish: { nitro_lacquer: '+', wax: '+' } } },
+      { code: 'soaks_in', label: 'Soaks in, darkens', says: { finish: { oil: '++', bare: '++' } }, estimates: { finish: { factory_film: '--', catalysed_lacquer: '--' } } },
+      { code: 'no_effect', label: 'Nothing happens', says: { finish: { varnish_oil: '+', catalysed_lacquer: '+', factory_film: '+' } }, estimates: { finish: { shellac: '---', bare: '--', oil: '-' } } },
+    ],
+  },
+  {
+    code: 'thinner_dab', group: 'solvent', parts: 'clear_coats',
+    title: 'Put a drop of lacquer thinner on it for a minute',
+    where: 'A hidden spot, outdoors or by an open door',
+    minutes: 1, waitHours: 0, mark: 1, care: 'solvent',
+    answers: [
+      { code: 'softens', label: 'Softens or dissolves', says: { finish: { nitro_lacquer: '+++', shellac: '++' } } },
+      { code: 'wrinkles', label: 'It wrinkles', says: { finish: { varnish_oil: '++' } }, estimates: { finish: { alkyd_paint: '++' } } },
+      { code: 'soaks_in', label: 'Soaks in, darkens', says: { finish: { oil: '++', bare: '++' } }, estimates: { finish: { factory_film: '--', catalysed_lacquer: '--' } } },
+      { code: 'no_effect', label: 'Nothing happens', says: { finish: { catalysed_lacquer: '++', factory_film: '++', powder_coat: '++', varnish_oil: '+' } }, estimates: { finish: { nitro_lacquer: '---', shellac: '---' } } },
     ],
   },
   {

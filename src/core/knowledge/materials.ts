@@ -41,6 +41,8 @@ export interface FinishFact {
   label: string;
   /** An opaque coat hides pattern, colour and pores of what is under it. */
   opaque: boolean;
+  /** A coat that the wood is seen through. */
+  clear?: true;
   /** A coating that liquid deglosser can soften. */
   softens: boolean;
   /** How hard it is to get a grip on it: 0 porous, 1 a coating, 2 slick and closed. */
@@ -53,13 +55,13 @@ export interface FinishFact {
 // prettier-ignore
 export const FINISH_FACTS: Record<FinishCode, FinishFact> = {
   bare: { label: 'no finish', opaque: false, softens: false, slickness: 0, basis: 'practice' },
-  wax: { label: 'wax', opaque: false, softens: false, slickness: 1, grip: 'coat', basis: 'practice' },
-  oil: { label: 'oil', opaque: false, softens: false, slickness: 0, grip: 'coat', basis: 'practice' },
-  shellac: { label: 'shellac', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
-  nitro_lacquer: { label: 'nitrocellulose lacquer', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
-  varnish_oil: { label: 'oil varnish', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
-  waterborne_clear: { label: 'waterborne clear coat', opaque: false, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
-  catalysed_lacquer: { label: 'factory two-part lacquer', opaque: false, softens: true, slickness: 2, grip: 'coat', basis: 'practice' },
+  wax: { label: 'wax', opaque: false, clear: true, softens: false, slickness: 1, grip: 'coat', basis: 'practice' },
+  oil: { label: 'oil', opaque: false, clear: true, softens: false, slickness: 0, grip: 'coat', basis: 'practice' },
+  shellac: { label: 'shellac', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  nitro_lacquer: { label: 'nitrocellulose lacquer', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  varnish_oil: { label: 'oil varnish', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  waterborne_clear: { label: 'waterborne clear coat', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
+  catalysed_lacquer: { label: 'factory two-part lacquer', opaque: false, clear: true, softens: true, slickness: 2, grip: 'coat', basis: 'practice' },
   chalk_paint: { label: 'chalk-type paint', opaque: true, softens: false, slickness: 0, grip: 'soft_paint', basis: 'practice' },
   latex_paint: { label: 'waterborne paint', opaque: true, softens: true, slickness: 1, grip: 'soft_paint', basis: 'practice' },
   mineral_paint: { label: 'mineral paint', opaque: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },

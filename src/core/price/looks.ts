@@ -6,6 +6,9 @@ import type { ZoneSurfaces } from './surfaces';
 
 const MOST_LOOKS = 3;
 
+/** What may be looked at before buying; what only parts one film from another is for the bench. */
+const LOOKS = CHECKS.filter((check) => !check.parts && mayCheck(check, { leadOpen: true, at: 'kerb' }));
+
 /**
  * Gentle looks at the kerb, by how much knowing their answer before buying is expected to be worth: what would be gained by
  * buying only after answers with which it pays, less what is gained without looking; never below nothing. Where none is
@@ -14,17 +17,14 @@ const MOST_LOOKS = 3;
 export function weighLooks(zones: readonly ZoneSurfaces[], draws: readonly Draw[], price: number): LookWorth[] {
   const gains = draws.map(({ most }) => most - price);
   const mean = gains.reduce((sum, gain) => sum + gain, 0) / draws.length;
-  const looks = CHECKS.filter((check) => mayCheck(check, { leadOpen: true, at: 'kerb' }));
   return zones
     .flatMap((own, z) =>
-      looks
-        .filter((check) => isOpen(check, own))
-        .map((check): LookWorth => {
-          const answers = check.answers.map(({ code }) => weighAnswer(own, z, check.code, code, draws, gains));
-          const bought = answers.reduce((sum, { gain }) => sum + Math.max(0, gain), 0);
-          const moves = answers.reduce((sum, { p, gain }) => sum + Math.abs(gain - p * mean), 0);
-          return { zone: own.zone.id, check: check.code, worth: told(bought - Math.max(0, mean)), moves };
-        }),
+      LOOKS.filter((check) => isOpen(check, own)).map((check): LookWorth => {
+        const answers = check.answers.map(({ code }) => weighAnswer(own, z, check.code, code, draws, gains));
+        const bought = answers.reduce((sum, { gain }) => sum + Math.max(0, gain), 0);
+        const moves = answers.reduce((sum, { p, gain }) => sum + Math.abs(gain - p * mean), 0);
+        return { zone: own.zone.id, check: check.code, worth: told(bought - Math.max(0, mean)), moves };
+      }),
     )
     .sort((a, b) => b.worth - a.worth || b.moves - a.moves);
 }
@@ -41,9 +41,8 @@ export function listWorth(looks: readonly LookWorth[]): LookWorth[] {
  */
 export function leastAfterLook(zones: readonly ZoneSurfaces[], draws: readonly Draw[], share: number): number {
   const rising = [...draws].sort((a, b) => a.most - b.most);
-  const looks = CHECKS.filter((check) => mayCheck(check, { leadOpen: true, at: 'kerb' }));
   return zones.reduce((least, own, z) => {
-    const open = looks.filter((check) => isOpen(check, own));
+    const open = LOOKS.filter((check) => isOpen(check, own));
     return open.reduce((low, check) => Math.min(low, meanAfter(check, own, z, rising, share)), least);
   }, Infinity);
 }

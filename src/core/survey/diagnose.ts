@@ -1,5 +1,5 @@
 import { findAnswer, type Basis, type Strength } from '../knowledge';
-import { resolveAlike, resultOf, type Dossier, type Zone } from '../dossier';
+import { lookOf, resolveAlike, resultOf, type Dossier, type Look, type Zone } from '../dossier';
 import { computeBelief, type Belief } from './belief';
 import { findContradictions, type Contradiction } from './contradictions';
 import { deriveHazards, type Hazard } from './hazards';
@@ -46,8 +46,12 @@ export function assessZone(dossier: Dossier, zone: Zone): Pick<ZoneDiagnosis, 'b
   return { belief, hazards, needs: deriveNeeds(belief, dossier, read, hazards) };
 }
 
+/** Looks that show the wood. */
+const CLEAR_LOOKS: readonly Look[] = ['clear', 'stain'];
+
 /** What may be asked of a zone as things stand. */
-const limitsOf = (dossier: Dossier, hazards: readonly Hazard[], at: Circumstance): CheckLimits => ({
+const limitsOf = (dossier: Dossier, zone: Zone, hazards: readonly Hazard[], at: Circumstance): CheckLimits => ({
+  clear: CLEAR_LOOKS.includes(lookOf(dossier, zone)),
   leadOpen: hazards.some((hazard) => hazard.gate !== undefined),
   ventilation: dossier.goal?.ventilation ?? 'good',
   hideGrain: dossier.goal?.grain === 'hide',
@@ -58,14 +62,14 @@ const limitsOf = (dossier: Dossier, hazards: readonly Hazard[], at: Circumstance
 export function tellsMost(dossier: Dossier, zone: Zone, target: Target): string | undefined {
   const read = resolveAlike(dossier, zone);
   const belief = computeBelief(dossier, read);
-  return findTelling(belief, read, limitsOf(dossier, deriveHazards(belief, dossier, read), 'bench'), target);
+  return findTelling(belief, read, limitsOf(dossier, zone, deriveHazards(belief, dossier, read), 'bench'), target);
 }
 
 /** Everything known about one zone. Pure: the same dossier always gives the same diagnosis. `at`: where the piece stands. */
 export function diagnoseZone(dossier: Dossier, zone: Zone, at: Circumstance = 'bench'): ZoneDiagnosis {
   const read = resolveAlike(dossier, zone);
   const { belief, hazards, needs } = assessZone(dossier, zone);
-  const nextChecks = rankNextChecks(belief, read, limitsOf(dossier, hazards, at));
+  const nextChecks = rankNextChecks(belief, read, limitsOf(dossier, zone, hazards, at));
   const moisture = readMoisture(dossier, read);
   return {
     id: zone.id,

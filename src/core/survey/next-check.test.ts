@@ -6,7 +6,7 @@ import { needProbability, SURFACE_NEEDS } from './needs';
 import { isLook, rankNextChecks } from './next-check';
 import { sayWorth } from '@/words';
 
-const LIMITS = { leadOpen: false, ventilation: 'good' as const, hideGrain: false, at: 'bench' as const };
+const LIMITS = { leadOpen: false, ventilation: 'good' as const, hideGrain: false, at: 'bench' as const, clear: false };
 const AREA = 0.8;
 const MARKS = [0, 2.5, 12];
 const ATTENTION = 2.3;
@@ -60,7 +60,7 @@ describe('the worth of the next check', () => {
     for (const next of compared)
       expect(next.worthMinutes).toBeCloseTo(Math.max(0, worthTheLongWay(piece, zone, next.check)), 0);
     expect(compared.some(({ worthMinutes }) => worthMinutes > 0)).toBe(true);
-    const unasked = CHECKS.filter(({ code, mark, roles }) => mark < 2 && !roles && alone(code)).filter(
+    const unasked = CHECKS.filter(({ code, mark, roles, parts }) => mark < 2 && !roles && !parts && alone(code)).filter(
       ({ code }) => !ranked.some((next) => next.check === code) && !['lead_test', 'coat_thickness'].includes(code),
     );
     for (const { code } of unasked) expect(worthTheLongWay(piece, zone, code)).toBeLessThan(0.06);

@@ -1,4 +1,14 @@
-import { CHECKS, DEFAULT_AREA_M2, findCheck, type Check, NEED_FACTS, type NeedCode } from '../knowledge';
+import {
+  CHECKS,
+  DEFAULT_AREA_M2,
+  findCheck,
+  FINISHES,
+  FINISH_FACTS,
+  NEED_FACTS,
+  type Check,
+  type FinishCode,
+  type NeedCode,
+} from '../knowledge';
 import type { Zone } from '../dossier';
 import type { Belief } from './belief';
 import { weighRank } from './clues';
@@ -47,6 +57,8 @@ export interface CheckLimits {
   /** The owner wants the grain hidden, so open pores matter. */
   hideGrain: boolean;
   at: Circumstance;
+  /** A clear look is wished: what the old coat is decides what may go over it. */
+  clear: boolean;
 }
 
 /** A waiting hour and a mark cost something too: priced in minutes of work (estimates). */
@@ -78,9 +90,7 @@ export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits):
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
   const forecast = prepare(belief, area, limits);
-  const open = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits)).map((check) =>
-    appraise(forecast, check, limits),
-  );
+  const open = listOpen(belief, zone, limits).map((check) => appraise(forecast, check, limits));
   const alone = [...open].sort((a, b) => b.worth - a.worth);
   // Where a look leads by itself it is asked whatever a second would add.
   const looks = alone.filter(({ check }) => isLook(check));
@@ -96,7 +106,7 @@ export function rankNextChecks(belief: Belief, zone: Zone, limits: CheckLimits):
   const wanted = Math.max(0, LOOKS_FIRST - [...done].filter((code) => isLookCode(code)).length);
   const first = asked.length > 0 || limits.leadOpen ? ranked.filter(({ check }) => isLook(check)).slice(0, wanted) : [];
   const listed = [...first, ...asked.filter((entry) => !first.includes(entry))];
-  const parting = findParting(belief, looks);
+  const parting = findParting(belief, looks) ?? (limits.clear ? findDab(belief, open) : undefined);
   const ordered = parting ? [parting, ...listed.filter(({ check }) => check !== parting.check)] : listed;
   return ordered.map((entry) => describe(forecast, entry));
 }
@@ -108,22 +118,38 @@ const isHardFilm = ({ substrate, finish }: State): boolean =>
 /** A look that takes less of a doubt away than this does not settle it (estimate). */
 const LEAST_TELLING = 0.1;
 
-/** While it may be foil and may be a harder film, the look that parts them comes first; none where none would. */
-function findParting<T extends { check: Check }>(belief: Belief, looks: readonly T[]): T | undefined {
-  const chance = (is: (state: State) => boolean): number =>
-    belief.joint.reduce((sum, p, s) => sum + (is(STATES[s]!) ? p : 0), 0);
-  if (chance(isFoil) < FOIL_CREDIBLE || chance(isHardFilm) < FOIL_CREDIBLE) return undefined;
-  const told = looks
-    .map((entry) => ({ entry, tells: measureTelling(belief, { state: isFoil }, entry.check) }))
-    .sort((a, b) => b.tells - a.tells);
+const chanceOf = (belief: Belief, is: (state: State) => boolean): number =>
+  belief.joint.reduce((sum, p, s) => sum + (is(STATES[s]!) ? p : 0), 0);
+
+const mayBeFoil = (belief: Belief): boolean =>
+  chanceOf(belief, isFoil) >= OPEN_DOUBT && chanceOf(belief, isHardFilm) >= OPEN_DOUBT;
+const OPEN_DOUBT = 0.1;
+
+/** The one that takes most of some doubt away; none where none settles it. */
+function mostTelling<T extends { check: Check }>(entries: readonly T[], tell: (check: Check) => number): T | undefined {
+  const told = entries.map((entry) => ({ entry, tells: tell(entry.check) })).sort((a, b) => b.tells - a.tells);
   return told[0] && told[0].tells >= LEAST_TELLING ? told[0].entry : undefined;
 }
-const FOIL_CREDIBLE = 0.1;
+
+/** While it may be foil and may be a harder film, the look that parts them comes first; none where none would. */
+const findParting = <T extends { check: Check }>(belief: Belief, looks: readonly T[]): T | undefined =>
+  mayBeFoil(belief) ? mostTelling(looks, (check) => measureTelling(belief, { state: isFoil }, check)) : undefined;
+
+/** The drop that tells most of what the clear coat is, while that is open (common practice: alcohol, then thinner). */
+function findDab<T extends { check: Check }>(belief: Belief, open: readonly T[]): T | undefined {
+  const credible = CLEAR_COATS.filter((code) => chanceOf(belief, ({ finish }) => finish === code) >= OPEN_DOUBT);
+  if (credible.length < 2) return undefined;
+  return mostTelling(
+    open.filter(({ check }) => check.parts === 'clear_coats' || check.code === 'spirit_rub'),
+    (check) =>
+      Math.max(...credible.map((code) => measureTelling(belief, { state: ({ finish }) => finish === code }, check))),
+  );
+}
+const CLEAR_COATS: readonly FinishCode[] = FINISHES.filter((code) => FINISH_FACTS[code].clear === true);
 
 /** The check that takes most of a doubt away, of those that may be made here, marks last; none where none tells anything. */
 export function findTelling(belief: Belief, zone: Zone, limits: CheckLimits, target: Target): string | undefined {
-  const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
-  const told = CHECKS.filter((check) => !done.has(check.code) && isAllowed(check, zone, limits))
+  const told = listOpen(belief, zone, limits)
     .map((check) => ({ check, tells: measureTelling(belief, target, check) / (check.mark === 2 ? MARKED : 1) }))
     .sort((a, b) => b.tells - a.tells || a.check.minutes - b.check.minutes);
   return told[0] && told[0].tells > SOME ? told[0].check.code : undefined;
@@ -131,6 +157,16 @@ export function findTelling(belief: Belief, zone: Zone, limits: CheckLimits, tar
 /** What leaves a mark has to tell so many times as much. */
 const MARKED = 3;
 const SOME = 0.02;
+
+/** The checks that may be proposed here and were not made yet. */
+function listOpen(belief: Belief, zone: Zone, limits: CheckLimits): Check[] {
+  const done = new Set([...(zone.observations ?? []).map((o) => o.check), ...(zone.skipped_checks ?? [])]);
+  const parts = { film: mayBeFoil(belief), clear_coats: limits.clear };
+  return CHECKS.filter(
+    (check) =>
+      !done.has(check.code) && isAllowed(check, zone, limits) && (check.parts === undefined || parts[check.parts]),
+  );
+}
 
 /** Looks taken of an unread zone before anything else is asked (common practice: look, touch, then probe). */
 const LOOKS_FIRST = 3;

@@ -194,7 +194,7 @@ export function readSurface(
   const zone = (): Zone => ({ id: 'z', role: surface.role, area_m2: surface.areaM2, observations });
   let belief = computeBelief(dossier, zone());
   // The lead gate is settled before reading starts: its test is the same for every strategy.
-  const limits = { leadOpen: false, ventilation: 'good', hideGrain: false, at: 'bench' } as const;
+  const limits = { leadOpen: false, ventilation: 'good', hideGrain: false, at: 'bench', clear: false } as const;
   while (observations.length < MOST_CHECKS) {
     const worthy = rankNextChecks(belief, zone(), limits).map(({ check }) => check);
     const code = strategy(belief, worthy, new Set(observations.map(({ check }) => check)));

@@ -61,3 +61,48 @@ describe('foil or melamine', () => {
     expect(nextQuestion(diagnoseZone(dossier, zone))).not.toBe('corner_lift');
   });
 });
+
+describe('what the clear coat is', () => {
+  const history = { era: '1940_1977', painted_before: 'no' } as const;
+  const observations = [{ check: 'edge_line', result: 'thin_wood_layer' }];
+  const ask = (look: 'clear' | 'opaque', more: NonNullable<Zone['observations']> = []): string[] => {
+    const [dossier, zone] = piece({ observations: [...observations, ...more] }, history);
+    return diagnoseZone({ ...dossier, goal: { look } }, zone).nextChecks.map(({ check }) => check);
+  };
+
+  it('is asked first where a clear look is wished, and by no drop where it is painted', () => {
+    expect(ask('clear')[0]).toMatch(/_dab$/);
+    expect(ask('opaque').filter((code) => code === 'alcohol_dab' || code === 'thinner_dab')).toEqual([]);
+  });
+
+  it.each([
+    ['shellac', [['alcohol_dab', 'softens']]],
+    [
+      'nitro_lacquer',
+      [
+        ['alcohol_dab', 'no_effect'],
+        ['thinner_dab', 'softens'],
+      ],
+    ],
+    [
+      'varnish_oil',
+      [
+        ['alcohol_dab', 'no_effect'],
+        ['thinner_dab', 'wrinkles'],
+      ],
+    ],
+    [
+      'oil',
+      [
+        ['alcohol_dab', 'soaks_in'],
+        ['water_drop', 'soaks_slow'],
+      ],
+    ],
+  ] as const)('%s is told by its drops', (finish, drops) => {
+    const [dossier, zone] = piece(
+      { observations: [...observations, ...drops.map(([check, result]) => ({ check, result }))] },
+      history,
+    );
+    expect(diagnoseZone(dossier, zone).belief.finish[0]!.code).toBe(finish);
+  });
+});

@@ -4,7 +4,7 @@ import { computeBelief } from './belief';
 
 /** The vocabulary of checks in the open format: removing or renaming one would break files people keep. */
 const FIXED =
-  'edge_line pattern_repeat core_view corner_lift pores knots_seen wood_colour weight nail_dent water_drop damp_rag alcohol_rub thinner_rub spirit_rub sand_spot tape_pull cross_cut_old gloss_look coat_thickness grease_wipe crawl_dab bleed_probe lead_test moisture_meter odour'.split(
+  'edge_line pattern_repeat core_view corner_lift pores knots_seen wood_colour weight nail_dent water_drop damp_rag alcohol_rub thinner_rub spirit_rub sand_spot tape_pull cross_cut_old gloss_look coat_thickness grease_wipe crawl_dab bleed_probe lead_test moisture_meter odour edge_wrap pattern_end alcohol_dab thinner_dab'.split(
     ' ',
   );
 
