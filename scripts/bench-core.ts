@@ -208,12 +208,12 @@ export function measureCore(): Figure[] {
       `${readings.length} readings, each a row of its own`,
     ),
     figure('what is wanted and shown on 12 zones with 200 tests', policy.median, 'ms', '< 5', 'both gates of each'),
-    figure('plan of a 12-zone piece', plan.median, 'ms', '< 300', 'in a worker'),
+    figure('plan of a 12-zone piece', plan.median, 'ms', '< 150', 'in a worker'),
     figure(
       'plan of a 12-zone piece with 25 tins',
       withTins.median,
       'ms',
-      '< 300',
+      '< 250',
       `${effort.states} states, ${effort.labels} labels, ${effort.joint} partial choices over the zones`,
     ),
     figure(
