@@ -38,6 +38,8 @@ export interface Circumstances {
   /** A table top, a seat, or a front of a kitchen. */
   hardUse: boolean;
   moves: boolean;
+  /** Handles, which come off to be painted whatever stays on. */
+  handles: boolean;
   doorsOn: boolean;
   /** Patches of the shop’s own may speak for what a table would not. */
   tested: boolean;
@@ -177,7 +179,8 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
   const metal = among(diagnosis.substrate, 'metal_ferrous', 'metal_nonferrous');
   if (bare >= 0.9 && metal >= 0.9 && first('scuff', 'sand') >= 0 && coatAt >= 0)
     expectThat(before(first('clean'), coatAt), 'bright metal is wiped before its primer');
-  if (around.doorsOn) expectThat(first('refit', 'hardware_off') < 0, 'what stays on is neither taken off nor put back');
+  if (around.doorsOn && !around.handles)
+    expectThat(first('refit', 'hardware_off') < 0, 'what stays on is neither taken off nor put back');
   steps.forEach(({ op, class: code = '', coats = 1 }, i) => {
     if (op === 'paint' && coats > 1 && code !== 'aerosol_enamel')
       expectThat(steps[i + 1]?.op === 'denib' && steps[i + 1]?.between === true, 'sanding between coats is a step');

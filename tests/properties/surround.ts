@@ -24,6 +24,7 @@ export function surround(piece: Dossier, { belief, needs }: ReturnType<typeof as
     named: own?.paint ?? goal.paint,
     hardUse: zone.role === 'top' || (kitchen && ['door', 'drawer_front', 'drawer_side', 'front'].includes(zone.role)),
     moves: ['door', 'drawer_front', 'drawer_side'].includes(zone.role),
+    handles: zone.role === 'hardware',
     doorsOn: goal.schools?.doors === 'on',
     tested: (piece.tests ?? []).length > 0,
     area: zone.area_m2!,
