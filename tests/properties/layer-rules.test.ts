@@ -36,6 +36,8 @@ const BOARD: Case = { stated: { substrate: 'mdf', finish: 'bare' } };
 const FOIL: Case = { stated: { substrate: 'paper_foil', finish: 'factory_film' } };
 const VINYL: Case = { stated: { substrate: 'thermofoil', finish: 'factory_film' } };
 const VENEER: Case = { stated: { substrate: 'wood_veneer', finish: 'varnish_oil' } };
+const SHELLACKED: Case = { stated: { substrate: 'closed_grain_hardwood', finish: 'shellac' } };
+const OILED: Case = { stated: { substrate: 'oily_tropical_wood', finish: 'oil' } };
 const CHALKED: Case = { stated: { substrate: 'closed_grain_hardwood', finish: 'chalk_paint' } };
 const STEEL: Case = { stated: { substrate: 'metal_ferrous', finish: 'bare' } };
 const MAHOGANY: Case = { stated: { substrate: 'tannin_rich_wood', finish: 'varnish_oil' } };
@@ -176,6 +178,16 @@ const HARD: { [Id in keyof HardParams]: Pair } = {
     and(PAINTED, { paint: 'chalk_paint' }, { role: 'top' }),
     and(PAINTED, { paint: 'chalk_paint' }, { wear: 'low' }),
   ],
+  other_way_wished: [and(VARNISHED, { look: 'clear', keep: 'refinish' }), and(VARNISHED, { look: 'clear' })],
+  no_wood_to_show: [and(LAMINATE, { look: 'clear' }), and(VARNISHED, { look: 'clear' })],
+  paint_hides_wood: [and(PAINTED, { look: 'clear' }), and(VARNISHED, { look: 'clear' })],
+  refresh_wants_sound_coat: [and(BARE, { look: 'clear' }), and(VARNISHED, { look: 'clear' })],
+  amalgamates_its_own_only: [and(VARNISHED, { look: 'clear' }), and(SHELLACKED, { look: 'clear' })],
+  nothing_to_melt: [and(SHELLACKED, { look: 'clear' }), defect(and(SHELLACKED, { look: 'clear' }), 'alligatoring')],
+  barrier_for_film_only: [and(VARNISHED, { look: 'clear' }), and(BARE, { look: 'clear' })],
+  coat_takes_no_clear: [and(OILED, { look: 'clear' }), and(BARE, { look: 'clear' })],
+  clear_too_soft: [and(VARNISHED, { look: 'clear' }, { role: 'top' }), and(VARNISHED, { look: 'clear' })],
+  clear_near_heat: [and(VARNISHED, { look: 'clear' }, { heat: true }), and(VARNISHED, { look: 'clear' })],
   bare_wood_unprotected: [and(VARNISHED, { look: 'stain' }), VARNISHED],
 };
 
@@ -214,6 +226,9 @@ const SOFT: { [Id in keyof SoftParams]: Pair } = {
   smell_half_sealed: [defect(VARNISHED, 'smoke_odour'), VARNISHED],
   residual_bleed: [MAHOGANY, LAMINATE],
   strong_fumes: [VARNISHED, and(VARNISHED, { ventilation: 'none' })],
+  may_blotch: [and(BARE, { look: 'stain' }), and(OAK, { look: 'stain' })],
+  not_reversible: [and(PAINTED, { reversible: true }), PAINTED],
+  antique_first_surface: [and(SHELLACKED, {}, {}, { piece: { value: 'antique_first_surface' } }), SHELLACKED],
   two_part_needs_mask: [LAMINATE, and(LAMINATE, { ventilation: 'none' })],
 };
 

@@ -1,5 +1,6 @@
 import type { Dossier } from '@/core/dossier';
-import { listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
+import { hourRateOf } from '@/core/ledger';
+import { listWays, listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
 import { dateAlone } from '@/core/work';
 import {
   CHOOSE_WORDS,
@@ -13,6 +14,7 @@ import {
   saySavings,
   sayWarnings,
   sayWhy,
+  sayWood,
 } from '@/words';
 
 /** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
@@ -23,6 +25,10 @@ export function reportPlan(dossier: Dossier, now: string) {
   const plan = planPiece(dossier);
   const savings = plan.systems.length > 0 ? saySavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
   const { due } = dossier.goal ?? {};
+  const { ways, admired, against } = listWays(dossier, {
+    expected: dossier.money?.sale?.likely,
+    hourRate: hourRateOf(dossier.money ?? {}),
+  });
   const nameOf = (id: string): string => dossier.zones?.find((zone) => zone.id === id)?.name ?? id;
   return {
     format: 'bricolage.plan/1' as const,
@@ -71,6 +77,16 @@ export function reportPlan(dossier: Dossier, now: string) {
         ],
       };
     }),
+    ways: ways.map(({ way, zone, system, sells }) => ({
+      ...(zone === undefined ? {} : { zone }),
+      way,
+      hands_on_min: system?.handsOnMin ?? null,
+      elapsed_h: system?.elapsedH ?? null,
+      cost: system ? toMoney(system.materialsCost) : null,
+      chance: system ? Math.round(system.risk.overall * 1e6) / 1e6 : null,
+      sells: sells === null ? null : toMoney(sells),
+      why: sayWood({ admired, against }),
+    })),
     rejected: plan.rejected.map((rejection) => {
       const name = nameRejected(rejection);
       const { zone, zoneName, code, finding, folded } = rejection;

@@ -5,6 +5,8 @@ import { hex, hoursOf } from './primitives';
 
 /* What the owner wants of a piece, and of single zones. */
 
+/** Where the wood is to show: the old coat is woken, or it is done anew. Left out, either. */
+const keep = z.enum(['refresh', 'refinish']);
 const look = z.enum(['opaque', 'stain', 'clear', 'leave']);
 const sheen = z.enum(['matt', 'eggshell', 'satin', 'semi_gloss', 'gloss']);
 
@@ -42,6 +44,7 @@ export const secondSchema = z
 const zoneWishSchema = z.looseObject({
   look: look.optional(),
   look_before: look.optional(),
+  keep: keep.optional(),
   colour: hex.optional(),
   paint: z.enum(PAINTS).optional(),
   sheen: sheen.optional(),
@@ -51,6 +54,7 @@ const dossierHoursSchema = hoursOf({ day: z.enum(['mon', 'tue', 'wed', 'thu', 'f
 
 export const goalSchema = z.looseObject({
   look: look.optional(),
+  keep: keep.optional(),
   colour: hex.optional(),
   sheen: sheen.optional(),
   grain: z.enum(['hide', 'show']).optional(),
@@ -64,6 +68,8 @@ export const goalSchema = z.looseObject({
   /** Where it will stand, and whether a small child will use it. */
   room: z.enum(ROOMS).optional(),
   for_child: z.boolean().optional(),
+  /** It must come off again one day. */
+  reversible: z.boolean().optional(),
   zones: z.record(z.string(), zoneWishSchema).optional(),
   /** A door between two rooms: whose colour its opening edge takes, that of the near side or of the far one. */
   opens_to: z.enum(['near', 'far']).optional(),

@@ -30,6 +30,7 @@ import {
   SUBSTRATES,
   SYMPTOMS,
   TEST_KINDS,
+  RENEWALS,
   TOPCOATS,
   type ClueCode,
 } from '../knowledge';
@@ -66,6 +67,8 @@ const pieceSchema = z.looseObject({
   /** How many of these it has; what is not counted is as usual for its kind. */
   counts: z.looseObject({ drawers: count, doors: count, shelves: count, panels: count }).optional(),
   asking_price: z.number().min(0).max(1_000_000).optional(),
+  /** An antique whose first surface is on may be worth more as it is. */
+  value: z.enum(['ordinary', 'antique_first_surface']).optional(),
   /** Done with: out of the lists, with all it taught. */
   archived: z.boolean().optional(),
 });
@@ -151,6 +154,8 @@ export const zoneSchema = z.looseObject({
   orientation: z.enum(['horizontal', 'vertical']).optional(),
   wear: z.enum(['low', 'medium', 'high']).optional(),
   wet: z.boolean().optional(),
+  /** It stands over a radiator or by a stove. */
+  heat: z.boolean().optional(),
   moulded: z.boolean().optional(),
   /** How many parts it is of, where no drawing tells: sixteen doors. */
   count: count.optional(),
@@ -543,6 +548,8 @@ export const stackSchema = z.looseObject({
   colour: hex.optional(),
   second_colour: hex.optional(),
   topcoat: z.enum(TOPCOATS),
+  /** The old clear coat was kept: waxed over, or melted into itself. */
+  renewed: z.enum(RENEWALS).optional(),
 });
 
 /**

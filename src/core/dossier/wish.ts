@@ -11,6 +11,8 @@ export const DEFAULT_COLOUR = '#F3EFE6';
 /** What is wished for one zone, its own or the piece's. */
 export interface ZoneWish {
   look: Look;
+  /** Of wood that is to show: woken or done anew; none where either will do. */
+  keep?: NonNullable<Goal['keep']>;
   colour: string;
   /** The paint the owner asks for; none where the planner chooses. */
   paint?: PaintCode;
@@ -38,6 +40,7 @@ export function wishOf(dossier: Wished, zone: OfZone): ZoneWish {
     colour,
     paintOfItsOwn: own?.paint !== undefined && own.paint !== goal?.paint,
     ...definedOnly({
+      keep: look === 'clear' ? (own?.keep ?? goal?.keep) : undefined,
       paint: own?.paint ?? goal?.paint,
       sheen: own?.sheen ?? goal?.sheen,
       // On paint only, and of the same colour it is none.

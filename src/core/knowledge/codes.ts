@@ -26,6 +26,7 @@ export const FINISHES = [
   'bare',
   'wax',
   'oil',
+  'hardwax_oil',
   'shellac',
   'nitro_lacquer',
   'varnish_oil',
@@ -114,7 +115,16 @@ export const PAINTS = [
 export type PaintCode = (typeof PAINTS)[number];
 export const isPaint = (code: string): code is PaintCode => (PAINTS as readonly string[]).includes(code);
 
-export const TOPCOATS = ['wb_clear', 'wb_polyurethane', 'oil_polyurethane', 'wipe_on_oil', 'wax', 'none'] as const;
+export const TOPCOATS = [
+  'wb_clear',
+  'wb_polyurethane',
+  'oil_polyurethane',
+  'wipe_on_oil',
+  'hardwax_oil',
+  'shellac_clear',
+  'wax',
+  'none',
+] as const;
 export type TopcoatCode = (typeof TOPCOATS)[number];
 
 // prettier-ignore
@@ -124,7 +134,8 @@ export const OTHER_PRODUCTS = [
   'caulk_acrylic', 'wood_glue', 'consolidant',
 ] as const;
 export type OtherProductCode = (typeof OTHER_PRODUCTS)[number];
-export const PRODUCT_CLASSES = [...PRIMERS, ...PAINTS, ...TOPCOATS, ...OTHER_PRODUCTS] as const;
+/** Clear shellac is a primer and a finish: it is listed once. */
+export const PRODUCT_CLASSES = [...new Set<ProductClass>([...PRIMERS, ...PAINTS, ...TOPCOATS, ...OTHER_PRODUCTS])];
 export type ProductClass = PrimerCode | PaintCode | TopcoatCode | OtherProductCode;
 
 // prettier-ignore
@@ -137,7 +148,7 @@ export type PrepCode = (typeof PREPS)[number];
 export const OPERATIONS = [
   'label', 'hardware_off', 'clean', 'degrease', 'dewax', 'desilicone', 'remove_face', 'reglue', 'repair',
   'consolidate', 'strip', 'fill', 'liquid_degloss', 'scuff', 'sand', 'dust', 'grain_fill', 'edge_seal', 'spot_seal',
-  'dry_out', 'wait', 'proof', 'prime', 'caulk', 'denib', 'paint', 'topcoat', 'stain', 'mask', 'set_up', 'edges', 'refit', 'cure',
+  'dry_out', 'wait', 'proof', 'prime', 'caulk', 'denib', 'paint', 'topcoat', 'stain', 'refresh', 'reamalgamate', 'condition', 'rub_out', 'mask', 'set_up', 'edges', 'refit', 'cure',
   'handover',
 ] as const;
 export type OperationCode = (typeof OPERATIONS)[number];

@@ -1,6 +1,7 @@
 export * from './causes';
 export * from './cautions';
 export * from './checks';
+export * from './clears';
 export * from './codes';
 export * from './defects';
 export * from './dust';

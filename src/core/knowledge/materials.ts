@@ -57,6 +57,7 @@ export const FINISH_FACTS: Record<FinishCode, FinishFact> = {
   bare: { label: 'no finish', opaque: false, softens: false, slickness: 0, basis: 'practice' },
   wax: { label: 'wax', opaque: false, clear: true, softens: false, slickness: 1, grip: 'coat', basis: 'practice' },
   oil: { label: 'oil', opaque: false, clear: true, softens: false, slickness: 0, grip: 'coat', basis: 'practice' },
+  hardwax_oil: { label: 'hardwax oil', opaque: false, clear: true, softens: false, slickness: 0, grip: 'coat', basis: 'practice' },
   shellac: { label: 'shellac', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
   nitro_lacquer: { label: 'nitrocellulose lacquer', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },
   varnish_oil: { label: 'oil varnish', opaque: false, clear: true, softens: true, slickness: 1, grip: 'coat', basis: 'practice' },

@@ -49,6 +49,7 @@ describe('products, each with everything about it on its row', () => {
     // Common practice: what dries by oxygen, and the spirit that thins it.
     expect(PRODUCT_CLASSES.filter((code) => findProduct(code)?.ragsHeat).sort()).toEqual([
       'bonding_primer_oil',
+      'hardwax_oil',
       'mineral_spirits',
       'oil_enamel',
       'oil_polyurethane',

@@ -71,7 +71,7 @@ export const SUBSTRATE_IF_FLATPACK: Factors = {
 type FinishWeights = Partial<Record<FinishCode, number>>;
 // prettier-ignore
 const WOOD_FINISH: FinishWeights = {
-  bare: 4, wax: 6, oil: 5, shellac: 8, nitro_lacquer: 12, varnish_oil: 16, waterborne_clear: 6, catalysed_lacquer: 10,
+  bare: 4, wax: 6, oil: 4.5, hardwax_oil: 0.5, shellac: 8, nitro_lacquer: 12, varnish_oil: 16, waterborne_clear: 6, catalysed_lacquer: 10,
   chalk_paint: 4, latex_paint: 8, mineral_paint: 2, alkyd_paint: 10, factory_film: 0.2, powder_coat: 0.02, unknown: 3,
 };
 const FILM_FINISH: FinishWeights = {
@@ -109,10 +109,10 @@ export const UNNAMED_FINISH_WEIGHT = 0.02;
 
 // prettier-ignore
 export const FINISH_BY_ERA: Record<EraCode, FinishWeights> = {
-  before_1940: { shellac: 5, wax: 3, varnish_oil: 1.5, nitro_lacquer: 0.3, waterborne_clear: 0.1, catalysed_lacquer: 0.05 },
-  '1940_1977': { nitro_lacquer: 2, varnish_oil: 1.5, waterborne_clear: 0.2, catalysed_lacquer: 0.5 },
+  before_1940: { hardwax_oil: 0.05, shellac: 5, wax: 3, varnish_oil: 1.5, nitro_lacquer: 0.3, waterborne_clear: 0.1, catalysed_lacquer: 0.05 },
+  '1940_1977': { hardwax_oil: 0.1, nitro_lacquer: 2, varnish_oil: 1.5, waterborne_clear: 0.2, catalysed_lacquer: 0.5 },
   '1978_1999': { catalysed_lacquer: 1.5, shellac: 0.4 },
-  since_2000: { catalysed_lacquer: 2, waterborne_clear: 2, shellac: 0.1, nitro_lacquer: 0.5 },
+  since_2000: { catalysed_lacquer: 2, waterborne_clear: 2, hardwax_oil: 3, shellac: 0.1, nitro_lacquer: 0.5 },
   unknown: {},
 };
 

@@ -117,6 +117,7 @@ export const FILM_FACTS: Record<PrimerCode | PaintCode | Exclude<TopcoatCode, 'n
   wb_polyurethane: { touchH: 0.5, recoatH: 4, handleH: 24, cureDays: 30, testFromH: 24, dryFilmUm: 25, solidsPct: 33, pricePerLitre: 38, becomes: 'waterborne_clear' },
   oil_polyurethane: { touchH: 6, recoatH: 24, handleH: 48, cureDays: 30, testFromH: 48, dryFilmUm: 35, solidsPct: 48, pricePerLitre: 30, becomes: 'varnish_oil' },
   wipe_on_oil: { touchH: 6, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 10, solidsPct: 40, pricePerLitre: 30, becomes: 'oil' },
+  hardwax_oil: { touchH: 8, recoatH: 16, handleH: 24, cureDays: 14, testFromH: 48, dryFilmUm: 15, solidsPct: 45, pricePerLitre: 55, becomes: 'hardwax_oil' },
   wax: { touchH: 0.5, recoatH: 24, handleH: 24, cureDays: 30, testFromH: 48, dryFilmUm: 5, solidsPct: 60, pricePerLitre: 40, becomes: 'wax' },
 };
 
@@ -181,6 +182,8 @@ export const TOPCOAT_FACTS: Record<TopcoatCode, ProductFact> = {
   wb_polyurethane: { label: 'Waterborne polyurethane', carrier: 'water', basis: 'practice' },
   oil_polyurethane: { label: 'Oil polyurethane', carrier: 'solvent', ragsHeat: true, basis: 'practice' },
   wipe_on_oil: { label: 'Wiping oil', carrier: 'solvent', ragsHeat: true, applied: ['Wipe on, wait ten minutes, wipe off all that has not soaked in.'], basis: 'practice' },
+  hardwax_oil: { label: 'Hardwax oil', carrier: 'solvent', ragsHeat: true, applied: ['A thin film with a pad or brush, worked in.', 'Within 15 minutes wipe off every trace that has not soaked in: what stays goes sticky.'], basis: 'practice' },
+  shellac_clear: { label: 'Clear shellac', carrier: 'alcohol', handsFactor: 0.8, applied: ['Work fast and leave it: it is dry in minutes and drags when touched again.', 'Alcohol cleans the brush.'], basis: 'practice' },
   wax: { label: 'Wax', carrier: 'none', applied: ['A thin film, buffed after half an hour.', 'Nothing sticks over wax later.'], basis: 'practice' },
   none: { label: 'No topcoat', carrier: 'none', basis: 'practice' },
 };

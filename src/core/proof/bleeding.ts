@@ -68,8 +68,8 @@ const PALE = 0.35;
 const isPaleColour = (hex: string): boolean => computeLightness(hex) > PALE;
 
 /** Whether what comes through would show: the colour of a zone, or one that lies on it, is pale. */
-export const isPaleWish = ({ colour, second }: Pick<ZoneWish, 'colour' | 'second'>): boolean =>
-  isPaleColour(colour) || (second !== undefined && isPaleColour(second.colour));
+export const isPaleWish = ({ look, colour, second }: Pick<ZoneWish, 'look' | 'colour' | 'second'>): boolean =>
+  look === 'opaque' && (isPaleColour(colour) || (second !== undefined && isPaleColour(second.colour)));
 
 /** Relative luminance of a colour, 0 black to 1 white. */
 export const computeLightness = (hex: string): number => computeLuminance(convertHexToLinearRgb(hex));

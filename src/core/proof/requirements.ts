@@ -44,7 +44,8 @@ export const isOfGrip = (proof: Proof): boolean => GRIP.includes(proof);
 
 /** Grip is asked of the primer: a patch that shows it needs no paint. */
 export function withoutPaint(treatment: Treatment): Treatment {
-  if ((treatment.primer ?? 'none') === 'none') return treatment;
+  const onWood = treatment.paint === undefined && treatment.clear !== undefined && treatment.clear !== 'none';
+  if ((treatment.primer ?? 'none') === 'none' || onWood) return treatment;
   const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
   return primed;
 }

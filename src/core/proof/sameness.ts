@@ -14,7 +14,13 @@ const prepOf = (treatment: Treatment | undefined): string => {
 
 /** The same for two treatments that are the same preparation, primer and coats of it. */
 export const treatmentKey = (treatment: Treatment | undefined): string =>
-  [prepOf(treatment), primerOf(treatment), coatsOf(treatment)].join('/');
+  [prepOf(treatment), primerOf(treatment), coatsOf(treatment), ...clearOf(treatment)].join('/');
+
+/** A clear finish on wood is part of what is tested; over paint it is not. */
+const clearOf = (treatment: Treatment | undefined): string[] =>
+  treatment?.paint === undefined && treatment?.clear !== undefined && treatment.clear !== 'none'
+    ? [treatment.clear]
+    : [];
 
 /** Is a patch one of the system: the same preparation, primer and coats, and no other paint or clear on it? */
 export function covers(tested: Treatment | undefined, { treatment, stack }: Wanted): boolean {
@@ -29,7 +35,10 @@ export function covers(tested: Treatment | undefined, { treatment, stack }: Want
 
 /** A grip that failed rules out its preparation and primer in any number of coats: what lets go is the first of them. */
 export const failsGripOf = ({ treatment: tested }: Test, { treatment }: Wanted): boolean =>
-  tested !== undefined && prepOf(tested) === prepOf(treatment) && primerOf(tested) === primerOf(treatment);
+  tested !== undefined &&
+  prepOf(tested) === prepOf(treatment) &&
+  primerOf(tested) === primerOf(treatment) &&
+  clearOf(tested).join() === clearOf(treatment).join();
 
 /**
  * Colour that came through rules out its blocker at that many coats or fewer, whatever the preparation: more of them, or

@@ -58,9 +58,13 @@ const CASES: Dossier[] = [
     zones: { edges: { second: { colour: DARK, lies: 'panel', margin_mm: 20 } } },
   }),
   {
-    ...piece([{ stated: WOOD }], { look: 'clear' }),
+    ...piece([{ stated: WOOD }], { look: 'clear', keep: 'refinish' }),
     shelf: [{ id: 'varnish', class: 'oil_polyurethane', volume_ml: 2500 }],
   },
+  piece([{ stated: WOOD }], { look: 'clear' }),
+  piece([{ stated: { substrate: 'wood_veneer', finish: 'shellac' }, defects: [{ code: 'alligatoring' }] }], {
+    look: 'clear',
+  }),
   ...DEFECTS.flatMap((code) =>
     ([WOOD, FILM, { substrate: 'wood_veneer', finish: 'varnish_oil' }] as const).map((stated) =>
       piece([{ stated, defects: [{ code, extent: 'area' }] }]),
@@ -88,7 +92,7 @@ describe('the catalogue of work', () => {
   it('says what matters at each, and warns at each that can harm', () => {
     expect([...seen].filter(([, { facts }]) => facts === 0).map(([op]) => op)).toEqual([]);
     // What is only written, waited for or wiped with water.
-    const harmless: OperationCode[] = ['label', 'dry_out', 'cure', 'caulk', 'edges', 'wait'];
+    const harmless: OperationCode[] = ['label', 'dry_out', 'cure', 'caulk', 'edges', 'wait', 'refresh', 'rub_out'];
     const silent = [...seen].filter(([, { cautions }]) => cautions === 0).map(([op]) => op);
     expect(silent.filter((op) => !harmless.includes(op))).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import type { Goal } from '../dossier';
-import type { PaintCode, PrimerCode, ProductClass } from '../knowledge';
+import type { FinishCode, PaintCode, PrimerCode, ProductClass } from '../knowledge';
 import type { JudgedTest } from '../proof';
 import type { PrimerCoats } from './surface-state';
 
@@ -63,6 +63,16 @@ export interface HardParams {
   school_of_topcoat: object;
   wax_on_hard_wear: object;
   bare_wood_unprotected: object;
+  other_way_wished: { keep: NonNullable<Goal['keep']> };
+  no_wood_to_show: { foil: boolean };
+  paint_hides_wood: Chance;
+  refresh_wants_sound_coat: object;
+  amalgamates_its_own_only: Chance;
+  nothing_to_melt: object;
+  barrier_for_film_only: Product;
+  coat_takes_no_clear: Product & { finish: FinishCode } & Chance;
+  clear_too_soft: Product;
+  clear_near_heat: Product;
 }
 
 /** Layer rules that warn and cost risk. */
@@ -87,6 +97,9 @@ export interface SoftParams {
   residual_bleed: Chance & { primer: PrimerCode | null };
   strong_fumes: { littleAir: boolean };
   two_part_needs_mask: object;
+  may_blotch: object;
+  not_reversible: object;
+  antique_first_surface: object;
 }
 
 type FindingOf<Params> = { [Rule in keyof Params]: { rule: Rule } & Params[Rule] }[keyof Params];

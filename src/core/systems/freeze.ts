@@ -37,7 +37,16 @@ export function freezeSystem(system: CoatingSystem, at: string, say: Phrases): C
 }
 
 /** The layers as they are kept. */
-export const stackOf = ({ prep, primers, paint, paintCoats, colour, secondColour, topcoat }: CoatStack): Stack => ({
+export const stackOf = ({
+  prep,
+  primers,
+  paint,
+  paintCoats,
+  colour,
+  secondColour,
+  topcoat,
+  renewed,
+}: CoatStack): Stack => ({
   prep,
   primers: primers.map(({ code, coats }) => ({ code, coats })),
   paint,
@@ -45,6 +54,7 @@ export const stackOf = ({ prep, primers, paint, paintCoats, colour, secondColour
   ...(colour ? { colour } : {}),
   ...(secondColour ? { second_colour: secondColour } : {}),
   topcoat,
+  ...(renewed ? { renewed } : {}),
 });
 
 /** A step as it is kept: its name and its reasons in words. */

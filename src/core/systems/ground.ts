@@ -77,6 +77,7 @@ export interface Ground {
   size: WorkSize;
   goal: Goal;
   look: Look;
+  keep: ZoneWish['keep'];
   /** Glass or mirror that was to be painted with the piece: it is taped and left. */
   isGlass: boolean;
   colour: string;
@@ -105,6 +106,8 @@ export interface Ground {
   moves: boolean;
   /** Fat of cooking lies on it. */
   greasy: boolean;
+  /** Its first surface may be worth more than anything done to it. */
+  isAntique: boolean;
   /** It cannot be carried off: walls, floor and worktop are near. */
   inPlace: boolean;
   states: (State & { p: number })[];
@@ -168,7 +171,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
   const states = [...belief.joint].map((p, s) => ({ ...STATES[s]!, p })).filter((state) => state.p > 0.001);
   const soundness = new Map(belief.soundness.map(({ code, p }) => [code, p]));
   const wish = wishOf(dossier, zone);
-  const { look, colour, paint, paintOfItsOwn, sheen, second } = wish;
+  const { look, keep, colour, paint, paintOfItsOwn, sheen, second } = wish;
   const area = zone.area_m2 ?? DEFAULT_AREA_M2;
   const slick = (level: number): number => sumWhere(states, (state) => FINISH_FACTS[state.finish].slickness === level);
   const stain = needs.find(({ code }) => code === 'stain_block');
@@ -184,6 +187,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     size: sizeOf(dossier, zone, area),
     goal,
     look: isGlass ? 'leave' : look,
+    keep,
     isGlass: isGlass && look !== 'leave',
     colour,
     paint: paint ?? null,
@@ -201,6 +205,7 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     hardWorn: isHardWorn(dossier, zone),
     moves: zone.role === 'door' || zone.role === 'drawer_front' || zone.role === 'drawer_side',
     greasy: dossier.piece.kind === 'kitchen_run' || dossier.piece.history?.room === 'kitchen',
+    isAntique: dossier.piece.value === 'antique_first_surface',
     inPlace: IN_PLACE.includes(dossier.piece.kind) && look !== 'leave' && !isPartOff(zone, goal),
     states,
     grips,
@@ -358,6 +363,9 @@ export const bleedsAfter = ({ pBleed, pBleedBare }: Ground, prep: PrepCode): num
 /** Must colour be held back here? `prep`: once it was prepared so. */
 export const isBleeding = (ground: Ground, prep: PrepCode = 'none'): boolean =>
   expectsBleed({ bleeds: bleedsAfter(ground, prep), pale: ground.pale });
+
+/** The wood is to be seen. */
+export const showsWood = ({ look }: Pick<Ground, 'look'>): boolean => look === 'clear' || look === 'stain';
 
 export function sumWhere(states: Ground['states'], test: (state: State) => boolean): number {
   return states.reduce((sum, state) => sum + (test(state) ? state.p : 0), 0);

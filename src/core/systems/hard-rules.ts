@@ -1,5 +1,11 @@
 import {
+  AMALGAMATES,
+  CLEAR_FACTS,
   FACED_BOARDS,
+  FILM_FACTS,
+  leavesBare,
+  MELTED_FOR,
+  RECOAT_OVER,
   hasStrongFumes,
   isCoat,
   isWholeCoat,
@@ -10,6 +16,8 @@ import {
   PREP_FACTS,
   type Basis,
   type Carrier,
+  type ClearCode,
+  type FinishCode,
   type PrimerCode,
   type ProductClass,
 } from '../knowledge';
@@ -23,6 +31,7 @@ import {
   hasSubstrate,
   isBleeding,
   isCredible,
+  showsWood,
   sumWhere,
   type Ground,
 } from './ground';
@@ -198,12 +207,12 @@ const PRIMER_RULES: readonly HardRule[] = [
   },
   {
     id: 'no_fumes_without_air', basis: 'practice',
-    cuts: (c, _s, g) => g.ventilation === 'none' && c.product !== undefined && hasStrongFumes(c.product.carrier),
+    cuts: (c, _s, g) => g.ventilation === 'none' && (c.op === 'reamalgamate' || (c.product !== undefined && hasStrongFumes(c.product.carrier))),
     finds: productOf,
   },
   {
     id: 'failing_coat_stays', basis: 'practice',
-    cuts: (c, s, g) => isFirstCoat(c, s, g) && s.prep !== 'strip' && (g.pFailing >= FAILING_LIMIT || need(g, 'strip') > 0.9),
+    cuts: (c, s, g) => (isFirstCoat(c, s, g) || isFirstClear(c, s, g)) && !leavesBare(s.prep) && s.renewed !== 'reamalgamate' && (g.pFailing >= FAILING_LIMIT || need(g, 'strip') > 0.9),
     finds: (_c, _s, g) => ({ p: Math.max(g.pFailing, need(g, 'strip')) }),
   },
   {
@@ -213,12 +222,12 @@ const PRIMER_RULES: readonly HardRule[] = [
   },
   {
     id: 'clear_blocker_under_pale', basis: 'practice',
-    cuts: (c, _s, g) => c.op === 'prime' && g.pale && PRIMER_FACTS[c.sets.primers!.at(-1)!.code].clear,
+    cuts: (c, _s, g) => c.op === 'prime' && g.look === 'opaque' && g.pale && PRIMER_FACTS[c.sets.primers!.at(-1)!.code].clear,
     finds: productOf,
   },
   {
     id: 'clear_shellac_out_of_place', basis: 'practice',
-    cuts: (c, s, g) => c.op === 'prime' && s.primers.length === 0 && firstPrimer(c)?.code === 'shellac_clear' && (g.slickness[2] >= CREDIBLE || g.pFailing >= CREDIBLE),
+    cuts: (c, s, g) => c.op === 'prime' && g.look === 'opaque' && s.primers.length === 0 && firstPrimer(c)?.code === 'shellac_clear' && (g.slickness[2] >= CREDIBLE || g.pFailing >= CREDIBLE),
     finds: nothing,
   },
   {
@@ -332,21 +341,99 @@ const PAINT_RULES: readonly HardRule[] = [
   },
   {
     id: 'wax_on_hard_wear', basis: 'practice',
-    cuts: (c, _s, g) => c.op === 'topcoat' && c.product?.class === 'wax' && (g.hardWorn || g.zone.wet === true),
+    cuts: (c, s, g) => c.op === 'topcoat' && c.product?.class === 'wax' && s.paint !== null && (g.hardWorn || g.zone.wet === true),
     finds: nothing,
   },
   {
     id: 'bare_wood_unprotected', basis: 'practice',
-    cuts: (c, _s, g) => isUnsealed(c) && (g.look === 'clear' || g.look === 'stain'),
+    cuts: (c, s, g) => isUnsealed(c) && showsWood(g) && s.renewed === null,
     finds: nothing,
   },
 ];
+
+/* What a clear finish may lie on, and where it may stand. */
+// prettier-ignore
+const CLEAR_RULES: readonly HardRule[] = [
+  {
+    id: 'no_wood_to_show', basis: 'practice',
+    cuts: (c, _s, g) => g.look === 'clear' && c.prep !== undefined && sumWhere(g.states, hasSubstrate('wood_veneer', 'plywood', ...SOLID_WOODS)) < 0.5,
+    finds: (_c, _s, g) => ({ foil: g.pFoil >= CREDIBLE }),
+  },
+  {
+    id: 'paint_hides_wood', basis: 'practice',
+    cuts: (c, _s, g) => g.look === 'clear' && c.prep !== undefined && !leavesBare(c.prep) && g.pOpaque >= CREDIBLE,
+    finds: (_c, _s, g) => ({ p: g.pOpaque }),
+  },
+  {
+    id: 'other_way_wished', basis: 'practice',
+    cuts: (c, _s, g) => c.prep !== undefined && g.keep !== undefined && (c.sets.renewed === 'refresh') !== (g.keep === 'refresh') && !(g.keep === 'refinish' && c.sets.renewed === 'reamalgamate'),
+    finds: (_c, _s, g) => ({ keep: g.keep! }),
+  },
+  {
+    id: 'refresh_wants_sound_coat', basis: 'practice',
+    cuts: (c, _s, g) => c.sets.renewed === 'refresh' && (g.pFailing >= FAILING_LIMIT || need(g, 'strip') > 0.9 || sumWhere(g.states, hasFinish('bare')) >= 0.3),
+    finds: nothing,
+  },
+  {
+    id: 'amalgamates_its_own_only', basis: 'practice',
+    cuts: (c, _s, g) => c.sets.renewed === 'reamalgamate' && sumWhere(g.states, hasFinish(...AMALGAMATES)) < MELTS,
+    finds: (_c, _s, g) => ({ p: sumWhere(g.states, hasFinish(...AMALGAMATES)) }),
+  },
+  {
+    id: 'nothing_to_melt', basis: 'practice',
+    cuts: (c, _s, g) => c.sets.renewed === 'reamalgamate' && g.pFailing + g.pMarginal < 0.3 && !g.zone.defects?.some(({ code }) => MELTED_FOR.includes(code)),
+    finds: nothing,
+  },
+  {
+    id: 'barrier_for_film_only', basis: 'practice',
+    cuts: (c, s, g) => c.op === 'topcoat' && showsWood(g) && s.primers.length > 0 && c.product !== undefined && CLEAR_FACTS[c.product.class as ClearCode].lies !== 'on',
+    finds: productOf,
+  },
+  {
+    id: 'coat_takes_no_clear', basis: 'practice',
+    cuts: (c, s, g) => isClearOver(c, s, g) && sumWhere(g.states, ({ finish }) => refuses(finish, c.product!.class as ClearCode, g)) >= CREDIBLE,
+    finds: (c, _s, g) => {
+      const bad = g.states.filter(({ finish }) => refuses(finish, c.product!.class as ClearCode, g)).sort((a, b) => b.p - a.p);
+      return { ...productOf(c), finish: bad[0]!.finish, p: bad.reduce((sum, { p }) => sum + p, 0) };
+    },
+  },
+  {
+    id: 'clear_too_soft', basis: 'practice',
+    cuts: (c, s, g) => c.op === 'topcoat' && showsWood(g) && g.hardWorn && c.product !== undefined && !CLEAR_FACTS[c.product.class as ClearCode].wears && (leavesBare(s.prep) || s.renewed === null) && !isItsOwn(c.product.class as ClearCode, s, g),
+    finds: productOf,
+  },
+  {
+    id: 'clear_near_heat', basis: 'practice',
+    cuts: (c, _s, g) => g.zone.heat === true && (c.op === 'topcoat' || c.op === 'refresh') && c.product !== undefined && !CLEAR_FACTS[c.product.class as ClearCode].standsHeat,
+    finds: productOf,
+  },
+];
+
+/** Chance that a coat flows under its solvent from which it is tried (estimate). */
+const MELTS = 0.8;
+/** The first clear coat over wood that shows. */
+const isFirstClear = (c: Choice, s: SurfaceState, g: Ground): boolean =>
+  showsWood(g) && c.op === 'topcoat' && s.primers.length === 0 && s.renewed === null;
+/** Clear, or the barrier under it, straight on an old coat. */
+const isClearOver = (c: Choice, s: SurfaceState, g: Ground): boolean =>
+  showsWood(g) &&
+  !leavesBare(s.prep) &&
+  s.renewed === null &&
+  s.primers.length === 0 &&
+  (c.op === 'topcoat' || c.op === 'prime') &&
+  c.product !== undefined;
+/** Wax that is washed off leaves the wood. */
+const refuses = (finish: FinishCode, code: ClearCode, g: Ground): boolean =>
+  !RECOAT_OVER[finish === 'wax' && need(g, 'dewax') >= CREDIBLE ? 'bare' : finish].includes(code);
+/** Oiled wood is oiled again, wherever it stands. */
+const isItsOwn = (code: ClearCode, s: SurfaceState, g: Ground): boolean =>
+  !leavesBare(s.prep) && sumWhere(g.states, hasFinish(FILM_FACTS[code].becomes)) >= 0.5;
 
 /** The last stage of coats is passed over: what is on is the last layer. */
 const isUnsealed = (c: Choice): boolean => c.skips === 'topcoat';
 
 /** The order is the order in which reasons are named. */
-export const HARD_RULES: readonly HardRule[] = [...GROUND_RULES, ...PRIMER_RULES, ...PAINT_RULES];
+export const HARD_RULES: readonly HardRule[] = [...GROUND_RULES, ...PRIMER_RULES, ...PAINT_RULES, ...CLEAR_RULES];
 
 /** What was tried here and failed: its grip with the first coat, its block once nothing more comes under the paint. */
 function findFailed(c: Choice, s: SurfaceState, g: Ground): Requirement | undefined {

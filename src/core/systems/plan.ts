@@ -1,6 +1,6 @@
 import { findStop, type StopReason } from '../climate';
 import type { DefectCode, PrimerCode } from '../knowledge';
-import type { Dossier } from '../dossier';
+import { roomToBe, type Dossier } from '../dossier';
 import { CREDIBLE, isStoppedByLead, listStops, type Hazard } from '../survey';
 import type { Ground } from './ground';
 import { readGround } from './take-up';
@@ -35,6 +35,7 @@ export type PlanBlock =
   | { kind: 'hazard'; hazard: Hazard }
   | { kind: 'climate'; stop: StopReason; temperatureC: number; humidityPct: number }
   | { kind: 'no_common_paint' }
+  | { kind: 'outdoors' }
   | { kind: 'no_way'; findings: HardFinding[] };
 
 /** An alternative may be this much likelier to fail than the recommended system; worse is no alternative. */
@@ -52,7 +53,7 @@ export function planPiece(dossier: Dossier): Plan {
   const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products, { few }));
   const aim = dossier.goal?.priority ?? 'balance';
   const taken = dossier.chosen ? judgeTaken(dossier, searches, products, aim) : null;
-  const blocked = listBlocked(searches);
+  const blocked = [...listOutdoors(dossier), ...listBlocked(searches)];
   const rejected = searches.flatMap((search) => listRejections(search));
   const hands = listHandWork(searches.map(({ ground }) => ground));
   const effort = {
@@ -192,6 +193,10 @@ function listAssumptions(searches: readonly ZoneSearch[]): Assumption[] {
   });
 }
 
+/** Rain and sun want exterior systems by their labels: nothing is planned for a piece that will stand in them. */
+const listOutdoors = (dossier: Dossier): Plan['blocked'] =>
+  roomToBe(dossier) === 'outdoors' ? [{ gate: 'outdoors', because: { kind: 'outdoors' } }] : [];
+
 function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
   const blocked: Plan['blocked'] = [];
   for (const { ground } of searches)
@@ -216,7 +221,7 @@ function listBlocked(searches: readonly ZoneSearch[]): Plan['blocked'] {
 const endsAll = (because: PlanBlock): boolean =>
   because.kind === 'hazard'
     ? isStoppedByLead([because.hazard])
-    : because.kind === 'no_way' || because.kind === 'no_common_paint';
+    : because.kind === 'no_way' || because.kind === 'no_common_paint' || because.kind === 'outdoors';
 
 /** So many rules are named where none of the ways is left. */
 const MOST_NAMED = 2;

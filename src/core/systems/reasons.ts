@@ -41,6 +41,14 @@ interface ReasonParams {
   paint_wants_sealing: object;
   wood_wants_protection: object;
   closing: object;
+  scratches_show: object;
+  spirit_shows: object;
+  coat_flows: object;
+  rubbed_even: object;
+  wakes_coat: object;
+  grain_raised_once: object;
+  blotches: object;
+  parts_coats: object;
   curing: { days: number };
   hand_over: object;
   slower_in_this_air: { labelH: number; airH: number };

@@ -1,14 +1,21 @@
 import {
+  CLEAR_BARRIER,
+  CLEAR_FACTS,
+  CLEAR_LOSS,
   leavesBare,
   OLD_COAT_LOSS,
   PRIMER_FACTS,
+  RECOAT_OVER,
+  type ClearCode,
+  type FinishCode,
   type GripGround,
   type PaintCode,
   type PrimerCode,
 } from '../knowledge';
 import { BLEED_LEAK, expectLoss, updateCounts, type FirstCoat, type Pooled } from '../learning';
 import type { Choice } from './choice';
-import { bleedsAfter, type Ground } from './ground';
+import { CREDIBLE } from '../survey';
+import { bleedsAfter, showsWood, type Ground } from './ground';
 import type { PrimerCoats, SurfaceState } from './surface-state';
 
 export const FAILURE_MODES = ['adhesion', 'bleed', 'grain_show', 'haze_or_yellow', 'blocking'] as const;
@@ -31,7 +38,10 @@ export const sealsStains = ({ primers, spotSeal }: Pick<SurfaceState, 'primers' 
 export function assessCoat(choice: Choice, before: SurfaceState, ground: Ground): Chances {
   const first = before.primers.length === 0 && before.paint === null;
   const chances: Chances = {};
-  if (first && (choice.op === 'prime' || choice.op === 'paint' || choice.op === 'topcoat')) {
+  if (choice.op === 'reamalgamate') chances.adhesion = inUse(CLEAR_LOSS.reamalgamate, ground);
+  else if (first && showsWood(ground) && (choice.op === 'refresh' || choice.op === 'topcoat' || choice.op === 'prime'))
+    chances.adhesion = estimateClear(choice.product!.class as ClearCode, before, ground);
+  else if (first && (choice.op === 'prime' || choice.op === 'paint' || choice.op === 'topcoat')) {
     const coat: FirstCoat = {
       prep: before.prep,
       primer: choice.sets.primers?.[0]?.code ?? null,
@@ -57,6 +67,34 @@ export function estimateAdhesion(coat: FirstCoat, ground: Ground): number {
   const oldCoat = leavesBare(prep) ? 0 : failing * ground.pFailing + marginal * ground.pMarginal;
   const loss = 1 - (1 - expectLoss(ground.grips, coat)) * (1 - oldCoat);
   return inUse(updateByOwnTests(loss, ground.pool('adhesion', prep, primer ?? 'none')), ground);
+}
+
+/**
+ * Chance that a clear way disappoints: on bare wood, over the old coat where that takes it, waxed over or melted. What has
+ * failed lets go whatever lies on it, but for what is melted again.
+ */
+function estimateClear(code: ClearCode, { prep, renewed, primers }: SurfaceState, ground: Ground): number {
+  // Counted with the melting.
+  if (renewed === 'reamalgamate') return 0;
+  if (leavesBare(prep)) return inUse(CLEAR_FACTS[code].bareLoss, ground);
+  const { failing, marginal } = OLD_COAT_LOSS;
+  const oldCoat = failing * ground.pFailing + marginal * ground.pMarginal;
+  if (renewed === 'refresh') return inUse(1 - (1 - CLEAR_LOSS.refresh) * (1 - oldCoat), ground);
+  const dewaxed = (ground.needs.get('dewax') ?? 0) >= CREDIBLE;
+  const over = ground.states.reduce(
+    (sum, { finish, p }) => sum + p * lossOver(finish, code, dewaxed, primers.length > 0),
+    0,
+  );
+  return inUse(1 - (1 - over) * (1 - oldCoat), ground);
+}
+
+/** Of a coat of clear over one old coat; a barrier takes what the old coat would not. */
+function lossOver(finish: FinishCode, code: ClearCode, dewaxed: boolean, barred: boolean): number {
+  const met = finish === 'wax' && dewaxed ? 'bare' : finish;
+  if (met === 'bare') return CLEAR_FACTS[code].bareLoss;
+  if (RECOAT_OVER[met].includes(barred ? CLEAR_BARRIER : code)) return CLEAR_LOSS.recoat;
+  if (met === 'oil' || met === 'hardwax_oil') return CLEAR_LOSS.over_oil;
+  return met === 'wax' ? CLEAR_LOSS.over_wax : CLEAR_LOSS.over_other;
 }
 
 /** Hard use multiplies what lets go: as a hazard, so that it never goes over one. */

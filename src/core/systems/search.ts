@@ -137,7 +137,8 @@ export function searchZone(
         if (choice.closesGround) reached.push({ ...state, ...choice.sets });
         const losses = assessLosses(choice, state, ground);
         const after = { ...state, ...choice.sets };
-        const key = stage.keyAfter ? stage.keyAfter(after, ground, products) : keyOf(after);
+        // Where no paint comes, what is below the last layer goes on counting.
+        const key = stage.keyAfter && ground.look === 'opaque' ? stage.keyAfter(after, ground, products) : keyOf(after);
         const there = next.get(key) ?? [];
         next.set(key, there);
         made += labels.length;

@@ -11,6 +11,7 @@ import type { Choice } from './choice';
 import type { SoftFinding, SoftParams } from './findings';
 import { hasFinish, hasSubstrate, isCredible, sumWhere, type Ground } from './ground';
 import { estimateBleed, type FailureMode } from './risk';
+import { blotches } from './stages-clear';
 import type { SurfaceState } from './surface-state';
 
 /** A layer rule that warns and costs risk. Chances are estimates; the rules are common practice. */
@@ -40,6 +41,10 @@ const clearOf = ({ op, product }: Choice): TopcoatCode | null =>
 const carrierOf = (choice: Choice): string | null => choice.product?.carrier ?? null;
 /** Things stand on it, or it closes against something. */
 const touches = ({ zone, moves }: Ground): boolean => moves || zone.role === 'top' || zone.role === 'shelf';
+
+/** The first thing that stays on. */
+const isFirst = ({ op }: Choice, { primers, paint }: SurfaceState): boolean =>
+  primers.length === 0 && paint === null && (op === 'prime' || op === 'paint' || op === 'topcoat' || op === 'refresh');
 
 // prettier-ignore
 export const SOFT_RULES: readonly SoftRule[] = [
@@ -137,6 +142,21 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: 'strong_fumes', basis: 'practice',
     chance: (c) => (c.product && hasStrongFumes(c.product.carrier) && carrierOf(c) !== 'two_part' ? 0 : null),
     finds: (_c, _s, g) => ({ littleAir: g.ventilation === 'limited' }),
+  },
+  {
+    id: 'may_blotch', basis: 'practice',
+    chance: (c, s, g) => (g.look === 'stain' && isFirst(c, s) && blotches(g) ? 0 : null),
+    finds: nothing,
+  },
+  {
+    id: 'not_reversible', basis: 'practice',
+    chance: (c, s, g) => (g.goal.reversible === true && isFirst(c, s) ? 0 : null),
+    finds: nothing,
+  },
+  {
+    id: 'antique_first_surface', basis: 'practice',
+    chance: (c, s, g) => (g.isAntique && isFirst(c, s) ? 0 : null),
+    finds: nothing,
   },
   {
     id: 'two_part_needs_mask', basis: 'practice',

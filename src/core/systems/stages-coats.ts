@@ -1,5 +1,7 @@
 import {
+  CLEAR_FACTS,
   HARDWARE,
+  leavesBare,
   minutesFor,
   mostThinningPct,
   PAINT_FACTS,
@@ -7,6 +9,7 @@ import {
   PRIMERS,
   TOPCOATS,
   WORK_RATES,
+  type ClearCode,
   type PaintCode,
   type PrepCode,
   type PrimerCode,
@@ -20,12 +23,13 @@ import { CREDIBLE, mostLikelyState } from '../survey';
 import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, work, type Choice, type Step } from './choice';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { cureDaysOf, isOfGrip, listAskedKinds, type Requirement } from '../proof';
-import { bleedsAfter, isBleeding, type Ground } from './ground';
+import { bleedsAfter, isBleeding, showsWood, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
 import type { StepReason } from './reasons';
 import { blocksStain } from './risk';
 import { countBare, findRepairs, isLate, makeRepairSteps } from './repairs';
+import { barrierWith, clearCoats, stainSteps } from './stages-clear';
 import { hardwareMinutes, isHandle, type Stage } from './stages-ground';
 import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
@@ -121,7 +125,14 @@ function sealSmell(ground: Ground, products: readonly Product[]): Choice[] {
 export const PRIMING: Stage = {
   id: 'priming',
   choices: (state, ground, products) =>
-    ground.look !== 'opaque' ? [pass()] : [pass(), ...primeWith(offer(products, PRIMERS), state, ground)],
+    showsWood(ground)
+      ? [
+          pass(),
+          ...(leavesBare(state.prep) || state.renewed || ground.pRawWood >= 0.5 ? [] : barrierWith(products, ground)),
+        ]
+      : ground.look !== 'opaque'
+        ? [pass()]
+        : [pass(), ...primeWith(offer(products, PRIMERS), state, ground)],
 };
 
 /** A second primer of another class, where it does something the first does not. */
@@ -129,7 +140,7 @@ export const PRIMING_AGAIN: Stage = {
   id: 'priming_again',
   choices: (state, ground, products) => {
     const [first] = state.primers;
-    if (!first || first.coats > 1) return [pass()];
+    if (ground.look !== 'opaque' || !first || first.coats > 1) return [pass()];
     const bleeds = isBleeding(ground, state.prep);
     const smells = needed(ground, 'odour_seal') > 0.1;
     const adds = (code: PrimerCode): boolean =>
@@ -337,8 +348,7 @@ export const STAINING: Stage = {
   id: 'staining',
   choices: (_state, ground) => {
     if (ground.look !== 'stain') return [pass()];
-    const own = work('stain', 'stain', WORK_RATES.stain, ground.size, { code: 'look_asked_for' });
-    return [take('stain', {}, [own])];
+    return [take('stain', {}, stainSteps(ground))];
   },
 };
 
@@ -346,13 +356,33 @@ export const STAINING: Stage = {
 export const TOPCOATING: Stage = {
   id: 'topcoating',
   choices: (state, ground, products) => {
+    if (showsWood(ground))
+      return clearCoats(state, ground, products).map((choice) => proveClear(choice, state, ground));
     const bare = pass({ skips: 'topcoat' });
     if (state.paint && !wantsClear(state.paint, ground)) return [bare];
-    const clears = TOPCOATS.filter((code) => code !== 'none' && (code !== 'wipe_on_oil' || !state.paint));
-    const coats = state.paint && state.paint !== 'chalk_paint' && !ground.hardWorn ? 1 : 2;
-    return [bare, ...offer(products, clears).map((product) => clearWith(product, coats, state, ground))];
+    const clears = TOPCOATS.filter((code) => code !== 'none' && !CLEAR_FACTS[code].woodOnly);
+    const one = state.paint && state.paint !== 'chalk_paint' && !ground.hardWorn;
+    // A top in daily use wants three of waterborne (common practice).
+    const coats = ({ carrier }: Product): number =>
+      one ? 1 : carrier === 'water' && ground.hardWorn && ground.zone.role === 'top' ? 3 : 2;
+    return [bare, ...offer(products, clears).map((product) => clearWith(product, coats(product), state, ground))];
   },
 };
+
+/** A clear system is proved like any other: a patch of the whole of it; wax over a sound coat needs none. */
+function proveClear(choice: Choice, { prep, primers }: SurfaceState, ground: Ground): Choice {
+  const clear = choice.sets.topcoat;
+  if (choice.op !== 'topcoat' || clear === undefined || clear === 'none') return choice;
+  const [primer] = primers;
+  const proof = planProof(ground, { prep, primer: primer?.code ?? 'none', coats: primer?.coats ?? 0, clear });
+  if (!proof) return choice;
+  return {
+    ...choice,
+    minutes: choice.minutes + proof.minutes,
+    waitH: choice.waitH + proof.waitH,
+    steps: () => [proofStep(proof), ...choice.steps()],
+  };
+}
 
 /** Elsewhere a clear coat would only cost: wear, sheen or the owner's school ask for it. */
 function wantsClear(paint: PaintCode, { hardWorn, sheen, schools }: Ground): boolean {
@@ -364,8 +394,8 @@ function wantsClear(paint: PaintCode, { hardWorn, sheen, schools }: Ground): boo
 function clearWith(product: Product, coats: number, state: SurfaceState, ground: Ground): Choice {
   const ml = measureCoats(ground, product, coats, false);
   const minutes = coatMinutes('clear', product, coats, ground);
-  // Oil and wax are rubbed in and wiped off: nothing stands up to be sanded.
-  const between = product.class === 'wax' || product.class === 'wipe_on_oil' ? [] : sandBetween(product, coats, ground);
+  // Wax is rubbed in: nothing stands up to be sanded.
+  const between = CLEAR_FACTS[product.class as ClearCode].sanded ? sandBetween(product, coats, ground) : [];
   const why: StepReason = { code: state.paint ? 'paint_wants_sealing' : 'wood_wants_protection' };
   return {
     op: 'topcoat',

@@ -18,9 +18,10 @@ import {
 import { expectsBleed } from '../proof';
 import { CREDIBLE } from '../survey';
 import { measureCoats, needed, pass, step, take, whyNeed, work, type Choice, type Step } from './choice';
-import type { Ground } from './ground';
+import { showsWood, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
+import { ladderSteps, renewals } from './stages-clear';
 import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
 import type { StepReason } from './reasons';
 import { chooseStripping, faceOf, type StripFace } from './stripping';
@@ -174,13 +175,14 @@ export const STRIPPING: Stage = {
   ],
 };
 
-const baringPreps = ({ look }: Ground): readonly PrepCode[] => (look === 'stain' ? ['sand_bare', 'strip'] : ['strip']);
+const baringPreps = ({ look }: Ground): readonly PrepCode[] =>
+  look === 'stain' || look === 'clear' ? ['sand_bare', 'strip'] : ['strip'];
 
 function baringSteps(prep: PrepCode, ground: Ground): Step[] {
   const factor = ground.zone.moulded ? MOULDED_FACTOR : 1;
   if (prep === 'sand_bare') {
     const rate = { ...WORK_RATES.sand_bare, perM2: WORK_RATES.sand_bare.perM2 * factor };
-    return [work('sand', 'sand_to_bare', rate, ground.size, { code: 'stain_wants_bare' }, { grit: 120 })];
+    return [work('sand', 'sand_to_bare', rate, ground.size, { code: 'stain_wants_bare' }, { grit: 100 })];
   }
   return [
     ...stripSteps(faceOf(ground), 'strip_old', whyNeed(ground, 'strip')),
@@ -215,6 +217,7 @@ export const DULLING: Stage = {
     const preps: readonly PrepCode[] =
       ground.look === 'stain' ? [] : ground.look === 'clear' ? ['scuff_220'] : DULLING_PREPS;
     const plain = preps.map((prep) => dull(prep, ground, false));
+    if (ground.look === 'clear') return [...plain, ...renewals(ground)];
     if (!ground.zone.moulded || ground.schools.dulling !== 'mix') return plain;
     const mixed = preps.filter((prep) => PREP_FACTS[prep].group === 'scuff').map((prep) => dull(prep, ground, true));
     return [...plain, ...mixed];
@@ -231,6 +234,8 @@ const dustOff = (ground: Ground): Step =>
 function finishBare(prep: PrepCode, ground: Ground): Choice {
   const grit = prep === 'sand_bare' ? 180 : 150;
   const rate = { ...WORK_RATES.scuff, perM2: WORK_RATES.scuff.perM2 * (ground.zone.moulded ? MOULDED_FACTOR : 1) };
+  if (showsWood(ground))
+    return take('sand', {}, [...ladderSteps(ground, ground.zone.moulded ? MOULDED_FACTOR : 1), dustOff(ground)]);
   const why: StepReason = { code: 'stripping_raises_grain' };
   const sand = work('sand', 'sand_with_grain', rate, byMachine(ground), why, { grit });
   return take('sand', {}, [sand, dustOff(ground)]);

@@ -1,4 +1,4 @@
-import type { PaintCode, PrepCode, PrimerCode, TopcoatCode } from '../knowledge';
+import type { PaintCode, PrepCode, PrimerCode, Renewal, TopcoatCode } from '../knowledge';
 import type { PrimerTint } from '../film';
 
 export interface PrimerCoats {
@@ -18,6 +18,8 @@ export interface CoatStack {
   secondColour: string | null;
   topcoat: TopcoatCode;
   topcoats: number;
+  /** The old clear coat was kept: waxed over, or melted into itself. */
+  renewed: Renewal | null;
 }
 
 /** Where a zone stands while a system is being built up on it: the stack so far, and what later layers depend on. */
@@ -43,6 +45,7 @@ export const UNTOUCHED: SurfaceState = {
   secondColour: null,
   topcoat: 'none',
   topcoats: 0,
+  renewed: null,
   siliconeWashed: false,
   grainFilled: false,
   spotSeal: null,
@@ -64,6 +67,7 @@ export const keyOf = (state: SurfaceState): string =>
     state.paintCoats,
     state.topcoat,
     state.topcoats,
+    state.renewed,
   ].join();
 
 export const describePrimers = (primers: readonly PrimerCoats[]): string =>

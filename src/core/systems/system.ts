@@ -223,7 +223,8 @@ function judgeFumes(
   application: Ground['application'] | undefined,
 ): Fumes {
   if (carriers.includes('two_part')) return 'two_part';
-  if (carriers.some(hasStrongFumes)) return 'solvent';
+  const melted = zones.some(({ steps }) => steps.some(({ op }) => op === 'reamalgamate'));
+  if (melted || carriers.some(hasStrongFumes)) return 'solvent';
   const sprayed = application === 'spray' && zones.some(({ steps }) => steps.some(({ op }) => isWholeCoat(op)));
   return sprayed ? 'mist' : 'low';
 }

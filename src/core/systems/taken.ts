@@ -68,14 +68,19 @@ export const searchStack = (ground: Ground, products: readonly Product[], stack:
 
 /** Whether a way stays within the layers taken. */
 function keepsTo(stack: Stack, choice: Choice, before: SurfaceState): boolean {
-  if (choice.prep !== undefined) return choice.prep === (PREP_FACTS[stack.prep].holdsAs ?? stack.prep);
+  if (choice.prep !== undefined)
+    return (
+      choice.prep === (PREP_FACTS[stack.prep].holdsAs ?? stack.prep) &&
+      (choice.sets.renewed ?? null) === (stack.renewed ?? null)
+    );
   if (choice.op === 'prime') {
     const [own, wanted] = [choice.sets.primers?.at(-1), stack.primers[before.primers.length]];
     return own?.code === wanted?.code && own?.coats === wanted?.coats;
   }
   if (choice.closesGround) return before.primers.length === stack.primers.length;
   if (choice.op === 'paint') return choice.product?.class === stack.paint;
-  if (choice.op === 'topcoat') return choice.product?.class === stack.topcoat;
+  if (choice.op === 'topcoat' || choice.op === 'refresh')
+    return choice.product?.class === stack.topcoat && before.primers.length === stack.primers.length;
   return choice.skips !== 'topcoat' || stack.topcoat === 'none';
 }
 

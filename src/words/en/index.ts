@@ -22,6 +22,7 @@ export * from './others';
 export * from './patterns';
 export * from './pictures';
 export * from './plan';
+export * from './ways';
 export * from './practice';
 export * from './price';
 export * from './progress';

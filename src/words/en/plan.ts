@@ -48,6 +48,15 @@ const REASONS: { [C in StepReason['code']]: Words<ReasonOf<C>> } = {
   hand: ({ hand, edge }) => (edge ? `${sayHand(hand)} Here the opening edge is ${sayColour(edge)}.` : sayHand(hand)),
   handles_apart: 'Painted by themselves, hung on a wire: no tape, no runs round the foot.',
   handles_harden: ({ hours }) => `A handle is gripped each time: ${hours} h until it is hard.`,
+  scratches_show: 'A clear finish shows every scratch the last grit left.',
+  spirit_shows:
+    'Wet with spirit the wood looks as it will finished: swirls and glue show while they can still be sanded.',
+  coat_flows: 'The old coat flows again under its own solvent: crazing and bloom close.',
+  rubbed_even: 'What has flowed shines unevenly until it is rubbed.',
+  wakes_coat: 'The coat is sound and only dull: wax fills fine scratches for a year or two.',
+  grain_raised_once: 'Waterborne clear raises the grain: raised and sanded once before, it stays down.',
+  blotches: 'Pine, birch, maple and cherry take stain in blotches unless the wood is half sealed first.',
+  parts_coats: 'Dewaxed shellac holds on the old coat, and the clear coat holds on it.',
   flat_parts: 'Flat parts run less; labels on the part and in its opening.',
   dust_holds_nothing: 'Dust under primer is a layer that holds nothing.',
   deglosser_softens: 'The old coat is one that deglosser softens. Keep within the label’s time before priming.',
@@ -165,6 +174,8 @@ export function sayPlanBlock({ because }: Pick<Plan['blocked'][number], 'because
       return `${STOPS[because.stop]} Now: ${because.temperatureC} °C, ${because.humidityPct} %.`;
     case 'no_common_paint':
       return 'No paint does for all the zones to be painted. Another sheen, or leaving one of them, would.';
+    case 'outdoors':
+      return 'It will stand in rain and sun: nothing is planned for that here. Ask for an exterior oil or an exterior paint system, by its label. Reading, cleaning and repairs go on.';
     case 'no_way':
       return `The rules leave nothing here. ${because.findings.map(sayRuledOut).join(' ')} More ventilation, another look or leaving this zone would.`;
   }

@@ -1,4 +1,11 @@
-import { labelProduct, PRIMER_FACTS, STRIPPING_FACTS, type ProductClass, type StrippingCode } from '@/core/knowledge';
+import {
+  FINISH_FACTS,
+  labelProduct,
+  PRIMER_FACTS,
+  STRIPPING_FACTS,
+  type ProductClass,
+  type StrippingCode,
+} from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import {
   blocksStain,
@@ -106,6 +113,22 @@ const HARD: { [R in HardFinding['rule']]: Words<HardOf<R>> } = {
   school_of_topcoat: 'You follow the school that puts a clear coat over everything.',
   wax_on_hard_wear: 'Wax stands little wear, heat or water, and nothing sticks over it later.',
   bare_wood_unprotected: 'Stained or bare wood without a clear coat marks with every glass and hand.',
+  other_way_wished: ({ keep }) =>
+    keep === 'refresh' ? 'You want the old coat woken, not done anew.' : 'You want it done anew, not waxed over.',
+  no_wood_to_show: ({ foil }) =>
+    `There is no wood here to show${foil ? ': foil is a printed picture of it' : ''}. Board and film are painted or left.`,
+  paint_hides_wood: ({ p }) =>
+    `Paint hides the wood (${describeChance(p)}): it comes off before anything clear goes on.`,
+  refresh_wants_sound_coat: 'Wax wakes a sound coat up. On bare wood or on one that flakes there is nothing to wake.',
+  amalgamates_its_own_only: ({ p }) =>
+    `Only shellac and nitrocellulose lacquer flow again, and this is one of them ${describeChance(p)} times. A drop of alcohol, then of thinner, tells.`,
+  nothing_to_melt: 'The coat is sound and only dull: melting is for one that is crazed, bloomed or scratched.',
+  barrier_for_film_only: ({ product }) =>
+    `${nameProduct(product)} goes on without a barrier, or not at all: oil on a film stays sticky.`,
+  coat_takes_no_clear: ({ product, finish, p }) =>
+    `${nameProduct(product)} does not hold on ${FINISH_FACTS[finish].label}, and that is what may be on it (${describeChance(p)}).`,
+  clear_too_soft: ({ product }) => `${nameProduct(product)} marks with water, heat and glasses on a face used daily.`,
+  clear_near_heat: ({ product }) => `${nameProduct(product)} softens over a radiator or by a stove.`,
   wishes_changed: 'Your wishes for this zone have changed.',
 };
 
@@ -130,6 +153,9 @@ const SOFT_TITLES: Record<SoftFinding['rule'], string> = {
   residual_bleed: 'Watch for bleed',
   strong_fumes: 'Fumes',
   two_part_needs_mask: 'Two-part product',
+  may_blotch: 'May look blotchy',
+  not_reversible: 'Not for taking off again',
+  antique_first_surface: 'An old first surface',
 };
 
 const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
@@ -159,6 +185,11 @@ const SOFT: { [R in SoftFinding['rule']]: Words<SoftOf<R>> } = {
     `Flammable vapour: ${littleAir ? 'more air than you have now, ' : 'doors open, '}no flames or pilot lights, organic-vapour mask, gloves. Follow the label.`,
   two_part_needs_mask:
     'Two-part products can sensitise: only with the protection on the label. Mix exactly, mind the pot life.',
+  may_blotch: 'Even conditioned, this wood can take stain in blotches: let a hidden place dry before the face.',
+  not_reversible:
+    'No coat comes off again without stripping. What comes off is removable film, and handles and hinges.',
+  antique_first_surface:
+    'Its first surface may be worth more than anything done to it. Ask somebody who knows before the first rag.',
 };
 
 const STRIP_RULES: Record<StripRuleCode, string> = {
@@ -228,6 +259,16 @@ const BRINGS_BACK: Record<HardFinding['rule'], string> = {
   school_of_topcoat: 'Clear coat set to where it is needed.',
   wax_on_hard_wear: 'A place that is used little.',
   bare_wood_unprotected: 'A clear coat over it.',
+  other_way_wished: 'Another wish for this wood.',
+  no_wood_to_show: 'Real wood on the face: look at the edge again.',
+  paint_hides_wood: 'Stripping it first.',
+  refresh_wants_sound_coat: 'A coat that holds in the tape test.',
+  amalgamates_its_own_only: 'A drop of its solvent that softens it.',
+  nothing_to_melt: 'Crazing, bloom or scratches that show.',
+  barrier_for_film_only: 'Taking the old coat off.',
+  coat_takes_no_clear: 'A drop of alcohol and one of thinner that show another coat.',
+  clear_too_soft: 'A face that is used little.',
+  clear_near_heat: 'Another place to stand.',
   wishes_changed: 'The wishes of before.',
 };
 

@@ -1,0 +1,248 @@
+import {
+  BLOTCHES,
+  CLEAR_BARRIER,
+  CLEAR_FACTS,
+  FILM_FACTS,
+  leavesBare,
+  minutesFor,
+  WORK_RATES,
+  type ClearCode,
+  type FinishCode,
+  type TopcoatCode,
+  type WorkRate,
+} from '../knowledge';
+import { measureCoats, pass, roundMinutes, step, take, work, type Choice, type Step } from './choice';
+import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
+import type { Product } from './product';
+import type { SurfaceState } from './surface-state';
+
+/** More likely than not. */
+const LIKELY = 0.5;
+
+/** Wood that takes a stain in blotches. */
+export const blotches = (ground: Ground): boolean => sumWhere(ground.states, hasSubstrate(...BLOTCHES)) >= LIKELY;
+
+const isLikely = ({ states }: Ground, finish: FinishCode): boolean => sumWhere(states, hasFinish(finish)) >= LIKELY;
+
+const isVeneer = (ground: Ground): boolean => sumWhere(ground.states, hasSubstrate('wood_veneer')) >= 0.3;
+
+/**
+ * Bared wood that is to be seen goes up through the grits until no scratch shows; veneer starts at 150 and by hand, for
+ * there is no more of it (common practice). Spirit shows swirls and glue before the finish does.
+ */
+export function ladderSteps(ground: Ground, factor: number): Step[] {
+  const grits = isVeneer(ground) ? [150, 180] : [120, 150, 180];
+  const { once, perM2, perM, perPart, basis } = WORK_RATES.scuff;
+  const rate: WorkRate = { perM2: perM2 * factor, perM, perPart, basis };
+  return [
+    ...grits.map((grit, i) =>
+      work(
+        'sand',
+        'sand_with_grain',
+        i === 0 ? { ...rate, once } : rate,
+        ground.size,
+        { code: 'scratches_show' },
+        { grit },
+      ),
+    ),
+    work(
+      'clean',
+      'look_with_spirit',
+      { perM2: 3, once: 2, waitH: 0.5, basis: 'practice' },
+      ground.size,
+      {
+        code: 'spirit_shows',
+      },
+      { class: 'mineral_spirits', ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5) },
+    ),
+  ];
+}
+
+/** Minutes a m² of melting a coat, twice over, and of rubbing it out (common practice: 45–60). */
+const MELT: WorkRate = { once: 5, perM2: 50, perM: 0.4, perPart: 1.5, waitH: 24, basis: 'practice' };
+const RUB_OUT: WorkRate = { once: 3, perM2: 12, perM: 0.4, perPart: 1, basis: 'practice' };
+
+export function renewals(ground: Ground): Choice[] {
+  const solvent = sumWhere(ground.states, hasFinish('shellac')) >= sumWhere(ground.states, hasFinish('nitro_lacquer'));
+  const melt = [
+    work(
+      'reamalgamate',
+      solvent ? 'melt_shellac' : 'melt_lacquer',
+      MELT,
+      ground.size,
+      { code: 'coat_flows' },
+      {
+        ...(solvent ? { class: 'alcohol_wipe' } : { material: LACQUER_THINNER }),
+        ml: Math.max(10, Math.round((150 * ground.area) / 5) * 5),
+      },
+    ),
+    work('rub_out', 'rub_out', RUB_OUT, ground.size, { code: 'rubbed_even' }, { material: FINE_WOOL }),
+  ];
+  return [
+    { ...pass({ sets: { renewed: 'refresh' } }), prep: 'none' },
+    take('reamalgamate', { renewed: 'reamalgamate' }, melt, { prep: 'none' }),
+  ];
+}
+const LACQUER_THINNER = 'Lacquer thinner';
+const FINE_WOOL = 'Steel wool 0000 or a grey pad';
+
+/** Stain, on woods that blotch after a conditioner. */
+export function stainSteps(ground: Ground): Step[] {
+  const stain = work('stain', 'stain', WORK_RATES.stain, ground.size, { code: 'look_asked_for' });
+  if (!blotches(ground)) return [stain];
+  const rate: WorkRate = { once: 3, perM2: 6, perM: 0.3, perPart: 1, waitH: 0.5, basis: 'practice' };
+  return [work('condition', 'condition', rate, ground.size, { code: 'blotches' }, { material: CONDITIONER }), stain];
+}
+const CONDITIONER = 'Wood conditioner, or thinned dewaxed shellac';
+
+/** A coat of dewaxed shellac parts a clear coat from what it would not hold on. */
+export function barrierWith(products: readonly Product[], ground: Ground): Choice[] {
+  return products
+    .filter(({ class: code }) => code === CLEAR_BARRIER)
+    .map((product) => {
+      const ml = measureCoats(ground, product, 1, false);
+      const own = coatOf('prime', product, 1, clearMinutes(product, 1, ground), ml, 'parts_coats');
+      return take('prime', { primers: [{ code: CLEAR_BARRIER, coats: 1 }] }, [own], {
+        product,
+        coats: 1,
+        ml,
+        splashes: 0,
+      });
+    });
+}
+
+/** The clear coats over wood: how many, by what it is and where it stands. */
+export function clearCoats(state: SurfaceState, ground: Ground, products: readonly Product[]): Choice[] {
+  if (state.renewed === 'refresh') {
+    const own = wakesWith(ground);
+    return products.filter(({ class: code }) => code === own).map((product) => refreshWith(product, ground));
+  }
+  if (state.renewed === 'reamalgamate') {
+    const shellac = isLikely(ground, 'shellac');
+    const fresh = products.filter(({ class: code }) => code === 'wax' || (shellac && code === 'shellac_clear'));
+    return fresh.map((product) => coatWood(product, FRESH_COATS, state, ground));
+  }
+  return [
+    pass({ skips: 'topcoat' }),
+    ...products
+      .filter(({ class: code }) => code in CLEAR_FACTS)
+      .map((product) => {
+        const code = product.class as ClearCode;
+        const { coats, topCoats } = CLEAR_FACTS[code];
+        const all = ground.hardWorn ? topCoats : coats;
+        // Wood that has this on it already drinks less.
+        const again = !leavesBare(state.prep) && isLikely(ground, FILM_FACTS[code].becomes);
+        return coatWood(product, Math.max(1, all - (again ? 1 : 0)), state, ground);
+      }),
+  ];
+}
+/** Over a coat that was melted one coat of wax or two of shellac are enough. */
+const FRESH_COATS = 1;
+
+/** Oiled wood is woken with its own oil, a film with wax. */
+const wakesWith = (ground: Ground): ClearCode =>
+  OILS.find((code) => isLikely(ground, FILM_FACTS[code].becomes)) ?? 'wax';
+const OILS = ['wipe_on_oil', 'hardwax_oil'] as const;
+
+const clearMinutes = ({ class: code }: Pick<Product, 'class'>, coats: number, { size }: Ground): number =>
+  roundMinutes(
+    minutesFor({ ...WORK_RATES.clear, perM2: code in CLEAR_FACTS ? CLEAR_FACTS[code as ClearCode].perM2 : 9 }, size) *
+      coats,
+  );
+
+/** A third of a coat, on a fine pad, buffed or wiped off. */
+function refreshWith(product: Product, ground: Ground): Choice {
+  const ml = Math.max(5, Math.round(measureCoats(ground, product, 1, false) / 15) * 5);
+  const minutes = clearMinutes(product, 1, ground);
+  const own = step(
+    'refresh',
+    'refresh',
+    minutes,
+    product.film.touchH,
+    { code: 'wakes_coat' },
+    {
+      class: product.class,
+      ml,
+      ...(product.tins[0] ? { product: product.tins[0].id } : {}),
+    },
+  );
+  return take('refresh', { topcoat: product.class as TopcoatCode, topcoats: 1 }, [own], {
+    product,
+    coats: 1,
+    ml,
+    splashes: 0,
+  });
+}
+
+/** On bare wood water raises the grain: it is raised once before, and taken off. */
+const raiseGrain = (ground: Ground): Step =>
+  work(
+    'sand',
+    'raise_grain',
+    { ...WORK_RATES.denib, waitH: 4 },
+    ground.size,
+    { code: 'grain_raised_once' },
+    { grit: 220 },
+  );
+
+function coatWood(product: Product, coats: number, state: SurfaceState, ground: Ground): Choice {
+  const code = product.class as ClearCode;
+  const { sanded } = CLEAR_FACTS[code];
+  const bare = leavesBare(state.prep) || ground.pRawWood >= LIKELY;
+  const ml = measureCoats(ground, product, coats, bare);
+  const before =
+    bare && product.carrier === 'water' && state.primers.length === 0 && ground.look !== 'stain'
+      ? [raiseGrain(ground)]
+      : [];
+  const between = sanded && coats > 1 ? [sandClear(coats, ground)] : [];
+  // Shellac and varnish are rubbed to the sheen that is wished once they are hard.
+  const coat = coatOf('topcoat', product, coats, clearMinutes(product, coats, ground), ml, 'wood_wants_protection');
+  const steps = [...before, coat, ...between];
+  return take('topcoat', { topcoat: code, topcoats: coats }, steps, { product, coats, ml, splashes: 0 });
+}
+
+function sandClear(coats: number, ground: Ground): Step {
+  const { once, ...rate } = WORK_RATES.denib;
+  const minutes = minutesFor(rate, ground.size) * (coats - 1);
+  return step(
+    'denib',
+    'sand_between',
+    minutes,
+    0,
+    { code: 'nibs_show' },
+    {
+      grit: 320,
+      coats: coats - 1,
+      between: true,
+      once: once * (coats - 1),
+    },
+  );
+}
+
+function coatOf(
+  op: 'prime' | 'topcoat',
+  product: Product,
+  coats: number,
+  minutes: number,
+  ml: number,
+  why: 'wood_wants_protection' | 'parts_coats',
+): Step {
+  const { recoatH, film } = product;
+  return step(
+    op,
+    'coat',
+    minutes,
+    recoatH * coats,
+    [
+      { code: why },
+      ...(recoatH > film.recoatH ? [{ code: 'slower_in_this_air' as const, labelH: film.recoatH, airH: recoatH }] : []),
+    ],
+    {
+      class: product.class,
+      coats,
+      recoatH,
+      ml,
+      ...(product.tins[0] ? { product: product.tins[0].id } : {}),
+    },
+  );
+}
