@@ -42,6 +42,7 @@ export const anyDossier: fc.Arbitrary<Dossier> = fc.record({
 const goal: fc.Arbitrary<NonNullable<Dossier['goal']>> = fc.record(
   {
     look: fc.constantFrom('opaque', 'opaque', 'opaque', 'stain', 'clear'),
+    keep: fc.constantFrom('refresh', 'refinish'),
     colour: fc.constantFrom('#F3EFE6', '#2B3A42', '#C03020'),
     ventilation: fc.constantFrom('good', 'limited', 'none'),
     grain: fc.constantFrom('hide', 'show'),

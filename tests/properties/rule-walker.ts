@@ -45,6 +45,8 @@ export interface Circumstances {
   tested: boolean;
   area: number;
   wornHard: boolean;
+  /** It stands over a radiator or by a stove. */
+  heat: boolean;
   /** The school that fills after the primer. */
   fillsLate: boolean;
   tins: readonly { id: string; recoat_h?: number | undefined }[];
@@ -98,7 +100,20 @@ export const STRONG = [
   'cabinet_paint_2k',
   'oil_polyurethane',
   'wipe_on_oil',
+  'hardwax_oil',
 ];
+/** What may go straight on a sound old clear coat that is clean and scuffed. */
+const OVER: Record<string, readonly string[]> = {
+  shellac: ['shellac_clear'],
+  nitro_lacquer: ['shellac_clear', 'oil_polyurethane'],
+  varnish_oil: ['shellac_clear', 'oil_polyurethane'],
+  waterborne_clear: ['shellac_clear', 'wb_clear', 'wb_polyurethane', 'oil_polyurethane'],
+  catalysed_lacquer: ['shellac_clear'],
+  oil: ['wipe_on_oil'],
+  hardwax_oil: ['hardwax_oil'],
+};
+const FILMS = ['wb_clear', 'wb_polyurethane', 'oil_polyurethane'];
+const PAINTED = ['chalk_paint', 'latex_paint', 'mineral_paint', 'alkyd_paint', 'powder_coat'];
 const WEARS = ['wb_alkyd_enamel', 'oil_enamel', 'aerosol_enamel', 'cabinet_paint_2k'];
 /** The least hours to the next coat that any label of the class names. */
 const RECOAT_H: Record<string, number> = {
@@ -120,6 +135,7 @@ const RECOAT_H: Record<string, number> = {
   wb_clear: 2,
   wb_polyurethane: 2,
   oil_polyurethane: 12,
+  hardwax_oil: 12,
   wipe_on_oil: 12,
   wax: 24,
 };
@@ -133,7 +149,7 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     list.filter(({ code }) => codes.includes(code)).reduce((sum, { p }) => sum + p, 0);
   const first = (...ops: string[]): number => steps.findIndex(({ op }) => ops.includes(op));
   const before = (a: number, b: number): boolean => a >= 0 && a < b;
-  const coatAt = first('prime', 'paint', 'topcoat', 'stain');
+  const coatAt = first('prime', 'paint', 'topcoat', 'stain', 'refresh');
   const primers = steps.filter(({ op }) => op === 'prime').map((step) => step.class!);
   const paint = steps.find(({ op }) => op === 'paint')?.class;
   const clear = steps.find(({ op }) => op === 'topcoat')?.class;
@@ -185,6 +201,8 @@ export function findBreaches(steps: readonly Step[], around: Circumstances): str
     if (op === 'paint' && coats > 1 && code !== 'aerosol_enamel')
       expectThat(steps[i + 1]?.op === 'denib' && steps[i + 1]?.between === true, 'sanding between coats is a step');
   });
+  if (around.look === 'clear' || around.look === 'stain')
+    findClearBreaches(steps, around).forEach((rule) => breaches.push(rule));
   if (need('dewax') >= 0.1) expectThat(before(first('dewax'), coatAt), 'nothing over wax');
   if (need('desilicone') >= 0.1) expectThat(before(first('desilicone'), coatAt), 'nothing over silicone');
   if (paint && need('desilicone') >= 0.3)
@@ -292,5 +310,41 @@ function findDisorder(steps: readonly Step[], fillsLate: boolean): string[] {
   if (ops.includes('handover') && ops.at(-1) !== 'handover') breaches.push('something after handing over');
   if (ops.includes('remove_face') && !ops.slice(0, coat).includes('edge_seal'))
     breaches.push('raw board left unsealed');
+  return breaches;
+}
+
+/** What a clear finish must not lie on, and where it must not stand. */
+function findClearBreaches(steps: readonly Step[], { diagnosis, wornHard, heat, air }: Circumstances): string[] {
+  const breaches: string[] = [];
+  const expectThat = (kept: boolean, rule: string): void => void (kept || breaches.push(rule));
+  const has = (op: string): boolean => steps.some((step) => step.op === op);
+  const among = (codes: readonly string[]): number =>
+    diagnosis.finish.filter(({ code }) => codes.includes(code)).reduce((sum, { p }) => sum + p, 0);
+  const bared = has('strip') || steps.some(({ op, grit, repair }) => op === 'sand' && grit === 100 && !repair);
+  const kept = has('refresh') || has('reamalgamate');
+  const barred = has('prime');
+  const clear = steps.find(({ op }) => op === 'topcoat')?.class;
+  expectThat(!has('paint'), 'no paint where the wood is to show');
+  if (!bared) expectThat(among(PAINTED) < 0.11, 'paint comes off before anything clear');
+  if (clear && !bared && !kept)
+    for (const [finish, may] of Object.entries(OVER)) {
+      const oiled = finish === 'oil' || finish === 'hardwax_oil';
+      const holds = barred ? FILMS.includes(clear) && !oiled : may.includes(clear);
+      if (!holds) expectThat(among([finish]) < 0.11, `no ${clear} on ${finish}`);
+    }
+  if (has('reamalgamate')) {
+    expectThat(among(['shellac', 'nitro_lacquer']) >= 0.79, 'only shellac and lacquer are melted');
+    expectThat(air !== 'none', 'no melting without air');
+  }
+  if (clear && wornHard && bared)
+    expectThat(!['wax', 'shellac_clear', 'wipe_on_oil'].includes(clear), 'nothing soft on a top in daily use');
+  if (heat)
+    expectThat(
+      !steps.some(
+        ({ op, class: code = '' }) => (op === 'topcoat' || op === 'refresh') && ['wax', 'shellac_clear'].includes(code),
+      ),
+      'no wax and no shellac over heat',
+    );
+  if (among(['bare']) >= 0.9 && clear) expectThat(has('sand'), 'bare wood is sanded');
   return breaches;
 }

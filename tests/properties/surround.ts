@@ -23,6 +23,7 @@ export function surround(piece: Dossier, { belief, needs }: ReturnType<typeof as
     application: goal.application ?? 'brush_roll',
     named: own?.paint ?? goal.paint,
     hardUse: zone.role === 'top' || (kitchen && ['door', 'drawer_front', 'drawer_side', 'front'].includes(zone.role)),
+    heat: zone.heat === true,
     moves: ['door', 'drawer_front', 'drawer_side'].includes(zone.role),
     handles: zone.role === 'hardware',
     doorsOn: goal.schools?.doors === 'on',

@@ -14,6 +14,7 @@ import {
 import { measureCoats, pass, roundMinutes, step, take, work, type Choice, type Step } from './choice';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
 import type { Product } from './product';
+import type { StepReason } from './reasons';
 import type { SurfaceState } from './surface-state';
 
 /** More likely than not. */
@@ -28,35 +29,28 @@ const isVeneer = (ground: Ground): boolean => sumWhere(ground.states, hasSubstra
 
 /**
  * Bared wood that is to be seen goes up through the grits until no scratch shows; veneer starts at 150 and by hand, for
- * there is no more of it (common practice). Spirit shows swirls and glue before the finish does.
+ * there is no more of it (common practice).
  */
 export function ladderSteps(ground: Ground, factor: number): Step[] {
   const grits = isVeneer(ground) ? [150, 180] : [120, 150, 180];
   const { once, perM2, perM, perPart, basis } = WORK_RATES.scuff;
   const rate: WorkRate = { perM2: perM2 * factor, perM, perPart, basis };
-  return [
-    ...grits.map((grit, i) =>
-      work(
-        'sand',
-        'sand_with_grain',
-        i === 0 ? { ...rate, once } : rate,
-        ground.size,
-        { code: 'scratches_show' },
-        { grit },
-      ),
-    ),
-    work(
-      'clean',
-      'look_with_spirit',
-      { perM2: 3, once: 2, waitH: 0.5, basis: 'practice' },
-      ground.size,
-      {
-        code: 'spirit_shows',
-      },
-      { class: 'mineral_spirits', ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5) },
-    ),
-  ];
+  const why: StepReason = { code: 'scratches_show' };
+  return grits.map((grit, i) =>
+    work('sand', 'sand_with_grain', i === 0 ? { ...rate, once } : rate, ground.size, why, { grit }),
+  );
 }
+
+/** Spirit shows swirls and glue before the finish does. */
+export const lookWithSpirit = (ground: Ground): Step =>
+  work(
+    'clean',
+    'look_with_spirit',
+    { perM2: 3, once: 2, waitH: 0.5, basis: 'practice' },
+    ground.size,
+    { code: 'spirit_shows' },
+    { class: 'mineral_spirits', ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5) },
+  );
 
 /** Minutes a m² of melting a coat, twice over, and of rubbing it out (common practice: 45–60). */
 const MELT: WorkRate = { once: 5, perM2: 50, perM: 0.4, perPart: 1.5, waitH: 24, basis: 'practice' };

@@ -21,7 +21,7 @@ import { measureCoats, needed, pass, step, take, whyNeed, work, type Choice, typ
 import { showsWood, type Ground } from './ground';
 import { makeHandSteps } from './hand-rules';
 import type { Product } from './product';
-import { ladderSteps, renewals } from './stages-clear';
+import { ladderSteps, lookWithSpirit, renewals } from './stages-clear';
 import { isLate, listRepairPlans, makeRepairSteps, measureWait } from './repairs';
 import type { StepReason } from './reasons';
 import { chooseStripping, faceOf, type StripFace } from './stripping';
@@ -235,7 +235,11 @@ function finishBare(prep: PrepCode, ground: Ground): Choice {
   const grit = prep === 'sand_bare' ? 180 : 150;
   const rate = { ...WORK_RATES.scuff, perM2: WORK_RATES.scuff.perM2 * (ground.zone.moulded ? MOULDED_FACTOR : 1) };
   if (showsWood(ground))
-    return take('sand', {}, [...ladderSteps(ground, ground.zone.moulded ? MOULDED_FACTOR : 1), dustOff(ground)]);
+    return take('sand', {}, [
+      ...ladderSteps(ground, ground.zone.moulded ? MOULDED_FACTOR : 1),
+      dustOff(ground),
+      lookWithSpirit(ground),
+    ]);
   const why: StepReason = { code: 'stripping_raises_grain' };
   const sand = work('sand', 'sand_with_grain', rate, byMachine(ground), why, { grit });
   return take('sand', {}, [sand, dustOff(ground)]);

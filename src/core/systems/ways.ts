@@ -23,7 +23,8 @@ export interface Way {
   leaves: number | null;
   /** The share of what is expected. */
   factor: number;
-  /** It is what the owner wishes now. */
+  /** The wishes that ask for it, and whether they are the owner's now. */
+  goal: Goal;
   wished: boolean;
 }
 
@@ -69,7 +70,8 @@ export function listWays(
   const admired = admiredArea >= areaOf(woods.map(({ zone }) => zone)) / 2;
   const make = (way: WayCode, of: readonly WoodZone[], zone?: string): Way => {
     const wished = woods.every((own) => isWished(dossier, own.zone, of.includes(own) ? way : 'paint'));
-    const [system = null] = planPiece(wishWay(dossier, woods, of, way)).systems;
+    const goal = wishWay(dossier, woods, of, way);
+    const [system = null] = planPiece({ ...dossier, goal }).systems;
     const shown = way === 'paint' ? [] : of;
     const share = areaOf(shown.map((own) => own.zone)) / all;
     const kind = WAY_FACTORS[admired ? 'admired' : 'plain'];
@@ -77,7 +79,7 @@ export function listWays(
     const sells = expected === undefined ? null : expected * factor;
     const leaves =
       sells === null || system === null ? null : sells - system.expectedCost - (system.handsOnMin / 60) * hourRate;
-    return { way, ...(zone === undefined ? {} : { zone }), system, sells, leaves, factor, wished };
+    return { way, ...(zone === undefined ? {} : { zone }), system, sells, leaves, factor, goal, wished };
   };
   const [top] = tops;
   const mixed = top !== undefined && treated.length > tops.length;
@@ -90,20 +92,15 @@ export function listWays(
   return { ways, admired, against: listAgainst(dossier, woods), best };
 }
 
-/** What a zone is wished to be with one way taken for some of the wood and paint for the rest of it. */
-export function wishWay(
-  dossier: Dossier,
-  woods: readonly { zone: Pick<Zone, 'id'> }[],
-  of: readonly { zone: Pick<Zone, 'id'> }[],
-  way: WayCode,
-): Dossier {
+/** The wishes with one way for some of the wood and paint for the rest of it. */
+function wishWay(dossier: Dossier, woods: readonly WoodZone[], of: readonly WoodZone[], way: WayCode): Goal {
   const zones: NonNullable<Goal['zones']> = { ...dossier.goal?.zones };
   for (const own of woods) {
     const { keep: _keep, ...before } = zones[own.zone.id] ?? {};
     const shown = way !== 'paint' && of.includes(own);
     zones[own.zone.id] = { ...before, look: shown ? 'clear' : 'opaque', ...(shown ? { keep: way } : {}) };
   }
-  return { ...dossier, goal: { ...dossier.goal, zones } };
+  return { ...dossier.goal, zones };
 }
 
 function isWished(dossier: Dossier, zone: Zone, way: WayCode): boolean {

@@ -15,6 +15,7 @@ import { TurningPoints } from './turning-points';
 import { HandList, Wishes } from '@/client/features/wishes';
 import { AskPace } from '@/client/features/pace';
 import { BrokenSearch, usePlanner } from '@/client/features/planner';
+import { WaysChoice } from '@/client/features/ways';
 import { useDates } from './use-dates';
 import { useSwipe } from './use-swipe';
 import { systemName, systemTitle } from './words';
@@ -90,6 +91,7 @@ function Chosen({ dossier, change, plan, fresh }: PieceParts & { plan: Plan; fre
         </Notice>
       ) : null}
       <RuledOut dossier={dossier} />
+      <WaysChoice dossier={dossier} onPick={setGoal} />
       {systems.length > 0 ? <AskPace /> : null}
       <TakenNotice dossier={dossier} plan={plan} />
       <Assumptions dossier={dossier} />
@@ -172,6 +174,7 @@ const BLOCK_TITLES: Readonly<Record<string, string>> = {
   certified_practice: CHOOSE_SCREEN_WORDS.stopLeadWasFound,
   no_system: CHOOSE_SCREEN_WORDS.noSystemIsLeft,
   climate: CHOOSE_SCREEN_WORDS.noCoatInThisAir,
+  outdoors: CHOOSE_SCREEN_WORDS.nothingForOutdoors,
 };
 
 /** What failed the shop's own test on this piece and is not proposed again there. */

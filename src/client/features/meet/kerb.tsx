@@ -26,6 +26,7 @@ import { definedOnly } from '@/core/shared';
 import { foreseeSale, tellTraits, type ForeseenSale } from '@/core/earned';
 import { rangeAbout, type Door, type Verdict } from '@/core/price';
 import { KERB_WORDS, sayAsked, sayDoorReason, saySaleBasis, VERDICT_HEADS, VERDICTS } from '@/words';
+import { WorthAsWood } from '@/client/features/ways';
 import { KerbLook } from './kerb-look';
 import { PriceBar } from './price-bar';
 
@@ -95,6 +96,7 @@ function Judged({ door, dossier, change, view }: PieceParts & { door: Door; view
           </Body>
         ))}
       </Column>
+      <WorthAsWood dossier={dossier} />
       {door.asks.includes('hour_rate') ? <NoRate /> : null}
       {look && verdict !== 'leave' ? (
         <KerbLook look={look} dossier={dossier} change={change} sayMoney={sayMoney} />

@@ -25,9 +25,11 @@ import {
 import {
   listConsidered,
   listTurningPoints,
+  listWays,
   planPiece,
   type CoatingSystem,
   type Layer,
+  type Ways,
   type ZonePlan,
 } from '@/core/systems';
 
@@ -36,6 +38,7 @@ export type PlannerRequest =
   | { kind: 'plan'; dossier: Dossier }
   | { kind: 'alternatives'; dossiers: Dossier[] }
   | { kind: 'turning_points'; dossier: Dossier }
+  | { kind: 'ways'; dossier: Dossier; expected?: number; hourRate: number }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
   | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[]; start?: StartPace }
@@ -73,6 +76,8 @@ interface Answers {
   /** The best system of each dossier. */
   alternatives: (CoatingSystem | null)[];
   turning_points: ReturnType<typeof listTurningPoints>;
+  /** Paint or wood, side by side. */
+  ways: Ways;
   proposal: ReturnType<typeof proposeForZone>;
   /** Mixes of tins that come nearest to a colour. */
   mix: Recipe[];
@@ -99,6 +104,8 @@ export function answerPlanner(request: PlannerRequest, rough: boolean): Answers[
       return request.dossiers.map((dossier) => planPiece(dossier).systems[0] ?? null);
     case 'turning_points':
       return listTurningPoints(request.dossier);
+    case 'ways':
+      return listWays(request.dossier, request);
     case 'proposal':
       return proposeForZone(request.dossier, request.zone, findPlanned(request.dossier, request.zone));
     case 'mix':

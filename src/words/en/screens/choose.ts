@@ -234,6 +234,7 @@ export const CHOOSE_SCREEN_WORDS = {
   stopLeadWasFound: 'Stop: lead was found',
   noSystemIsLeft: 'No system is left',
   noCoatInThisAir: 'No coat in this air',
+  nothingForOutdoors: 'Nothing is planned for outdoors',
   ruledOutByYourOwnTest: 'Ruled out by your own test',
   notEverythingIsReadYet: 'Not everything is read yet',
   goOnReading: 'Go on reading',

@@ -1,0 +1,2 @@
+export { WaysChoice } from './ways-choice';
+export { WorthAsWood } from './worth-as-wood';
