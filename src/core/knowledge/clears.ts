@@ -100,3 +100,10 @@ export const WAY_FACTORS = {
   plain: { paint: 1.1, refresh: 0.9, refinish: 1 },
   basis: 'estimate',
 } as const;
+
+/** What is used that no product class names. */
+export const CLEAR_MATERIALS = {
+  thinner: 'Lacquer thinner',
+  wool: 'Steel wool 0000 or a grey pad',
+  conditioner: 'Wood conditioner, or thinned dewaxed shellac',
+} as const;

@@ -2,6 +2,7 @@ import {
   BLOTCHES,
   CLEAR_BARRIER,
   CLEAR_FACTS,
+  CLEAR_MATERIALS,
   FILM_FACTS,
   leavesBare,
   minutesFor,
@@ -66,28 +67,28 @@ export function renewals(ground: Ground): Choice[] {
       ground.size,
       { code: 'coat_flows' },
       {
-        ...(solvent ? { class: 'alcohol_wipe' } : { material: LACQUER_THINNER }),
+        ...(solvent ? { class: 'alcohol_wipe' } : { material: CLEAR_MATERIALS.thinner }),
         ml: Math.max(10, Math.round((150 * ground.area) / 5) * 5),
       },
     ),
-    work('rub_out', 'rub_out', RUB_OUT, ground.size, { code: 'rubbed_even' }, { material: FINE_WOOL }),
+    work('rub_out', 'rub_out', RUB_OUT, ground.size, { code: 'rubbed_even' }, { material: CLEAR_MATERIALS.wool }),
   ];
   return [
     { ...pass({ sets: { renewed: 'refresh' } }), prep: 'none' },
     take('reamalgamate', { renewed: 'reamalgamate' }, melt, { prep: 'none' }),
   ];
 }
-const LACQUER_THINNER = 'Lacquer thinner';
-const FINE_WOOL = 'Steel wool 0000 or a grey pad';
 
 /** Stain, on woods that blotch after a conditioner. */
 export function stainSteps(ground: Ground): Step[] {
   const stain = work('stain', 'stain', WORK_RATES.stain, ground.size, { code: 'look_asked_for' });
   if (!blotches(ground)) return [stain];
   const rate: WorkRate = { once: 3, perM2: 6, perM: 0.3, perPart: 1, waitH: 0.5, basis: 'practice' };
-  return [work('condition', 'condition', rate, ground.size, { code: 'blotches' }, { material: CONDITIONER }), stain];
+  return [
+    work('condition', 'condition', rate, ground.size, { code: 'blotches' }, { material: CLEAR_MATERIALS.conditioner }),
+    stain,
+  ];
 }
-const CONDITIONER = 'Wood conditioner, or thinned dewaxed shellac';
 
 /** A coat of dewaxed shellac parts a clear coat from what it would not hold on. */
 export function barrierWith(products: readonly Product[], ground: Ground): Choice[] {

@@ -1,6 +1,12 @@
 import type { Dossier, Goal, Zone } from '../dossier';
-import type { FinishCode, SubstrateCode } from '../knowledge';
-import { CLEAR_FACTS, RECOAT_OVER, TOPCOATS, type ClearCode } from '../knowledge';
+import {
+  CLEAR_FACTS,
+  RECOAT_OVER,
+  TOPCOATS,
+  type ClearCode,
+  type FinishCode,
+  type SubstrateCode,
+} from '../knowledge';
 import { planPiece } from './plan';
 import { listWays } from './ways';
 
