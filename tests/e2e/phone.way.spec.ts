@@ -235,7 +235,7 @@ test.describe('with the demo workshop', () => {
     await expect(page.getByText('No bleed: go on')).toBeVisible();
 
     await page.getByRole('radio', { name: /^Sides/ }).click();
-    await page.getByRole('button', { name: 'Paint without proof…' }).first().click();
+    await page.getByRole('button', { name: 'Go on without proof…' }).first().click();
     await expect(page.getByRole('button', { name: 'Pass over the gate' })).toHaveAttribute('aria-disabled', 'true');
     await page.getByLabel('Reason').fill('The sides stand against a wall');
     await page.getByRole('button', { name: 'Pass over the gate' }).click();

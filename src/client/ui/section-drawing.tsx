@@ -200,16 +200,19 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
             y={y}
             width={width}
             height={height}
-            fill={layer.colour}
+            fill={layer.lies ? SOAKED : layer.colour}
             opacity={layer.layer === 'clear' ? 0.55 : 1}
           />
+          {layer.lies ? (
+            <Path d={(layer.lies === 'in' ? drawPores : drawMelt)(width, y + height)} fill={SOAKED} opacity={0.8} />
+          ) : null}
           {layer.state === 'wet' ? (
             <Rect x={0} y={y} width={width} height={height} fill={`url(#${hatchId}wet)`} />
           ) : null}
           {layer.state === 'cured' ? (
             <Line x1={0} x2={width} y1={y + 3} y2={y + 3} stroke={tones.go} strokeWidth={2} />
           ) : null}
-          {layer.layer === 'clear' ? (
+          {layer.layer === 'clear' && !layer.lies ? (
             <Path
               d={`M0 ${y + height} L${width} ${y}`}
               stroke={tones.softInk}
@@ -241,6 +244,15 @@ function BandDrawing({ band: { layer, y, height }, width, hatchId, dark, tones }
       );
   }
 }
+
+/** Oil and shellac where they have gone into what is under them. */
+const SOAKED = '#C99B55';
+/** Pores that oil has filled, from the face down. */
+const drawPores = (width: number, y: number): string =>
+  Array.from({ length: Math.ceil(width / 10) }, (_, i) => `M${i * 10 + 2} ${y} h4 l-2 ${8 + (i % 3) * 4} z`).join(' ');
+/** A coat that has flowed into the one under it: no edge between them. */
+const drawMelt = (width: number, y: number): string =>
+  `M0 ${y} ${Array.from({ length: Math.ceil(width / 16) }, () => 'q4 7 8 0 t8 0').join(' ')} V${y} H0 Z`;
 
 interface PlannedProps {
   y: number;

@@ -1,7 +1,10 @@
 import {
+  CLEAR_FACTS,
   FACED_BOARDS,
   FILM_FACTS,
+  isWholeCoat,
   leavesBare,
+  type ClearCode,
   type FinishCode,
   type OperationCode,
   type PrepCode,
@@ -20,6 +23,8 @@ export type SectionLayer =
   | {
       kind: 'coat';
       layer: 'primer' | 'paint' | 'clear' | 'seal';
+      /** It soaks into the wood, or melts into the coat under it; left out, it lies on it. */
+      lies?: 'in' | 'melts';
       filmUm: number;
       colour: string;
       code: keyof typeof FILM_FACTS;
@@ -73,7 +78,10 @@ export function buildTreatedSection(
   const work: Work[] = [];
   if (prep !== 'none') work.push({ op: 'dull', prep });
   if (primer !== 'none') work.push({ op: 'coat', layer: 'primer', code: primer, coats, note: null });
-  if (work.length > 0)
+  const clear = treatment.clear ?? 'none';
+  if (treatment.paint === undefined && clear !== 'none')
+    work.push({ op: 'coat', layer: 'clear', code: clear, coats: CLEAR_FACTS[clear].coats, note: null });
+  else if (work.length > 0)
     work.push({
       op: 'coat',
       layer: 'paint',
@@ -147,7 +155,7 @@ function planWork(plan: ZonePlan): Work[] {
     if (step.op === 'scuff' || step.op === 'sand' || step.op === 'liquid_degloss') {
       return [{ op: 'dull', step, minutes: step.minutes }];
     }
-    if (step.op !== 'prime' && step.op !== 'paint' && step.op !== 'topcoat') return [];
+    if (!isWholeCoat(step.op)) return [];
     const code = step.class as keyof typeof FILM_FACTS;
     const layer = step.op === 'prime' ? 'primer' : step.op === 'paint' ? 'paint' : 'clear';
     const coats = step.coats ?? 1;
@@ -177,6 +185,7 @@ function drawWork(work: Work, paintColour: string): SectionLayer[] {
   return Array.from({ length: coats }, () => ({
     kind: 'coat',
     layer,
+    ...(layer === 'clear' ? liesOf(code) : {}),
     filmUm: FILM_FACTS[code].dryFilmUm,
     colour,
     code,
@@ -184,4 +193,10 @@ function drawWork(work: Work, paintColour: string): SectionLayer[] {
     tint,
     note,
   }));
+}
+
+/** How a clear finish lies: oil in the pores, shellac melted into shellac. */
+function liesOf(code: keyof typeof FILM_FACTS): { lies?: 'in' | 'melts' } {
+  const lies = code in CLEAR_FACTS ? CLEAR_FACTS[code as ClearCode].lies : 'on';
+  return lies === 'in' || lies === 'melts' ? { lies } : {};
 }

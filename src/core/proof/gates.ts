@@ -63,8 +63,15 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   return { ...base, ...passOver(dossier, zone, 'prime_to_paint', verdict) };
 }
 
-const putsNothingOn = ({ treatment: { primer = 'none', coats = 0, prep } }: Wanted): boolean =>
-  primer === 'none' && coats === 0 && prep === 'none';
+/** A sound coat that is only woken needs no patch; one that is melted does. */
+const putsNothingOn = ({
+  treatment: { primer = 'none', coats = 0, prep, paint, clear = 'none' },
+  stack,
+}: Wanted): boolean =>
+  primer === 'none' &&
+  coats === 0 &&
+  prep === 'none' &&
+  (paint !== undefined || clear === 'none' || stack?.renewed === 'refresh');
 
 function judgeGrip(requirements: readonly Requirement[], { treatment }: Wanted): Verdict {
   const failed = requirements.find(({ state }) => state === 'failed');

@@ -121,9 +121,10 @@ function countsFrom(test: Test): number {
   return showsBleed(test.kind) ? 0 : countsFromHours(test.treatment);
 }
 
-/** Hours from which a scratch of this patch counts: the slower of its paint and its primer. */
-export function countsFromHours({ paint, primer }: Treatment = {}): number {
-  const layers = [paint, primer === 'none' ? undefined : primer].filter((code) => code !== undefined);
+/** Hours from which a scratch of this patch counts: the slowest of what is on it. Over paint a clear coat is not asked. */
+export function countsFromHours({ paint, primer, clear }: Treatment = {}): number {
+  const last = paint ?? (clear === 'none' ? undefined : clear);
+  const layers = [last, primer === 'none' ? undefined : primer].filter((code) => code !== undefined);
   return layers.length === 0 ? UNPRIMED_FROM_H : Math.max(...layers.map((code) => FILM_FACTS[code].testFromH));
 }
 

@@ -1,5 +1,6 @@
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { spreadOf, type BetaCounts } from '../learning';
+import { showsWood } from './ground';
 import { readGround } from './take-up';
 import { priceAlone, priceFailure, type Aim } from './prices';
 import { productsOf } from './product';
@@ -23,6 +24,8 @@ export interface Leader {
  */
 export function listLeaders(dossier: Dossier, zone: Zone): Leader[] {
   const ground = readGround(dossier, zone);
+  // Where the wood shows a hidden place of it is the panel.
+  if (showsWood(ground)) return [];
   const products = productsOf(dossier);
   const aim: Aim = dossier.goal?.priority ?? 'balance';
   const best = new Map<string, { label: Label; total: number }>();

@@ -1,12 +1,5 @@
 import type { Dossier, Goal, Zone } from '../dossier';
-import {
-  CLEAR_FACTS,
-  RECOAT_OVER,
-  TOPCOATS,
-  type ClearCode,
-  type FinishCode,
-  type SubstrateCode,
-} from '../knowledge';
+import { CLEAR_FACTS, RECOAT_OVER, TOPCOATS, type ClearCode, type FinishCode, type SubstrateCode } from '../knowledge';
 import { planPiece } from './plan';
 import { listWays } from './ways';
 

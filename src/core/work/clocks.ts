@@ -1,6 +1,6 @@
 import type { Climate } from '../climate';
 import { clampToNow, nameZone, type Dossier, type ShelfItem } from '../dossier';
-import { isCoat, labelProduct, type ProductClass } from '../knowledge';
+import { CLEAR_FACTS, isCoat, labelProduct, type ClearCode, type ProductClass } from '../knowledge';
 import { isFilm, listFilmTimes, type FilmTimes } from './film-times';
 import { listNames } from './where';
 
@@ -19,6 +19,8 @@ export interface Clock {
   recoatAt: string;
   /** Recoat soon: from then until then, or else only from `recoatAt`. */
   quick?: { fromAt: string; untilAt: string };
+  /** Until when what has not soaked in is wiped off; none of a film. */
+  wipeOffBy?: string;
   handleAt: string;
   curedAt: string;
   state: DryState;
@@ -58,6 +60,7 @@ export function listClocks(dossier: Dossier, tins: readonly ShelfItem[], climate
       tins.find(({ id }) => id === entry.product),
       slower(air, climate),
     );
+    const { wipeOffMin } = CLEAR_FACTS[code as ClearCode] ?? {};
     const start = Date.parse(entry.at!);
     const after = (hours: number): string => new Date(start + hours * HOUR_MS).toISOString();
     return {
@@ -70,6 +73,7 @@ export function listClocks(dossier: Dossier, tins: readonly ShelfItem[], climate
       touchAt: after(times.touchH),
       recoatAt: after(times.recoatH),
       ...(times.quick ? { quick: { fromAt: after(times.quick.fromH), untilAt: after(times.quick.untilH) } } : {}),
+      ...(wipeOffMin === undefined ? {} : { wipeOffBy: after(wipeOffMin / 60) }),
       handleAt: after(times.handleH),
       curedAt: after(times.cureH),
       state: stateAt((Date.parse(now) - start) / HOUR_MS, times),

@@ -8,7 +8,13 @@ import {
   type PieceTold,
   type Transport,
 } from '@/core/handover';
-import { labelProduct, OPERATION_FACTS, SUBSTRATE_FACTS, type HandoverCheckCode } from '@/core/knowledge';
+import {
+  labelProduct,
+  OPERATION_FACTS,
+  SUBSTRATE_FACTS,
+  type HandoverCheckCode,
+  type ProductClass,
+} from '@/core/knowledge';
 import { lowerFirst, upperFirst } from '@/core/shared';
 import { sayColour } from './colour';
 import { listWords } from './lists';
@@ -52,6 +58,22 @@ const SAID: Partial<Record<HandoverCheckCode, string>> = {
 const sayCoat = ({ class: code, coats, zones }: CoatTold): string =>
   `${coats} ${coats === 1 ? 'coat' : 'coats'} of ${lowerFirst(labelProduct(code))} (${listWords(zones.map(lowerFirst))})`;
 
+/** What a clear finish asks of whoever lives with it. */
+const CARE_OF: Partial<Record<ProductClass, string>> = {
+  wipe_on_oil:
+    'Oiled: when it looks dry, about once a year, wipe the same oil on, and off again. Lay the rags flat outdoors.',
+  hardwax_oil:
+    'Hardwax oil: a worn spot is rubbed with a fine pad and oiled again by itself. Lay the rags flat outdoors.',
+  shellac_clear: 'Shellac: keep alcohol, scent and heat off it. A scratch melts in again under a little shellac.',
+  wax: 'Waxed: buff it now and then, wax it again in a year or two. Water and heat mark it.',
+};
+
+/** The last coat of each zone. */
+const listLastCoats = ({ coats }: PieceTold): ProductClass[] => {
+  const last = new Map(coats.flatMap(({ zones, class: code }) => zones.map((zone) => [zone, code] as const)));
+  return [...new Set(last.values())];
+};
+
 /** The care note of a piece, one page of Markdown. `sayDay` writes the day of an ISO instant. */
 export function writeCareNote(told: PieceTold, cure: Cure | null, sayDay: (at: string) => string): string {
   const lines = [`# ${told.name}: how to look after it`, ''];
@@ -67,6 +89,7 @@ export function writeCareNote(told: PieceTold, cure: Cure | null, sayDay: (at: s
     '## Every day',
     '',
     '- Wipe it with a soft cloth, water and a little mild soap; dry it after. No scouring, no solvent, no wax spray.',
+    ...listLastCoats(told).flatMap((code) => (CARE_OF[code] ? [`- ${CARE_OF[code]}`] : [])),
     '- Coasters under cups, mats under what is hot, felt under what is moved.',
     '- No sticky tape, no rubber or soft plastic feet on it: they draw into the film and stay.',
     '',

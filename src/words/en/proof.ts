@@ -2,8 +2,8 @@ import {
   PREP_FACTS,
   PRIMER_FACTS,
   TEST_KIND_FACTS,
+  TOPCOAT_FACTS,
   type InterfaceCode,
-  type PrimerCode,
   type TestKind,
 } from '@/core/knowledge';
 import type { Treatment } from '@/core/dossier';
@@ -16,10 +16,12 @@ import { lookUp, type Words } from './look-up';
 
 /** "Scuff 150, shellac primer ×2". */
 export const describeTreatment = (treatment: Treatment | undefined): string => {
-  const primer =
-    treatment?.primer && treatment.primer !== 'none' ? PRIMER_FACTS[treatment.primer as PrimerCode].label : 'no primer';
-  const coats = (treatment?.coats ?? 1) > 1 ? ` ×${treatment?.coats}` : '';
-  return `${PREP_FACTS[treatment?.prep ?? 'none'].label}, ${lowerFirst(primer)}${coats}`;
+  const { prep = 'none', primer = 'none', coats = 1, paint, clear = 'none' } = treatment ?? {};
+  const primed = primer === 'none' ? [] : [`${lowerFirst(PRIMER_FACTS[primer].label)}${coats > 1 ? ` ×${coats}` : ''}`];
+  // On wood the clear coat is what is proved.
+  const cleared = paint === undefined && clear !== 'none' ? [lowerFirst(TOPCOAT_FACTS[clear].label)] : [];
+  const put = [...primed, ...cleared];
+  return `${PREP_FACTS[prep].label}, ${put.join(', ') || 'no primer'}`;
 };
 
 /** Where a coat let go. */
@@ -85,7 +87,7 @@ const REASONS: { [C in GateReason['code']]: Words<ReasonOf<C>> } = {
   held: ({ treatments }) => `Held at the right age: ${treatments.map(describeTreatment).join('; ')}.`,
   failed: ({ test, treatment }) => (treatment ? `${describeTreatment(treatment)}. ${sayTest(test)}` : sayTest(test)),
   untested: ({ treatment }) =>
-    `No test yet${treatment ? ` for ${lowerFirst(describeTreatment(treatment))}` : ''}. Paint waits until a patch has held.`,
+    `No test yet${treatment ? ` for ${lowerFirst(describeTreatment(treatment))}` : ''}. Nothing more goes on until a patch has held.`,
   wants: ({ treatment, touches, countsFromH }) => {
     const later = countsFromH === undefined ? '' : ` Readings count from ${countsFromH} h.`;
     const wanted = touches.map((touch) => TOUCHES[touch]).join(' and ');

@@ -83,6 +83,8 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
     prep: values.prep,
     primer: values.primer,
     coats: values.primer === 'none' ? 0 : values.coats,
+    // Of a clear finish on wood the whole of it is on the patch.
+    ...(chosen?.clear && chosen.paint === undefined ? { clear: chosen.clear } : {}),
   };
   const treatment = patch ? treatmentOnStrip(dossier, patch.panel, patch.strip, values.kind) : own;
   const momentOf = (ageH: number): BleedMoment =>

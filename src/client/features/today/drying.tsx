@@ -71,6 +71,9 @@ function ClockCard({ clock, times, now }: { clock: DryingClock; times: Times; no
         </View>
         <StateMark tone={tone}>{words}</StateMark>
         <Small>{DRYING_WORDS.nextAt(next.what, times.moment(next.at, now), saySlow(clock))}</Small>
+        {clock.wipeOffBy && clock.wipeOffBy > now ? (
+          <StateMark tone="stop">{DRYING_WORDS.wipeOffBy(times.clock(clock.wipeOffBy))}</StateMark>
+        ) : null}
         {clock.quick && clock.quick.untilAt > now ? (
           <StateMark tone="wait">
             {DRYING_WORDS.recoatBeforeOrNotBefore(times.clock(clock.quick.untilAt), times.moment(clock.recoatAt, now))}

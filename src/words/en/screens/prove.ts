@@ -39,7 +39,7 @@ export const GATE_CARD_WORDS = {
   gate: (state: Gate['state']): string => `Gate: ${GATE_STATES[state]}`,
   chooseAgainWithoutIt: 'Choose again without it',
   findOutWhy: 'Find out why',
-  paintWithoutProof: 'Paint without proof…',
+  paintWithoutProof: 'Go on without proof…',
   paintAllTheSame: 'Paint all the same?',
   yourReasonStaysInTheRecord: 'Your reason stays in the record of this piece for good.',
   reason: 'Reason',

@@ -76,6 +76,7 @@ export const DRYING_WORDS = {
   moreMostlyCuring: (clocksCount: number): string => `${clocksCount} more, mostly curing`,
   tellMeWhenACoatIs: 'Tell me when a coat is ready',
   on: (what: string, where: string): string => `${what} on ${where}`,
+  wipeOffBy: (clock: string): string => `Wipe off by ${clock} what has not soaked in`,
   recoatBeforeOrNotBefore: (clock: string, moment: string): string => `Recoat before ${clock} or not before ${moment}`,
   labelHInThisAirAbout: (labelRecoatH: number, recoatH: number): string =>
     ` (label ${labelRecoatH} h; in this air about ${recoatH} h)`,
