@@ -7,7 +7,18 @@ import {
   type SecondColour,
   type Zone,
 } from '@/core/dossier';
-import { CHECKS, DEFECT_DETAILS, DEFECTS, ERAS, PAINTS, PIECE_KINDS, ROLES, ROOMS } from '@/core/knowledge';
+import {
+  CHECKS,
+  DEFECT_DETAILS,
+  DEFECTS,
+  ERAS,
+  FINISHES,
+  PAINTS,
+  PIECE_KINDS,
+  ROLES,
+  ROOMS,
+  SOLID_WOODS,
+} from '@/core/knowledge';
 
 export const SEED = 20_260_521;
 
@@ -41,8 +52,7 @@ export const anyDossier: fc.Arbitrary<Dossier> = fc.record({
 
 const goal: fc.Arbitrary<NonNullable<Dossier['goal']>> = fc.record(
   {
-    look: fc.constantFrom('opaque', 'opaque', 'opaque', 'stain', 'clear'),
-    keep: fc.constantFrom('refresh', 'refinish'),
+    look: fc.constantFrom('opaque', 'opaque', 'opaque', 'opaque', 'opaque', 'opaque', 'stain', 'clear'),
     colour: fc.constantFrom('#F3EFE6', '#2B3A42', '#C03020'),
     ventilation: fc.constantFrom('good', 'limited', 'none'),
     grain: fc.constantFrom('hide', 'show'),
@@ -94,6 +104,41 @@ export const anyWishes: fc.Arbitrary<Dossier> = fc
     shelf: fc.tuple(anyTin('t1'), anyTin('t2'), anyTin('t3')),
   })
   .map(({ dossier, ...more }) => ({ ...dossier, ...more, shelf: [...more.shelf] }));
+
+/** Of wood that is to show: any wood under any old coat, anywhere. */
+export const anyWood: fc.Arbitrary<Dossier> = fc
+  .record({
+    zones: fc.array(
+      fc.record({
+        role: fc.constantFrom('top' as const, 'side' as const, 'shelf' as const),
+        area_m2: fc.double({ min: 0.1, max: 2, noNaN: true }),
+        heat: fc.boolean(),
+        stated: fc.record({
+          substrate: fc.constantFrom(...SOLID_WOODS, 'wood_veneer' as const),
+          finish: fc.constantFrom(...FINISHES),
+        }),
+        defects: fc.subarray([{ code: 'alligatoring' as const }, { code: 'water_ring' as const }], { maxLength: 1 }),
+      }),
+      { minLength: 1, maxLength: 2 },
+    ),
+    goal: fc.record(
+      {
+        look: fc.constantFrom('clear' as const, 'clear' as const, 'stain' as const),
+        keep: fc.constantFrom('refresh' as const, 'refinish' as const),
+        ventilation: fc.constantFrom('good' as const, 'limited' as const, 'none' as const),
+        room: fc.constantFrom('living' as const, 'dining' as const, 'kitchen' as const),
+        priority: fc.constantFrom('surest' as const, 'soonest' as const, 'cheapest' as const, 'least_fumes' as const),
+      },
+      { requiredKeys: ['look'] },
+    ),
+  })
+  .map(({ zones, goal }) => ({
+    format: 'bricolage.dossier/1' as const,
+    piece: { kind: 'sideboard' as const, history: { era: 'since_2000' as const } },
+    zones: zones.map((zone, i) => ({ id: 'ab'[i]!, ...zone })),
+    goal: goal as NonNullable<Dossier['goal']>,
+    shelf: [],
+  }));
 
 const hue = fc.constantFrom('#F3EFE6', '#2B3A42', '#7B2E26');
 const second: fc.Arbitrary<SecondColour> = fc.oneof(
