@@ -28,6 +28,7 @@ export const FINDING_CODES = [
   'waterborne_over_filler',
   'wb_clear_over_dark',
   'oil_over_pale',
+  'clear_over_oil',
   'no_denib',
   'too_thick',
   'gate_not_asked',

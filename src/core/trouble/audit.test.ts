@@ -182,6 +182,13 @@ const CASES: Record<FindingCode, { faulty: Case; right: Case; numbers?: object }
     faulty: { log: [paint(), clear({ class: 'oil_polyurethane' })] },
     right: { colour: '#2B3A42', log: [paint(), clear({ class: 'oil_polyurethane' })] },
   },
+  clear_over_oil: {
+    faulty: { stated: { substrate: 'oily_tropical_wood', finish: 'oil' }, log: [clean, clear()] },
+    right: {
+      stated: { substrate: 'oily_tropical_wood', finish: 'oil' },
+      log: [clean, clear({ class: 'wipe_on_oil' })],
+    },
+  },
   no_denib: { faulty: { log: [paint(), { op: 'denib', skipped: true }] }, right: { log: [paint(), { op: 'denib' }] } },
   too_thick: {
     faulty: { steps: [step('paint', { class: 'wb_alkyd_enamel', ml: 200, coats: 2 })], log: [paint({ ml: 200 })] },

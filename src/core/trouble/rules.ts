@@ -6,7 +6,10 @@ import {
   mostThinningPct,
   OPERATION_FACTS,
   PRIMER_FACTS,
+  CLEAR_FACTS,
   TOPCOAT_FACTS,
+  type ClearCode,
+  type FinishCode,
   type Basis,
   type FindingCode,
   type OperationCode,
@@ -102,6 +105,10 @@ function tooSoon({ before, after }: { before: Coat; after: Coat }, view: ZoneVie
 
 const isClear = ({ entry }: Logged): boolean => OPERATION_FACTS[entry.op].coat === 'clear';
 const overPaint = (pair: { before: Coat; after: Coat }): boolean => isClear(pair.after) && !isClear(pair.before);
+
+/** Oil stays in the wood: a film over it peels. Sanding with paper this coarse, or with none on record, takes the oiled face off. */
+const OILED: readonly FinishCode[] = ['oil', 'hardwax_oil'];
+const BARES = 120;
 
 /** How much more than the film that was planned is too much. */
 const THICK = 1.5;
@@ -304,6 +311,16 @@ export const AUDIT_RULES: Record<FindingCode, AuditRule> = {
     cleared: (view) => view.coats.some(isClear),
     severity: 'minor', basis: 'practice',
     find: (view) => clears(view, 'solvent').filter(() => view.exposure.pale),
+  },
+  clear_over_oil: {
+    severity: 'major', basis: 'practice',
+    find: (view) => {
+      const [first] = view.coats;
+      const film = first && isClear(first) && CLEAR_FACTS[first.code as ClearCode]?.lies === 'on';
+      const bared = doneOf(view, ['strip']).length > 0 || doneOf(view, ['sand']).some(({ entry }) => (entry.grit ?? BARES) <= BARES);
+      const oiled = view.belief.finish.reduce((sum, { code, p }) => sum + (OILED.includes(code) ? p : 0), 0);
+      return film && !bared && oiled >= 0.5 ? [{ entry: first.index, class: first.code }] : [];
+    },
   },
   no_denib: { omits: ['denib'], cleared: (view) => doneOf(view, ['denib']).length > 0, severity: 'minor', basis: 'practice', find: (view) => omitted(view, ['denib']) },
   too_thick: {

@@ -41,6 +41,7 @@ const WORDS: Record<FindingCode, (finding: Finding) => string> = {
   waterborne_over_filler: (own) => `Over waterborne filler ${coat(own)} wets it again.`,
   wb_clear_over_dark: (own) => `Over a dark colour ${coat(own)} may stay hazy.`,
   oil_over_pale: (own) => `Over a pale colour ${coat(own)} turns yellow.`,
+  clear_over_oil: (own) => `On oiled wood ${coat(own)} peels: it is oiled again, or bared first.`,
   no_denib: () => 'Nothing was sanded smooth between coats.',
   too_thick: (own) => `${number(own.was)} ml on each square metre; ${number(own.asked)} were planned.`,
   gate_not_asked: () => 'Paint before the patch has proved the way.',
