@@ -7,11 +7,13 @@ const SIDEBOARD: Record<string, Record<string, RegExp>> = {
   Top: {
     'Look where the face meets the edge': /^Dark line/,
     'Look at a damaged corner': /^Brittle chip/,
+    'Follow the face round the edge with a nail': /^A seam/,
     'Look at the inside of the board': /^Chips/,
   },
   Doors: {
     'Look where the face meets the edge': /^Wraps, no line/,
     'Look at a damaged corner': /^Plastic skin/,
+    'Follow the face round the edge with a nail': /^One skin/,
     'Look at the inside of the board': /^Fine brown felt/,
   },
   Sides: {
@@ -19,6 +21,7 @@ const SIDEBOARD: Record<string, Record<string, RegExp>> = {
     'Drag a fingernail across the grain': /^Fine grooves/,
     'Look where the face meets the edge': /^Thin wood skin/,
     'Look at a damaged corner': /^Flake of wood/,
+    'Follow the face round the edge with a nail': /^Wood at the edge/,
     'Look at the inside of the board': /^Chips/,
   },
 };
@@ -34,6 +37,7 @@ const ON_ANY: Record<string, RegExp> = {
   'Rub with lacquer thinner': /^Nothing happens/,
   'Lift a corner, or take a drawer out': /^Heavy/,
   'How does it shine?': /^Satin/,
+  'See where the pattern ends': /^No pattern/,
   'What colour is it where no paint is?': /^Grey, white, plain/,
 };
 

@@ -1,6 +1,7 @@
 import type { Dossier } from '@/core/dossier';
 import { hourRateOf } from '@/core/ledger';
-import { listWays, listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
+import { listWays } from '@/core/ways';
+import { listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from '@/core/systems';
 import { dateAlone } from '@/core/work';
 import {
   CHOOSE_WORDS,

@@ -63,6 +63,11 @@ export const WORK_RATES = {
   // Put on and buffed.
   wax: { perM2: 14, perM: 0.4, perPart: 1.5, basis: 'practice' },
   denib: { once: 2, perM2: 5, perM: 0.3, perPart: 0.5, basis: 'practice' },
+  // Of wood that shows: half sealed before a stain, seen under spirit, a coat melted twice over, rubbed even.
+  condition: { once: 3, perM2: 6, perM: 0.3, perPart: 1, waitH: 0.5, basis: 'practice' },
+  look_with_spirit: { once: 2, perM2: 3, waitH: 0.5, basis: 'practice' },
+  melt: { once: 5, perM2: 50, perM: 0.4, perPart: 1.5, waitH: 24, basis: 'practice' },
+  rub_out: { once: 3, perM2: 12, perM: 0.4, perPart: 1, basis: 'practice' },
   stain: { once: 3, perM2: 9, perM: 0.4, perPart: 1.5, waitH: 24, basis: 'practice' },
   spot: { perPart: 2, basis: 'practice' },
   // Each product that is opened in a sitting: stirred and strained, a sheet on the floor, the brush wetted; and put away.

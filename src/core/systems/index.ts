@@ -27,6 +27,5 @@ export type { Assumption, CoatingSystem, SystemLabel, Warning, ZonePlan } from '
 export { listLeaders, type Leader } from './leaders';
 export { planEasing, planRecovery, planWaiting, type RecoveryPlan } from './recover';
 export { findCoatOn } from './take-up';
-export { listWays, type AgainstWood, type Way, type WayCode, type Ways } from './ways';
 export type { StripRuleCode } from './stripping';
 export { pricePlan, priceSurfaces, type PieceCost, type SurfaceCost } from './surface-price';

@@ -47,15 +47,11 @@ export const lookWithSpirit = (ground: Ground): Step =>
   work(
     'clean',
     'look_with_spirit',
-    { perM2: 3, once: 2, waitH: 0.5, basis: 'practice' },
+    WORK_RATES.look_with_spirit,
     ground.size,
     { code: 'spirit_shows' },
     { class: 'mineral_spirits', ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5) },
   );
-
-/** Minutes a m² of melting a coat, twice over, and of rubbing it out (common practice: 45–60). */
-const MELT: WorkRate = { once: 5, perM2: 50, perM: 0.4, perPart: 1.5, waitH: 24, basis: 'practice' };
-const RUB_OUT: WorkRate = { once: 3, perM2: 12, perM: 0.4, perPart: 1, basis: 'practice' };
 
 export function renewals(ground: Ground): Choice[] {
   const solvent = sumWhere(ground.states, hasFinish('shellac')) >= sumWhere(ground.states, hasFinish('nitro_lacquer'));
@@ -63,7 +59,7 @@ export function renewals(ground: Ground): Choice[] {
     work(
       'reamalgamate',
       solvent ? 'melt_shellac' : 'melt_lacquer',
-      MELT,
+      WORK_RATES.melt,
       ground.size,
       { code: 'coat_flows' },
       {
@@ -71,7 +67,14 @@ export function renewals(ground: Ground): Choice[] {
         ml: Math.max(10, Math.round((150 * ground.area) / 5) * 5),
       },
     ),
-    work('rub_out', 'rub_out', RUB_OUT, ground.size, { code: 'rubbed_even' }, { material: CLEAR_MATERIALS.wool }),
+    work(
+      'rub_out',
+      'rub_out',
+      WORK_RATES.rub_out,
+      ground.size,
+      { code: 'rubbed_even' },
+      { material: CLEAR_MATERIALS.wool },
+    ),
   ];
   return [
     { ...pass({ sets: { renewed: 'refresh' } }), prep: 'none' },
@@ -83,9 +86,15 @@ export function renewals(ground: Ground): Choice[] {
 export function stainSteps(ground: Ground): Step[] {
   const stain = work('stain', 'stain', WORK_RATES.stain, ground.size, { code: 'look_asked_for' });
   if (!blotches(ground)) return [stain];
-  const rate: WorkRate = { once: 3, perM2: 6, perM: 0.3, perPart: 1, waitH: 0.5, basis: 'practice' };
   return [
-    work('condition', 'condition', rate, ground.size, { code: 'blotches' }, { material: CLEAR_MATERIALS.conditioner }),
+    work(
+      'condition',
+      'condition',
+      WORK_RATES.condition,
+      ground.size,
+      { code: 'blotches' },
+      { material: CLEAR_MATERIALS.conditioner },
+    ),
     stain,
   ];
 }

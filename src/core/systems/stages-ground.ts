@@ -175,8 +175,7 @@ export const STRIPPING: Stage = {
   ],
 };
 
-const baringPreps = ({ look }: Ground): readonly PrepCode[] =>
-  look === 'stain' || look === 'clear' ? ['sand_bare', 'strip'] : ['strip'];
+const baringPreps = (ground: Ground): readonly PrepCode[] => (showsWood(ground) ? ['sand_bare', 'strip'] : ['strip']);
 
 function baringSteps(prep: PrepCode, ground: Ground): Step[] {
   const factor = ground.zone.moulded ? MOULDED_FACTOR : 1;

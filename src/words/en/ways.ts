@@ -1,7 +1,7 @@
 import { DEFECT_FACTS } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import { sayDecimal } from './numbers';
-import type { AgainstWood, Way, WayCode, Ways } from '@/core/systems';
+import type { AgainstWood, Way, WayCode, Ways } from '@/core/ways';
 
 const NAMES: Record<WayCode, string> = { paint: 'Paint', refresh: 'Refresh', refinish: 'Refinish' };
 

@@ -3,6 +3,7 @@ import { proposeForZone } from '@/core/piece';
 import { listRecoveries, type Recoveries } from '@/core/trouble';
 import { listRecipes, type MixRequest, type Recipe } from '@/core/mix';
 import { judgeDoor, type Door } from '@/core/price';
+import { listWays, type Ways } from '@/core/ways';
 import { markText } from '@/core/shared';
 import type { Air, StartPace, Workshop } from '@/core/workshop';
 import {
@@ -25,11 +26,9 @@ import {
 import {
   listConsidered,
   listTurningPoints,
-  listWays,
   planPiece,
   type CoatingSystem,
   type Layer,
-  type Ways,
   type ZonePlan,
 } from '@/core/systems';
 

@@ -5,7 +5,7 @@ import type { Dossier } from '@/core/dossier';
 import { foreseeSale, tellTraits } from '@/core/earned';
 import { hourRateOf } from '@/core/ledger';
 import { definedOnly } from '@/core/shared';
-import type { Ways } from '@/core/systems';
+import type { Ways } from '@/core/ways';
 
 /** Paint, refresh and refinish of a piece, with what it should sell for by the shop's own sales and the typed range. */
 export function useWays(dossier: Dossier): Ways | null {

@@ -1,7 +1,7 @@
 import { useMeasures } from '@/client/store';
 import { Choices, Column, Disclosure, Heading, Small } from '@/client/ui';
 import { nameZone, type Dossier, type Goal } from '@/core/dossier';
-import type { Way, Ways } from '@/core/systems';
+import type { Way, Ways } from '@/core/ways';
 import { formatChance, nameWay, sayWood, WAYS_WORDS } from '@/words';
 import { useWays } from './use-ways';
 

@@ -1,6 +1,6 @@
 import type { Dossier, Goal, Zone } from '../dossier';
 import { CLEAR_FACTS, RECOAT_OVER, TOPCOATS, type ClearCode, type FinishCode, type SubstrateCode } from '../knowledge';
-import { planPiece } from './plan';
+import { planPiece } from '../systems';
 import { listWays } from './ways';
 
 const piece = (

@@ -1,8 +1,7 @@
 import { SOLID_WOODS, WAY_FACTORS, type DefectCode } from '../knowledge';
 import { isLeft, wishOf, type Dossier, type Goal, type Zone } from '../dossier';
 import { assessZone } from '../survey';
-import { planPiece } from './plan';
-import type { CoatingSystem } from './system';
+import { planPiece, type CoatingSystem } from '../systems';
 
 export const WAYS = ['paint', 'refresh', 'refinish'] as const;
 export type WayCode = (typeof WAYS)[number];
