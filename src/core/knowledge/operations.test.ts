@@ -9,6 +9,7 @@ import {
   findProduct,
   isCoat,
   isWholeCoat,
+  maySpray,
   minutesFor,
   OPERATION_FACTS,
   OPERATIONS,
@@ -24,8 +25,9 @@ describe('operations, each with everything about it on its row', () => {
   });
 
   it('say which of them put a film on, and which may be sprayed', () => {
-    expect(OPERATIONS.filter(isCoat)).toEqual(['edge_seal', 'spot_seal', 'prime', 'paint', 'topcoat']);
-    expect(OPERATIONS.filter(isWholeCoat)).toEqual(['prime', 'paint', 'topcoat']);
+    expect(OPERATIONS.filter(isCoat)).toEqual(['edge_seal', 'spot_seal', 'prime', 'paint', 'topcoat', 'refresh']);
+    expect(OPERATIONS.filter(isWholeCoat)).toEqual(['prime', 'paint', 'topcoat', 'refresh']);
+    expect(OPERATIONS.filter(maySpray)).toEqual(['prime', 'paint', 'topcoat']);
   });
 
   it('let nothing that makes dust go on while a fault is alive', () => {

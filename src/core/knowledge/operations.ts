@@ -11,6 +11,8 @@ export interface OperationFact {
   dust?: 'sanding' | 'chips';
   /** It puts a film on, and this is what the film is. */
   coat?: 'primer' | 'paint' | 'clear' | 'seal';
+  /** Put on with a pad, whatever other coats are put on with. */
+  byPad?: true;
   /** Something wet that is no film and dries in the air as waterborne coats do. */
   dries?: true;
   /** Done with a cleaner that wants gloves, and rinsing. */
@@ -69,7 +71,7 @@ export const OPERATION_FACTS: Record<OperationCode, OperationFact> = {
   paint: { label: 'Paint', pace: 'coating', coat: 'paint', says: ['Thin and even; two thin coats hold better than one thick one.'] },
   topcoat: { label: 'Clear coat', pace: 'coating', coat: 'clear', says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
   stain: { label: 'Stain', pace: 'coating', dries: true, cautions: ['oily_rags'], says: ['Try it on a hidden place, and let that dry, before the face.', 'With the grain, end to end, wiped off before it dries. Ends drink more: damp them first.'] },
-  refresh: { label: 'Wax and buff', pace: 'coating', coat: 'clear', says: ['A fine pad with a little wax, along the grain; buff when it goes dull.', 'It is recorded as wax: whoever paints it later washes it off first.'] },
+  refresh: { label: 'Wax and buff', pace: 'coating', coat: 'clear', byPad: true, says: ['A fine pad with a little wax, along the grain; buff when it goes dull.', 'It is recorded as wax: whoever paints it later washes it off first.'] },
   reamalgamate: { label: 'Melt the old coat', pace: 'coating', dries: true, cautions: ['fumes'], says: ['Thin, quick strokes with its own solvent; let it flow and leave it alone.', 'Doors open, no flame. Try a hidden place first: a coat that only wrinkles is another one.'] },
   condition: { label: 'Condition', pace: 'coating', dries: true, cautions: ['fumes'], says: ['Wipe it on until the wood takes no more; stain within the time on its label.', 'Pine, birch, cherry and maple go blotchy without.'] },
   rub_out: { label: 'Rub out', pace: 'dulling', dulls: 'between', splits: true, says: ['With the grain, a grey pad or 0000 wool with a drop of wax.', 'Even dullness all over, and off the edges.'] },
@@ -94,5 +96,7 @@ export const paceGroupOf = (op: OperationCode): PaceGroup => OPERATION_FACTS[op]
 /** A film goes on: primer, paint, clear or a seal. Its clocks run from then. */
 export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !== undefined;
 
-/** A coat over the whole face, which may be sprayed. */
+/** A coat over the whole face. */
 export const isWholeCoat = (op: OperationCode): boolean => isCoat(op) && OPERATION_FACTS[op].coat !== 'seal';
+
+export const maySpray = (op: OperationCode): boolean => isWholeCoat(op) && OPERATION_FACTS[op].byPad !== true;

@@ -8,7 +8,7 @@ import {
   RECOAT_OVER,
   hasStrongFumes,
   isCoat,
-  isWholeCoat,
+  maySpray,
   PAINT_FACTS,
   PRIMER_FACTS,
   SOLID_WOODS,
@@ -72,10 +72,7 @@ const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
 
 /** A coat is put on by gun or out of a can. */
 const isSprayed = ({ op, product }: Choice, { application }: Ground): boolean =>
-  product !== undefined &&
-  op !== null &&
-  isCoat(op) &&
-  (product.sprayCan || (application === 'spray' && isWholeCoat(op)));
+  product !== undefined && op !== null && isCoat(op) && (product.sprayCan || (application === 'spray' && maySpray(op)));
 
 /** Where soft paint wears through: seats and tops, and fronts of a kitchen (common practice). */
 const isForHardPaint = ({ zone, greasy, moves }: Ground): boolean =>

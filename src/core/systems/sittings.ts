@@ -1,4 +1,4 @@
-import { findCarrier, findProduct, isCoat, isWholeCoat, type OperationCode } from '../knowledge';
+import { findCarrier, findProduct, isCoat, isWholeCoat, maySpray, type OperationCode } from '../knowledge';
 import type { Goal } from '../dossier';
 import { isFilmClass } from '../quantity';
 import type { Step } from './choice';
@@ -14,7 +14,7 @@ export function sittingOf(
   return measureSitting({
     carrier: findCarrier(code),
     sprayCan: findProduct(code)?.sprayCan === true,
-    gun: application === 'spray' && isWholeCoat(op),
+    gun: application === 'spray' && maySpray(op),
   });
 }
 

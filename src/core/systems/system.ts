@@ -1,7 +1,7 @@
 import {
   hasStrongFumes,
   isCoat,
-  isWholeCoat,
+  maySpray,
   OPERATION_FACTS,
   WORK_RATES,
   type Carrier,
@@ -225,7 +225,7 @@ function judgeFumes(
   if (carriers.includes('two_part')) return 'two_part';
   const melted = zones.some(({ steps }) => steps.some(({ op }) => op === 'reamalgamate'));
   if (melted || carriers.some(hasStrongFumes)) return 'solvent';
-  const sprayed = application === 'spray' && zones.some(({ steps }) => steps.some(({ op }) => isWholeCoat(op)));
+  const sprayed = application === 'spray' && zones.some(({ steps }) => steps.some(({ op }) => maySpray(op)));
   return sprayed ? 'mist' : 'low';
 }
 

@@ -8,6 +8,7 @@ import {
   HAND_FACTS,
   hasStrongFumes,
   isWholeCoat,
+  maySpray,
   OPERATION_FACTS,
   STRIPPING_FACTS,
   CAUTION_FACTS,
@@ -44,7 +45,7 @@ export function listCautions(
   if (product?.carrier === 'two_part') codes.push('two_part');
   if (product && hasStrongFumes(product.carrier)) codes.push('fumes');
   if (product?.ragsHeat) codes.push('oily_rags');
-  if (isWholeCoat(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
+  if (maySpray(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
   if (dust === 'sanding') codes.push('dust');
   if (fact.cleans) codes.push('cleaners');
   codes.push(...((task.hand && HAND_FACTS[task.hand].cautions) ?? []));

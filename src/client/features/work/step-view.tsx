@@ -2,7 +2,7 @@ import { View } from '@tamagui/core';
 import { useMeasures } from '@/client/store';
 import { Body, Card, Choices, Column, Disclosure, Notice, Row, Small, StateMark } from '@/client/ui';
 import { CAN_ML, countCans, listDrawings } from '@/core/application';
-import { findProduct, isWholeCoat, labelProduct, type ProductClass } from '@/core/knowledge';
+import { findProduct, isWholeCoat, maySpray, labelProduct, type ProductClass } from '@/core/knowledge';
 import { isFilm, listFacts, type Task } from '@/core/work';
 import { STEP_OTHERWISE_WORDS, STEP_VIEW_WORDS, sayBasisOf, sayFinding, sayWhy } from '@/words';
 import { GunCard } from './gun-card';
@@ -33,7 +33,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const { application } = view.piece.dossier.goal ?? {};
   const facts = listFacts(task, zones, application);
   const drawings = listDrawings(task, zones, application);
-  const sprays = application === 'spray' && isWholeCoat(task.op);
+  const sprays = application === 'spray' && maySpray(task.op);
   const area = zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
   const cans = isWholeCoat(task.op) && task.class && findProduct(task.class)?.sprayCan ? countCans(area, 1) : 0;
   const done = (): void =>
