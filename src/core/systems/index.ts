@@ -2,7 +2,7 @@ export { identifyStep, type NamedStep, type NamedTask, type StepName } from './s
 export type { Step } from './choice';
 export { DEFAULT_SCHOOLS } from './ground';
 export type { HandWork } from './hand-rules';
-export { planPiece, type Plan, type PlanBlock } from './plan';
+export { planPiece, planRecommended, type Plan, type PlanBlock } from './plan';
 export type { StepReason } from './reasons';
 export type { FaultNote } from './repairs';
 export type { HardFinding, SoftFinding } from './findings';

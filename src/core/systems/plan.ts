@@ -75,6 +75,26 @@ export function planPiece(dossier: Dossier): Plan {
   };
 }
 
+/**
+ * The recommended system alone, as `planPiece` has it, in half the time: for whoever compares wishes. None where something
+ * stands in the way of all.
+ */
+export function planRecommended(dossier: Dossier): CoatingSystem | null {
+  const { zones = [], goal } = dossier;
+  // What is best at something else than the balance is found among all.
+  if (goal?.priority !== undefined || zones.length === 0) return planPiece(dossier).systems[0] ?? null;
+  const products = productsOf(dossier);
+  const few = countFew(zones.length);
+  const searches = zones.map((zone) => searchZone(readGround(dossier, zone), products, { few }));
+  const blocked = [...listOutdoors(dossier), ...listBlocked(searches)];
+  if (blocked.some(({ because }) => endsAll(because))) return null;
+  const found = new JointSearch(searches, products).find('balance');
+  if (!found) return null;
+  const grounds = searches.map(({ ground }) => ground);
+  const system = assembleSystem(found.labels, grounds, found.cost, dossier.money?.consumables);
+  return { ...system, id: '', labels: ['recommended'], assumes: [], gates: [] };
+}
+
 function chooseSystems(
   searches: readonly ZoneSearch[],
   products: readonly Product[],

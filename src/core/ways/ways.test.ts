@@ -58,6 +58,18 @@ describe('paint, refresh or refinish', () => {
     expect(ways.filter(({ wished }) => wished)).toEqual([top[1]]);
   });
 
+  it('plan each way as a plan with that wish does', () => {
+    for (const stated of [TEAK, PINE])
+      for (const priority of [undefined, 'surest'] as const) {
+        const own = piece(stated, priority ? { priority } : {});
+        for (const { goal, system } of listWays(own, money).ways) {
+          const [planned] = planPiece({ ...own, goal }).systems;
+          expect(system!.zones.map(({ stack }) => stack)).toEqual(planned!.zones.map(({ stack }) => stack));
+          expect(system).toMatchObject({ handsOnMin: planned!.handsOnMin, risk: planned!.risk });
+        }
+      }
+  });
+
   it('say what speaks against showing the wood', () => {
     const burnt = piece(PINE, { colour: '#1E2A30' }, { defects: [{ code: 'burn' }] });
     expect(listWays(burnt, money).against).toEqual([{ code: 'fault', defect: 'burn' }, { code: 'colour_asked' }]);

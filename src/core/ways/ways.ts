@@ -1,7 +1,7 @@
 import { SOLID_WOODS, WAY_FACTORS, type DefectCode } from '../knowledge';
 import { isLeft, wishOf, type Dossier, type Goal, type Zone } from '../dossier';
 import { assessZone } from '../survey';
-import { planPiece, type CoatingSystem } from '../systems';
+import { planRecommended, type CoatingSystem } from '../systems';
 
 export const WAYS = ['paint', 'refresh', 'refinish'] as const;
 export type WayCode = (typeof WAYS)[number];
@@ -70,7 +70,7 @@ export function listWays(
   const make = (way: WayCode, of: readonly WoodZone[], zone?: string): Way => {
     const wished = woods.every((own) => isWished(dossier, own.zone, of.includes(own) ? way : 'paint'));
     const goal = wishWay(dossier, woods, of, way);
-    const [system = null] = planPiece({ ...dossier, goal }).systems;
+    const system = planRecommended({ ...dossier, goal });
     const shown = way === 'paint' ? [] : of;
     const share = areaOf(shown.map((own) => own.zone)) / all;
     const kind = WAY_FACTORS[admired ? 'admired' : 'plain'];
