@@ -103,6 +103,33 @@ describe('the search of a zone', () => {
     expect(labels).toBeGreaterThan(0);
   });
 
+  it.each<[string, Partial<Zone>, Dossier['goal']]>([
+    [
+      'crazed shellac',
+      { stated: { substrate: 'wood_veneer', finish: 'shellac' }, defects: [{ code: 'alligatoring' }] },
+      { look: 'clear' },
+    ],
+    ['oiled teak', { stated: { substrate: 'oily_tropical_wood', finish: 'oil' } }, { look: 'clear' }],
+    [
+      'a varnished top done anew',
+      { role: 'top', stated: { substrate: 'open_grain_hardwood', finish: 'varnish_oil' } },
+      { look: 'clear', keep: 'refinish' },
+    ],
+    [
+      'flaking varnish',
+      { stated: { substrate: 'closed_grain_hardwood', finish: 'varnish_oil' }, defects: [{ code: 'flaking' }] },
+      { look: 'clear' },
+    ],
+    ['pine to be stained', { stated: { substrate: 'clear_softwood', finish: 'varnish_oil' } }, { look: 'stain' }],
+  ])('finds the same where the wood is to show: %s', (_name, zone, goal) => {
+    const ground = read(zone, goal);
+    const clears = ['shellac_clear', 'wb_clear', 'oil_polyurethane', 'wipe_on_oil', 'hardwax_oil', 'wax'];
+    const products = listProducts([], LABEL_CLIMATE).filter((product) => clears.includes(product.class));
+    const all = walkAll(ground, products);
+    expect(all.length).toBeGreaterThan(3);
+    expect(unbeaten(searchZone(ground, products).goals)).toEqual(unbeaten(all));
+  });
+
   it('names for every cut the rule, and cuts nothing without one', () => {
     const { cuts } = searchZone(read({ stated: { substrate: 'hpl_laminate', finish: 'factory_film' } }), few());
     expect(cuts.length).toBeGreaterThan(5);
