@@ -166,6 +166,11 @@ function PlaceWish({
         on={goal.for_child === true}
         onPress={() => onSet({ for_child: goal.for_child ? undefined : true })}
       />
+      <Toggle
+        label={PLACE_WISH_WORDS.comesOff}
+        on={goal.reversible === true}
+        onPress={() => onSet({ reversible: goal.reversible ? undefined : true })}
+      />
     </Column>
   );
 }

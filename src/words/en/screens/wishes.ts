@@ -49,6 +49,7 @@ export const PLACE_WISH_WORDS = {
   whereWillItStand: 'Where will it stand?',
   notSaid: 'As before',
   forAChild: 'A small child will use it',
+  comesOff: 'It must come off again one day',
 };
 
 export const WISHES_WORDS = {
