@@ -103,7 +103,10 @@ const HOOK_RULES = [...new Set(expo.flatMap(({ rules = {} }) => Object.keys(rule
 );
 /* A module's index.ts is its only door. */
 const DEEP_CORE = { group: ['@/core/*/*'], message: 'Import from the module’s index.' };
-const DEEP_WORDS = { group: ['@/words/*'], message: 'Import from the room’s index: it picks the language.' };
+const DEEP_WORDS = {
+  group: ['@/words/*', '!@/words/terminal'],
+  message: 'Import from the room’s index: it picks the language.',
+};
 const DEEP_FEATURE = { group: ['@/client/features/*/*'], message: 'Import from the feature’s index.' };
 
 module.exports = defineConfig([

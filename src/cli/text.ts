@@ -23,10 +23,8 @@ import type { reportPrice } from './reports/price';
 import type { reportProof } from './reports/proof';
 import {
   askClue,
-  CLI_WORDS,
   formatChance,
   FUME_WORDS,
-  GATE_WORDS,
   listWords,
   nameCause,
   nameSymptom,
@@ -34,6 +32,7 @@ import {
   RECOVERY_LABELS,
   SYSTEM_LABEL_WORDS,
 } from '@/words';
+import { CLI_WORDS, GATE_WORDS } from '@/words/terminal';
 
 /*
  * The reports in words, for a person at a terminal: names and not codes, as everywhere something is said. What a program

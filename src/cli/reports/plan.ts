@@ -5,7 +5,6 @@ import { listLowering, listTurningPoints, mergeJobs, planPiece, type Step } from
 import { dateAlone } from '@/core/work';
 import {
   CHOOSE_WORDS,
-  CLI_WORDS,
   nameRejected,
   nameStep,
   sayAssumption,
@@ -17,6 +16,7 @@ import {
   sayWhy,
   sayWood,
 } from '@/words';
+import { CLI_WORDS } from '@/words/terminal';
 
 /** Zones whose open questions are answered in a report: the command line is to be quick on large pieces too. */
 const REPORTED_ZONES = 2;

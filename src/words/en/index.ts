@@ -11,7 +11,6 @@ export * from './colour';
 export { findTerm, listTerms, markTerms, type Term, type TermCode } from './glossary';
 export { GUIDE, type GuideCard } from './guide';
 export { listWords } from './lists';
-export { CLI_WORDS, GATE_WORDS } from './terminal';
 export { HELP, SCREENS, type ScreenCode } from './help';
 export { sayClosing, sayHand, sayWithoutHand } from './hand';
 export { explainProblem } from './problems';
