@@ -37,13 +37,11 @@ describe('a thousand faulty zones', () => {
           expect(findBreaches(JSON.parse(JSON.stringify(steps)), surround(piece, diagnosis, 0))).toEqual([]);
         }
       }),
-      { seed: SEED, numRuns: share(1300), endOnFailure: true },
+      { seed: SEED, numRuns: share(3000), endOnFailure: true },
     );
     expect(seen.walked).toBeGreaterThan(share(1000));
-    for (const count of [seen.repaired, seen.declined, seen.by_layers, seen.held])
+    for (const count of [seen.repaired, seen.declined, seen.by_layers, seen.left, seen.held])
       expect(count).toBeGreaterThan(share(16));
-    // Few faults may stay where they are.
-    expect(seen.left).toBeGreaterThan(0);
   }, 240_000);
 
   it('cost no more with one fault less', () => {

@@ -1,6 +1,7 @@
 export * from './causes';
 export * from './cautions';
 export * from './checks';
+export * from './clear-over';
 export * from './clears';
 export * from './codes';
 export * from './defects';
@@ -13,6 +14,7 @@ export * from './kinds';
 export * from './lead';
 export * from './materials';
 export * from './needs';
+export * from './operation-says';
 export * from './operations';
 export * from './preps';
 export * from './priors';

@@ -48,12 +48,9 @@ const LEAST_ALTERNATIVES = 3;
  * waits counted once (`chooseJointly`): on balance, and by each priority.
  */
 export function planPiece(dossier: Dossier): Plan {
-  const products = productsOf(dossier);
-  const few = countFew(dossier.zones?.length ?? 0);
-  const searches = (dossier.zones ?? []).map((zone) => searchZone(readGround(dossier, zone), products, { few }));
+  const { products, searches, blocked } = searchPiece(dossier);
   const aim = dossier.goal?.priority ?? 'balance';
   const taken = dossier.chosen ? judgeTaken(dossier, searches, products, aim) : null;
-  const blocked = [...listOutdoors(dossier), ...listBlocked(searches)];
   const rejected = searches.flatMap((search) => listRejections(search));
   const hands = listHandWork(searches.map(({ ground }) => ground));
   const effort = {
@@ -75,6 +72,19 @@ export function planPiece(dossier: Dossier): Plan {
   };
 }
 
+/** Every zone searched by itself, and what stands in the way. */
+function searchPiece(dossier: Dossier): {
+  products: readonly Product[];
+  searches: ZoneSearch[];
+  blocked: Plan['blocked'];
+} {
+  const { zones = [] } = dossier;
+  const products = productsOf(dossier);
+  const few = countFew(zones.length);
+  const searches = zones.map((zone) => searchZone(readGround(dossier, zone), products, { few }));
+  return { products, searches, blocked: [...listOutdoors(dossier), ...listBlocked(searches)] };
+}
+
 /**
  * The recommended system alone, as `planPiece` has it, in half the time: for whoever compares wishes. None where something
  * stands in the way of all.
@@ -83,10 +93,7 @@ export function planRecommended(dossier: Dossier): CoatingSystem | null {
   const { zones = [], goal } = dossier;
   // What is best at something else than the balance is found among all.
   if (goal?.priority !== undefined || zones.length === 0) return planPiece(dossier).systems[0] ?? null;
-  const products = productsOf(dossier);
-  const few = countFew(zones.length);
-  const searches = zones.map((zone) => searchZone(readGround(dossier, zone), products, { few }));
-  const blocked = [...listOutdoors(dossier), ...listBlocked(searches)];
+  const { products, searches, blocked } = searchPiece(dossier);
   if (blocked.some(({ because }) => endsAll(because))) return null;
   const found = new JointSearch(searches, products).find('balance');
   if (!found) return null;

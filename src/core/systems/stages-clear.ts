@@ -53,17 +53,19 @@ export const lookWithSpirit = (ground: Ground): Step =>
     { class: 'mineral_spirits', ml: Math.max(5, Math.round((20 * ground.area) / 5) * 5) },
   );
 
+/** Ways to keep the coat that is on: woken with wax or oil, or melted into itself by its own solvent and rubbed out. */
 export function renewals(ground: Ground): Choice[] {
-  const solvent = sumWhere(ground.states, hasFinish('shellac')) >= sumWhere(ground.states, hasFinish('nitro_lacquer'));
+  const isShellac =
+    sumWhere(ground.states, hasFinish('shellac')) >= sumWhere(ground.states, hasFinish('nitro_lacquer'));
   const melt = [
     work(
       'reamalgamate',
-      solvent ? 'melt_shellac' : 'melt_lacquer',
+      isShellac ? 'melt_shellac' : 'melt_lacquer',
       WORK_RATES.melt,
       ground.size,
       { code: 'coat_flows' },
       {
-        ...(solvent ? { class: 'alcohol_wipe' } : { material: CLEAR_MATERIALS.thinner }),
+        ...(isShellac ? { class: 'alcohol_wipe' } : { material: CLEAR_MATERIALS.thinner }),
         ml: Math.max(10, Math.round((150 * ground.area) / 5) * 5),
       },
     ),
@@ -140,7 +142,7 @@ export function clearCoats(state: SurfaceState, ground: Ground, products: readon
       }),
   ];
 }
-/** Over a coat that was melted one coat of wax or two of shellac are enough. */
+/** Over a coat that was melted one more, of wax or of shellac, is enough. */
 const FRESH_COATS = 1;
 
 /** Oiled wood is woken with its own oil, a film with wax. */
@@ -199,7 +201,6 @@ function coatWood(product: Product, coats: number, state: SurfaceState, ground: 
       ? [raiseGrain(ground)]
       : [];
   const between = sanded && coats > 1 ? [sandClear(coats, ground)] : [];
-  // Shellac and varnish are rubbed to the sheen that is wished once they are hard.
   const coat = coatOf('topcoat', product, coats, clearMinutes(product, coats, ground), ml, 'wood_wants_protection');
   const steps = [...before, coat, ...between];
   return take('topcoat', { topcoat: code, topcoats: coats }, steps, { product, coats, ml, splashes: 0 });

@@ -10,6 +10,8 @@ import {
   isWholeCoat,
   maySpray,
   OPERATION_FACTS,
+  OPERATION_SAYS,
+  type OperationSays,
   STRIPPING_FACTS,
   CAUTION_FACTS,
   type Basis,
@@ -84,7 +86,7 @@ export function listFacts(
     const { says, basis } = HAND_FACTS[task.hand];
     return of(says, basis);
   }
-  const { says = [], saysOfDoors = [], saysOfMouldings = [] } = OPERATION_FACTS[task.op];
+  const { says = [], saysOfDoors = [], saysOfMouldings = [] }: Partial<OperationSays> = OPERATION_SAYS[task.op] ?? {};
   const product = task.class === undefined ? undefined : findProduct(task.class);
   const facts = [
     ...(task.op === 'paint' ? paintingFacts(task, zones, doors, application) : []),

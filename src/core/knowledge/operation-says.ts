@@ -1,0 +1,46 @@
+import type { OperationCode } from './codes';
+
+/** What is said while an operation is done, apart from its facts: only the screens of work load it. */
+export interface OperationSays {
+  /** What matters while doing it, most telling first; a product that is put on in its own way says its own. */
+  says: readonly string[];
+  saysOfDoors?: readonly string[];
+  saysOfMouldings?: readonly string[];
+}
+
+// prettier-ignore
+export const OPERATION_SAYS: Partial<Record<OperationCode, OperationSays>> = {
+  hardware_off: { says: ['Label each part where no paint goes, and its opening, with which way is up.', 'Screws, lid stays and straps go back into their holes or into a bag with the number.', 'Look at the gaps: 1.5 mm all round is room for two coats. Where it is tight, plane the edge now.'] },
+  clean: { says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  degrease: { says: ['Scrub, rinse with clean water, let it dry. “Looks clean” is worth nothing.'], saysOfDoors: ['The backs of doors and round the handles too.'] },
+  dewax: { says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
+  desilicone: { says: ['Several clean rags, turned often, until no more comes off.', 'Nothing sticks to what is left.'] },
+  consolidate: { says: ['Until it takes no more, then let it harden right through.'] },
+  strip: { says: ['All of it comes off, or what stays will lift the new coat.'] },
+  fill: { says: ['Fill a little proud; it shrinks. Sand 220 when hard.', 'A low lamp along the face shows what light from above hides.'] },
+  liquid_degloss: { says: ['Saturated lint-free cloth, in circles; refold it often. Haze is normal.', 'Prime within the time on its label.'] },
+  scuff: { says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  sand: { says: ['All that shines goes dull; on laminate the scratches must be plain to see.', 'Stay off the edges: cut through, they want spot-priming.'], saysOfMouldings: ['A soft pad in the mouldings.'] },
+  dust: { says: ['Vacuum, then a damp or tack cloth. Wipe the floor under it too.'] },
+  grain_fill: { says: ['Across the grain, pressed in; sand 220 until it is left in the pores only.', 'Deep oak wants a second pass.'] },
+  edge_seal: { says: ['Two thin coats, sanded between. Never flood a board edge with water.'] },
+  spot_seal: { says: ['A finger’s breadth beyond the stain all round.', 'Two thin dabs hold back more than one thick one.'] },
+  dry_out: { says: ['Moving air, no heat: boards that dry fast crack.', 'Measure again; the room sets how far it goes.'] },
+  wait: { says: ['Nothing over it until its time is up.'] },
+  proof: { says: ['A hand’s breadth in a hidden place: clean, dull and prime it now, the rest can wait.', 'Prepared just like the piece. No label where paint will go: the map is the label.'] },
+  prime: { says: ['Even and thin; it need not hide.', 'Push it into pores with the brush before you roll.'] },
+  caulk: { says: ['On primer, before colour: a thin bead, tooled with a wet finger.', 'Never over a joint that moves. Paint it after the time on its label.'] },
+  denib: { says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },
+  paint: { says: ['Thin and even; two thin coats hold better than one thick one.'] },
+  topcoat: { says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
+  stain: { says: ['Try it on a hidden place, and let that dry, before the face.', 'With the grain, end to end, wiped off before it dries. Ends drink more: damp them first.'] },
+  refresh: { says: ['A fine pad with a little wax, along the grain; buff when it goes dull.', 'It is recorded as wax: whoever paints it later washes it off first.'] },
+  reamalgamate: { says: ['Thin, quick strokes with its own solvent; let it flow and leave it alone.', 'Doors open, no flame. Try a hidden place first: a coat that only wrinkles is another one.'] },
+  condition: { says: ['Wipe it on until the wood takes no more; stain within the time on its label.', 'Pine, birch, cherry and maple go blotchy without.'] },
+  rub_out: { says: ['With the grain, a grey pad or 0000 wool with a drop of wax.', 'Even dullness all over, and off the edges.'] },
+  mask: { says: ['Press the tape’s edge down with a nail; cut it with a blade before you pull.', 'Off at 45° while the coat is fresh, or score it first. Kitchen foil moulds over what stays on.'] },
+  edges: { says: ['A thin coat by brush, drawn out towards the edge.'] },
+  refit: { says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
+  cure: { says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
+  handover: { says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
+};
