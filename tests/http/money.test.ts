@@ -84,7 +84,7 @@ describe('what a new piece starts from', () => {
         { kind: 'dresser', count: 2 },
         { kind: 'chair', count: 1 },
       ],
-      sales: [{ kind: 'dresser', size: 'small', ground: 'wood_veneer', finish: 'opaque', price: 120 }],
+      sales: [{ kind: 'dresser', size: 'small', ground: 'wood_veneer', way: 'paint', price: 120 }],
     });
   });
 });

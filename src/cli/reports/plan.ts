@@ -27,7 +27,7 @@ export function reportPlan(dossier: Dossier, now: string) {
   const savings = plan.systems.length > 0 ? saySavings(dossier, listTurningPoints(dossier, REPORTED_ZONES)) : [];
   const { due } = dossier.goal ?? {};
   const { ways, admired, against } = listWays(dossier, {
-    expected: dossier.money?.sale?.likely,
+    sales: [],
     hourRate: hourRateOf(dossier.money ?? {}),
   });
   const nameOf = (id: string): string => dossier.zones?.find((zone) => zone.id === id)?.name ?? id;

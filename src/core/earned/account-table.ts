@@ -7,7 +7,7 @@ export const ACCOUNT_TABLE = {
     'name',
     'kind',
     'ground',
-    'finish',
+    'way',
     'system',
     'source',
     'currency',
@@ -22,7 +22,7 @@ export const ACCOUNT_TABLE = {
     'hours',
   ],
   rows: (account: PieceAccount): (string | number | undefined)[][] => {
-    const { id, name, kind, ground, finish, system, source, currency, boughtAt, soldAt, spent, sold } = account;
+    const { id, name, kind, ground, way, system, source, currency, boughtAt, soldAt, spent, sold } = account;
     const money = (minor: number | null | undefined): number | undefined =>
       minor === null || minor === undefined ? undefined : toShown(minor, currency);
     return [
@@ -31,7 +31,7 @@ export const ACCOUNT_TABLE = {
         name,
         kind,
         ground ?? undefined,
-        finish ?? undefined,
+        way ?? undefined,
         system ?? undefined,
         source ?? undefined,
         currency,

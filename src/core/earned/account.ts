@@ -1,5 +1,12 @@
-import { addSpent, isOfNow, lookOf, recoveryOf, namePiece, type Dossier, type Look, type Zone } from '../dossier';
-import { isWholeCoat, redoMinutes, type CauseCode, type PieceKind, type SubstrateCode } from '../knowledge';
+import { addSpent, isOfNow, lookOf, recoveryOf, namePiece, wishOf, type Dossier, type Zone } from '../dossier';
+import {
+  isWholeCoat,
+  redoMinutes,
+  type CauseCode,
+  type PieceKind,
+  type SubstrateCode,
+  type WayCode,
+} from '../knowledge';
 import { closeAccount, countMaterials } from '../ledger';
 import { decimalsOf, DEFAULT_CURRENCY, toMinor, toMoney } from '../money';
 import { judgeTest } from '../proof';
@@ -26,8 +33,8 @@ export interface PieceAccount {
   size: 'small' | 'large';
   /** What most of it is made of, as it is believed. */
   ground: SubstrateCode | null;
-  /** How most of it was finished. */
-  finish: Look | null;
+  /** What was made of most of it: painted, its old coat woken, or a clear one put on. */
+  way: WayCode | null;
   /** The paint or clear coat most of it has. */
   system: string | null;
   /** The kind of place it was bought at, as its owner named it. */
@@ -109,8 +116,8 @@ export function tellAccount(dossier: Dossier): PieceAccount | null {
 }
 
 /** What a piece was sold for, as far as the sale of another goes by it; null where it was not sold. */
-export function tellSale({ kind, size, ground, finish, currency, sold }: PieceAccount): Sale | null {
-  return sold && { kind, size, ground, finish, price: toShown(sold.sale, currency) };
+export function tellSale({ kind, size, ground, way, currency, sold }: PieceAccount): Sale | null {
+  return sold && { kind, size, ground, way, price: toShown(sold.sale, currency) };
 }
 
 /** The zone with most paint on it: the largest that is not left as it is. */
@@ -124,12 +131,12 @@ function findMainZone(dossier: Dossier): Zone | undefined {
 
 /** What its sale goes by, of a piece that is not sold yet. */
 export function tellTraits(dossier: Dossier): SaleTraits {
-  const { ground, finish } = readMain(dossier, findMainZone(dossier));
-  return { kind: dossier.piece.kind, size: sizeOf(dossier), ground, finish };
+  const { ground, way } = readMain(dossier, findMainZone(dossier));
+  return { kind: dossier.piece.kind, size: sizeOf(dossier), ground, way };
 }
 
-function readMain(dossier: Dossier, main: Zone | undefined): Pick<PieceAccount, 'ground' | 'finish' | 'system'> {
-  if (!main) return { ground: null, finish: null, system: null };
+function readMain(dossier: Dossier, main: Zone | undefined): Pick<PieceAccount, 'ground' | 'way' | 'system'> {
+  if (!main) return { ground: null, way: null, system: null };
   const { substrate } = computeBelief(dossier, main);
   const stack = dossier.chosen?.zones.find(({ id }) => id === main.id)?.stack;
   const coats = (dossier.log ?? []).filter(
@@ -137,9 +144,16 @@ function readMain(dossier: Dossier, main: Zone | undefined): Pick<PieceAccount, 
   );
   return {
     ground: substrate[0]?.code ?? null,
-    finish: lookOf(dossier, main),
+    way: wayOf(dossier, main),
     system: stack?.paint ?? coats.find(({ op }) => op === 'paint')?.class ?? coats[0]?.class ?? null,
   };
+}
+
+/** What was made of a zone, by what is put on; before that, by what is wished. */
+function wayOf(dossier: Dossier, main: Zone): WayCode {
+  if (lookOf(dossier, main) === 'opaque') return 'paint';
+  const renewed = dossier.chosen?.zones.find(({ id }) => id === main.id)?.stack?.renewed;
+  return (renewed ?? wishOf(dossier, main).keep) === 'refresh' ? 'refresh' : 'refinish';
 }
 
 /** Work on zones that was taken up again, after what failed there. */

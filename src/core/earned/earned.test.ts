@@ -13,7 +13,7 @@ const account = (more: Partial<PieceAccount> & { perHour?: number; days?: number
     kind: 'dresser',
     size: 'large',
     ground: 'wood_veneer',
-    finish: 'opaque',
+    way: 'paint',
     system: 'wb_alkyd_enamel',
     source: 'house clearance',
     currency: 'EUR',
@@ -209,7 +209,7 @@ describe('what earned most', () => {
 });
 
 describe('what a piece will sell for', () => {
-  const traits = { kind: 'dresser', size: 'large', ground: 'wood_veneer', finish: 'opaque' } as const;
+  const traits = { kind: 'dresser', size: 'large', ground: 'wood_veneer', way: 'paint' } as const;
   const sales = (kind: 'dresser' | 'table', prices: number[]) => prices.map((price) => ({ ...traits, kind, price }));
 
   it('is what is typed where none of its kind was sold, and nothing where nothing is known', () => {

@@ -3,7 +3,7 @@ import type { PieceAccount } from './account';
 import { estimateScatter, shrinkGroup, type Scatter } from './shrink';
 
 /** What a piece is, as far as its sale goes by it. */
-export type SaleTraits = Pick<PieceAccount, 'kind' | 'size' | 'ground' | 'finish'>;
+export type SaleTraits = Pick<PieceAccount, 'kind' | 'size' | 'ground' | 'way'>;
 
 export interface SaleRange {
   low: number;
@@ -35,7 +35,7 @@ const ENDS = 1.6449;
 
 /**
  * What a piece will sell for, from the owner's own sales: prices are compared as ratios; what its kind sells for is drawn
- * toward all sales, and then what its size, its ground and its finish add to that. Blended with the range that is typed,
+ * toward all sales, and then what its size, its ground and what was made of it add to that. Blended with the range that is typed,
  * which counts as three sales. Null where there is no sale of the kind and nothing is typed. All in the major unit.
  */
 export function foreseeSale(sales: readonly Sale[], traits: SaleTraits, typed?: SaleRange): ForeseenSale | null {
@@ -61,7 +61,7 @@ const TRAITS = [
   ({ kind }) => kind,
   ({ size }) => size,
   ({ ground }) => ground,
-  ({ finish }) => finish,
+  ({ way }) => way,
 ] as const satisfies readonly ((traits: SaleTraits) => PieceKind | string | null)[];
 
 function foreseeOwn(sales: readonly Sale[], traits: SaleTraits, ofKind: number): SaleRange {

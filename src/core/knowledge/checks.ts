@@ -52,6 +52,8 @@ export interface Answer {
   code: string;
   label: string;
   hint?: string;
+  /** The wood under it is of a colour that is liked as wood. */
+  liked?: true;
   /** Everything the answer speaks for or against. */
   says: Says;
   /** The codes in `says` whose strength is an estimate of ours; the others are common practice. */
@@ -282,8 +284,8 @@ const CHECK_ROWS: readonly CheckRow[] = [
     answers: [
       { code: 'pale_yellow', label: 'Pale yellow', says: { substrate: { ...each(SOFTWOODS, '+'), closed_grain_hardwood: '+' } } },
       { code: 'honey_tan', label: 'Honey to tan', says: { substrate: { open_grain_hardwood: '+' } } },
-      { code: 'red_brown', label: 'Red-brown', says: { substrate: { tannin_rich_wood: '++' } }, estimates: { present: { bleed: '+' } } },
-      { code: 'dark_brown', label: 'Dark brown', says: { substrate: { tannin_rich_wood: '+' } }, estimates: { present: { bleed: '+' } } },
+      { code: 'red_brown', label: 'Red-brown', liked: true, says: { substrate: { tannin_rich_wood: '++' } }, estimates: { present: { bleed: '+' } } },
+      { code: 'dark_brown', label: 'Dark brown', liked: true, says: { substrate: { tannin_rich_wood: '+' } }, estimates: { present: { bleed: '+' } } },
       { code: 'grey_white_plain', label: 'Grey, white, plain', says: { substrate: each(SHEET_GOODS, '+') } },
     ],
   },
@@ -326,7 +328,7 @@ const CHECK_ROWS: readonly CheckRow[] = [
     answers: [
       { code: 'clean', label: 'Rag stays clean', estimates: { present: { grease: '--', bleed: '-' } } },
       { code: 'grease_brown', label: 'Brown or yellow', says: { present: { grease: '++' } } },
-      { code: 'red_pink', label: 'Pink or red', says: { substrate: { tannin_rich_wood: '++' }, present: { bleed: '++' } } },
+      { code: 'red_pink', label: 'Pink or red', liked: true, says: { substrate: { tannin_rich_wood: '++' }, present: { bleed: '++' } } },
       { code: 'paint_colour', label: 'The paint’s colour', says: { finish: { chalk_paint: '++', latex_paint: '++' } } },
     ],
   },

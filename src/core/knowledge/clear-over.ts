@@ -60,6 +60,9 @@ export const WAY_FACTORS = {
   plain: { paint: 1.1, refresh: 0.9, refinish: 1 },
   basis: 'estimate',
 } as const;
+export const WAYS = ['paint', 'refresh', 'refinish'] as const;
+/** What is made of a piece that is wood. */
+export type WayCode = (typeof WAYS)[number];
 
 /** What is used that no product class names. */
 export const CLEAR_MATERIALS = {

@@ -17,6 +17,8 @@ export interface ClearFact {
   standsHeat: boolean;
   /** On bare or oiled wood only, never over paint. */
   woodOnly: boolean;
+  /** Rubbed in with a rag or a pad, whatever else is sprayed. */
+  rubbedOn?: true;
   /** Sanded between coats. */
   sanded: boolean;
   /** Minutes after which what has not soaked in must be off again. */
@@ -33,12 +35,16 @@ export const CLEAR_FACTS: Record<ClearCode, ClearFact> = {
   wb_clear: { lies: 'on', coats: 3, topCoats: 3, perM2: 7, wears: true, standsHeat: true, woodOnly: false, sanded: true, bareLoss: 0.03, food: true, basis: 'practice' },
   wb_polyurethane: { lies: 'on', coats: 3, topCoats: 3, perM2: 7, wears: true, standsHeat: true, woodOnly: false, sanded: true, bareLoss: 0.03, food: true, basis: 'practice' },
   oil_polyurethane: { lies: 'on', coats: 3, topCoats: 3, perM2: 9, wears: true, standsHeat: true, woodOnly: false, sanded: true, bareLoss: 0.03, food: true, basis: 'practice' },
-  wipe_on_oil: { lies: 'in', coats: 3, topCoats: 3, perM2: 6, wears: false, standsHeat: true, woodOnly: true, sanded: false, wipeOffMin: 10, bareLoss: 0.04, food: true, basis: 'practice' },
-  hardwax_oil: { lies: 'in', coats: 2, topCoats: 2, perM2: 8, wears: true, standsHeat: true, woodOnly: true, sanded: false, wipeOffMin: 15, bareLoss: 0.03, food: true, basis: 'practice' },
+  wipe_on_oil: { lies: 'in', coats: 3, topCoats: 3, perM2: 6, wears: false, standsHeat: true, woodOnly: true, rubbedOn: true, sanded: false, wipeOffMin: 10, bareLoss: 0.04, food: true, basis: 'practice' },
+  hardwax_oil: { lies: 'in', coats: 2, topCoats: 2, perM2: 8, wears: true, standsHeat: true, woodOnly: true, rubbedOn: true, sanded: false, wipeOffMin: 15, bareLoss: 0.03, food: true, basis: 'practice' },
   shellac_clear: { lies: 'melts', coats: 4, topCoats: 4, perM2: 5, wears: false, standsHeat: false, woodOnly: true, sanded: false, bareLoss: 0.04, food: true, basis: 'practice' },
-  wax: { lies: 'wax', coats: 2, topCoats: 2, perM2: 14, wears: false, standsHeat: false, woodOnly: false, sanded: false, bareLoss: 0.08, food: true, basis: 'practice' },
+  wax: { lies: 'wax', coats: 2, topCoats: 2, perM2: 14, wears: false, standsHeat: false, woodOnly: false, rubbedOn: true, sanded: false, bareLoss: 0.08, food: true, basis: 'practice' },
 };
 
 /** Ways to keep a coat that is on: waxed and buffed over it, or melted into itself. */
 export const RENEWALS = ['refresh', 'reamalgamate'] as const;
 export type Renewal = (typeof RENEWALS)[number];
+
+/** Rubbed in with a rag or a pad, never sprayed. */
+export const isRubbedOn = (code: string | undefined): boolean =>
+  code !== undefined && code in CLEAR_FACTS && CLEAR_FACTS[code as ClearCode].rubbedOn === true;

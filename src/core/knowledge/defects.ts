@@ -15,6 +15,8 @@ export interface DefectFact {
   group?: CheckGroup;
   /** What it says where there is no more than a spot of it. */
   saysOfSpot?: Says;
+  /** Wood cannot hide it. */
+  spoilsWood?: true;
   /** The need it is in the diagnosis; what is done about it stands in `FAULT_ANSWERS`. */
   repair?: { code: string; label: string };
 }
@@ -26,6 +28,7 @@ export const DEFECT_BASIS: Record<Exclude<keyof DefectFact, 'label' | 'group'>, 
   says: 'estimate',
   saysOfSpot: 'estimate',
   on: 'practice',
+  spoilsWood: 'practice',
   repair: 'practice',
 };
 
@@ -48,9 +51,9 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   prior_bleed: { label: 'Stain through an earlier coat', common: 2, group: 'stain', says: { present: { bleed: '+++' } } },
   water_ring: { label: 'Water ring', common: 3, roles: ['top', 'shelf'] },
   drink_stain: { label: 'Drink stain', common: 2, roles: ['top', 'shelf'], group: 'stain', says: { present: { bleed: '++' } } },
-  water_damage: { label: 'Water damage', common: 2, group: 'hold', says: { soundness: { sound: '-', marginal: '+' } } },
-  ink_stain: { label: 'Ink stain', common: 1, roles: ['top', 'inside', 'drawer_side'], group: 'stain', says: { present: { bleed: '++' } } },
-  burn: { label: 'Burn', common: 1, roles: ['top', 'shelf'], repair: { code: 'repair_burn', label: 'Scrape and fill the burn' } },
+  water_damage: { label: 'Water damage', common: 2, spoilsWood: true, group: 'hold', says: { soundness: { sound: '-', marginal: '+' } } },
+  ink_stain: { label: 'Ink stain', common: 1, spoilsWood: true, roles: ['top', 'inside', 'drawer_side'], group: 'stain', says: { present: { bleed: '++' } } },
+  burn: { label: 'Burn', common: 1, spoilsWood: true, roles: ['top', 'shelf'], repair: { code: 'repair_burn', label: 'Scrape and fill the burn' } },
   smoke_odour: { label: 'Smoke smell', common: 2, roles: ['inside', 'drawer_side'], says: { present: { grease: '+', bleed: '+' } } },
   pet_odour: { label: 'Pet smell', common: 1, roles: ['leg', 'inside'] },
   musty_odour: { label: 'Musty smell', common: 2, roles: ['inside', 'back', 'drawer_side'] },
@@ -62,7 +65,7 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   gouge: { label: 'Gouge', common: 2, repair: { code: 'repair_gouge', label: 'Fill the gouge' } },
   crack: { label: 'Crack', common: 2, repair: { code: 'repair_crack', label: 'Glue and fill the crack' } },
   gap_joint: { label: 'Gap at a joint', common: 2, roles: ['frame', 'moulding', 'front'], repair: { code: 'repair_gap', label: 'Caulk the gap after primer' } },
-  chipped_veneer: { label: 'Chipped veneer', common: 3, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
+  chipped_veneer: { label: 'Chipped veneer', common: 3, spoilsWood: true, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } }, repair: { code: 'repair_veneer', label: 'Fill the chipped veneer' } },
   lifting_veneer: { label: 'Lifting veneer', common: 2, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
   bubbled_veneer: { label: 'Bubbled veneer', common: 1, on: ['wood_veneer', 'plywood'], group: 'build', says: { substrate: { wood_veneer: '+++' } } },
   lifting_foil: { label: 'Lifting foil', common: 3, on: FOILED, group: 'build', says: { substrate: { thermofoil: '+++', paper_foil: '++' } } },
@@ -77,7 +80,7 @@ export const DEFECT_FACTS: Record<DefectCode, DefectFact> = {
   flaking: { label: 'Flaking', common: 2, group: 'hold', says: { soundness: { failing: '+++', marginal: '+' }, finish: { factory_film: '--', bare: '--' } }, saysOfSpot: { soundness: { failing: '-', marginal: '+++' }, finish: { factory_film: '--', bare: '--' } } },
   alligatoring: { label: 'Crazing', common: 1, group: 'hold', says: { soundness: { failing: '++', marginal: '+' }, finish: { factory_film: '--' } } },
   chalking: { label: 'Chalking', common: 1, group: 'hold', says: { soundness: { marginal: '++' } } },
-  thick_paint: { label: 'Thick paint', common: 2, roles: ['moulding', 'frame', 'door', 'leg'], group: 'old_coat', says: { finish: { alkyd_paint: '++', latex_paint: '++' } } },
+  thick_paint: { label: 'Thick paint', common: 2, spoilsWood: true, roles: ['moulding', 'frame', 'door', 'leg'], group: 'old_coat', says: { finish: { alkyd_paint: '++', latex_paint: '++' } } },
   bare_patches: { label: 'Bare patches', common: 2, group: 'hold', says: { soundness: { marginal: '+' } } },
   high_gloss: { label: 'High gloss', common: 2, roles: ['door', 'drawer_front', 'front', 'frame'] },
   rust: { label: 'Rust', common: 1, roles: ['hardware', 'leg', 'frame'], says: { substrate: { metal_ferrous: '+++' } }, repair: { code: 'repair_rust', label: 'Brush off the rust' } },

@@ -1,6 +1,7 @@
 import {
   CAUTION_CODES,
   CAUTION_FACTS,
+  CLEAR_FACTS,
   DEFECT_BASIS,
   DEFECT_FACTS,
   findDust,
@@ -14,6 +15,7 @@ import {
   OPERATION_FACTS,
   OPERATIONS,
   PRODUCT_CLASSES,
+  TOPCOATS,
   WORK_RATES,
   type WorkRate,
 } from './index';
@@ -27,7 +29,13 @@ describe('operations, each with everything about it on its row', () => {
   it('say which of them put a film on, and which may be sprayed', () => {
     expect(OPERATIONS.filter(isCoat)).toEqual(['edge_seal', 'spot_seal', 'prime', 'paint', 'topcoat', 'refresh']);
     expect(OPERATIONS.filter(isWholeCoat)).toEqual(['prime', 'paint', 'topcoat', 'refresh']);
-    expect(OPERATIONS.filter(maySpray)).toEqual(['prime', 'paint', 'topcoat']);
+    expect(OPERATIONS.filter((op) => maySpray(op, undefined))).toEqual(['prime', 'paint', 'topcoat']);
+    // Oils and wax are rubbed in, whatever the rest is put on with.
+    expect(TOPCOATS.filter((code) => code !== 'none' && !maySpray('topcoat', code))).toEqual(
+      TOPCOATS.filter((code) => code !== 'none' && CLEAR_FACTS[code].rubbedOn),
+    );
+    expect(maySpray('topcoat', 'wipe_on_oil')).toBe(false);
+    expect(maySpray('topcoat', 'wb_clear')).toBe(true);
   });
 
   it('let nothing that makes dust go on while a fault is alive', () => {

@@ -1,4 +1,5 @@
 import type { CautionCode } from './cautions';
+import { isRubbedOn } from './clears';
 import { PAINTS, PRIMERS, TOPCOATS, type OperationCode, type ProductClass } from './codes';
 
 /** Kinds of work in which somebody is quick or slow (common practice). */
@@ -95,4 +96,6 @@ export const isCoat = (op: OperationCode): boolean => OPERATION_FACTS[op].coat !
 /** A coat over the whole face. */
 export const isWholeCoat = (op: OperationCode): boolean => isCoat(op) && OPERATION_FACTS[op].coat !== 'seal';
 
-export const maySpray = (op: OperationCode): boolean => isWholeCoat(op) && OPERATION_FACTS[op].byPad !== true;
+/** What may go through a gun, of the class that is put on: what is rubbed on never does. */
+export const maySpray = (op: OperationCode, code: string | undefined): boolean =>
+  isWholeCoat(op) && OPERATION_FACTS[op].byPad !== true && !isRubbedOn(code);

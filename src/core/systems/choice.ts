@@ -1,5 +1,6 @@
 import {
   computeCoatMl,
+  isRubbedOn,
   minutesFor,
   type HandCode,
   type OperationCode,
@@ -147,12 +148,12 @@ const RAW_GROUND = 1.25;
 /** Millilitres of wet paint for some coats, to the next 5, and never none. */
 export function measureCoats(
   ground: Ground,
-  { film }: Product,
+  { class: code, film }: Product,
   coats: number,
   first: boolean,
   area: number = ground.area,
 ): number {
-  const one = computeCoatMl(area, film, LOSS[ground.application]);
+  const one = computeCoatMl(area, film, LOSS[isRubbedOn(code) ? 'brush_roll' : ground.application]);
   return Math.max(5, Math.round((one * (coats + (first ? (RAW_GROUND - 1) * ground.pRaw : 0))) / 5) * 5);
 }
 

@@ -72,7 +72,10 @@ const SHELLACS: readonly string[] = ['shellac_primer', 'shellac_clear'];
 
 /** A coat is put on by gun or out of a can. */
 const isSprayed = ({ op, product }: Choice, { application }: Ground): boolean =>
-  product !== undefined && op !== null && isCoat(op) && (product.sprayCan || (application === 'spray' && maySpray(op)));
+  product !== undefined &&
+  op !== null &&
+  isCoat(op) &&
+  (product.sprayCan || (application === 'spray' && maySpray(op, product.class)));
 
 /** Where soft paint wears through: seats and tops, and fronts of a kitchen (common practice). */
 const isForHardPaint = ({ zone, greasy, moves }: Ground): boolean =>

@@ -4,6 +4,7 @@ import {
   findCarrier,
   findDrying,
   findProduct,
+  isRubbedOn,
   PAINT_FACTS,
   type Carrier,
   type FilmFact,
@@ -122,7 +123,7 @@ function makeProduct(
     film,
     carrier: findCarrier(code),
     sprayCan,
-    sittingMin: measureSitting({ carrier: findCarrier(code), sprayCan, gun }),
+    sittingMin: measureSitting({ carrier: findCarrier(code), sprayCan, gun: gun && !isRubbedOn(code) }),
     recoatH: Math.round(film.recoatH * factor * 2) / 2,
     handleH: Math.max(film.recoatH, Math.round(film.handleH * factor * 2) / 2),
   };

@@ -14,7 +14,7 @@ export function sittingOf(
   return measureSitting({
     carrier: findCarrier(code),
     sprayCan: findProduct(code)?.sprayCan === true,
-    gun: application === 'spray' && maySpray(op),
+    gun: application === 'spray' && maySpray(op, code),
   });
 }
 

@@ -1,11 +1,12 @@
 import { PAINT_FACTS, PAINTS, type PaintCode } from '../knowledge';
 import { measureCoats, pass, type Choice, type Step } from './choice';
+import { coatMinutes, coatsWaitH, coatStep, offer, sandBetween } from './coats';
 import { contrastOf, forecastCoats, forecastOver, listFarSide, type Cover } from './cover';
 import { bleedsAfter, type Ground } from './ground';
 import { isBanded, makeHandSteps } from './hand-rules';
 import { isOffered, type Product } from './product';
 import type { StepReason } from './reasons';
-import { coatMinutes, coatsWaitH, coatStep, offer, planProof, proofStep, sandBetween } from './stages-coats';
+import { planProof, proofStep } from './stages-coats';
 import type { Stage } from './stages-ground';
 import type { SurfaceState } from './surface-state';
 

@@ -5,14 +5,14 @@ import {
   CLEAR_MATERIALS,
   FILM_FACTS,
   leavesBare,
-  minutesFor,
   WORK_RATES,
   type ClearCode,
   type FinishCode,
   type TopcoatCode,
   type WorkRate,
 } from '../knowledge';
-import { measureCoats, pass, roundMinutes, step, take, work, type Choice, type Step } from './choice';
+import { measureCoats, pass, step, take, work, type Choice, type Step } from './choice';
+import { coatMinutes, coatStep, sandBetween, tinOf } from './coats';
 import { hasFinish, hasSubstrate, sumWhere, type Ground } from './ground';
 import type { Product } from './product';
 import type { StepReason } from './reasons';
@@ -107,7 +107,15 @@ export function barrierWith(products: readonly Product[], ground: Ground): Choic
     .filter(({ class: code }) => code === CLEAR_BARRIER)
     .map((product) => {
       const ml = measureCoats(ground, product, 1, false);
-      const own = coatOf('prime', product, 1, clearMinutes(product, 1, ground), ml, 'parts_coats');
+      const own = coatStep(
+        'prime',
+        product,
+        1,
+        coatMinutes('clear', product, 1, ground),
+        ml,
+        [{ code: 'parts_coats' }],
+        ground,
+      );
       return take('prime', { primers: [{ code: CLEAR_BARRIER, coats: 1 }] }, [own], {
         product,
         coats: 1,
@@ -150,16 +158,10 @@ const wakesWith = (ground: Ground): ClearCode =>
   OILS.find((code) => isLikely(ground, FILM_FACTS[code].becomes)) ?? 'wax';
 const OILS = ['wipe_on_oil', 'hardwax_oil'] as const;
 
-const clearMinutes = ({ class: code }: Pick<Product, 'class'>, coats: number, { size }: Ground): number =>
-  roundMinutes(
-    minutesFor({ ...WORK_RATES.clear, perM2: code in CLEAR_FACTS ? CLEAR_FACTS[code as ClearCode].perM2 : 9 }, size) *
-      coats,
-  );
-
 /** A third of a coat, on a fine pad, buffed or wiped off. */
 function refreshWith(product: Product, ground: Ground): Choice {
   const ml = Math.max(5, Math.round(measureCoats(ground, product, 1, false) / 15) * 5);
-  const minutes = clearMinutes(product, 1, ground);
+  const minutes = coatMinutes('clear', product, 1, ground);
   const own = step(
     'refresh',
     'refresh',
@@ -169,7 +171,7 @@ function refreshWith(product: Product, ground: Ground): Choice {
     {
       class: product.class,
       ml,
-      ...(product.tins[0] ? { product: product.tins[0].id } : {}),
+      ...tinOf(product),
     },
   );
   return take('refresh', { topcoat: product.class as TopcoatCode, topcoats: 1 }, [own], {
@@ -200,54 +202,9 @@ function coatWood(product: Product, coats: number, state: SurfaceState, ground: 
     bare && product.carrier === 'water' && state.primers.length === 0 && ground.look !== 'stain'
       ? [raiseGrain(ground)]
       : [];
-  const between = sanded && coats > 1 ? [sandClear(coats, ground)] : [];
-  const coat = coatOf('topcoat', product, coats, clearMinutes(product, coats, ground), ml, 'wood_wants_protection');
+  const between = sanded ? sandBetween(product, coats, ground) : [];
+  const minutes = coatMinutes('clear', product, coats, ground);
+  const coat = coatStep('topcoat', product, coats, minutes, ml, [{ code: 'wood_wants_protection' }], ground);
   const steps = [...before, coat, ...between];
   return take('topcoat', { topcoat: code, topcoats: coats }, steps, { product, coats, ml, splashes: 0 });
-}
-
-function sandClear(coats: number, ground: Ground): Step {
-  const { once, ...rate } = WORK_RATES.denib;
-  const minutes = minutesFor(rate, ground.size) * (coats - 1);
-  return step(
-    'denib',
-    'sand_between',
-    minutes,
-    0,
-    { code: 'nibs_show' },
-    {
-      grit: 320,
-      coats: coats - 1,
-      between: true,
-      once: once * (coats - 1),
-    },
-  );
-}
-
-function coatOf(
-  op: 'prime' | 'topcoat',
-  product: Product,
-  coats: number,
-  minutes: number,
-  ml: number,
-  why: 'wood_wants_protection' | 'parts_coats',
-): Step {
-  const { recoatH, film } = product;
-  return step(
-    op,
-    'coat',
-    minutes,
-    recoatH * coats,
-    [
-      { code: why },
-      ...(recoatH > film.recoatH ? [{ code: 'slower_in_this_air' as const, labelH: film.recoatH, airH: recoatH }] : []),
-    ],
-    {
-      class: product.class,
-      coats,
-      recoatH,
-      ml,
-      ...(product.tins[0] ? { product: product.tins[0].id } : {}),
-    },
-  );
 }

@@ -3,7 +3,6 @@ import {
   HARDWARE,
   leavesBare,
   minutesFor,
-  mostThinningPct,
   PAINT_FACTS,
   PRIMER_FACTS,
   PRIMERS,
@@ -14,13 +13,12 @@ import {
   type PrepCode,
   type PrimerCode,
   type TopcoatCode,
-  type WorkRate,
-  type WorkSize,
 } from '../knowledge';
 import type { Treatment } from '../dossier';
 import type { PrimerTint } from '../film';
-import { CREDIBLE, mostLikelyState } from '../survey';
-import { measureCoats, needed, pass, roundMinutes, step, take, whyNeed, work, type Choice, type Step } from './choice';
+import { mostLikelyState } from '../survey';
+import { measureCoats, needed, pass, step, take, whyNeed, work, type Choice, type Step } from './choice';
+import { coatMinutes, coatsWaitH, coatStep, offer, sandBetween, tinOf } from './coats';
 import { forecastCoats, listContrasts, listFarSide } from './cover';
 import { cureDaysOf, isOfGrip, listAskedKinds, type Requirement } from '../proof';
 import { bleedsAfter, isBleeding, showsWood, type Ground } from './ground';
@@ -33,11 +31,6 @@ import { barrierWith, clearCoats, stainSteps } from './stages-clear';
 import { hardwareMinutes, isHandle, type Stage } from './stages-ground';
 import type { StepName } from './step-name';
 import type { SurfaceState } from './surface-state';
-
-const isCode = <T extends string>(codes: readonly T[], product: Pick<Product, 'class'>): boolean =>
-  (codes as readonly string[]).includes(product.class);
-export const offer = <T extends string>(products: readonly Product[], codes: readonly T[]): Product[] =>
-  products.filter((product) => isCode(codes, product));
 
 /** Knots and single stains get a seal of their own before the whole-face primer, where there are any. */
 export const SPOT_SEALING: Stage = {
@@ -192,54 +185,6 @@ function primeWith(products: readonly Product[], state: SurfaceState, ground: Gr
 function recoatAsBlocker({ recoatH }: Product, code: PrimerCode, ground: Ground, prep: PrepCode): number {
   const between = isBleeding(ground, prep) ? (PRIMER_FACTS[code].blocksFrom?.betweenH ?? 0) : 0;
   return Math.max(recoatH, between);
-}
-
-/** Minutes of so many coats on a face: by brush and roller or by gun. A door is turned for its second face. */
-export function coatMinutes(
-  kind: 'prime' | 'paint' | 'clear',
-  { class: code }: Pick<Product, 'class'>,
-  coats: number,
-  ground: Ground,
-  areaM2: number = ground.area,
-): number {
-  const factor = isCode(PRIMERS, { class: code }) ? (PRIMER_FACTS[code as PrimerCode].handsFactor ?? 1) : 1;
-  return roundMinutes(minutesFor(rateOf(kind, code, ground), coatSize(ground, areaM2)) * coats * factor);
-}
-
-function rateOf(kind: 'prime' | 'paint' | 'clear', code: string, { application }: Ground): WorkRate {
-  if (code === 'wax') return WORK_RATES.wax;
-  if (application !== 'brush_roll') return kind === 'prime' ? WORK_RATES.prime_gun : WORK_RATES.paint_gun;
-  return WORK_RATES[kind];
-}
-
-/** A face as it is coated. */
-function coatSize({ size, zone }: Ground, areaM2: number): WorkSize {
-  return { ...size, areaM2, parts: size.parts * (zone.role === 'door' ? 2 : 1) };
-}
-
-/** Sanding between the coats of one product: a step of its own, where there is more than one. */
-export function sandBetween({ film }: Product, coats: number, ground: Ground, areaM2: number = ground.area): Step[] {
-  // What has a quick window is built up in it, coat on fresh coat.
-  if (coats < 2 || film.quickRecoat) return [];
-  // Where only what is rough is sanded, half of it (estimate).
-  const share = (coats - 1) * (ground.schools.between === 'denib_every' ? 1 : 0.5);
-  const { once, ...rate } = WORK_RATES.denib;
-  const minutes = minutesFor(rate, { ...ground.size, areaM2 }) * share;
-  return [
-    step(
-      'denib',
-      'sand_between',
-      minutes,
-      0,
-      { code: 'nibs_show' },
-      {
-        grit: 220,
-        coats: coats - 1,
-        between: true,
-        once: once * (coats - 1),
-      },
-    ),
-  ];
 }
 
 interface Proof {
@@ -452,52 +397,7 @@ function closing(last: Product | undefined): Step[] {
   ];
 }
 
-/** Hours from the first coat until the next thing: coats of a can go on fresh, within its window. */
-export const coatsWaitH = ({ film, recoatH }: Pick<Product, 'film' | 'recoatH'>, coats: number): number =>
-  (film.quickRecoat?.fromH ?? recoatH) * (coats - 1) + recoatH;
-
 const noWork = (own: Step): Step => ({ ...own, minutes: 0 });
-
-const tinOf = (product: Product): { product?: string } => (product.tins[0] ? { product: product.tins[0].id } : {});
-
-export function coatStep(
-  op: 'prime' | 'paint' | 'topcoat',
-  product: Product,
-  coats: number,
-  minutes: number,
-  ml: number,
-  why: StepReason[],
-  ground: Ground,
-  colour?: string,
-): Step {
-  const { class: code, film, recoatH } = product;
-  const slower: StepReason[] =
-    recoatH > film.recoatH ? [{ code: 'slower_in_this_air', labelH: film.recoatH, airH: recoatH }] : [];
-  return step(
-    op,
-    'coat',
-    minutes,
-    coatsWaitH(product, coats),
-    [...why, ...slower, ...whyThisGun(op, product, ground)],
-    {
-      class: code,
-      coats,
-      recoatH,
-      ml,
-      ...(colour === undefined ? {} : { colour }),
-      ...tinOf(product),
-    },
-  );
-}
-
-function whyThisGun(op: string, { class: code, tins }: Product, ground: Ground): StepReason[] {
-  if (ground.application !== 'spray') return [];
-  const onSlick = ground.slickness[2] >= CREDIBLE;
-  const most = mostThinningPct(code, { labelPct: tins[0]?.max_thinning_pct, gun: true, onSlick });
-  if (most === 0) return [{ code: 'never_thin' }];
-  if (op === 'prime' && ground.pRaw > 0.3) return [{ code: 'brush_into_pores' }];
-  return [{ code: 'thin_by_label', share: most / 100 }];
-}
 
 /** Tells the primer steps of a chain what tint the paint over them asks for. */
 export function tintPrimers(steps: readonly Step[], tint: PrimerTint | null): Step[] {

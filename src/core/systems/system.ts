@@ -225,7 +225,8 @@ function judgeFumes(
   if (carriers.includes('two_part')) return 'two_part';
   const melted = zones.some(({ steps }) => steps.some(({ op }) => op === 'reamalgamate'));
   if (melted || carriers.some(hasStrongFumes)) return 'solvent';
-  const sprayed = application === 'spray' && zones.some(({ steps }) => steps.some(({ op }) => maySpray(op)));
+  const sprayed =
+    application === 'spray' && zones.some(({ steps }) => steps.some(({ op, class: code }) => maySpray(op, code)));
   return sprayed ? 'mist' : 'low';
 }
 

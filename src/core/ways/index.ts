@@ -1,1 +1,1 @@
-export { listWays, type AgainstWood, type Way, type WayCode, type Ways } from './ways';
+export { listWays, type AgainstWood, type Way, type Ways } from './ways';

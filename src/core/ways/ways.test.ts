@@ -1,6 +1,15 @@
 import type { Dossier, Goal, Zone } from '../dossier';
-import { CLEAR_FACTS, RECOAT_OVER, TOPCOATS, type ClearCode, type FinishCode, type SubstrateCode } from '../knowledge';
-import { planPiece } from '../systems';
+import { tellTraits, type Sale } from '../earned';
+import {
+  CLEAR_FACTS,
+  RECOAT_OVER,
+  TOPCOATS,
+  type ClearCode,
+  type FinishCode,
+  type SubstrateCode,
+  type WayCode,
+} from '../knowledge';
+import { planPiece, type Step } from '../systems';
 import { listWays } from './ways';
 
 const piece = (
@@ -13,11 +22,12 @@ const piece = (
   piece: { kind: 'sideboard', history: { era: '1940_1977', painted_before: 'no' }, ...more },
   zones: [{ id: 'z', role: 'side', area_m2: 1, stated, ...zone }],
   goal,
+  money: { currency: 'EUR', sale: { low: 150, likely: 200, high: 260 } },
 });
 const TEAK = { substrate: 'oily_tropical_wood', finish: 'oil' } as const;
 const PINE = { substrate: 'clear_softwood', finish: 'varnish_oil' } as const;
 const BOARD = { substrate: 'melamine_board', finish: 'factory_film' } as const;
-const money = { expected: 200, hourRate: 15 };
+const money = { sales: [], hourRate: 15 };
 
 describe('paint, refresh or refinish', () => {
   it('stand side by side for wood, each with hands, days, money and chance; board is only painted', () => {
@@ -38,7 +48,55 @@ describe('paint, refresh or refinish', () => {
     expect(sells(piece(TEAK)).map((price) => Math.round(price!))).toEqual([150, 200, 230]);
     expect(sells(piece(PINE)).map((price) => Math.round(price!))).toEqual([220, 180, 200]);
     expect(listWays(piece(TEAK), money).best!.way).not.toBe('paint');
-    expect(listWays(piece(TEAK), { hourRate: 15 }).best).toBeNull();
+    const { money: _money, ...unpriced } = piece(TEAK);
+    expect(listWays(unpriced, money).best).toBeNull();
+  });
+
+  const clearSteps = (topcoat: 'wb_clear' | 'wipe_on_oil', wishes: Goal): readonly Step[] => {
+    const own = piece({ substrate: 'closed_grain_hardwood', finish: 'bare' }, { look: 'clear', ...wishes });
+    const stack = { prep: 'sand_bare' as const, primers: [], paint: null, paint_coats: 0, topcoat };
+    const treatment = { prep: 'sand_bare' as const, primer: 'none' as const, coats: 0, clear: topcoat };
+    const chosen = { at: '2026-01-01T00:00:00Z', zones: [{ id: 'z', treatment, stack }] };
+    return planPiece({ ...own, chosen }).taken!.system!.zones[0]!.steps;
+  };
+
+  it('are priced by own sales of such pieces made so, before any usual share', () => {
+    const own = piece(TEAK);
+    const sold = (way: WayCode, price: number): Sale => ({ ...tellTraits(own), way, price });
+    const { money: _money, ...unpriced } = own;
+    const of = (dossier: Dossier, sales: Sale[]) =>
+      listWays(dossier, { ...money, sales }).ways.map(({ sells, bySales }) => [Math.round(sells!), bySales]);
+    // Three painted ones alone: the others by what admired wood brings against that, 0.75 : 1 : 1.15.
+    expect(
+      of(
+        unpriced,
+        [150, 150, 150].map((price) => sold('paint', price)),
+      ),
+    ).toEqual([
+      [150, true],
+      [200, false],
+      [230, false],
+    ]);
+    // Six refreshed ones at 300 count twice what is typed does, which stands for three.
+    const [paint, refresh] = of(
+      own,
+      Array.from({ length: 6 }, () => sold('refresh', 300)),
+    );
+    expect(paint).toEqual([150, false]);
+    expect(refresh).toEqual([Math.round(300 ** (2 / 3) * 200 ** (1 / 3)), true]);
+  });
+
+  it('are sprayed where a gun is used, but oil is rubbed in', () => {
+    const minutes = (topcoat: 'wb_clear' | 'wipe_on_oil', application: 'brush_roll' | 'spray'): number =>
+      clearSteps(topcoat, { application }).find(({ op }) => op === 'topcoat')!.minutes;
+    expect(minutes('wb_clear', 'spray')).toBeLessThan(minutes('wb_clear', 'brush_roll') * 0.7);
+    expect(minutes('wipe_on_oil', 'spray')).toBe(minutes('wipe_on_oil', 'brush_roll'));
+  });
+
+  it('sand clear coats as the owner sands all: between each, or only where it is rough', () => {
+    const minutes = (between: 'denib_every' | 'only_if_rough'): number =>
+      clearSteps('wb_clear', { schools: { between } }).find(({ name }) => name === 'sand_between')!.minutes;
+    expect(minutes('only_if_rough')).toBeLessThan(minutes('denib_every'));
   });
 
   it('know a wood top over a painted body, and the owner’s own wish', () => {

@@ -47,7 +47,7 @@ export function listCautions(
   if (product?.carrier === 'two_part') codes.push('two_part');
   if (product && hasStrongFumes(product.carrier)) codes.push('fumes');
   if (product?.ragsHeat) codes.push('oily_rags');
-  if (maySpray(op) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
+  if (maySpray(op, code) && (application === 'spray' || application === 'aerosol')) codes.push('spray');
   if (dust === 'sanding') codes.push('dust');
   if (fact.cleans) codes.push('cleaners');
   codes.push(...((task.hand && HAND_FACTS[task.hand].cautions) ?? []));

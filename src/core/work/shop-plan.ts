@@ -184,7 +184,7 @@ function describeProduct(
   if (!isFilm(code) || !isCoat(op)) return OPERATION_FACTS[op].dries ? { air: 'waterborne' } : {};
   const carrier = findCarrier(code);
   const tin = task.product ?? code;
-  const gun = application === 'spray' && maySpray(op);
+  const gun = application === 'spray' && maySpray(op, code);
   const aerosol = findProduct(code)?.sprayCan === true;
   const potLifeH = tins.find(({ id }) => id === task.product)?.pot_life_h ?? FILM_FACTS[code].potLifeH;
   const touchMin = Math.round(listFilmTimes(code, undefined, climate).touchH * 60);

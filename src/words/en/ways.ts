@@ -1,7 +1,7 @@
-import { DEFECT_FACTS } from '@/core/knowledge';
+import { DEFECT_FACTS, type WayCode } from '@/core/knowledge';
 import { lowerFirst } from '@/core/shared';
 import { sayDecimal } from './numbers';
-import type { AgainstWood, Way, WayCode, Ways } from '@/core/ways';
+import type { AgainstWood, Way, Ways } from '@/core/ways';
 
 const NAMES: Record<WayCode, string> = { paint: 'Paint', refresh: 'Refresh', refinish: 'Refinish' };
 
@@ -25,17 +25,25 @@ export const sayWood = ({ admired, against }: Pick<Ways, 'admired' | 'against'>)
     ...against.map(sayAgainst),
   ].join(' ');
 
-/** Told once, where paint is wished and the wood would leave more. */
-export const sayWorthMore = ({ best }: Pick<Ways, 'best'>): string | null =>
-  best && best.way !== 'paint' && !best.wished ? `Worth more as wood: ${lowerFirst(NAMES[best.way])} it.` : null;
+/** Told once, where paint is wished and the wood would leave more; `sayMoney`: an amount in the major unit. */
+export function sayWorthMore(
+  { best, ways }: Pick<Ways, 'best' | 'ways'>,
+  sayMoney: (amount: number) => string,
+): string | null {
+  if (!best || best.way === 'paint' || best.wished) return null;
+  const painted = ways.find(({ way }) => way === 'paint')?.leaves;
+  const against = painted === null || painted === undefined ? '' : `, painted ${sayMoney(painted)}`;
+  return `Worth more as wood: ${lowerFirst(NAMES[best.way])} it. Leaves about ${sayMoney(best.leaves!)}${against}.`;
+}
 
 export const WAYS_WORDS = {
   title: 'Paint it, or keep the wood?',
   noWay: 'The rules leave no way.',
   takes: (minutes: number, hours: number, chance: string) =>
     `${sayDecimal(minutes / 60, 1)} h of hands, ${sayDays(hours)}, ${chance} go wrong`,
-  brings: (sells: string, leaves: string) => `Sells for about ${sells}, leaves ${leaves}`,
-  estimate: 'Prices by way are estimates.',
+  brings: (sells: string, leaves: string, bySales: boolean) =>
+    `Sells for about ${sells}${bySales ? ' by your own sales' : ''}, leaves ${leaves}`,
+  estimate: 'Prices that are not by your own sales are estimates.',
   noPrice: 'Say under Buy what it should sell for, and each way shows what it leaves.',
   best: 'leaves most',
 };

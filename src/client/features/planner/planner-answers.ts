@@ -3,6 +3,7 @@ import { proposeForZone } from '@/core/piece';
 import { listRecoveries, type Recoveries } from '@/core/trouble';
 import { listRecipes, type MixRequest, type Recipe } from '@/core/mix';
 import { judgeDoor, type Door } from '@/core/price';
+import type { Sale } from '@/core/earned';
 import { listWays, type Ways } from '@/core/ways';
 import { markText } from '@/core/shared';
 import type { Air, StartPace, Workshop } from '@/core/workshop';
@@ -37,7 +38,7 @@ export type PlannerRequest =
   | { kind: 'plan'; dossier: Dossier }
   | { kind: 'alternatives'; dossiers: Dossier[] }
   | { kind: 'turning_points'; dossier: Dossier }
-  | { kind: 'ways'; dossier: Dossier; expected?: number; hourRate: number }
+  | { kind: 'ways'; dossier: Dossier; sales: readonly Sale[]; hourRate: number }
   | { kind: 'proposal'; dossier: Dossier; zone: string }
   | { kind: 'recoveries'; dossier: Dossier; trouble: string; now: string; air: Air[] }
   | { kind: 'door'; dossier: Dossier; paced: Pick<Dossier, 'log'>[]; start?: StartPace }

@@ -35,12 +35,12 @@ const hasWish = ({ goal = {}, chosen }: Dossier): boolean =>
 function WayList({ dossier, told, onPick }: WaysProps & { told: Ways }) {
   const { sayMoney } = useMeasures();
   const { ways, best } = told;
-  const hintOf = ({ system, sells, leaves }: Way): string => {
+  const hintOf = ({ system, sells, leaves, bySales }: Way): string => {
     if (!system) return WAYS_WORDS.noWay;
     const takes = WAYS_WORDS.takes(system.handsOnMin, system.elapsedH, formatChance(system.risk.overall));
     return sells === null || leaves === null
       ? takes
-      : `${takes}. ${WAYS_WORDS.brings(sayMoney(sells), sayMoney(leaves))}`;
+      : `${takes}. ${WAYS_WORDS.brings(sayMoney(sells), sayMoney(leaves), bySales)}`;
   };
   return (
     <Column gap="$s">

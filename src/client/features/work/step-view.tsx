@@ -33,7 +33,7 @@ export function StepView({ view, task, onLog }: StepViewProps) {
   const { application } = view.piece.dossier.goal ?? {};
   const facts = listFacts(task, zones, application);
   const drawings = listDrawings(task, zones, application);
-  const sprays = application === 'spray' && maySpray(task.op);
+  const sprays = application === 'spray' && maySpray(task.op, task.class);
   const area = zones.reduce((sum, { area_m2 = 0 }) => sum + area_m2, 0);
   const cans = isWholeCoat(task.op) && task.class && findProduct(task.class)?.sprayCan ? countCans(area, 1) : 0;
   const done = (): void =>
