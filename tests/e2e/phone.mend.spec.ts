@@ -136,12 +136,12 @@ test('a cabinet that bleeds: from the complaint over what happened to a way out 
 
   // Waiting and more paint are no way out; the one that is recommended is taken.
   await page.getByRole('radio', { name: 'Way out' }).click();
-  await expect(page.getByRole('article', { name: 'Seal over, paint again' })).toContainText('Recommended');
+  await expect(page.getByRole('article', { name: 'Seal over, coat again' })).toContainText('Recommended');
   await page.getByRole('button', { name: /^Not these: / }).click();
   await expect(page.getByText('It does not clear up by waiting: it goes on coming.')).toBeVisible();
   await expect(page.getByText(/It costs about 35 % of the price, 53/)).toBeVisible();
   await expectBigTargets(page);
-  await page.getByRole('button', { name: 'Take this way out: Seal over, paint again' }).click();
+  await page.getByRole('button', { name: 'Take this way out: Seal over, coat again' }).click();
   await expect(page.getByRole('region', { name: 'This step' })).toBeVisible();
 
   // It is the plan now, for this face alone; what failed is kept, with what was believed of it.

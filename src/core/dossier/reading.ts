@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
+import { PATCH_LOOK_CODES, TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
 
 const ASTM_B_CLASSES = ['5B', '4B', '3B', '2B', '1B', '0B'] as const;
 export const ASTM_A_CLASSES = ['5A', '4A', '3A', '2A', '1A', '0A'] as const;
@@ -36,6 +36,12 @@ const SHAPES: Record<TestKindFact['reads'], readonly Shape[]> = {
   ],
 };
 
+/** What may stand beside it: how sure a picture is, and how a patch of a clear finish looks. */
+const BESIDE: Shape = {
+  confidence: z.number().min(0).max(1),
+  looks: z.array(z.enum(PATCH_LOOK_CODES)).max(PATCH_LOOK_CODES.length),
+};
+
 export interface ReadingProblem {
   path: string[];
   params: Record<string, string | number | readonly string[]>;
@@ -49,13 +55,18 @@ export function readingProblem(kind: TestKind, reading: Record<string, unknown>)
     const allowed = shapes.map((candidate) => `{ ${Object.keys(candidate).join(', ')} }`);
     return { path: [], params: { problem: 'wrong_reading', kind, allowed } };
   }
-  const confidence = 'confidence' in reading ? { confidence: z.number().min(0).max(1) } : {};
-  for (const [field, schema] of Object.entries({ ...shape, ...confidence })) {
+  const beside = Object.fromEntries(Object.entries(BESIDE).filter(([field]) => field in reading));
+  for (const [field, schema] of Object.entries({ ...shape, ...beside })) {
     if (schema.safeParse(reading[field]).success) continue;
-    const wanted = schema instanceof z.ZodEnum ? { allowed: schema.options.map(String) } : rangeOf(schema);
+    const wanted = listAllowed(schema) ?? rangeOf(schema);
     return { path: [field], params: { problem: 'wrong_reading', kind, ...wanted } };
   }
   return null;
+}
+
+function listAllowed(schema: z.ZodType): { allowed: string[] } | null {
+  const single = schema instanceof z.ZodArray ? schema.element : schema;
+  return single instanceof z.ZodEnum ? { allowed: single.options.map(String) } : null;
 }
 
 function rangeOf(schema: z.ZodType): { type: string; min: number; max: number } {

@@ -284,6 +284,7 @@ export const troubleSchema = z
             mode: z.enum(['adhesion', 'bleed']),
             prep: z.enum(PREPS),
             primer: z.enum([...PRIMERS, 'none']),
+            clear: z.enum(TOPCOATS).exclude(['none']).optional(),
             p: share,
           })
           .optional(),
@@ -322,6 +323,8 @@ export const experienceSchema = z.looseObject({
   finish: z.enum(FINISHES),
   prep: z.enum(PREPS),
   primer: z.enum([...PRIMERS, 'none']),
+  /** The clear finish that was tested, where the wood is shown. */
+  clear: z.enum(TOPCOATS).exclude(['none']).optional(),
   product: z.string().max(64).optional(),
   held: z.number().min(0).max(1_000_000),
   failed: z.number().min(0).max(1_000_000),

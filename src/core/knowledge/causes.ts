@@ -16,7 +16,10 @@ export type GroundFact =
   | 'open_grain'
   | 'odour'
   | 'dark'
-  | 'thin_face';
+  | 'thin_face'
+  | 'blotching'
+  | 'oily'
+  | 'oiled';
 
 export interface CauseFact {
   /**
@@ -94,6 +97,14 @@ export const CAUSE_FACTS: Record<CauseCode, CauseFact> = {
   not_scored: { cures: { touch_up: 0.95, recoat: 0.95, strip: 0.97 }, basis: 'practice' },
   not_cured: { findings: { used_before_cured: '+++', moved_before_cured: '++', shut_before_hard: '+++', too_cold: '+', too_damp: '+' }, cures: { wait: 0.9, ease: 0.85, recoat: 0.9, strip: 0.95 }, basis: 'practice' },
   soft_paint: { cures: { ease: 0.3, recoat: 0.85, strip: 0.95 }, basis: 'practice' },
+  not_conditioned: { ground: 'blotching', cures: { recoat: 0.2, strip: 0.85 }, basis: 'practice' },
+  sanded_unevenly: { cures: { strip: 0.93 }, basis: 'practice' },
+  glue_left: { cures: { strip: 0.9 }, basis: 'practice' },
+  oil_left_on: { cures: { recoat: 0.95, strip: 0.97 }, basis: 'practice' },
+  oily_wood: { ground: 'oily', cures: { wait: 0.4, recoat: 0.3, strip: 0.85 }, basis: 'practice' },
+  heat_or_wet: { cures: { recoat: 0.95, strip: 0.97 }, basis: 'practice' },
+  soft_finish: { cures: { recoat: 0.7, strip: 0.9 }, basis: 'practice' },
+  film_over_oil: { findings: { clear_over_oil: '+++' }, ground: 'oiled', cures: { strip: 0.93 }, mode: 'adhesion', basis: 'practice' },
   coats_on_running_faces: { cures: { ease: 0.95 }, basis: 'practice' },
   water_in_edge: { cures: { touch_up: 0.8, strip: 0.85 }, basis: 'practice' },
   smell_not_sealed: { ground: 'odour', cures: { seal_over: 0.9, strip: 0.9 }, asks: 'block', basis: 'practice' },
@@ -136,12 +147,12 @@ export const CLUE_SPEAKS: { [C in ClueCode]: Record<(typeof CLUE_FACTS)[C]['answ
   },
   where: {
     knots: { knots: '+++', dye_or_tannin: '---', filler_pulled_tannin: '---' },
-    rings: { thin_blocker: '+', no_stain_block: '+', knots: '--', dye_or_tannin: '--', filler_pulled_tannin: '--' },
-    joints_or_fills: { filler_pulled_tannin: '+++', pooled_in_corner: '++', knots: '--', dye_or_tannin: '--' },
-    all_over: { no_stain_block: '+', dye_or_tannin: '++', self_blocking_wait_skipped: '+', knots: '---', filler_pulled_tannin: '---', heavy_coat: '+' },
+    rings: { heat_or_wet: '++', used_before_cured: '+', thin_blocker: '+', no_stain_block: '+', knots: '--', dye_or_tannin: '--', filler_pulled_tannin: '--' },
+    joints_or_fills: { filler_pulled_tannin: '+++', glue_left: '+++', not_conditioned: '--', pooled_in_corner: '++', knots: '--', dye_or_tannin: '--' },
+    all_over: { not_conditioned: '+', glue_left: '---', soft_finish: '++', heat_or_wet: '--', no_stain_block: '+', dye_or_tannin: '++', self_blocking_wait_skipped: '+', knots: '---', filler_pulled_tannin: '---', heavy_coat: '+' },
     thin_places: { thin_blocker: '+++', knots: '-', filler_pulled_tannin: '-', no_stain_block: '--', self_blocking_wait_skipped: '-' },
-    edges: { thin_blocker: '++', pooled_in_corner: '++', filler_pulled_tannin: '-', knots: '-' },
-    patches: { dye_or_tannin: '-', filler_pulled_tannin: '+' },
+    edges: { sanded_unevenly: '++', thin_blocker: '++', pooled_in_corner: '++', filler_pulled_tannin: '-', knots: '-' },
+    patches: { dye_or_tannin: '-', filler_pulled_tannin: '+', not_conditioned: '++', sanded_unevenly: '+', glue_left: '+' },
   },
   when: {
     at_once: { solvent_over_soft: '+++', silicone: '+', grease: '+', coat_over_undried: '-', window_missed: '--', self_blocking_wait_skipped: '+' },
@@ -164,22 +175,22 @@ export const CLUE_SPEAKS: { [C in ClueCode]: Record<(typeof CLUE_FACTS)[C]['answ
     substrate_itself: { face_lifting: '+++', shaken: '---', loaded_foam: '---', moisture: '-', old_coat_failing: '-', not_dulled: '---', wrong_primer: '---', thinned_primer: '---', dirty: '---' },
   },
   flake_back: {
-    clean: { not_dulled: '+++', wrong_primer: '++', wax_or_silicone: '--', dirty: '--', old_coat_failing: '---' },
+    clean: { window_missed: '++', not_dulled: '+++', wrong_primer: '++', wax_or_silicone: '--', dirty: '--', old_coat_failing: '---' },
     old_paint: { old_coat_failing: '+++', not_dulled: '---', wrong_primer: '---', dirty: '--', wax_or_silicone: '--' },
-    greasy: { dirty: '+++', wax_or_silicone: '+', not_dulled: '-', wrong_primer: '-', old_coat_failing: '---' },
+    greasy: { film_over_oil: '+++', dirty: '+++', wax_or_silicone: '+', not_dulled: '-', wrong_primer: '-', old_coat_failing: '---' },
     waxy: { wax_or_silicone: '+++', dirty: '-', not_dulled: '--', wrong_primer: '--', old_coat_failing: '---' },
   },
   film_age_h: {
     before: { tested_too_early: '+++', not_cured: '++' },
-    after: { tested_too_early: '---', not_cured: '---', soft_paint: '++' },
+    after: { tested_too_early: '---', not_cured: '---', soft_paint: '++', oil_left_on: '+' },
   },
   used_after_d: {
     before: { used_before_cured: '+++', knock: '-' },
-    after: { used_before_cured: '---', knock: '+' },
+    after: { used_before_cured: '---', knock: '+', soft_finish: '+' },
   },
   pattern: {
-    even: { not_dulled: '+', wrong_primer: '++', thinned_primer: '++', tested_too_early: '+', wax_or_silicone: '--', dirty: '--', oil_over_pale: '+++', bleed: '---', smoke: '+', touched_up: '---', wb_clear_over_dark: '+', damp: '-', not_filled: '+', filler_sank: '-' },
-    patches: { dirty: '++', wax_or_silicone: '++', not_dulled: '+', wrong_primer: '-', thinned_primer: '-', old_coat_failing: '+', oil_over_pale: '---', bleed: '+++', touched_up: '++', uneven_absorption: '++', damp: '+' },
+    even: { oily_wood: '++', film_over_oil: '++', not_conditioned: '-', not_dulled: '+', wrong_primer: '++', thinned_primer: '++', tested_too_early: '+', wax_or_silicone: '--', dirty: '--', oil_over_pale: '+++', bleed: '---', smoke: '+', touched_up: '---', wb_clear_over_dark: '+', damp: '-', not_filled: '+', filler_sank: '-' },
+    patches: { oil_left_on: '++', not_conditioned: '++', dirty: '++', wax_or_silicone: '++', not_dulled: '+', wrong_primer: '-', thinned_primer: '-', old_coat_failing: '+', oil_over_pale: '---', bleed: '+++', touched_up: '++', uneven_absorption: '++', damp: '+' },
   },
   feel: {
     soft: { tested_too_early: '+++', thinned_primer: '-', wrong_primer: '-', soft_paint: '++', not_cured: '++', old_coat_failing: '--' },

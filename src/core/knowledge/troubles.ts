@@ -50,7 +50,8 @@ export const CAUSES = [
   'overworked', 'loaded_roller', 'too_far_or_much_air', 'heavy_coat', 'pooled_in_corner', 'dust_left',
   'bits_in_paint', 'shaken', 'loaded_foam', 'face_lifting', 'moisture', 'uneven_absorption', 'touched_up',
   'uneven_film', 'taped_too_soon', 'tape_left_long', 'not_scored', 'not_cured', 'soft_paint',
-  'coats_on_running_faces', 'water_in_edge', 'smell_not_sealed', 'inside_left', 'steel_under_water',
+  'not_conditioned', 'sanded_unevenly', 'glue_left', 'oil_left_on', 'oily_wood', 'heat_or_wet', 'soft_finish',
+  'film_over_oil', 'coats_on_running_faces', 'water_in_edge', 'smell_not_sealed', 'inside_left', 'steel_under_water',
 ] as const;
 export type CauseCode = (typeof CAUSES)[number];
 
@@ -92,7 +93,7 @@ export type ClueCode = keyof typeof CLUE_FACTS;
 export const CLUES = Object.keys(CLUE_FACTS) as ClueCode[];
 
 /** Where one looks for it: what troubles look like from afar. */
-export const SYMPTOM_GROUPS = ['comes_off', 'comes_through', 'in_the_film', 'soft_or_swollen'] as const;
+export const SYMPTOM_GROUPS = ['comes_off', 'comes_through', 'in_the_film', 'soft_or_swollen', 'clear_finish'] as const;
 export type SymptomGroup = (typeof SYMPTOM_GROUPS)[number];
 
 export interface SymptomFact {
@@ -141,6 +142,10 @@ export const SYMPTOM_FACTS = {
   edge_swell: { group: 'soft_or_swollen', causes: { water_in_edge: 0.9 }, clues: ['damp', 'face', 'where'], leaves: 'swollen_edge', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
   odour_returns: { group: 'comes_through', causes: { smell_not_sealed: 0.6, inside_left: 0.4 }, clues: ['when', 'where', 'damp'], leaves: 'smoke_odour', worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
   rust_spots: { group: 'comes_through', causes: { steel_under_water: 0.9 }, clues: ['where', 'damp', 'colour', 'when'], leaves: 'rust', worsens: 0.7, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  blotchy: { group: 'clear_finish', causes: { not_conditioned: 0.5, sanded_unevenly: 0.35, glue_left: 0.25 }, clues: ['where', 'pattern'], worsens: 0, priceLoss: 0.2, basis: 'practice' },
+  stays_sticky: { group: 'clear_finish', causes: { oil_left_on: 0.5, not_cured: 0.3, oily_wood: 0.15, wax_or_silicone: 0.05 }, clues: ['film_age_h', 'pattern', 'damp'], worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
+  white_rings: { group: 'clear_finish', causes: { heat_or_wet: 0.6, used_before_cured: 0.35, soft_finish: 0.15 }, clues: ['used_after_d', 'where'], leaves: 'water_ring', worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
+  clear_peels: { group: 'clear_finish', causes: { film_over_oil: 0.4, wax_or_silicone: 0.25, window_missed: 0.25, old_coat_failing: 0.15 }, clues: ['flake_back', 'lets_go', 'pattern'], worsens: 0.9, priceLoss: 0.4, basis: 'practice' },
 } as const satisfies Record<string, SymptomFact>;
 export type SymptomCode = keyof typeof SYMPTOM_FACTS;
 export const SYMPTOMS = Object.keys(SYMPTOM_FACTS) as SymptomCode[];

@@ -97,7 +97,7 @@ describe('the table of classes, beside what common practice reports', () => {
   it('claims no more certainty than estimates have', () => {
     for (const finish of ['factory_film', 'bare', 'varnish_oil'] as FinishCode[])
       for (const primer of ['none', ...PRIMERS] as const) {
-        const p = expectFailure('adhesion', { substrate: 'melamine_board', finish }, 'scuff_150', primer);
+        const p = expectFailure('adhesion', { substrate: 'melamine_board', finish }, { prep: 'scuff_150', primer });
         expect(p).toBeGreaterThanOrEqual(0.01);
         expect(p).toBeLessThanOrEqual(0.99);
       }

@@ -1,10 +1,17 @@
 import {
+  CLEAR_BARRIER,
+  CLEAR_FACTS,
+  CLEAR_LOSS,
   GRIP_LOSS,
   gripGroundOf,
+  leavesBare,
   PAINT_FACTS,
   PRIMER_FACTS,
   PREP_FACTS,
+  RECOAT_OVER,
   SOFT_PAD_FACTOR,
+  type ClearCode,
+  type FinishCode,
   type GripGround,
   type PaintCode,
   type PrepCode,
@@ -49,17 +56,29 @@ export function expectLossOn(ground: GripGround, { prep, primer, paint = null }:
   return Math.min(0.95, loss * soft * straight);
 }
 
+/**
+ * Chance that a coat of clear disappoints over one old coat that is sound, 0–1; a barrier takes what the old coat would not.
+ * Example: waterborne over oil → 0.5.
+ */
+export function expectClearLoss(
+  finish: FinishCode,
+  clear: ClearCode,
+  { dewaxed, barred }: { dewaxed: boolean; barred: boolean },
+): number {
+  const met = finish === 'wax' && dewaxed ? 'bare' : finish;
+  if (met === 'bare') return CLEAR_FACTS[clear].bareLoss;
+  if (RECOAT_OVER[met].includes(barred ? CLEAR_BARRIER : clear)) return CLEAR_LOSS.recoat;
+  if (met === 'oil' || met === 'hardwax_oil') return CLEAR_LOSS.over_oil;
+  return met === 'wax' ? CLEAR_LOSS.over_wax : CLEAR_LOSS.over_other;
+}
+
 /** What a treatment would be expected to do on a surface that is known: chance of failure, 0–1. */
 export function expectFailure(
   mode: 'adhesion' | 'bleed',
   surface: Surface,
-  prep: PrepCode,
-  primer: PrimerCode | 'none',
+  treatment: { prep: PrepCode; primer: PrimerCode | 'none'; clear?: ClearCode | undefined },
 ): number {
-  return Math.min(
-    1 - LEAST_DOUBT,
-    Math.max(LEAST_DOUBT, lookUp(mode, surface, prep, primer === 'none' ? null : primer)),
-  );
+  return Math.min(1 - LEAST_DOUBT, Math.max(LEAST_DOUBT, lookUp(mode, surface, treatment)));
 }
 
 /** A table of estimates that claims to be surer than this claims too much. */
@@ -68,9 +87,11 @@ const LEAST_DOUBT = 0.01;
 function lookUp(
   mode: 'adhesion' | 'bleed',
   { substrate, finish }: Surface,
-  prep: PrepCode,
-  primer: PrimerCode | null,
+  { prep, primer: coat, clear }: Parameters<typeof expectFailure>[2],
 ): number {
+  const primer = coat === 'none' ? null : coat;
+  if (clear)
+    return expectClearLoss(leavesBare(prep) ? 'bare' : finish, clear, { dewaxed: false, barred: primer !== null });
   if (mode === 'bleed') return BLEED_LEAK[primer ? PRIMER_FACTS[primer].block : 'none'][0];
   return expectLossOn(gripGroundOf(substrate, finish), { prep, primer });
 }

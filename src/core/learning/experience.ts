@@ -1,6 +1,7 @@
 import { nameZone, type Dossier, type Experience, type Test, type Treatment } from '../dossier';
 import { showsBleed } from '../knowledge';
-import { judgeTest, limitsOf, provesNoBleed } from '../proof';
+import { clearOf, judgeTest, limitsOf, provesNoBleed } from '../proof';
+import { definedOnly } from '../shared';
 import { computeBelief, mostLikelyState } from '../survey';
 import { modeOf } from './mode';
 import { mayBleed, SERVICE_WEIGHT, type Surface } from './discounts';
@@ -83,7 +84,8 @@ function toRow(
   { mode, treatment, counts }: Pick<Patch, 'mode' | 'treatment'> & { counts: Counts },
 ): Experience {
   const { prep = 'none', primer = 'none', product } = treatment;
-  return { mode, substrate, finish, prep, primer, ...(product === undefined ? {} : { product }), ...counts };
+  const clear = clearOf(treatment);
+  return { mode, substrate, finish, prep, primer, ...definedOnly({ clear, product }), ...counts };
 }
 
 type Counts = Pick<Experience, 'held' | 'failed' | 'tests' | 'tests_held'>;
@@ -92,7 +94,7 @@ type Counts = Pick<Experience, 'held' | 'failed' | 'tests' | 'tests_held'>;
 export function addUp(rows: readonly Experience[]): Experience[] {
   const sums = new Map<string, Experience>();
   for (const row of rows) {
-    const key = [row.mode, row.substrate, row.finish, row.prep, row.primer, row.product ?? ''].join('/');
+    const key = [row.mode, row.substrate, row.finish, row.prep, row.primer, row.clear, row.product].join('/');
     const sum = sums.get(key);
     if (sum) {
       sum.held += row.held;
@@ -140,7 +142,7 @@ function groupPatches(dossier: Dossier): Patch[] {
 function keyOf(test: Test, mode: Experience['mode'], repeats: Map<string, number>): string {
   if (test.panel && test.strip) return [mode, test.panel, test.strip].join('/');
   const { prep, primer, coats, product } = test.treatment ?? {};
-  const base = [mode, test.zone, prep, primer, coats, product].join('/');
+  const base = [mode, test.zone, prep, primer, coats, clearOf(test.treatment), product].join('/');
   const moment = [base, test.kind, test.age_h, showsBleed(test.kind) ? test.reading.at : ''].join('/');
   const count = repeats.get(moment) ?? 0;
   repeats.set(moment, count + 1);
@@ -150,10 +152,7 @@ function keyOf(test: Test, mode: Experience['mode'], repeats: Map<string, number
 function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatment'> & { counts: Counts })[] {
   return (dossier.outcomes ?? []).flatMap((outcome) =>
     (dossier.chosen?.zones ?? [])
-      .filter(
-        ({ id, treatment }) =>
-          (outcome.zone ?? id) === id && (treatment.prep ?? 'none') + (treatment.primer ?? 'none') !== 'nonenone',
-      )
+      .filter(({ id, treatment }) => (outcome.zone ?? id) === id && isTreated(treatment))
       .flatMap(({ id, treatment }) => {
         const modes = outcome.outcome === 'fine' ? (['adhesion', 'bleed'] as const) : [outcome.mode ?? 'adhesion'];
         const held = outcome.outcome === 'fine' ? SERVICE_WEIGHT : 0;
@@ -163,6 +162,9 @@ function listService(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatmen
   );
 }
 
+const isTreated = (treatment: Treatment): boolean =>
+  (treatment.prep ?? 'none') !== 'none' || (treatment.primer ?? 'none') !== 'none' || clearOf(treatment) !== undefined;
+
 /**
  * A treatment that failed in use counts against itself as far as it was to blame, and one that mended a trouble counts for
  * itself, each as much as what came back from service or did not.
@@ -171,13 +173,13 @@ function listTroubles(dossier: Dossier): (Pick<Patch, 'mode' | 'zone' | 'treatme
   return (dossier.troubles ?? []).flatMap(({ id, zone, found, settled }) => {
     const blames = found?.blames;
     if (!blames) return [];
-    const { mode, prep, primer, p } = blames;
+    const { mode, prep, primer, clear, p } = blames;
     const failed = { held: 0, failed: SERVICE_WEIGHT * p, tests: 1, tests_held: 0 };
     const own = dossier.chosen?.zones.find(({ recovery }) => recovery?.trouble === id);
     const held = { held: SERVICE_WEIGHT, failed: 0, tests: 1, tests_held: 1 };
     const mended =
       settled?.how === 'mended' && own?.stack ? [{ mode, zone, treatment: own.treatment, counts: held }] : [];
-    return [{ mode, zone, treatment: { prep, primer }, counts: failed }, ...mended];
+    return [{ mode, zone, treatment: { prep, primer, ...definedOnly({ clear }) }, counts: failed }, ...mended];
   });
 }
 

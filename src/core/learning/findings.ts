@@ -1,12 +1,18 @@
 import type { Experience } from '../dossier';
-import { PRIMERS, type PrepCode, type PrimerCode, type PrepGroup } from '../knowledge';
+import { CLEAR_FACTS, PRIMERS, type ClearCode, type PrepCode, type PrimerCode, type PrepGroup } from '../knowledge';
+import { definedOnly } from '../shared';
 import { comparePosteriors, type Comparison } from './compare';
 import { groupPrep, type Surface } from './discounts';
 import { expectFailure } from './expect';
 import { describePosterior, poolExperience, updateCounts, type Posterior } from './pool';
 
-export interface Cell extends Posterior {
+/** What is put on a surface: a primer, or straight on; a clear finish where the wood is shown. */
+export interface FirstLayers {
   primer: PrimerCode | 'none';
+  clear?: ClearCode;
+}
+
+export interface Cell extends Posterior, FirstLayers {
   /** Readings of this treatment on this surface. */
   tests: number;
   /** What counts: the patches they were made on, and those that held. Readings of one patch stand or fall together. */
@@ -27,6 +33,8 @@ export interface FindingsView {
   prep: PrepGroup;
 }
 
+const CLEARS = Object.keys(CLEAR_FACTS) as ClearCode[];
+
 /** The preparation that stands for its group where a prior is looked up. */
 const STANDS_FOR: Record<PrepGroup, PrepCode> = {
   none: 'none',
@@ -40,25 +48,37 @@ export function buildFindings(experience: readonly Experience[], { mode, prep }:
   const rows = experience.filter((row) => row.mode === mode && groupPrep(row.prep) === prep);
   const surfaces = new Map<string, Surface>();
   for (const { substrate, finish } of rows) surfaces.set(`${substrate}/${finish}`, { substrate, finish });
-  const primers = (['none', ...PRIMERS] as const).filter((primer) => rows.some((row) => row.primer === primer));
+  const tried = (clear?: ClearCode): FirstLayers[] =>
+    (['none', ...PRIMERS] as const)
+      .filter((primer) => rows.some((row) => row.primer === primer && row.clear === clear))
+      .map((primer) => ({ primer, ...definedOnly({ clear }) }));
+  const under = { paint: tried(), clear: CLEARS.flatMap((clear) => tried(clear)) };
   return [...surfaces.values()]
-    .map((surface) => buildRow(surface, primers, rows, mode, STANDS_FOR[prep]))
+    .map((surface) => {
+      // A clear finish stands beside others only where one was tried: board is not asked how oil would hold.
+      const own = rows.filter((row) => row.substrate === surface.substrate && row.finish === surface.finish);
+      const layers = [
+        ...(own.some(({ clear }) => !clear) ? under.paint : []),
+        ...(own.some(({ clear }) => clear) ? under.clear : []),
+      ];
+      return buildRow(surface, layers, rows, mode, STANDS_FOR[prep]);
+    })
     .sort((a, b) => b.tests - a.tests || a.substrate.localeCompare(b.substrate));
 }
 
 function buildRow(
   surface: Surface,
-  primers: readonly (PrimerCode | 'none')[],
+  layers: readonly FirstLayers[],
   rows: readonly Experience[],
   mode: Experience['mode'],
   prep: PrepCode,
 ): FindingsRow {
-  const cells = primers
-    .map((primer): Cell => {
-      const pooled = poolExperience({ ...surface, mode, prep, primer }, rows);
-      const posterior = describePosterior(updateCounts(expectFailure(mode, surface, prep, primer), pooled));
+  const cells = layers
+    .map((own): Cell => {
+      const pooled = poolExperience({ ...surface, mode, prep, ...own }, rows);
+      const posterior = describePosterior(updateCounts(expectFailure(mode, surface, { prep, ...own }), pooled));
       const { tests, patches, patchesHeld } = pooled.own;
-      return { primer, ...posterior, tests, patches, patchesHeld };
+      return { ...own, ...posterior, tests, patches, patchesHeld };
     })
     .sort((a, b) => b.mean - a.mean);
   const tested = cells.filter(({ tests }) => tests > 0);
@@ -85,16 +105,16 @@ export function listViews(experience: readonly Experience[]): (FindingsView & { 
 
 /** What a piece's own tests say on top of what was expected, one line for each treatment tested. */
 export function listLearned(experience: readonly Experience[], tested: readonly Experience[]) {
-  return tested.map(({ mode, substrate, finish, prep, primer, product }) => {
-    const pooled = poolExperience({ mode, substrate, finish, prep, primer, product }, experience);
-    const expected = expectFailure(mode, { substrate, finish }, prep, primer);
+  return tested.map(({ mode, substrate, finish, prep, primer, clear, product }) => {
+    const pooled = poolExperience({ mode, substrate, finish, prep, primer, clear, product }, experience);
+    const expected = expectFailure(mode, { substrate, finish }, { prep, primer, clear });
     const { mean, lo, hi } = describePosterior(updateCounts(expected, pooled));
     return {
       surface: `${substrate}/${finish}`,
       prep,
       primer,
       mode,
-      ...(product === undefined ? {} : { product }),
+      ...definedOnly({ clear, product }),
       hold_mean: round(mean),
       hold_lo: round(lo),
       hold_hi: round(hi),

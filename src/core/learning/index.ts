@@ -11,6 +11,6 @@ export {
 } from './experience';
 export { findReadings, type CountedReading, type ReadingQuestion } from './readings';
 export { withExperience } from './with-experience';
-export { BLEED_LEAK, expectLoss, type FirstCoat } from './expect';
+export { BLEED_LEAK, expectClearLoss, expectLoss, type FirstCoat } from './expect';
 export { buildFindings, listLearned, listViews, type Cell, type FindingsRow, type FindingsView } from './findings';
 export { poolExperience, spreadOf, updateCounts, type Pooled } from './pool';

@@ -245,3 +245,33 @@ describe('simulated shops', () => {
     },
   );
 });
+
+describe('what was tested of clear finishes', () => {
+  const OAK_BARE = { substrate: 'open_grain_hardwood', finish: 'bare' } as const;
+  const wood = (tests: Test[]): Dossier => piece(tests, { zones: [{ id: 'top', role: 'top', stated: OAK_BARE }] });
+  const oiled = (score: number): Test =>
+    nail(score, { treatment: { prep: 'sand_bare', primer: 'none', coats: 0, clear: 'hardwax_oil' } });
+  const painted = nail(0, { treatment: { prep: 'sand_bare', primer: 'none', coats: 0, paint: 'wb_alkyd_enamel' } });
+
+  it('is told apart by the finish, and from paint without a primer', () => {
+    const rows = collectExperience(wood([oiled(0), painted]));
+    expect(rows.map(({ clear, held }) => [clear, held])).toEqual([
+      ['hardwax_oil', 1],
+      [undefined, 1],
+    ]);
+    const asked = { ...OAK_BARE, mode: 'adhesion', prep: 'sand_bare', primer: 'none' } as const;
+    expect(poolExperience({ ...asked, clear: 'hardwax_oil' }, rows).own.patches).toBe(1);
+    expect(poolExperience({ ...asked, clear: 'wb_clear' }, rows).tests).toBe(0);
+    expect(poolExperience(asked, rows).own.patches).toBe(1);
+  });
+
+  it('stands in the findings beside other finishes of that surface, starting from what is usual of it', () => {
+    const rows = collectExperience(wood([oiled(5), oiled(5)]));
+    const [own] = buildFindings(rows, { mode: 'adhesion', prep: 'bare' });
+    expect(own!.cells.map(({ clear, patches, patchesHeld }) => [clear, patches, patchesHeld])).toEqual([
+      ['hardwax_oil', 2, 0],
+    ]);
+    // Two that failed end it: the usual 3 % counts two patches.
+    expect(own!.cells[0]!.mean).toBeCloseTo((2 * 0.97) / 4, 2);
+  });
+});

@@ -1,5 +1,5 @@
 import type { Experience } from '../dossier';
-import type { PrepCode, PrimerCode } from '../knowledge';
+import type { ClearCode, PrepCode, PrimerCode } from '../knowledge';
 import { betaQuantile, type BetaCounts } from './beta';
 import { compareSurfaces, DISCOUNTS, groupPrep, PRIOR_COUNT, type Nearness, type Surface } from './discounts';
 
@@ -8,6 +8,8 @@ export interface Question extends Surface {
   mode: Experience['mode'];
   prep: PrepCode;
   primer: PrimerCode | 'none';
+  /** The clear finish, where the wood is shown. */
+  clear?: ClearCode | undefined;
   product?: string | undefined;
 }
 
@@ -55,8 +57,9 @@ export function poolExperience(question: Question, experience: readonly Experien
 }
 
 function compareQuestion(question: Question, row: Experience): Nearness | null {
-  const { mode, primer, prep } = question;
-  if (row.mode !== mode || row.primer !== primer || groupPrep(row.prep) !== groupPrep(prep)) return null;
+  const { mode, primer, prep, clear } = question;
+  if (row.mode !== mode || row.primer !== primer || row.clear !== clear || groupPrep(row.prep) !== groupPrep(prep))
+    return null;
   const surface = compareSurfaces(mode, question, row);
   if (surface !== 'same') return surface;
   // A question about the class takes every reading of it in full; one about a tin, only that tin's.

@@ -1,6 +1,6 @@
 import { nameZone, type Dossier, type Experience, type Test } from '../dossier';
-import type { FinishCode, PrepGroup, PrimerCode, SubstrateCode, TestKind } from '../knowledge';
-import { judgeTest } from '../proof';
+import type { ClearCode, FinishCode, PrepGroup, PrimerCode, SubstrateCode, TestKind } from '../knowledge';
+import { clearOf, judgeTest } from '../proof';
 import { computeBelief, mostLikelyState } from '../survey';
 import { groupPrep } from './discounts';
 import { BELIEVED } from './experience';
@@ -20,6 +20,7 @@ export interface ReadingQuestion {
   substrate: SubstrateCode;
   finish: FinishCode;
   primer: PrimerCode | 'none';
+  clear?: ClearCode | undefined;
   mode: Experience['mode'];
   prep: PrepGroup;
 }
@@ -39,7 +40,7 @@ export function findReadings(pieces: readonly Dossier[], asked: ReadingQuestion)
     };
     return (dossier.tests ?? []).flatMap((test): CountedReading[] => {
       const { treatment, kind, zone } = test;
-      if (!treatment || (treatment.primer ?? 'none') !== asked.primer) return [];
+      if (!treatment || (treatment.primer ?? 'none') !== asked.primer || clearOf(treatment) !== asked.clear) return [];
       if (modeOf(kind) !== asked.mode || groupPrep(treatment.prep ?? 'none') !== asked.prep) return [];
       const { verdict } = judgeTest(test, dossier);
       if ((verdict !== 'pass' && verdict !== 'fail') || !isHere(zone)) return [];

@@ -47,7 +47,7 @@ export function drawShop(seed: number, spread: Spread): Truth[] {
     drawBeta(random, Math.max(1e-3, mean * count), Math.max(1e-3, (1 - mean) * count));
   return CLASSES.flatMap((primer) =>
     GROUPS.flatMap((group) => {
-      const expected = 1 - expectFailure('adhesion', SURFACES[group[0]], PREP, primer);
+      const expected = 1 - expectFailure('adhesion', SURFACES[group[0]], { prep: PREP, primer });
       const onGroup = beta(expected, spread.table);
       return group.flatMap((index) => {
         const onSurface = beta(onGroup, spread.surface);
@@ -82,7 +82,7 @@ function judge(question: Question, tests: readonly Experience[], pooling: boolea
   const own = tests.filter(
     (row) => row.product === question.product && row.substrate === question.substrate && row.finish === question.finish,
   );
-  const expected = expectFailure('adhesion', question, question.prep, question.primer);
+  const expected = expectFailure('adhesion', question, question);
   return describePosterior(updateCounts(expected, poolExperience(question, pooling ? tests : own)));
 }
 

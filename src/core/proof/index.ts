@@ -25,6 +25,6 @@ export {
 } from './judge';
 export { letsGo, listAnswers, makeReading } from './readings';
 export { specifyCutOn } from './cut';
-export { treatmentKey, type Wanted } from './sameness';
+export { clearOf, treatmentKey, type Wanted } from './sameness';
 export { joinShots, traceDrift, type Drift, type DriftPoint } from './drift';
 export * from '../scales';

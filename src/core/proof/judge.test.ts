@@ -121,3 +121,35 @@ describe('a patch', () => {
     expect(describeTreatment(undefined)).toBe('Not dulled, no primer');
   });
 });
+
+describe('a patch of a clear finish', () => {
+  const treatment = { prep: 'sand_bare', primer: 'none', coats: 0, clear: 'wb_clear' } as const;
+  const verdict = (looks: string[], more: Partial<Test> = {}) =>
+    judge('nail', { score: 0, looks }, { treatment, ...more }).verdict;
+
+  it('fails by its looks at any age: what wrinkles or turns white is not waited for', () => {
+    expect(verdict([])).toBe('pass');
+    expect(verdict(['wrinkled'])).toBe('fail');
+    expect(verdict(['blushed'], { age_h: 2 })).toBe('fail');
+    expect(verdict([], { age_h: 2 })).toBe('early');
+    expect(verdict(['wrinkled'], { age_h: undefined })).toBe('fail');
+    expect(verdict(['wrinkled'], { treatment: undefined })).toBe('incomplete');
+  });
+
+  it('is not failed by blotches, but they are told', () => {
+    const judged = judge('nail', { score: 0, looks: ['blotchy'] }, { treatment });
+    expect(judged).toMatchObject({ verdict: 'pass', looks: ['blotchy'] });
+    expect(sayTest(judged)).toMatch(/It holds\. Blotchy\. Stain looks blotchy/);
+    expect(sayTest(judge('nail', { score: 0, looks: ['wrinkled'] }, { treatment }))).toMatch(/as it looks\. Wrinkled/);
+  });
+
+  it('is refused with a look that is none, and the record says which there are', () => {
+    const read = readDossier({
+      format: 'bricolage.dossier/1',
+      piece: { kind: 'desk' },
+      zones: [{ id: 'top', role: 'top' }],
+      tests: [{ zone: 'top', kind: 'nail', reading: { score: 0, looks: ['purple'] } }],
+    });
+    expect(read).toMatchObject({ ok: false, problem: { params: { allowed: ['wrinkled', 'blushed', 'blotchy'] } } });
+  });
+});

@@ -1,4 +1,12 @@
-import { FILM_FACTS, showsBleed, TEST_KIND_FACTS, type TestKind, type TestKindFact } from '../knowledge';
+import {
+  FILM_FACTS,
+  PATCH_LOOKS,
+  showsBleed,
+  TEST_KIND_FACTS,
+  type PatchLook,
+  type TestKind,
+  type TestKindFact,
+} from '../knowledge';
 import { PENCIL_GRADES, type Dossier, type Test, type Treatment } from '../dossier';
 import {
   astmOfSeverity,
@@ -27,6 +35,8 @@ export interface JudgedTest {
   cut?: CutSpec;
   /** Hours since the patch was coated, where that was recorded. */
   ageH?: number;
+  /** How the patch of a clear finish looks. */
+  looks?: PatchLook[];
   /** What the record lacks to be judged. */
   lacks?: Lack;
   /** The most that passes. */
@@ -62,7 +72,11 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
   const limit = limitOf(test, limits);
   const held = 'severity' in limit ? severity <= limit.severity : isUnder(reading, limit);
   const lacks = findLack(test);
-  const verdict = lacks ? 'incomplete' : early ? 'early' : held ? 'pass' : 'fail';
+  const looks = (reading.looks ?? []) as PatchLook[];
+  // What wrinkles or turns white does so at any age.
+  const spoiled = looks.some((look) => PATCH_LOOKS[look].spoils);
+  const shown = spoiled ? 'fail' : early ? 'early' : held ? 'pass' : 'fail';
+  const verdict = lacks === null || (spoiled && lacks === 'age') ? shown : 'incomplete';
   return {
     id: test.id,
     kind: test.kind,
@@ -73,6 +87,7 @@ export function judgeTest(test: Test, dossier: Pick<Dossier, 'piece' | 'zones' |
     ...lattice(test, reading, severity, dossier),
     ...(age === undefined ? {} : { ageH: age }),
     ...(lacks ? { lacks } : {}),
+    ...(looks.length > 0 ? { looks } : {}),
     limit,
     ...(test.interface && severity > 0 ? { letGo: test.interface } : {}),
   };

@@ -3,7 +3,7 @@ import { listTestKinds, TEST_KIND_FACTS, type TestKind, type TestKindFact } from
 import { expectsBleed, exposureOf, type Exposure } from './bleeding';
 import { countsFromHours, limitsOf, type JudgedTest, type Limits } from './judge';
 import { listReadings, type Reading } from './zone-readings';
-import { covers, failsBlockOf, failsGripOf, treatmentKey, type Wanted } from './sameness';
+import { clearOf, covers, failsBlockOf, failsGripOf, treatmentKey, type Wanted } from './sameness';
 
 /** What a patch is to show before its zone may be painted. */
 export type Proof = NonNullable<TestKindFact['opens']>;
@@ -44,8 +44,7 @@ export const isOfGrip = (proof: Proof): boolean => GRIP.includes(proof);
 
 /** Grip is asked of the primer: a patch that shows it needs no paint. */
 export function withoutPaint(treatment: Treatment): Treatment {
-  const onWood = treatment.paint === undefined && treatment.clear !== undefined && treatment.clear !== 'none';
-  if ((treatment.primer ?? 'none') === 'none' || onWood) return treatment;
+  if ((treatment.primer ?? 'none') === 'none' || clearOf(treatment)) return treatment;
   const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
   return primed;
 }

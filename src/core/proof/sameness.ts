@@ -1,4 +1,4 @@
-import { PREP_FACTS } from '../knowledge';
+import { PREP_FACTS, type ClearCode } from '../knowledge';
 import type { Choice, Test, Treatment } from '../dossier';
 
 /** A treatment with the coats that go over it, as it was taken or is thought of. */
@@ -14,13 +14,11 @@ const prepOf = (treatment: Treatment | undefined): string => {
 
 /** The same for two treatments that are the same preparation, primer and coats of it. */
 export const treatmentKey = (treatment: Treatment | undefined): string =>
-  [prepOf(treatment), primerOf(treatment), coatsOf(treatment), ...clearOf(treatment)].join('/');
+  [prepOf(treatment), primerOf(treatment), coatsOf(treatment), clearOf(treatment) ?? []].flat().join('/');
 
 /** A clear finish on wood is part of what is tested; over paint it is not. */
-const clearOf = (treatment: Treatment | undefined): string[] =>
-  treatment?.paint === undefined && treatment?.clear !== undefined && treatment.clear !== 'none'
-    ? [treatment.clear]
-    : [];
+export const clearOf = (treatment: Treatment | undefined): ClearCode | undefined =>
+  treatment?.paint === undefined && treatment?.clear !== 'none' ? treatment?.clear : undefined;
 
 /** Is a patch one of the system: the same preparation, primer and coats, and no other paint or clear on it? */
 export function covers(tested: Treatment | undefined, { treatment, stack }: Wanted): boolean {
@@ -38,7 +36,7 @@ export const failsGripOf = ({ treatment: tested }: Test, { treatment }: Wanted):
   tested !== undefined &&
   prepOf(tested) === prepOf(treatment) &&
   primerOf(tested) === primerOf(treatment) &&
-  clearOf(tested).join() === clearOf(treatment).join();
+  clearOf(tested) === clearOf(treatment);
 
 /**
  * Colour that came through rules out its blocker at that many coats or fewer, whatever the preparation: more of them, or

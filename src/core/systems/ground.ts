@@ -5,6 +5,7 @@ import {
   gripGroundOf,
   leavesBare,
   USE_FACTORS,
+  type ClearCode,
   type FinishCode,
   type GripGround,
   type PaintCode,
@@ -142,7 +143,7 @@ export interface Ground {
   reasons: ReadonlyMap<string, Need>;
   climate: Climate;
   /** What the shop has seen of a treatment on this ground and near it. */
-  pool: (mode: Experience['mode'], prep: PrepCode, primer: PrimerCode | 'none') => Pooled;
+  pool: (mode: Experience['mode'], prep: PrepCode, primer: PrimerCode | 'none', clear?: ClearCode) => Pooled;
   /** What is wanted of a treatment here before paint, and what has been shown of it; `bleeds`: the chance that is supposed. */
   proofOf: (treatment: Treatment, bleeds: number) => readonly Requirement[];
   /** The zones to be treated that are read alike, this one among them: one patch speaks for all. */
@@ -312,9 +313,9 @@ function makePool(dossier: Dossier, belief: Belief): Ground['pool'] {
   experienceOf.set(dossier, experience);
   const surface = mostLikelyState(belief);
   const known = new Map<string, Pooled>();
-  return (mode, prep, primer) => {
-    const key = `${mode}/${prep}/${primer}`;
-    const pooled = known.get(key) ?? poolExperience({ ...surface, mode, prep, primer }, experience);
+  return (mode, prep, primer, clear) => {
+    const key = `${mode}/${prep}/${primer}/${clear}`;
+    const pooled = known.get(key) ?? poolExperience({ ...surface, mode, prep, primer, clear }, experience);
     known.set(key, pooled);
     return pooled;
   };

@@ -1,5 +1,6 @@
 import type { Dossier, Treatment, Zone } from '../dossier';
 import { spreadOf, type BetaCounts } from '../learning';
+import { clearOf } from '../proof';
 import { showsWood } from './ground';
 import { readGround } from './take-up';
 import { priceAlone, priceFailure, type Aim } from './prices';
@@ -43,7 +44,7 @@ export function listLeaders(dossier: Dossier, zone: Zone): Leader[] {
       const failure = chanceOf(label, 'adhesion');
       const failurePrice = priceFailure(label, ground, aim);
       const { prep = 'none', primer = 'none' } = treatment;
-      const holds = spreadOf(failure, ground.pool('adhesion', prep, primer));
+      const holds = spreadOf(failure, ground.pool('adhesion', prep, primer, clearOf(treatment)));
       return { treatment, price: total - failure * failurePrice, failurePrice, holds };
     });
 }

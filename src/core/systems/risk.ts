@@ -1,18 +1,15 @@
 import {
-  CLEAR_BARRIER,
   CLEAR_FACTS,
   CLEAR_LOSS,
   leavesBare,
   OLD_COAT_LOSS,
   PRIMER_FACTS,
-  RECOAT_OVER,
   type ClearCode,
-  type FinishCode,
   type GripGround,
   type PaintCode,
   type PrimerCode,
 } from '../knowledge';
-import { BLEED_LEAK, expectLoss, updateCounts, type FirstCoat, type Pooled } from '../learning';
+import { BLEED_LEAK, expectClearLoss, expectLoss, updateCounts, type FirstCoat, type Pooled } from '../learning';
 import type { Choice } from './choice';
 import { CREDIBLE } from '../survey';
 import { bleedsAfter, showsWood, type Ground } from './ground';
@@ -76,25 +73,17 @@ export function estimateAdhesion(coat: FirstCoat, ground: Ground): number {
 function estimateClear(code: ClearCode, { prep, renewed, primers }: SurfaceState, ground: Ground): number {
   // Counted with the melting.
   if (renewed === 'reamalgamate') return 0;
-  if (leavesBare(prep)) return inUse(CLEAR_FACTS[code].bareLoss, ground);
+  const own = ground.pool('adhesion', prep, primers[0]?.code ?? 'none', code);
+  if (leavesBare(prep)) return inUse(updateByOwnTests(CLEAR_FACTS[code].bareLoss, own), ground);
   const { failing, marginal } = OLD_COAT_LOSS;
   const oldCoat = failing * ground.pFailing + marginal * ground.pMarginal;
   if (renewed === 'refresh') return inUse(1 - (1 - CLEAR_LOSS.refresh) * (1 - oldCoat), ground);
   const dewaxed = (ground.needs.get('dewax') ?? 0) >= CREDIBLE;
   const over = ground.states.reduce(
-    (sum, { finish, p }) => sum + p * lossOver(finish, code, dewaxed, primers.length > 0),
+    (sum, { finish, p }) => sum + p * expectClearLoss(finish, code, { dewaxed, barred: primers.length > 0 }),
     0,
   );
-  return inUse(1 - (1 - over) * (1 - oldCoat), ground);
-}
-
-/** Of a coat of clear over one old coat; a barrier takes what the old coat would not. */
-function lossOver(finish: FinishCode, code: ClearCode, dewaxed: boolean, barred: boolean): number {
-  const met = finish === 'wax' && dewaxed ? 'bare' : finish;
-  if (met === 'bare') return CLEAR_FACTS[code].bareLoss;
-  if (RECOAT_OVER[met].includes(barred ? CLEAR_BARRIER : code)) return CLEAR_LOSS.recoat;
-  if (met === 'oil' || met === 'hardwax_oil') return CLEAR_LOSS.over_oil;
-  return met === 'wax' ? CLEAR_LOSS.over_wax : CLEAR_LOSS.over_other;
+  return inUse(updateByOwnTests(1 - (1 - over) * (1 - oldCoat), own), ground);
 }
 
 /** Hard use multiplies what lets go: as a hazard, so that it never goes over one. */

@@ -10,7 +10,7 @@ import {
   type WorkSize,
 } from '../knowledge';
 import type { Recovery, Treatment } from '../dossier';
-import { treatmentKey } from '../proof';
+import { clearOf, treatmentKey } from '../proof';
 import { mostLikelyState, type Hazard } from '../survey';
 import type { Step } from './choice';
 import type { SoftFinding } from './findings';
@@ -267,11 +267,13 @@ function nameCause(mode: FailureMode, { stack }: ZonePlan, { belief }: Ground): 
   }
 }
 
-/** Patches that speak of the grip of each primed zone; the zone with fewest decides how fine a chance may be said. */
+/** Patches that speak of the grip of each zone that is primed or kept as wood; the zone with fewest decides how fine a chance may be said. */
 function countPatches(zones: readonly ZonePlan[], grounds: readonly Ground[]): number {
   const counts = zones.flatMap(({ treatment }, i) => {
-    if (!treatment.primer || treatment.primer === 'none') return [];
-    const { held, failed } = grounds[i]!.pool('adhesion', treatment.prep ?? 'none', treatment.primer);
+    const { prep = 'none', primer = 'none' } = treatment;
+    const clear = clearOf(treatment);
+    if (primer === 'none' && !clear) return [];
+    const { held, failed } = grounds[i]!.pool('adhesion', prep, primer, clear);
     return [held + failed];
   });
   return counts.length === 0 ? 0 : Math.min(...counts);

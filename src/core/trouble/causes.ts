@@ -1,4 +1,5 @@
 import {
+  BLOTCHES,
   CAUSE_FACTS,
   findClue,
   findStrength,
@@ -241,6 +242,9 @@ const GROUND: Record<GroundFact, (view: ZoneView) => number> = {
   open_grain: ({ belief }) => of(belief.grain, 'open'),
   odour: ({ belief }) => belief.present.odour,
   dark: ({ exposure: { pale } }) => (pale ? 0.05 : 0.9),
+  blotching: ({ belief }) => BLOTCHES.reduce((sum, code) => sum + of(belief.substrate, code), 0),
+  oily: ({ belief }) => of(belief.substrate, 'oily_tropical_wood'),
+  oiled: ({ belief }) => of(belief.finish, 'oil') + of(belief.finish, 'hardwax_oil'),
   thin_face: ({ belief }) => THIN_FACES.reduce((sum, code) => sum + of(belief.substrate, code), 0),
 };
 /** Faces that lie on a board and may lift from it. */

@@ -6,6 +6,7 @@ import {
   REMEDIES,
   REMEDY_RATES,
   type CauseCode,
+  type ClearCode,
   type PrepCode,
   type PrimerCode,
   type RecoveryAsk,
@@ -21,6 +22,8 @@ import {
   type Recovery,
   type Trouble,
 } from '../dossier';
+import { clearOf } from '../proof';
+import { definedOnly } from '../shared';
 import { isStoppedByLead, listHazards, type Hazard } from '../survey';
 import {
   keepStep,
@@ -261,6 +264,10 @@ function primerUsed({ view }: CausesBelief): PrimerCode | 'none' | undefined {
   return view.dossier.chosen?.zones.find(({ id }) => id === view.zone.id)?.treatment.primer;
 }
 
+/** The clear finish on wood that is to blame, if the piece has one. */
+const clearUsed = ({ view }: CausesBelief): ClearCode | undefined =>
+  clearOf(view.dossier.chosen?.zones.find(({ id }) => id === view.zone.id)?.treatment);
+
 const prepUsed = (dossier: Dossier, { view, findings }: CausesBelief): PrepCode => {
   if (findings.some(({ code, was, severity }) => code === 'not_dulled' && was === undefined && severity !== 'unknown'))
     return 'none';
@@ -305,7 +312,17 @@ export function noteFound(dossier: Dossier, belief: CausesBelief): NonNullable<T
   const p = 1 - modes.reduce((none, own) => (own.mode === mode ? none * (1 - own.p) : none), 1);
   return {
     causes: belief.causes.slice(0, MOST_KEPT).map(({ code, p: chance }) => ({ code, p: round(chance) })),
-    ...(mode && primer ? { blames: { mode, prep: prepUsed(dossier, belief), primer, p: round(p) } } : {}),
+    ...(mode && primer
+      ? {
+          blames: {
+            mode,
+            prep: prepUsed(dossier, belief),
+            primer,
+            ...definedOnly({ clear: clearUsed(belief) }),
+            p: round(p),
+          },
+        }
+      : {}),
   };
 }
 const MOST_KEPT = 5;

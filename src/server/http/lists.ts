@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { readWith } from '@/core/dossier';
-import { FINISHES, PIECE_KINDS, PREP_GROUPS, PRIMERS, SUBSTRATES } from '@/core/knowledge';
+import { FINISHES, PIECE_KINDS, PREP_GROUPS, PRIMERS, SUBSTRATES, TOPCOATS } from '@/core/knowledge';
 import { SHOWN, SORTS } from '@/core/work';
 import { ACCOUNT_TABLE } from '@/core/earned';
 import { toCsv } from '@/core/keeping';
@@ -40,6 +40,7 @@ const readingsSchema = z.object({
   substrate: z.enum(SUBSTRATES),
   finish: z.enum(FINISHES),
   primer: z.enum([...PRIMERS, 'none']),
+  clear: z.enum(TOPCOATS).exclude(['none']).optional(),
   mode: z.enum(['adhesion', 'bleed']),
   prep: z.enum(PREP_GROUPS),
 });

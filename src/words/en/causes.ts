@@ -48,6 +48,10 @@ const LOOKS: Record<SymptomCode, string> = {
   edge_swell: 'Board grew thick and rough',
   odour_returns: 'Smoke, pet or must again',
   rust_spots: 'Brown points over screws or pins',
+  blotchy: 'Dark and light clouds in the wood',
+  stays_sticky: 'Oil or wax that stays tacky',
+  white_rings: 'Where a cup or a wet glass stood',
+  clear_peels: 'It lifts off the wood like a skin',
 };
 export const saySymptom = (code: SymptomCode): string => LOOKS[code];
 
@@ -56,6 +60,7 @@ export const SYMPTOM_GROUP_WORDS: Record<SymptomGroup, string> = {
   comes_through: 'Something comes through',
   in_the_film: 'The film did not turn out',
   soft_or_swollen: 'Soft, stuck or swollen',
+  clear_finish: 'On wood that shows',
 };
 
 const CAUSES: Record<CauseCode, Named> = {
@@ -117,6 +122,14 @@ const CAUSES: Record<CauseCode, Named> = {
   not_scored: { name: 'Edge not scored', says: 'The film bridged onto the tape.' },
   not_cured: { name: 'Not cured yet', says: 'It hardens for weeks.' },
   soft_paint: { name: 'A paint that stays soft', says: 'Wall paint and its like never get hard.' },
+  not_conditioned: { name: 'Wood that takes stain unevenly', says: 'Pine, birch, maple and cherry drink in clouds.' },
+  sanded_unevenly: { name: 'Sanded unevenly', says: 'Coarse scratches and end grain drink more.' },
+  glue_left: { name: 'Glue left on the wood', says: 'Stain and oil do not get in where glue is.' },
+  oil_left_on: { name: 'Oil not wiped off', says: 'What does not soak in stays a sticky film.' },
+  oily_wood: { name: 'Oily wood', says: 'The oil of teak and its kin keeps a coat from drying.' },
+  heat_or_wet: { name: 'Heat or water', says: 'A hot cup or a wet glass turned the coat white.' },
+  soft_finish: { name: 'A finish too soft for the place', says: 'Wax and shellac mark on a top in daily use.' },
+  film_over_oil: { name: 'Film over oiled wood', says: 'A film cannot hold on what the oil left.' },
   coats_on_running_faces: { name: 'Paint on running faces', says: 'They fit before, and not with two films more.' },
   water_in_edge: { name: 'Water in the board’s edge', says: 'Board swells, and does not go back.' },
   smell_not_sealed: { name: 'Smell was not sealed', says: 'Only shellac and oil types hold it.' },
@@ -212,6 +225,9 @@ const GROUND: Record<GroundFact, string> = {
   odour: 'A smell here',
   dark: 'A dark colour here',
   thin_face: 'Veneer or foil here',
+  blotching: 'Wood that blotches here',
+  oily: 'Oily wood here',
+  oiled: 'Oiled wood here',
 };
 
 /** What the log shows to be in order, by what it would have found. */
@@ -281,9 +297,9 @@ export function sayCauses({ causes, other }: Pick<CausesBelief, 'causes' | 'othe
 const REMEDIES: Record<RemedyCode, Named> = {
   wait: { name: 'Wait and test again', says: 'It may still harden; a test says whether it did.' },
   ease: { name: 'Free the running faces', says: 'Sand them bare, wax them, leave the rest alone.' },
-  touch_up: { name: 'Mend the places', says: 'Feather, spot-prime and paint what shows, and leave the rest.' },
+  touch_up: { name: 'Mend the places', says: 'Work on what shows, and leave the rest.' },
   recoat: { name: 'Sand flat, coat again', says: 'The layers stay; the last of them is made new.' },
-  seal_over: { name: 'Seal over, paint again', says: 'What is on stays; a barrier goes over it, and paint over that.' },
+  seal_over: { name: 'Seal over, coat again', says: 'What is on stays; a barrier goes over it, and new coats over that.' },
   strip: { name: 'Take it off, start again', says: 'Down to what was there before, and another way from there.' },
 };
 export const nameWayOut = (code: RemedyCode): string => REMEDIES[code].name;

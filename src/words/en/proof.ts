@@ -3,7 +3,9 @@ import {
   PRIMER_FACTS,
   TEST_KIND_FACTS,
   TOPCOAT_FACTS,
+  PATCH_LOOKS,
   type InterfaceCode,
+  type PatchLook,
   type TestKind,
 } from '@/core/knowledge';
 import type { Treatment } from '@/core/dossier';
@@ -39,8 +41,26 @@ const LACKS: Record<Lack, string> = {
   confidence: 'the picture leaves the class a guess: take it again, or look and log it by eye',
 };
 
+/** How a patch of a clear finish looks. */
+export const LOOK_LABELS: Record<PatchLook, string> = {
+  wrinkled: 'Wrinkled',
+  blushed: 'White haze',
+  blotchy: 'Blotchy',
+};
+const LOOK_CURES: Record<PatchLook, string> = {
+  wrinkled: 'The coats do not take each other: another clear coat, or bare wood first.',
+  blushed: 'Damp was caught in it: put it on thinner, in drier air, or use another.',
+  blotchy: 'Stain looks blotchy: condition the wood first if you mind it.',
+};
+const sayLooks = (looks: readonly PatchLook[] = []): string =>
+  looks.map((look) => ` ${LOOK_LABELS[look]}. ${LOOK_CURES[look]}`).join('');
+
 /** What came of a reading. */
-export function sayVerdict({ verdict, severity, ageH, countsFromH, lacks, limit, letGo }: JudgedTest): string {
+export const sayVerdict = (judged: JudgedTest): string => `${sayHold(judged)}${sayLooks(judged.looks)}`;
+
+function sayHold({ verdict, severity, ageH, countsFromH, lacks, limit, letGo, looks = [] }: JudgedTest): string {
+  // It is by its looks that it failed: how it held then says little.
+  if (verdict === 'fail' && looks.some((look) => PATCH_LOOKS[look].spoils)) return 'It does not pass as it looks.';
   const place = letGo ? ` It let go ${lowerFirst(INTERFACE_LABELS[letGo])}.` : '';
   switch (verdict) {
     case 'incomplete':

@@ -27,5 +27,9 @@ const SYMPTOMS: Record<SymptomCode, string> = {
   edge_swell: 'Edge swelled',
   odour_returns: 'Smell is back',
   rust_spots: 'Rust spots',
+  blotchy: 'Blotchy stain',
+  stays_sticky: 'Sticky after days',
+  white_rings: 'White rings',
+  clear_peels: 'Clear coat peels',
 };
 export const nameSymptom = (code: SymptomCode): string => SYMPTOMS[code];

@@ -20,11 +20,11 @@ import {
 import type { Experience } from '@/core/dossier';
 import { FINISH_FACTS, FACED_BOARDS, SUBSTRATE_FACTS, TEST_KIND_FACTS, type PrepGroup } from '@/core/knowledge';
 import { buildFindings, listViews, type Cell, type FindingsRow, type FindingsView } from '@/core/learning';
-import { lowerFirst } from '@/core/shared';
+import { definedOnly, lowerFirst } from '@/core/shared';
 import { CellMark } from './cell-mark';
 import { NotKnownYet } from './not-known-yet';
 import { PatternList } from './pattern-list';
-import { namePrimer, sayComparison, sayCounts } from './words';
+import { nameLayers, sayComparison, sayCounts } from './words';
 import { FINDINGS_SCREEN_WORDS, describeShare, describeTreatment } from '@/words';
 
 const PREPS: Record<PrepGroup, string> = {
@@ -92,10 +92,12 @@ const nameSurface = ({ substrate, finish }: Pick<FindingsRow, 'substrate' | 'fin
     ? SUBSTRATE_FACTS[substrate].label
     : `${SUBSTRATE_FACTS[substrate].label}, ${FINISH_FACTS[finish].label}`;
 
+const keyOf = ({ primer, clear }: Cell): string => `${primer}/${clear ?? ''}`;
+
 function SurfaceCard({ row, view }: { row: FindingsRow; view: FindingsView }) {
   const wide = useIsWide();
   const [open, setOpen] = useState<string | null>(null);
-  const cell = row.cells.find(({ primer }) => primer === open);
+  const cell = row.cells.find((own) => keyOf(own) === open);
   return (
     <Card gap="$m" render="section" aria-label={nameSurface(row)}>
       <Heading>{nameSurface(row)}</Heading>
@@ -108,11 +110,11 @@ function SurfaceCard({ row, view }: { row: FindingsRow; view: FindingsView }) {
         aria-label={FINDINGS_SCREEN_WORDS.primersOn(nameSurface(row))}
       >
         {row.cells.map((own) => (
-          <View key={own.primer} role="listitem" width={wide ? '24%' : '48%'}>
+          <View key={keyOf(own)} role="listitem" width={wide ? '24%' : '48%'}>
             <CellButton
               cell={own}
-              on={own.primer === open}
-              onPress={() => setOpen(own.primer === open ? null : own.primer)}
+              on={keyOf(own) === open}
+              onPress={() => setOpen(keyOf(own) === open ? null : keyOf(own))}
             />
           </View>
         ))}
@@ -137,12 +139,12 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
       alignItems="flex-start"
       cursor="pointer"
       aria-pressed={on}
-      aria-label={FINDINGS_SCREEN_WORDS.holdsOfAll(namePrimer(cell.primer), describeShare(cell.mean), sayCounts(cell))}
+      aria-label={FINDINGS_SCREEN_WORDS.holdsOfAll(nameLayers(cell), describeShare(cell.mean), sayCounts(cell))}
       onPress={onPress}
       {...{ type: 'button' }}
     >
       <Small color="$ink" textAlign="left">
-        {namePrimer(cell.primer)}
+        {nameLayers(cell)}
       </Small>
       <CellMark cell={cell} />
       <Row width={120} justifyContent="space-between">
@@ -161,9 +163,15 @@ function CellButton({ cell, on, onPress }: { cell: Cell; on: boolean; onPress: (
 function Readings({ row, cell, view }: { row: FindingsRow; cell: Cell; view: FindingsView }) {
   const tones = useTones();
   const { substrate, finish } = row;
-  const { data: readings } = useListReadingsQuery({ substrate, finish, primer: cell.primer, ...view });
+  const { data: readings } = useListReadingsQuery({
+    substrate,
+    finish,
+    primer: cell.primer,
+    ...definedOnly({ clear: cell.clear }),
+    ...view,
+  });
   return (
-    <Column gap="$s" role="group" aria-label={FINDINGS_SCREEN_WORDS.readingsOf(namePrimer(cell.primer))}>
+    <Column gap="$s" role="group" aria-label={FINDINGS_SCREEN_WORDS.readingsOf(nameLayers(cell))}>
       <Strong>
         {FINDINGS_SCREEN_WORDS.holdsNineChancesInTenThat(
           describeShare(cell.mean),

@@ -14,9 +14,11 @@ import {
   Disclosure,
   FileLink,
   KeptField,
+  Notice,
   PieceDrawing,
   Row,
   Strong,
+  Toggle,
   useIsWide,
 } from '@/client/ui';
 import { askingOf, listTreated, namePiece } from '@/core/dossier';
@@ -83,6 +85,7 @@ function Meet(parts: PieceParts) {
         <Drawn {...parts} />
         {first ? kerb : null}
         {history(FIRST_FACTS)}
+        <FirstSurface {...parts} />
         {first ? null : <Disclosure label={MEET_SCREEN_WORDS.whatItMayCost}>{() => kerb}</Disclosure>}
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$l">
@@ -106,6 +109,34 @@ function Meet(parts: PieceParts) {
         <PutAwayCard dossier={dossier} change={change} />
       </Column>
     </View>
+  );
+}
+
+/** Of what is old: whether its first surface is on. It is told here, before a rag comes near it. */
+function FirstSurface({ dossier, change }: PieceParts) {
+  const { id: _id, ...facts } = dossier.piece;
+  const known = facts.value === 'antique_first_surface';
+  if (facts.history?.era !== 'before_1940' && !known) return null;
+  return (
+    <Column gap="$s">
+      <Row>
+        <Toggle
+          label={MEET_SCREEN_WORDS.firstSurface}
+          on={known}
+          onPress={() =>
+            change({
+              type: 'piece_facts_set',
+              piece: { ...facts, value: known ? 'ordinary' : 'antique_first_surface' },
+            })
+          }
+        />
+      </Row>
+      {known ? (
+        <Notice tone="stop" title={MEET_SCREEN_WORDS.askSomebody}>
+          {MEET_SCREEN_WORDS.beforeTheRag}
+        </Notice>
+      ) : null}
+    </Column>
   );
 }
 

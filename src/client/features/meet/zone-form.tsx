@@ -67,6 +67,15 @@ export function ZoneForm({ zone, zones, shapes, picked, onPart, onDone, change }
         onBlur={keep}
         error={wrong.area ? ZONE_FORM_WORDS.moreThan0AtMost(gauge.say(100)) : undefined}
       />
+      <Row>
+        <Toggle
+          label={ZONE_FORM_WORDS.byHeat}
+          on={zone.heat === true}
+          onPress={() =>
+            change({ type: 'zone_set', zoneId: zone.id, facts: toZoneFacts({ ...zone, heat: !zone.heat }) })
+          }
+        />
+      </Row>
       {parts.length > 1 ? (
         <Column gap="$s">
           <Strong>{ZONE_FORM_WORDS.splitOffWhatIsDifferent}</Strong>

@@ -4,11 +4,17 @@ import type { PieceParts } from '@/client/features/piece-frame';
 import { useRouteParam } from '@/client/features/piece-frame';
 import { makeId, timeNow } from '@/client/store';
 import { Choices, Column, Heading, Notice, PieceDrawing, Small, Subheading, useIsWide } from '@/client/ui';
-import { zoneName, type Zone } from '@/core/dossier';
-import { findSymptom, SYMPTOM_GROUPS, SYMPTOMS, type SymptomCode } from '@/core/knowledge';
+import { lookOf, zoneName, type Look, type Zone } from '@/core/dossier';
+import { findSymptom, SYMPTOM_GROUPS, SYMPTOMS, type SymptomCode, type SymptomGroup } from '@/core/knowledge';
 import { assignShapes, templateOf } from '@/core/templates';
 import { NEW_TROUBLE_WORDS, nameSymptom, saySymptom, SYMPTOM_GROUP_WORDS } from '@/words';
 import { SymptomGlyph } from './symptom-glyph';
+
+/** What goes wrong with wood that shows comes first there, and nowhere else. */
+const listGroups = (look: Look): readonly SymptomGroup[] => {
+  const painted = SYMPTOM_GROUPS.filter((group) => group !== 'clear_finish');
+  return look === 'opaque' ? painted : ['clear_finish', ...painted];
+};
 
 /** Something is wrong: on which face, and what it looks like. */
 export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: readonly Zone[] }) {
@@ -51,7 +57,7 @@ export function NewTrouble({ dossier, change, zones }: PieceParts & { zones: rea
           onPick={setPicked}
         />
       ) : null}
-      {SYMPTOM_GROUPS.map((group) => (
+      {listGroups(lookOf(dossier, zone)).map((group) => (
         <Column key={group} gap="$s">
           <Subheading>{SYMPTOM_GROUP_WORDS[group]}</Subheading>
           <Choices

@@ -195,6 +195,40 @@ const DRAWINGS: Record<SymptomCode, Draw> = {
       />
     </>
   ),
+  blotchy: face((tones) => (
+    <>
+      <Path d="M10 12 q10 -6 18 1 q9 5 2 12 q-11 7 -19 0 q-6 -7 -1 -13 z" fill={tones.line} />
+      <Path d="M40 22 q9 -7 17 0 q9 6 1 13 q-10 5 -17 0 q-5 -7 -1 -13 z" fill={tones.line} />
+      <Path d="M6 10 H66 M6 24 H66 M6 37 H66" stroke={tones.softInk} strokeWidth={1.1} />
+    </>
+  )),
+  stays_sticky: side((tones) => (
+    <Path
+      d="M3 28 H69 M24 27 q3 -8 2 -16 M36 27 q1 -8 0 -18 M48 27 q-3 -8 -2 -16 M20 9 h32"
+      fill="none"
+      stroke={tones.ink}
+      strokeWidth={2}
+    />
+  )),
+  white_rings: face((tones) => (
+    <>
+      <Rect x={4} y={5} width={64} height={36} fill={tones.line} />
+      <Circle cx={27} cy={24} r={11} fill="none" stroke={tones.card} strokeWidth={4} />
+      <Circle cx={50} cy={18} r={8} fill="none" stroke={tones.card} strokeWidth={3} />
+    </>
+  )),
+  clear_peels: side((tones) => (
+    <>
+      <Path d="M3 28 H30 M52 28 H69" stroke={tones.ink} strokeWidth={2} />
+      <Path
+        d="M30 28 q-2 -14 10 -19 q10 -3 14 5"
+        fill="none"
+        stroke={tones.ink}
+        strokeWidth={2}
+        strokeDasharray="5 3"
+      />
+    </>
+  )),
   rust_spots: face((tones) => (
     <>
       {(

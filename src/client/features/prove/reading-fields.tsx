@@ -1,14 +1,14 @@
 import { Controller } from 'react-hook-form';
-import { Choices, Column, Field, Small, Strong } from '@/client/ui';
+import { Choices, Column, Field, Row, Small, Strong, Toggle } from '@/client/ui';
 import { BLEED_MOMENTS } from '@/core/dossier';
-import { INTERFACES, TEST_KIND_FACTS, type TestKind } from '@/core/knowledge';
+import { INTERFACES, PATCH_LOOK_CODES, TEST_KIND_FACTS, type TestKind } from '@/core/knowledge';
 import type { BleedMoment } from '@/core/panel';
 import { listAnswers } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
 import { MOMENTS } from './kinds';
 import { ScoreGlyph } from './score-glyph';
 import type { TestFields } from './test-draft';
-import { INTERFACE_LABELS, READING_FIELDS_WORDS, nameReading } from '@/words';
+import { INTERFACE_LABELS, LOOK_LABELS, READING_FIELDS_WORDS, nameReading } from '@/words';
 
 const MOMENT_OPTIONS = BLEED_MOMENTS.map((code) => ({ code, label: MOMENTS[code].label }));
 const WHERE_OPTIONS = INTERFACES.map((code) => ({ code, label: INTERFACE_LABELS[code] }));
@@ -73,6 +73,31 @@ export function WhereField({ form }: { form: TestFields }) {
             value={field.value === '' ? undefined : field.value}
             onPick={field.onChange}
           />
+        )}
+      />
+    </Column>
+  );
+}
+
+/** How a patch of a clear finish looks: nothing of it is an answer too. */
+export function LooksField({ form }: { form: TestFields }) {
+  return (
+    <Column gap="$s">
+      <Strong>{READING_FIELDS_WORDS.howDoesItLook}</Strong>
+      <Controller
+        control={form.control}
+        name="looks"
+        render={({ field: { value, onChange } }) => (
+          <Row gap="$s" flexWrap="wrap" role="group" aria-label={READING_FIELDS_WORDS.howDoesItLook}>
+            {PATCH_LOOK_CODES.map((look) => (
+              <Toggle
+                key={look}
+                label={LOOK_LABELS[look]}
+                on={value.includes(look)}
+                onPress={() => onChange(value.includes(look) ? value.filter((own) => own !== look) : [...value, look])}
+              />
+            ))}
+          </Row>
         )}
       />
     </Column>

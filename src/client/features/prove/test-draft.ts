@@ -5,9 +5,9 @@ import { useDispatch, useSelector } from 'react-redux';
 import { z } from 'zod';
 import { draftDone, draftTyped, type AppDispatch, type RootState, timeNow } from '@/client/store';
 import { BLEED_MOMENTS, type Dossier, type Panel, type Test, type Treatment, type Zone } from '@/core/dossier';
-import { INTERFACES, PREPS, PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '@/core/knowledge';
+import { INTERFACES, PATCH_LOOK_CODES, PREPS, PRIMERS, TEST_KIND_FACTS, TEST_KINDS } from '@/core/knowledge';
 import { bleedMomentOnPanel, treatmentOnStrip, type BleedMoment } from '@/core/panel';
-import { bleedMomentAt, makeReading } from '@/core/proof';
+import { bleedMomentAt, clearOf, makeReading } from '@/core/proof';
 import type { LatticeResult } from './lattice-reader';
 import { TEST_DRAFT_WORDS } from '@/words';
 
@@ -25,6 +25,7 @@ const draftSchema = z
           .max(100_000, TEST_DRAFT_WORDS.atMost100000H),
       ),
     where: z.enum([...INTERFACES, '']),
+    looks: z.array(z.enum(PATCH_LOOK_CODES)),
     /** Empty while it follows from the age. */
     moment: z.enum([...BLEED_MOMENTS, '']),
     prep: z.enum(PREPS),
@@ -59,6 +60,7 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
     value: '',
     age: '',
     where: '',
+    looks: [],
     moment: '',
     note: '',
     prep: chosen?.prep ?? 'scuff_150',
@@ -68,7 +70,7 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
   const form: TestFields = useForm({
     resolver: zodResolver(draftSchema),
     // A picture does not survive a reload, and so what was read from it does not either.
-    defaultValues: draft ? { ...draft, value: draft.value === FROM_PHOTO ? '' : draft.value } : start,
+    defaultValues: draft ? { ...start, ...draft, value: draft.value === FROM_PHOTO ? '' : draft.value } : start,
   });
   const { control, setValue, reset, handleSubmit } = form;
   const values = useWatch({ control }) as TestInput;
@@ -93,7 +95,7 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
 
   /** Hands the test over when all its fields are right; `photo` is what a picture of the lattice gave. */
   const submit = (photo: LatticeResult | null, onTest: (test: Omit<Test, 'id'>) => Promise<void>) =>
-    handleSubmit(({ kind, value, age, where, moment, note }) =>
+    handleSubmit(({ kind, value, age, where, looks, moment, note }) =>
       onTest({
         zone: zone.id,
         kind,
@@ -101,7 +103,10 @@ export function useTestDraft(dossier: Dossier, zone: Zone, patch: Patch | null) 
         ...(patch ? { panel: patch.panel.id, strip: patch.strip } : {}),
         age_h: age,
         at: timeNow(),
-        reading: photo ? toReading(photo) : makeReading(kind, value.trim(), moment === '' ? momentOf(age) : moment),
+        reading: {
+          ...(photo ? toReading(photo) : makeReading(kind, value.trim(), moment === '' ? momentOf(age) : moment)),
+          ...(clearOf(treatment) ? { looks } : {}),
+        },
         ...(where === '' ? {} : { interface: where }),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
       }),

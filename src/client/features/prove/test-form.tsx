@@ -3,12 +3,12 @@ import { Controller } from 'react-hook-form';
 import { Button, Card, Choices, Column, Field, Heading, Notice, Row, Small, Strong } from '@/client/ui';
 import { zoneName, type Dossier, type Test, type Zone } from '@/core/dossier';
 import { TEST_KIND_FACTS } from '@/core/knowledge';
-import { countsFromHours, letsGo, makeReading, specifyCutOn } from '@/core/proof';
+import { clearOf, countsFromHours, letsGo, makeReading, specifyCutOn } from '@/core/proof';
 import { CutDrawing } from './cut-drawing';
 import { COMMON_KIND_OPTIONS, KIND_OPTIONS } from './kinds';
 import { LatticeReader, type LatticeResult } from './lattice-reader';
 import { PatchPicker } from './patch-picker';
-import { AnswerField, MomentField, WhereField } from './reading-fields';
+import { AnswerField, LooksField, MomentField, WhereField } from './reading-fields';
 import { FROM_PHOTO, useTestDraft, type Patch, type TestFields } from './test-draft';
 import { TreatmentFields } from './treatment-fields';
 import { useTestLog } from './use-test-log';
@@ -89,6 +89,7 @@ export function TestForm({ dossier, zone, patch, onPatch, onLog }: TestFormProps
       {reads === 'bleed' ? <MomentField form={form} byAge={byAge} /> : null}
       {photo ? null : <AnswerField form={form} kind={values.kind} />}
       {reading && letsGo(values.kind, reading) ? <WhereField form={form} /> : null}
+      {clearOf(treatment) ? <LooksField form={form} /> : null}
       <Column gap="$s">
         <Row>
           <Controller

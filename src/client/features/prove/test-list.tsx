@@ -100,6 +100,7 @@ function CorrectionForm({ test, onDone }: { test: Test; onDone: (reading: Test['
   const [value, setValue] = useState('');
   const answers = listAnswers(test.kind);
   const at = (test.reading.at as BleedMoment | undefined) ?? '48h';
+  const looks = test.reading.looks === undefined ? {} : { looks: test.reading.looks };
   const valid = answers.length > 0 ? value !== '' : /^\d{1,4}$/.test(value.trim());
   return (
     <Column gap="$s">
@@ -117,7 +118,11 @@ function CorrectionForm({ test, onDone }: { test: Test; onDone: (reading: Test['
         <Field label={TEST_LIST_WORDS.doubleRubsUntilColourComesOff} numeric value={value} onChange={setValue} />
       )}
       <Row gap="$s">
-        <Button grow disabled={!valid} onPress={() => onDone(makeReading(test.kind, value.trim(), at))}>
+        <Button
+          grow
+          disabled={!valid}
+          onPress={() => onDone({ ...looks, ...makeReading(test.kind, value.trim(), at) })}
+        >
           {TEST_LIST_WORDS.keepThis}
         </Button>
         <Button grow onPress={() => onDone(null)}>

@@ -105,6 +105,7 @@ export const ZONE_FORM_WORDS = {
   giveItAName: 'Give it a name.',
   area: (zoneName: string): string => `${zoneName} area`,
   moreThan0AtMost: (most: string): string => `More than 0, at most ${most}.`,
+  byHeat: 'Over a radiator or by a stove',
   splitOffWhatIsDifferent: 'Split off what is different',
   face: (i: number): string => `Face ${i}`,
   makeAZoneOfItsOwn: (pickedCount: number): string =>
@@ -132,6 +133,9 @@ export const ZONE_EDITOR_WORDS = {
 };
 
 export const MEET_SCREEN_WORDS = {
+  firstSurface: 'Signed, or its first surface is still on',
+  askSomebody: 'Show it to somebody who knows first',
+  beforeTheRag: 'Such a surface may be worth more than anything done to it. Ask before the first rag.',
   meet: 'Meet',
   iBoughtIt: 'I bought it',
   readItsSurfaces: 'Read its surfaces',

@@ -276,6 +276,7 @@ export const READING_FIELDS_WORDS = {
   howDidItHold: 'How did it hold?',
   doubleRubsUntilColourComesOff: 'Double rubs until colour comes off',
   whereDidItLetGo: 'Where did it let go?',
+  howDoesItLook: 'What else is seen on it, if anything?',
   whichMomentIsIt: 'Which moment is it?',
   byTheAgeOfThePatch: (label: string): string =>
     `By the age of the patch: ${label}. Pick another where the clear coat came later.`,
