@@ -157,7 +157,7 @@ export type OperationCode = (typeof OPERATIONS)[number];
 // prettier-ignore
 export const HANDS = [
   'label_parts', 'mask_room', 'mask_hinges', 'mask_runners', 'stand', 'spray_tent', 'gun_card', 'can_card',
-  'brush_edges', 'room_edges', 'tape_line', 'tape_second', 'pull_tape', 'dust_again', 'dull_again',
+  'mask_wood', 'brush_edges', 'room_edges', 'tape_line', 'tape_second', 'pull_tape', 'dust_again', 'dull_again',
 ] as const;
 export type HandCode = (typeof HANDS)[number];
 

@@ -116,6 +116,10 @@ const RULES: Record<Exclude<HandCode, 'dust_again' | 'dull_again'>, [asks: Dossi
     spray_tent: [doors({ application: 'spray' }), doors({ application: 'aerosol' })],
     gun_card: [doors({ application: 'spray' }), doors()],
     can_card: [doors({ application: 'aerosol' }), doors({ application: 'spray' })],
+    mask_wood: [
+      piece([{ stated: WOOD }, { role: 'top', stated: WOOD }], { zones: { z1: { look: 'clear' } } }),
+      piece([{ stated: WOOD }, { role: 'top', stated: WOOD }], { look: 'clear', zones: { z1: { look: 'clear' } } }),
+    ],
     brush_edges: [doors({ application: 'spray' }), doors()],
     room_edges: [two({ colour: DARK, lies: 'far_side' }), two({ colour: DARK, lies: 'far_side' }, 'frame')],
     tape_line: [side(DARK), side(PALE)],

@@ -90,6 +90,8 @@ export interface Ground {
   second: (SecondColour & SecondMeasure) | null;
   /** Zones of a paler colour that it meets where both stay on the piece: theirs goes on first. */
   meets: readonly string[];
+  /** Zones it meets there that are treated otherwise: wood along paint, paint along wood. */
+  meetsOther: readonly string[];
   /** Separate things it is made of: doors, drawer fronts. */
   parts: number;
   /** The first zone of the piece that is treated: what is done once for the piece is done with it. */
@@ -195,7 +197,9 @@ export function readMetGround(dossier: Dossier, zone: Zone): Ground {
     paintOfItsOwn,
     sheen: sheen ?? null,
     second: second ? measureOn(dossier, zone, second, area) : null,
-    meets: listPalerNeighbours(dossier, zone),
+    meets: listNeighbours(dossier, zone, (theirs, own) => isPainted(theirs) && isPainted(own) && isPaler(theirs, own)),
+    // Paint goes on first, along wood that was sanded before it; the wood is finished last (common practice).
+    meetsOther: listNeighbours(dossier, zone, (theirs, own) => isPainted(theirs) !== isPainted(own)),
     parts: countParts(dossier, zone),
     leads: dossier.zones?.find((own) => wishOf(dossier, own).look !== 'leave')?.id === zone.id,
     without: new Set(goal.without),
@@ -272,21 +276,22 @@ const countParts = (dossier: Dossier, zone: Zone): number =>
   Math.max(1, new Set(drawPiece(dossier).flatMap(({ zone: id, part }) => (id === zone.id ? [part] : []))).size);
 
 /**
- * Zones of a paler colour that this one meets on the carcass: the paler goes on first and is taped along (common practice).
- * What comes off the piece meets nothing while it is painted.
+ * Zones that this one meets on the carcass, of those that are treated and wished as `where` says: of two colours the paler
+ * goes on first and is taped along (common practice). What comes off the piece meets nothing while it is coated.
  */
-function listPalerNeighbours(dossier: Dossier, zone: Zone): string[] {
+function listNeighbours(dossier: Dossier, zone: Zone, where: (theirs: ZoneWish, own: ZoneWish) => boolean): string[] {
   const goal = dossier.goal ?? {};
   if (goal.zones === undefined) return [];
   const stays = (other: Zone): boolean => !isPartOff(other, goal) && !MEETS_NOTHING.includes(other.role);
   const own = wishOf(dossier, zone);
-  if (own.look !== 'opaque' || !stays(zone)) return [];
+  if (own.look === 'leave' || !stays(zone)) return [];
   return (dossier.zones ?? []).flatMap((other) => {
     if (other.id === zone.id || !stays(other)) return [];
     const theirs = wishOf(dossier, other);
-    return theirs.look === 'opaque' && isPaler(theirs, own) ? [other.id] : [];
+    return theirs.look !== 'leave' && where(theirs, own) ? [other.id] : [];
   });
 }
+const isPainted = ({ look }: ZoneWish): boolean => look === 'opaque';
 const MEETS_NOTHING: readonly Zone['role'][] = ['hardware', 'drawer_side', 'inside'];
 
 /** Of two colours the paler; of two alike in that, one always and the other never. */

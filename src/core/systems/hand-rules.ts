@@ -22,11 +22,12 @@ const ASKED: Readonly<Record<HandCode, (ground: Ground) => boolean>> = {
   spray_tent: ({ application, leads }) => leads && application === 'spray',
   gun_card: ({ application, leads }) => leads && application === 'spray',
   can_card: ({ application, leads }) => leads && application === 'aerosol',
+  mask_wood: (ground) => isPainted(ground) && ground.meetsOther.length > 0,
   brush_edges: (ground) => isPainted(ground) && hasLips(ground) && ground.application !== 'brush_roll',
   room_edges: ({ second, zone }) => second?.lies === 'far_side' && zone.role === 'edge',
   tape_line: (ground) => isPainted(ground) && ground.meets.length > 0,
   tape_second: isBanded,
-  pull_tape: (ground) => isBanded(ground) || (isPainted(ground) && ground.meets.length > 0),
+  pull_tape: (ground) => isBanded(ground) || (isPainted(ground) && ground.meets.length + ground.meetsOther.length > 0),
   dust_again: () => false,
   dull_again: () => false,
 };
@@ -37,13 +38,14 @@ const isAsked = (ground: Ground, hand: HandCode): boolean => ground.look !== 'le
 const isPlanned = (ground: Ground, hand: HandCode): boolean => isAsked(ground, hand) && !ground.without.has(hand);
 
 /** Metres of edge or tape that a step is about. */
-function measureMetres({ area, parts, second, meets, size }: Ground, hand: HandCode): number {
+function measureMetres({ area, parts, second, meets, meetsOther, size }: Ground, hand: HandCode): number {
   if (hand === 'mask_room') return Math.min(size.edgeM, 2 * Math.sqrt(area));
   // Lips of parts as if they were square and painted on both sides.
   if (hand === 'brush_edges') return 4 * parts * Math.sqrt(area / (2 * parts));
+  if (hand === 'mask_wood') return 2 * Math.sqrt(area);
   const bands = second && hand !== 'tape_line' ? second.tapeM : 0;
   // A zone meets the next along about half of its outline (estimate).
-  const line = meets.length > 0 && hand !== 'tape_second' ? 2 * Math.sqrt(area) : 0;
+  const line = meets.length + meetsOther.length > 0 && hand !== 'tape_second' ? 2 * Math.sqrt(area) : 0;
   return bands + line;
 }
 

@@ -174,13 +174,17 @@ function refreshWith(product: Product, ground: Ground): Choice {
       ...tinOf(product),
     },
   );
-  return take('refresh', { topcoat: product.class as TopcoatCode, topcoats: 1 }, [own], {
+  return take('refresh', { topcoat: product.class as TopcoatCode, topcoats: 1 }, [afterPaint(own, ground)], {
     product,
     coats: 1,
     ml,
     splashes: 0,
   });
 }
+
+/** The wood is finished once the paint beside it is dry. */
+const afterPaint = (coat: Step, { meetsOther }: Ground): Step =>
+  meetsOther.length > 0 ? { ...coat, meets: [...meetsOther] } : coat;
 
 /** On bare wood water raises the grain: it is raised once before, and taken off. */
 const raiseGrain = (ground: Ground): Step =>
@@ -205,6 +209,7 @@ function coatWood(product: Product, coats: number, state: SurfaceState, ground: 
   const between = sanded ? sandBetween(product, coats, ground) : [];
   const minutes = coatMinutes('clear', product, coats, ground);
   const coat = coatStep('topcoat', product, coats, minutes, ml, [{ code: 'wood_wants_protection' }], ground);
-  const steps = [...before, coat, ...between];
+  const own = afterPaint(coat, ground);
+  const steps = [...before, own, ...between];
   return take('topcoat', { topcoat: code, topcoats: coats }, steps, { product, coats, ml, splashes: 0 });
 }

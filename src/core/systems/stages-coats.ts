@@ -42,7 +42,10 @@ export const SPOT_SEALING: Stage = {
 };
 
 /** What is set up before the first coat. */
-const setUp = (ground: Ground): Step[] => makeHandSteps(ground, ['spray_tent', 'gun_card', 'can_card', 'stand']);
+const setUp = (ground: Ground): Step[] => [
+  ...makeHandSteps(ground, ['spray_tent', 'gun_card', 'can_card', 'stand']),
+  ...makeHandSteps(ground, ['mask_wood'], { meets: [...ground.meetsOther] }),
+];
 
 /** A way with more to do at its end. */
 function followedBy(choice: Choice, steps: readonly Step[]): Choice {

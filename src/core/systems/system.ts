@@ -203,7 +203,7 @@ export function assembleSystem(
     zones,
     risk: withOverall(Object.fromEntries(modes) as Record<FailureMode, number>),
     handsOnMin,
-    elapsedH: Math.round(Math.max(0, ...labels.map(({ waitH }) => waitH)) + handsOnMin / 60),
+    elapsedH: Math.round(waitForAll(labels, grounds, zones) + handsOnMin / 60),
     materialsCost,
     consumablesCost,
     supplies,
@@ -228,6 +228,19 @@ function judgeFumes(
   const sprayed =
     application === 'spray' && zones.some(({ steps }) => steps.some(({ op, class: code }) => maySpray(op, code)));
   return sprayed ? 'mist' : 'low';
+}
+
+/** Hours until the last zone is done: wood along paint has its coats once that paint is dry. */
+function waitForAll(labels: readonly Label[], grounds: readonly Ground[], zones: readonly ZonePlan[]): number {
+  const waitOf = new Map(labels.map(({ waitH }, i) => [zones[i]!.id, waitH]));
+  const waits = labels.map(({ waitH }, i) => {
+    const { steps } = zones[i]!;
+    const first = steps.findIndex(({ meets, hand }) => meets !== undefined && hand === undefined);
+    if (first < 0) return waitH;
+    const met = Math.max(0, ...grounds[i]!.meetsOther.map((id) => waitOf.get(id) ?? 0));
+    return Math.max(waitH, met + steps.slice(first).reduce((sum, own) => sum + own.waitH, 0));
+  });
+  return Math.max(0, ...waits);
 }
 
 /**

@@ -322,11 +322,15 @@ function findLed(
 
 type FindTin = (id: string | undefined) => ShelfItem | undefined;
 
-/** The last coat of paint on each zone that a line is taped against: it has had its time before the tape goes on. */
+/**
+ * What is waited for on the zones that a step is done along: their last coat of paint before a line is taped or wood is
+ * finished; along wood that is taped the last of its dust.
+ */
 const listMet = (node: Node, chains: readonly { zone: string; nodes: readonly Node[] }[]): Node[] =>
   (node.step.meets ?? []).flatMap((zone) => {
     const other = chains.find((chain) => chain.zone === zone)?.nodes;
-    return other?.findLast(({ step }) => step.op === 'paint') ?? [];
+    const awaited = node.step.hand === 'mask_wood' ? 'dust' : 'paint';
+    return other?.findLast(({ step }) => step.op === awaited) ?? [];
   });
 
 /**

@@ -73,3 +73,30 @@ describe('work in two colours', () => {
     ]);
   });
 });
+
+describe('wood along paint', () => {
+  const tasks = tasksOf({ colour: PALE, zones: { top: { look: 'clear', keep: 'refinish' } } });
+  const find = (is: (task: Task) => boolean): Task => tasks.find(is)!;
+  const mask = find(({ hand }) => hand === 'mask_wood');
+  const clear = tasks.filter(({ op }) => op === 'topcoat');
+
+  // Common practice: sand the wood, tape along it, paint, and finish the wood once the paint is dry.
+  it('is sanded and freed of dust first, then taped from the painted side', () => {
+    expect(mask.zones).toEqual(['sides']);
+    const dust = find(({ op, zones }) => op === 'dust' && zones.includes('top'));
+    expect(mask.after.map(({ key }) => key)).toContain(dust.key);
+    expect(tasks.indexOf(mask)).toBeLessThan(tasks.indexOf(find(({ op }) => op === 'prime' || op === 'paint')));
+  });
+
+  it('is finished last, once the paint beside it may be coated', () => {
+    const paint = paints(tasks).at(-1)!;
+    expect(clear.length).toBeGreaterThan(0);
+    expect(clear[0]!.zones).toEqual(['top']);
+    expect(clear[0]!.after.find(({ key }) => key === paint.key)!.lags[0]!.fromH).toBeGreaterThan(0);
+  });
+
+  it('is not taped off where all of it is wood', () => {
+    const all = tasksOf({ look: 'clear', zones: { top: { look: 'clear' } } });
+    expect(all.filter(({ hand }) => hand === 'mask_wood' || hand === 'pull_tape')).toEqual([]);
+  });
+});

@@ -35,6 +35,10 @@ const HAND_WORDS: Record<HandCode, { why: string; without: string }> = {
     why: 'A spitting nozzle is found on card, not on the face.',
     without: 'Spits and the first heavy stroke land on the piece.',
   },
+  mask_wood: {
+    why: 'Paint first, the wood last: it is sanded before, kept clean under tape, and finished once the paint is dry.',
+    without: 'Paint on bare wood has to be sanded out of it.',
+  },
   brush_edges: {
     why: 'A gun lays little on an edge and too much beside it: edges by brush first, faces over them.',
     without: 'Edges stay thin and wear through first, or the faces beside them run.',
