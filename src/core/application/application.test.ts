@@ -47,6 +47,17 @@ describe('the tool for a coat', () => {
     expect(listDrawings({ op: 'mask', hand: 'pull_tape' }, door)).toEqual(['tape_pull']);
     expect(listDrawings({ op: 'degrease' }, door)).toEqual([]);
   });
+
+  it('is a cloth for what is rubbed in, also where the rest is sprayed, and shows how it is wiped off', () => {
+    const top = [{ role: 'top' as const, area_m2: 1 }];
+    for (const code of ['wipe_on_oil', 'hardwax_oil', 'wax']) {
+      const coat = { op: 'topcoat' as const, class: code };
+      expect(listTools(coat, top, 'spray').map((tool) => tool.code)).toEqual(['cloth']);
+      expect(listDrawings(coat, top, 'spray')).toEqual(['wipe_off']);
+    }
+    expect(listDrawings({ op: 'rub_out' }, top)).toEqual(['rub_even']);
+    expect(listDrawings({ op: 'topcoat', class: 'shellac_clear' }, top)).toEqual(['strips']);
+  });
 });
 
 describe('a gun', () => {

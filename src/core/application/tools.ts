@@ -3,6 +3,7 @@ import {
   findCarrier,
   findProduct,
   isWholeCoat,
+  maySpray,
   TOOL_FACTS,
   type FaceKind,
   type TechniqueCode,
@@ -39,7 +40,7 @@ export function listTools(
   application: Goal['application'] = 'brush_roll',
 ): ToolFact[] {
   if (!isWholeCoat(op) || code === undefined || !(code in FILM_FACTS)) return [];
-  if (application !== 'brush_roll' || findProduct(code)?.sprayCan) return [];
+  if (isOutOfGun({ op, class: code }, application) || findProduct(code)?.sprayCan) return [];
   const areas = new Map<ToolFact, number>();
   for (const zone of zones) {
     const area = zone.area_m2 ?? 0;
@@ -49,6 +50,10 @@ export function listTools(
   return [...areas].sort((a, b) => b[1] - a[1]).map(([tool]) => tool);
 }
 
+/** What is rubbed on is done by hand, whatever the rest is put on with. */
+const isOutOfGun = ({ op, class: code }: Pick<Task, 'op' | 'class'>, application: Goal['application']): boolean =>
+  application !== 'brush_roll' && maySpray(op, code);
+
 /** What is drawn beside a step: how the tool is led, the order of a panelled door, how tape is pulled. */
 export function listDrawings(
   task: Pick<Task, 'op' | 'class' | 'hand'>,
@@ -56,8 +61,9 @@ export function listDrawings(
   application: Goal['application'] = 'brush_roll',
 ): TechniqueCode[] {
   if (task.hand) return [...(HAND_DRAWINGS[task.hand] ?? [])];
+  if (task.op === 'rub_out') return ['rub_even'];
   if (!isWholeCoat(task.op)) return [];
-  if (application !== 'brush_roll') return ['half_overlap'];
+  if (isOutOfGun(task, application)) return ['half_overlap'];
   const drawings = listTools(task, zones).flatMap((tool) => tool.drawings);
   const panelled = zones.some(({ role, moulded }) => role === 'door' || moulded === true);
   return [...new Set([...drawings, ...(panelled ? (['panel_order'] as const) : [])])].slice(0, MOST_DRAWINGS);

@@ -32,7 +32,7 @@ export const OPERATION_SAYS: Partial<Record<OperationCode, OperationSays>> = {
   caulk: { says: ['On primer, before colour: a thin bead, tooled with a wet finger.', 'Never over a joint that moves. Paint it after the time on its label.'] },
   denib: { says: ['Light hand, 220; only the nibs go. Wipe after it.', 'A finger along edges and corners finds runs.'] },
   paint: { says: ['Thin and even; two thin coats hold better than one thick one.'] },
-  topcoat: { says: ['Stir, never shake: bubbles stay.', 'Thin, and only when the paint is dry right through: the next day is safe.'] },
+  topcoat: { says: ['Stir, never shake: bubbles stay.', 'Thin, and only when what is under it is dry right through: the next day is safe.'] },
   stain: { says: ['Try it on a hidden place, and let that dry, before the face.', 'With the grain, end to end, wiped off before it dries. Ends drink more: damp them first.'] },
   refresh: { says: ['A fine pad with a little wax, along the grain; buff when it goes dull.', 'It is recorded as wax: whoever paints it later washes it off first.'] },
   reamalgamate: { says: ['Thin, quick strokes with its own solvent; let it flow and leave it alone.', 'Doors open, no flame. Try a hidden place first: a coat that only wrinkles is another one.'] },

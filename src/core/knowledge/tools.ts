@@ -11,6 +11,8 @@ export const TECHNIQUES = [
   'half_overlap',
   'load_and_roll',
   'room_edges',
+  'wipe_off',
+  'rub_even',
 ] as const;
 export type TechniqueCode = (typeof TECHNIQUES)[number];
 
@@ -34,7 +36,8 @@ export interface ToolFact {
 /** Tools by hand, the most particular first (common practice). */
 // prettier-ignore
 export const TOOL_FACTS: readonly ToolFact[] = [
-  { code: 'cloth', label: 'Lint-free cloth or sponge', classes: ['wipe_on_oil', 'wax'], says: ['Wipe it on thin, wait as the label says, wipe all that is wet off again.', 'With the grain, from end to end.'], drawings: [], basis: 'practice' },
+  { code: 'cloth', label: 'Lint-free cloth or sponge', classes: ['wipe_on_oil', 'hardwax_oil', 'wax'], says: ['Wipe it on thin, wait as the label says, wipe all that is wet off again.', 'With the grain, from end to end.'], drawings: ['wipe_off'], basis: 'practice' },
+  { code: 'mop', label: 'Soft mop brush, or a pad of cloth round wool', classes: ['shellac_clear'], says: ['Straight, quick strokes from end to end; never back over what is no longer wet.', 'Thin: four thin coats lie better than two thick ones.'], drawings: ['strips'], basis: 'practice' },
   { code: 'sponge', label: 'Foam or sponge', classes: ['bonding_primer_wb'], says: ['Thin coats with foam or sponge; heavy ones leave texture.', 'Never thin it.'], drawings: ['load_and_roll'], basis: 'practice' },
   { code: 'angled_brush', label: 'Angled brush, 40–50 mm, of soft synthetic', carriers: ['water'], faces: ['moulded'], says: ['Mouldings first, drawn out along them; then the flats, then rails, then stiles.', 'The tip only: a loaded heel drips into the corner.'], drawings: ['panel_order'], basis: 'practice' },
   { code: 'bristle_brush', label: 'Natural bristle brush', carriers: ['solvent', 'alcohol', 'two_part'], faces: ['moulded', 'narrow'], says: ['Lay it on, draw it out, tip it off once with the brush held flat.', 'Leave it: what is touched again drags.'], drawings: ['panel_order'], basis: 'practice' },

@@ -10,6 +10,8 @@ const TECHNIQUES: Record<TechniqueCode, string> = {
   half_overlap: 'Half over the last, off at both ends',
   load_and_roll: 'Brush it on, roll it off unloaded',
   room_edges: '1 opening edge, 2 hinge edge',
+  wipe_off: '1 wipe on, 2 wait, 3 wipe all off along the grain',
+  rub_even: 'Along the grain, half over the last, off the edges',
 };
 export const sayTechnique = (code: TechniqueCode): string => TECHNIQUES[code];
 

@@ -173,6 +173,34 @@ function Strokes({ code }: { code: TechniqueCode }) {
           <Numbered x={130} y={28} number={2} />
         </G>
       );
+    case 'wipe_off':
+      return (
+        <G>
+          {face}
+          <Path d="M14 26 H136 M14 44 H136 M14 62 H136 M14 80 H136" stroke={softInk} strokeWidth={1} />
+          <Arrow from={[16, 35]} to={[88, 35]} colour={softInk} dashed />
+          <Rect x={92} y={24} width={34} height={22} rx={8} fill={waitTint} stroke={ink} />
+          <Circle cx={75} cy={54} r={9} fill="none" stroke={ink} strokeWidth={1.6} />
+          <Path d="M75 48 V54 L80 57" fill="none" stroke={ink} strokeWidth={1.6} />
+          <Arrow from={[16, 74]} to={[134, 74]} colour={act} />
+          <Numbered x={28} y={24} number={1} />
+          <Numbered x={54} y={54} number={2} />
+          <Numbered x={28} y={80} number={3} />
+        </G>
+      );
+    case 'rub_even':
+      return (
+        <G>
+          {face}
+          {[26, 42, 58, 74].map((y, i) => (
+            <G key={y}>
+              <Rect x={16} y={y - 13} width={118} height={26} fill={waitTint} opacity={0.4} />
+              <Arrow from={i % 2 === 0 ? [18, y] : [132, y]} to={i % 2 === 0 ? [132, y] : [18, y]} colour={act} />
+            </G>
+          ))}
+          <Rect x={66} y={34} width={26} height={16} rx={4} fill={softInk} />
+        </G>
+      );
     case 'room_edges':
       return (
         <G>
