@@ -12,8 +12,9 @@ const sold: [string, Dossier][] = readdirSync(FOLDER)
     return [name, read.value];
   });
 
-/** The plan of just the layers that the log says are on a piece, by the preparation its ground allows. */
+/** The plan of just the layers that the log says are on a piece, by the preparation its ground allows; what was refreshed, as that is planned. */
 function planAsLogged(dossier: Dossier): number {
+  if (dossier.goal?.keep === 'refresh') return planPiece({ ...dossier, log: [] }).systems[0]!.handsOnMin;
   const own = (zone: Zone): LogEntry[] => dossier.log!.filter((entry) => entry.zone === zone.id);
   for (const prep of ['scuff_150', 'scuff_220'] as const) {
     const zones = dossier.zones!.map((zone) => {
