@@ -1,4 +1,4 @@
-import type { OperationCode } from './codes';
+import type { HandCode, OperationCode } from './codes';
 
 /** What is said while an operation is done, apart from its facts: only the screens of work load it. */
 export interface OperationSays {
@@ -43,4 +43,25 @@ export const OPERATION_SAYS: Partial<Record<OperationCode, OperationSays>> = {
   refit: { says: ['Clean hinge recesses; sand stray paint off runners and edges.', 'Press nothing together that stays shut overnight.'] },
   cure: { says: ['Dry to the touch is not cured: marks and stuck feet come in these weeks.'] },
   handover: { says: ['Say what is on it, when it is cured, and what to clean it with until then.'] },
+};
+
+/** What matters at work of the hand, most telling first. */
+// prettier-ignore
+export const HAND_SAYS: Record<HandCode, readonly string[]> = {
+  label_parts: ['Where no paint goes, on the part and in its opening, with which way is up.', 'A picture of it all before the first screw.'],
+  mask_room: ['Film on the floor first, taped to the wall; paper tears when it is wet.', 'Kitchen foil moulds over handles and hinges that stay on.'],
+  mask_hinges: ['Press the tape’s edge down with a nail.', 'Foil moulds over a hinge better than tape does.'],
+  mask_runners: ['Mist creeps into joints and makes drawers stick: tape over them whole.', 'A loose runner is tightened now, not after the paint.'],
+  stand: ['Backs first: when they may be touched, turn each part onto four points and do its face.', 'Look at the underside and the lower corners for runs while they are wet.', 'Doors dry standing or lying open; nothing leans on a wet edge.'],
+  spray_tent: ['About 3.5 × 3.5 m, light from two sides, the fan drawing away from the piece.', 'Nothing that sparks or burns: no pilot light, no heater, no phone on charge.', 'Wet the floor: dust stays down.'],
+  gun_card: ['Strain what you pour, time the cup and write the seconds down.', 'Strokes on card until the fan is even from end to end: see the card for the gun.'],
+  can_card: ['Shake for two minutes after the ball comes loose.', 'Moving before you press, off the piece at both ends; turn the can over and blow it clear after.'],
+  mask_wood: ['Once the wood is sanded and its dust is gone, before the first coat: bare wood drinks whatever creeps under.', 'Press the edge down with a nail; paper over the rest of the face.', 'What lands on the wood all the same is wiped off at once, along the grain.'],
+  brush_edges: ['A thin coat by brush, drawn out towards the edge: no bead is left on the arris.', 'What ran onto the face is wiped off at once; the face is sprayed over it.'],
+  room_edges: ['The opening edge takes the colour of the room the door opens into, the hinge edge that of the other.', 'Stand in each room with the door ajar: what you see belongs to that room.'],
+  tape_line: ['Only on paint that has had its time: sooner, the tape takes it along.', 'Press the edge down with a nail, then seal it with the paler colour or clear: what creeps under is that.'],
+  tape_second: ['Measure from one edge and mark both ends with a pencil dot.', 'Press the edge down with a nail, then seal it with the first colour or clear: what creeps under is that.', 'Only on paint that has had its time: sooner, the tape takes it along.'],
+  pull_tape: ['Back over itself at 45°, slowly, while the coat is fresh.', 'Dry already? Score along it with a sharp blade first, or it takes a strip of paint along.'],
+  dust_again: ['It stood: vacuum, then a damp or tack cloth, and the floor under it.', 'A mix that stood: stir it, strain it and try it on card, or throw it away.', 'Wood takes up damp in weeks: read the meter again.'],
+  dull_again: ['A coat that has cured takes the next one no better than a factory finish: no shine may be left.', 'Stay off the edges.'],
 };

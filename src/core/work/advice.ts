@@ -6,6 +6,7 @@ import {
   findRepairStep,
   findTestKind,
   HAND_FACTS,
+  HAND_SAYS,
   hasStrongFumes,
   isWholeCoat,
   maySpray,
@@ -83,7 +84,8 @@ export function listFacts(
     return of([...says, waste], basis);
   }
   if (task.hand) {
-    const { says, basis } = HAND_FACTS[task.hand];
+    const says = HAND_SAYS[task.hand];
+    const { basis } = HAND_FACTS[task.hand];
     return of(says, basis);
   }
   const { says = [], saysOfDoors = [], saysOfMouldings = [] }: Partial<OperationSays> = OPERATION_SAYS[task.op] ?? {};

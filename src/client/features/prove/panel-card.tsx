@@ -47,13 +47,13 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
   const read = (dossier.tests ?? []).some((test) => test.panel === panel.id);
   const shown = concludePanel(dossier, panel);
   return (
-    <Card gap="$m" render="section" aria-label={PANEL_CARD_WORDS.panel}>
+    <Card gap="$m" render="section" aria-label={PANEL_CARD_WORDS.panelNumber(number, panel.coated_at)}>
       <Heading>{PANEL_CARD_WORDS.panelNumber(number, panel.coated_at)}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
       {shown.read > 0 ? (
-        <Column gap="$xs" render="section" aria-label={PANEL_CARD_WORDS.whatItShows}>
+        <Column gap="$xs" role="group" aria-label={PANEL_CARD_WORDS.whatItShows}>
           <Strong>{sayPanel(shown)}</Strong>
           {shown.ranked.map((own) => (
             <Small key={own.name + String(own.control)}>

@@ -113,7 +113,6 @@ export const PANEL_CARD_WORDS = {
     `${name}: ${[held > 0 ? `${held} held` : '', failed > 0 ? `${failed} failed` : '', unread > 0 ? `${unread} not read` : ''].filter(Boolean).join(', ')}`,
   piece: 'Piece',
   blackCornerTopLeftMarkIt: (title: string): string => `${title}. Black corner: top left, mark it on the piece.`,
-  panel: 'Panel',
   panelNumber: (number: number | null, coatedAt: string | undefined): string =>
     `Panel${number ? ` ${number}` : ''}${coatedAt ? '' : ' to paint'}`,
   allReadingsOfItAreIn: 'All readings of it are in',
