@@ -45,7 +45,7 @@ test('a panel is designed, read from a photograph, put right in two squares; the
   await expectBigTargets(page);
   await expectNoSideways(page);
   await designer.getByRole('button', { name: 'Make this panel' }).click();
-  const panel = page.getByRole('region', { name: 'Panel', exact: true });
+  const panel = page.getByRole('region', { name: /^Panel/ });
   await panel.getByRole('button', { name: /^First coat is on/ }).click();
   await expect(panel.getByText(/^Next: read the primer/)).toBeVisible();
 

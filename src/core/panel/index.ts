@@ -9,5 +9,6 @@ export {
   type DueReading,
   type Moment,
 } from './schedule';
+export { layGrid, tapCell, type CellMark, type GridCell, type GridColumn } from './grid';
 export { proposePanel, type Proposal } from './propose';
 export { drawStripMap, groupStrips } from './strip-map';

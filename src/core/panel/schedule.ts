@@ -181,21 +181,26 @@ export function treatmentOnStrip(
   code: string,
   kind: TestKind,
 ): Treatment {
-  const { treatment } = panel.strips.find((strip) => strip.code === code)!;
   const next = scheduleMoments(panel, dossier.climate).find(
     (moment) =>
       moment.tests.includes(kind) &&
       !(dossier.tests ?? []).some(
-        (test) => test.panel === panel.id && test.strip === code && isReadingOf(test, moment),
+        (test) => test.panel === panel.id && test.strip === code && test.kind === kind && isReadingOf(test, moment),
       ),
   );
-  if (next?.on !== 'primer') return treatment;
+  return treatmentAt(panel, code, next?.on);
+}
+
+/** What lies on a strip at a moment: of a reading on the primer, the primer alone. */
+export function treatmentAt({ strips }: Pick<Panel, 'strips'>, code: string, on: Moment['on']): Treatment {
+  const { treatment } = strips.find((strip) => strip.code === code)!;
+  if (on !== 'primer') return treatment;
   const { paint: _paint, paint_coats: _coats, clear: _clear, ...primed } = treatment;
   return primed;
 }
 
 /** A reading belongs to a moment by its kind, and by its age: not much sooner than asked for. */
-function isReadingOf(test: Test, moment: Moment): boolean {
+export function isReadingOf(test: Test, moment: Moment): boolean {
   if (!moment.tests.includes(test.kind)) return false;
   if (moment.bleedAt) return test.reading.at === moment.bleedAt;
   return (test.age_h ?? 0) >= 0.75 * moment.atH;
