@@ -5,6 +5,8 @@ import type { PieceKind } from '@/core/knowledge';
 export interface KindCount {
   kind: PieceKind;
   count: number;
+  /** The highest number in use among those that are named by their kind alone: "Sideboard" is 1, "Sideboard 2" is 2. */
+  numbered?: number;
 }
 
 /** What a new piece starts from: the kinds this shop meets, most first, and what it sold pieces for. */

@@ -1,4 +1,5 @@
-import { withShelf, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
+import { KIND_LABELS } from '@/core/knowledge';
+import { highestNumber, withShelf, type LogEntry, type ShelfItem, namePiece } from '@/core/dossier';
 import { tellSale, type PieceAccount, type Sale, type ShopAccount } from '@/core/earned';
 import { DEFAULT_CURRENCY } from '@/core/money';
 import type { CountedReading, ReadingQuestion } from '@/core/learning';
@@ -127,7 +128,16 @@ export function makeShopLists({ store, shelf, workshop }: Stores, { judge }: Jud
     }),
     listAccounts,
     readEarned: async (now) => judge('shopAccount', await listAccounts(), currencyOfShop(), now, shelf.listRemoved()),
-    countKinds: () => store.countKinds(),
+    countKinds: () => {
+      const heads = store.listHeads('shown');
+      return store.countKinds().map((own) => {
+        const numbered = highestNumber(
+          KIND_LABELS[own.kind],
+          heads.filter(({ kind }) => kind === own.kind).map(nameHead),
+        );
+        return numbered > 0 ? { ...own, numbered } : own;
+      });
+    },
     listSales: async () => {
       const currency = currencyOfShop();
       return (await listAccounts()).flatMap((account) =>

@@ -163,7 +163,7 @@ test.describe('at the end of the last coat', () => {
     await expectNoViolations(page, 'the step');
     await expect(step.getByText('Until 11:40 only', { exact: false })).toBeVisible();
     await expect(step.getByText(/leave the tape until .*, and score along it first/)).toBeVisible();
-    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.getByRole('button', { name: /^Done: / }).click();
     await expect
       .poll(async () =>
         (await read(`${shop.url}/api/pieces/galley`)).log?.some(({ task }) => task?.includes('pull_tape')),

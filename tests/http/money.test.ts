@@ -82,7 +82,7 @@ describe('what a new piece starts from', () => {
     expect((await server.call('GET', '/api/lists/kerb')).body).toEqual({
       kinds: [
         { kind: 'dresser', count: 2 },
-        { kind: 'chair', count: 1 },
+        { kind: 'chair', count: 1, numbered: 1 },
       ],
       sales: [{ kind: 'dresser', size: 'small', ground: 'wood_veneer', way: 'paint', price: 120 }],
     });

@@ -16,7 +16,7 @@ export { hex, hoursOf, idSchema, percent } from './primitives';
 export * from './schema';
 export { foundLead, isTrueElsewhere, resolveAlike } from './alike';
 export * from './shelf';
-export { namePiece, nameZone, zoneName } from './names';
+export { highestNumber, namePiece, nameZone, numberName, zoneName } from './names';
 export { askingOf } from './asking';
 export { isForChild, roomToBe } from './place';
 export * from './recovery';

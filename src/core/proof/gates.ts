@@ -63,6 +63,12 @@ export function judgePrimeGate(dossier: Dossier, zone: Zone): Gate {
   return { ...base, ...passOver(dossier, zone, 'prime_to_paint', verdict) };
 }
 
+/** Everything that the treatment taken has to show on a zone before it is painted, and what has been; nothing where none was taken or none is asked. */
+export function listWanted(dossier: Dossier, zone: Zone): Requirement[] {
+  const chosen = findChosen(dossier, zone);
+  return !chosen || isLeft(dossier, zone) || putsNothingOn(chosen) ? [] : requirementsFor(dossier, zone, chosen);
+}
+
 /** A sound coat that is only woken needs no patch; one that is melted does. */
 const putsNothingOn = ({
   treatment: { primer = 'none', coats = 0, prep, paint, clear = 'none' },

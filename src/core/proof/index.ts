@@ -1,7 +1,7 @@
 export { listAlike } from './alike-zones';
 export { closesAfterH, cureDaysOf } from './cure';
 export { chanceOfBleed, computeLightness, expectsBleed, exposureOf, isPaleWish, type Exposure } from './bleeding';
-export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, type Gate, type GateReason } from './gates';
+export { judgeBleedGate, judgeHandoverGate, judgePrimeGate, listWanted, type Gate, type GateReason } from './gates';
 export {
   bleedMomentAt,
   isOfGrip,

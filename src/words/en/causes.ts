@@ -299,7 +299,10 @@ const REMEDIES: Record<RemedyCode, Named> = {
   ease: { name: 'Free the running faces', says: 'Sand them bare, wax them, leave the rest alone.' },
   touch_up: { name: 'Mend the places', says: 'Work on what shows, and leave the rest.' },
   recoat: { name: 'Sand flat, coat again', says: 'The layers stay; the last of them is made new.' },
-  seal_over: { name: 'Seal over, coat again', says: 'What is on stays; a barrier goes over it, and new coats over that.' },
+  seal_over: {
+    name: 'Seal over, coat again',
+    says: 'What is on stays; a barrier goes over it, and new coats over that.',
+  },
   strip: { name: 'Take it off, start again', says: 'Down to what was there before, and another way from there.' },
 };
 export const nameWayOut = (code: RemedyCode): string => REMEDIES[code].name;

@@ -8,10 +8,18 @@ import {
   type PatchLook,
   type TestKind,
 } from '@/core/knowledge';
-import type { Treatment } from '@/core/dossier';
+import type { Test, Treatment } from '@/core/dossier';
 import { groupStrips, type PanelConclusion, type Proposal } from '@/core/panel';
-import { severityOf, type GateReason, type JudgedTest, type Lack, type Proof } from '@/core/proof';
-import { lowerFirst } from '@/core/shared';
+import {
+  judgeTest,
+  severityOf,
+  type GateReason,
+  type JudgedTest,
+  type Lack,
+  type Proof,
+  type Requirement,
+} from '@/core/proof';
+import { lowerFirst, upperFirst } from '@/core/shared';
 import { DEFAULT_LOCALE } from './language';
 import { listWords } from './lists';
 import { lookUp, type Words } from './look-up';
@@ -88,6 +96,42 @@ const TOUCHES: Record<Proof, string> = {
   cross_cut: 'a cross-cut or a fork',
   no_bleed: 'a bleed watch',
 };
+/** What is wanted before paint, with where it stands. */
+export function sayWanted({ shows, state, fromH }: Requirement): string {
+  const name = upperFirst(TOUCHES[shows].replace(/^an? /, ''));
+  switch (state) {
+    case 'met':
+      return `${name}: shown`;
+    case 'failed':
+      return `${name}: failed`;
+    case 'early':
+      return `${name}: read too early, counts from ${fromH} h`;
+    case 'incomplete':
+      return `${name}: the record lacks something`;
+    case 'missing':
+      return `${name}: still wanted, from ${fromH} h`;
+  }
+}
+
+/** What came of the test just logged, and what is wanted besides. */
+export function sayLogged(
+  test: Test,
+  dossier: Parameters<typeof judgeTest>[1],
+  wanted: readonly Requirement[],
+): { held: boolean; title: string; rest: string } {
+  const judged = judgeTest(test, dossier);
+  const name = TEST_KIND_FACTS[test.kind].label;
+  const title = {
+    pass: `${name} held.`,
+    fail: `${name} failed.`,
+    early: `${name} logged, too early to count.`,
+    incomplete: `${name} logged, not judged.`,
+  }[judged.verdict];
+  const open = wanted.filter(({ state }) => state !== 'met').map(({ shows }) => TOUCHES[shows]);
+  const rest = open.length > 0 ? `Still wanted: ${listWords(open)}.` : 'Nothing more is wanted here.';
+  return { held: judged.verdict !== 'fail', title, rest };
+}
+
 const UNCOVERED = { colour: 'colour coat', clear: 'clear coat' } as const;
 const sayMoment = (at: '48h' | '7d'): string => (at === '48h' ? '48 hours' : 'a week');
 

@@ -21,8 +21,7 @@ import {
   Toggle,
   useIsWide,
 } from '@/client/ui';
-import { askingOf, listTreated, namePiece } from '@/core/dossier';
-import { KIND_LABELS } from '@/core/knowledge';
+import { askingOf, listTreated } from '@/core/dossier';
 import { assignShapes, KIND_TEMPLATES, templateOf } from '@/core/templates';
 import { Counts } from './counts';
 import { FIRST_FACTS, HistoryFields, OTHER_FACTS } from './history-fields';
@@ -35,11 +34,7 @@ import { MEET_SCREEN_WORDS } from '@/words';
 /** Meet: at the kerb, what it is and what it may cost; at home its zones and areas, and what is known of it. Every tap is stored. */
 export function MeetScreen() {
   return (
-    <PieceScreen
-      stage={MEET_SCREEN_WORDS.meet}
-      note={({ piece }) => (namePiece(piece) === KIND_LABELS[piece.kind] ? '' : KIND_LABELS[piece.kind])}
-      action={(parts) => <MeetAction {...parts} />}
-    >
+    <PieceScreen stage={MEET_SCREEN_WORDS.meet} action={(parts) => <MeetAction {...parts} />}>
       {(parts) => <Meet {...parts} />}
     </PieceScreen>
   );

@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useDispatch } from 'react-redux';
 import { BackHeader, Screen } from '@/client/features/piece-frame';
-import { changeMade, makeId, useWorkshop, type AppDispatch } from '@/client/store';
+import { changeMade, makeId, useGetKerbQuery, useWorkshop, type AppDispatch } from '@/client/store';
 import { Body, Column, Heading } from '@/client/ui';
-import { DOSSIER_FORMAT, startWishes, type Dossier } from '@/core/dossier';
+import { DOSSIER_FORMAT, numberName, startWishes, type Dossier } from '@/core/dossier';
 import { KIND_LABELS, type PieceKind } from '@/core/knowledge';
 import { buildTemplate, KIND_TEMPLATES } from '@/core/templates';
 
@@ -14,9 +14,11 @@ import { NEW_PIECE_SCREEN_WORDS, nameNewZone } from '@/words';
 export function NewPieceScreen() {
   const dispatch = useDispatch<AppDispatch>();
   const { region } = useWorkshop().workshop.setup;
+  const { data } = useGetKerbQuery(undefined, { refetchOnMountOrArgChange: true });
+  const numbered = (kind: PieceKind): number => data?.kinds.find((own) => own.kind === kind)?.numbered ?? 0;
   const pick = (kind: PieceKind): void => {
     const id = makeId();
-    const change = { type: 'piece_met' as const, dossier: meetPiece(id, kind, region) };
+    const change = { type: 'piece_met' as const, dossier: meetPiece(id, kind, region, numbered(kind)) };
     dispatch(changeMade({ id: makeId(), pieceId: id, change }));
     router.replace(`/piece/${id}/meet`);
   };
@@ -32,12 +34,18 @@ export function NewPieceScreen() {
 }
 
 /** The piece as it is met: zones and wishes by its kind and usual size. */
-function meetPiece(id: string, kind: PieceKind, region: string | undefined): Dossier {
+function meetPiece(id: string, kind: PieceKind, region: string | undefined, numbered: number): Dossier {
   const { zones } = buildTemplate(kind, undefined, undefined, nameNewZone);
   const { size } = KIND_TEMPLATES[kind];
   return {
     format: DOSSIER_FORMAT,
-    piece: { id, kind, name: KIND_LABELS[kind], size_mm: { ...size }, ...(region ? { region } : {}) },
+    piece: {
+      id,
+      kind,
+      name: numberName(KIND_LABELS[kind], numbered),
+      size_mm: { ...size },
+      ...(region ? { region } : {}),
+    },
     zones,
     goal: startWishes(zones),
   };

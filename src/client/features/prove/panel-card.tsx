@@ -15,10 +15,11 @@ import {
   printSvg,
 } from '@/client/ui';
 import type { writeEvents } from '@/core/calendar';
-import { nameZone, type Dossier, type Panel } from '@/core/dossier';
+import { nameZone, type Dossier, type Panel, type Test } from '@/core/dossier';
 import { concludePanel, drawStripMap, listReadings, scheduleMoments, type DueReading, type Moment } from '@/core/panel';
 import { judgeTest, traceDrift } from '@/core/proof';
 import { DriftChart } from './drift-chart';
+import { PanelGrid } from './panel-grid';
 import { StripMap, type StripState } from './strip-map';
 import { lowerFirst } from '@/core/shared';
 import { PANEL_CARD_WORDS, listStrips, sayMoment, sayPanel, sayPanelCalendar } from '@/words';
@@ -32,12 +33,25 @@ interface PanelCardProps {
   picked: string | null;
   onPick: (code: string) => void;
   onStart: (panel: Panel) => void;
+  onLog: (test: Test & { id: string }) => void;
+  onWithdraw: (id: string) => void;
   onRemove: () => void;
   onPhotograph: (moment: Moment) => void;
 }
 
 /** A panel: its map, what is due on it, and how its strips have held. */
-export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onRemove, onPhotograph }: PanelCardProps) {
+export function PanelCard({
+  dossier,
+  panel,
+  number,
+  picked,
+  onPick,
+  onStart,
+  onRemove,
+  onPhotograph,
+  onLog,
+  onWithdraw,
+}: PanelCardProps) {
   const [now] = useState(() => timeNow());
   const readings = listReadings({ ...dossier, panels: [panel] }, now);
   const next = readings[0];
@@ -52,6 +66,7 @@ export function PanelCard({ dossier, panel, number, picked, onPick, onStart, onR
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
       <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
+      <PanelGrid dossier={dossier} panel={panel} onLog={onLog} onWithdraw={onWithdraw} />
       {shown.read > 0 ? (
         <Column gap="$xs" role="group" aria-label={PANEL_CARD_WORDS.whatItShows}>
           <Strong>{sayPanel(shown)}</Strong>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { PieceScreen, type PieceParts } from '@/client/features/piece-frame';
 import { makeId, timeNow } from '@/client/store';
 import { Button, Choices, Column, Disclosure, Notice, useIsWide } from '@/client/ui';
-import { zoneName, type Panel } from '@/core/dossier';
+import { zoneName, type Panel, type Test } from '@/core/dossier';
 import { listReadings, type Moment } from '@/core/panel';
 import { judgeGates } from '@/core/piece';
 import { limitsOf, type Gate } from '@/core/proof';
@@ -17,6 +17,7 @@ import { StripReader } from './strip-reader';
 import { hoursSince, type Patch } from './test-draft';
 import { TestForm } from './test-form';
 import { TestList } from './test-list';
+import { Logged, Wanted } from './wanted';
 import { PROVE_SCREEN_WORDS } from '@/words';
 
 /** Prove: scratch a patch before the piece is painted. The gate says whether to go on. */
@@ -46,18 +47,27 @@ function Proving({ dossier, change }: PieceParts) {
   const zones = (dossier.zones ?? []).filter(({ id }) =>
     gates.some((gate) => gate.zone === id && gate.gate === 'prime_to_paint' && gate.state !== 'not_needed'),
   );
-  const [picked, setPicked] = useState('');
+  const [picked, setPicked] = useState<string | null>(null);
+  const [logged, setLogged] = useState<string | null>(null);
   const [patch, setPatch] = useState<Patch | null>(null);
   const [watching, setWatching] = useState<{ panel: Panel; moment: Moment } | null>(null);
   const worst = [...gates].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state))[0];
   const [now] = useState(() => timeNow());
   // A strip that is due cannot wait; a gate can.
   const due = listReadings(dossier, now).find(({ state }) => state !== 'later')?.panel.zone;
-  const zone =
-    zones.find(({ id }) => id === picked) ??
-    zones.find(({ id }) => id === due) ??
-    zones.find(({ id }) => id === worst?.zone) ??
-    zones[0];
+  // What was shown first stays, whatever a reading opens: another zone is offered, never switched to.
+  const [first] = useState(
+    () => (zones.find(({ id }) => id === due) ?? zones.find(({ id }) => id === worst?.zone) ?? zones[0])?.id,
+  );
+  const zone = zones.find(({ id }) => id === (picked ?? first)) ?? zones[0];
+  const pick = (id: string): void => {
+    setPicked(id);
+    setLogged(null);
+  };
+  const log = (test: Test & { id: string }): void => {
+    change({ type: 'test_logged', test });
+    setLogged(test.id);
+  };
   if (!zone)
     return (
       <Notice tone="wait" title={PROVE_SCREEN_WORDS.nothingToProve}>
@@ -89,7 +99,7 @@ function Proving({ dossier, change }: PieceParts) {
           label: state(entry.id) === 'open' ? `${zoneName(entry)} ✓` : zoneName(entry),
         }))}
         value={zone.id}
-        onPick={setPicked}
+        onPick={pick}
       />
       <View
         flexDirection={wide ? 'row' : 'column'}
@@ -112,6 +122,7 @@ function Proving({ dossier, change }: PieceParts) {
                 }
               />
             ))}
+          <Wanted dossier={dossier} zone={zone} />
           {panels.map((panel, i) => (
             <PanelCard
               key={panel.id}
@@ -121,6 +132,8 @@ function Proving({ dossier, change }: PieceParts) {
               picked={patch?.panel.id === panel.id ? patch.strip : null}
               onPick={(strip) => setPatch({ panel, strip })}
               onStart={(started) => change({ type: 'panel_set', panel: started })}
+              onLog={log}
+              onWithdraw={(testId) => change({ type: 'test_withdrawn', testId })}
               onRemove={() => change({ type: 'panel_removed', panelId: panel.id })}
               onPhotograph={(moment) => setWatching({ panel, moment })}
             />
@@ -162,8 +175,17 @@ function Proving({ dossier, change }: PieceParts) {
             zone={zone}
             patch={patch?.panel.zone === zone.id ? patch : null}
             onPatch={setPatch}
-            onLog={(test) => change({ type: 'test_logged', test })}
+            onLog={log}
           />
+          {logged ? (
+            <Logged
+              dossier={dossier}
+              zone={zone}
+              testId={logged}
+              next={zones.filter(({ id }) => id !== zone.id && state(id) === 'waiting')}
+              onNext={pick}
+            />
+          ) : null}
           <TestList
             dossier={dossier}
             zone={zone}

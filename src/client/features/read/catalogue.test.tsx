@@ -36,7 +36,15 @@ const draw = (node: React.ReactElement) =>
 describe('the whole vocabulary is within reach', () => {
   it('every check is asked or in the list of other checks', () => {
     draw(
-      <Question {...parts} place="bench" onPlace={jest.fn()} change={jest.fn()} onNextZone={jest.fn()} more={false} />,
+      <Question
+        {...parts}
+        place="bench"
+        onPlace={jest.fn()}
+        change={jest.fn()}
+        onNextZone={jest.fn()}
+        more={false}
+        leadZones={[]}
+      />,
     );
     fireEvent.press(screen.getByText('Make another check'));
     for (const code of CHECK_CODES)

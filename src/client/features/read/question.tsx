@@ -13,6 +13,7 @@ import {
   useIsWide,
   type ChoiceOption,
   Sheet,
+  Toggle,
 } from '@/client/ui';
 import { zoneName, type Observation, type Zone } from '@/core/dossier';
 import { CHECKS, findCheck, NUMBER_CHECKS } from '@/core/knowledge';
@@ -30,23 +31,34 @@ interface QuestionProps extends ReadingParts {
   onPlace: (place: Circumstance) => void;
   onNextZone: () => void;
   more: boolean;
+  /** Zones whose old coat may hold lead, as long as no test has told. */
+  leadZones: readonly string[];
 }
 
 /** The check that matters most now, or any other the owner picks; hazards stand above it. */
-export function Question({ zone, diagnosis, dossier, change, place, onPlace, onNextZone, more }: QuestionProps) {
+export function Question({
+  zone,
+  diagnosis,
+  dossier,
+  change,
+  place,
+  onPlace,
+  onNextZone,
+  more,
+  leadZones,
+}: QuestionProps) {
   const wide = useIsWide();
   const [other, setOther] = useState<string | null>(null);
+  const [sameCoat, setSameCoat] = useState(false);
   const stopped = isStoppedByLead(diagnosis.hazards);
   const code = other ?? nextQuestion(diagnosis) ?? undefined;
   const check = code ? findCheck(code) : undefined;
   const record = (observation: Omit<Observation, 'check'>): void => {
     setOther(null);
     const at = timeNow();
-    change({
-      type: 'observation_recorded',
-      zoneId: zone.id,
-      observation: { ...observation, id: makeId(), check: code!, at },
-    });
+    const others = code === 'lead_test' && sameCoat ? leadZones.filter((id) => id !== zone.id) : [];
+    for (const zoneId of [zone.id, ...others])
+      change({ type: 'observation_recorded', zoneId, observation: { ...observation, id: makeId(), check: code!, at } });
   };
   const skip = (): void => {
     setOther(null);
@@ -57,13 +69,31 @@ export function Question({ zone, diagnosis, dossier, change, place, onPlace, onN
     <Column gap="$m">
       {wide ? null : <BeliefLine diagnosis={diagnosis} />}
       {diagnosis.hazards.map((hazard) => (
-        <Notice key={hazard.code} tone={hazard.gate || hazard.hold ? 'stop' : 'wait'} title={nameHazard(hazard)}>
+        <Notice
+          key={hazard.code}
+          tone={hazard.gate || hazard.hold ? 'stop' : 'wait'}
+          title={nameHazard(hazard)}
+          action={
+            hazard.gate === 'lead_test' && code !== 'lead_test' ? (
+              <Button onPress={() => setOther('lead_test')}>{QUESTION_WORDS.testForLead}</Button>
+            ) : undefined
+          }
+        >
           {[sayHazard(hazard), hazard.hold ? sayHold(hazard.hold) : ''].join(' ').trim()}
         </Notice>
       ))}
       {diagnosis.contradictions.map((contradiction) => (
         <Clash key={contradiction.check} zone={zone} contradiction={contradiction} change={change} />
       ))}
+      {code === 'lead_test' && leadZones.length > 1 && !stopped ? (
+        <Row>
+          <Toggle
+            label={QUESTION_WORDS.sameOldCoat(leadZones.length)}
+            on={sameCoat}
+            onPress={() => setSameCoat(!sameCoat)}
+          />
+        </Row>
+      ) : null}
       {check && !stopped ? (
         <CheckCard
           key={check.code}

@@ -135,6 +135,10 @@ function Reading({ dossier, change }: PieceParts) {
           place={place}
           onPlace={(picked) => dispatch(placePicked(picked))}
           onNextZone={() => unsettled && pick(unsettled.id)}
+          leadZones={diagnoses
+            .filter(({ hazards }) => hazards.some(({ gate }) => gate === 'lead_test'))
+            .map(({ id }) => id)
+            .filter((id) => zones.some((own) => own.id === id && own.like === undefined))}
           more={unsettled !== undefined && unsettled.id !== zone.id}
         />
         {wide ? null : side}

@@ -8,7 +8,7 @@ import { Button, Row, useKeys } from '@/client/ui';
 import { lowerFirst } from '@/core/shared';
 import type { Step } from './use-step';
 import type { WorkView } from './use-work';
-import { STEP_ACTION_WORDS } from '@/words';
+import { STEP_ACTION_WORDS, nameTask } from '@/words';
 
 /** The main button of a step, by what it means now, with its clock beside it. */
 export function StepAction({ view, step, onDone }: { view: WorkView; step: Step; onDone: () => void }) {
@@ -26,8 +26,8 @@ export function StepAction({ view, step, onDone }: { view: WorkView; step: Step;
   const labels = {
     read: STEP_ACTION_WORDS.readItInProve,
     see_caution: STEP_ACTION_WORDS.seen(lowerFirst(unseen?.title ?? '')),
-    done: STEP_ACTION_WORDS.done,
-    done_early: STEP_ACTION_WORDS.doneAllTheSame,
+    done: STEP_ACTION_WORDS.done(nameTask(task)),
+    done_early: STEP_ACTION_WORDS.doneAllTheSame(nameTask(task)),
   } as const;
   return (
     <MainAction>

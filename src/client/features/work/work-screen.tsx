@@ -1,4 +1,5 @@
 import { router } from 'expo-router';
+import { useEffect, useRef } from 'react';
 import { PieceScreen, useRouteParam, type PieceParts } from '@/client/features/piece-frame';
 import { Button, Column, Notice, Row, Small, useIsWide } from '@/client/ui';
 import type { Dossier } from '@/core/dossier';
@@ -61,9 +62,16 @@ function Bench({ dossier, change }: PieceParts) {
     view.log(task, told);
     pick(null);
   };
+  // The card comes to the eye, after a step is done and where one is picked from the list.
+  const shown = useRef(current?.id);
+  useEffect(() => {
+    if (shown.current === current?.id) return;
+    shown.current = current?.id;
+    document.getElementById(CARD)?.scrollIntoView({ block: 'start' });
+  }, [current?.id]);
   const left = piece.tasks.filter(({ state }) => state === 'open');
   const step = (
-    <Column gap="$l" flex={wide ? 1.15 : undefined} minWidth={0}>
+    <Column id={CARD} gap="$l" flex={wide ? 1.15 : undefined} minWidth={0}>
       <DepartureNotice dossier={dossier} change={change} />
       {piece.blocks
         .filter(({ goTo }) => goTo !== 'work')
@@ -115,6 +123,9 @@ function Bench({ dossier, change }: PieceParts) {
     </>
   );
 }
+
+/** Where the card of the step stands. */
+const CARD = 'step';
 
 const GO_TO = {
   read: WORK_SCREEN_WORDS.goToRead,

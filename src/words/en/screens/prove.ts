@@ -1,3 +1,4 @@
+import type { CellMark } from '@/core/panel';
 import type { Gate } from '@/core/proof';
 
 export const SETBACK_WORDS = {
@@ -105,6 +106,29 @@ export const STRIP_MAP_WORDS = {
   held: 'held',
   failed: 'failed',
   incomplete: 'incomplete',
+};
+
+export const WANTED_WORDS = {
+  wanted: 'Wanted before paint',
+  goOnWith: (zone: string): string => `Go on with the ${zone}`,
+};
+
+export const CELL_WORDS: Record<CellMark, string> = {
+  held: 'Held',
+  let_go: 'Let go',
+  clean: 'Clean',
+  bled_a_little: 'A little',
+  bled: 'Bled',
+};
+
+export const PANEL_GRID_WORDS = {
+  readTheStrips: 'Read the strips',
+  howToTap: 'Tap once: it held. Twice: it let go or bled. Once more takes it back.',
+  strip: (code: string): string => `Strip ${code}`,
+  on: (kind: string, primer: boolean): string => `${kind}, ${primer ? 'primer' : 'whole system'}`,
+  notRead: 'Not read',
+  measured: 'Read',
+  cell: (strip: string, column: string, words: string): string => `Strip ${strip}, ${column}: ${words}`,
 };
 
 export const PANEL_CARD_WORDS = {

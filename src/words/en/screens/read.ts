@@ -137,6 +137,8 @@ export const VERDICT_WORDS = {
 };
 
 export const QUESTION_WORDS = {
+  testForLead: 'Test it for lead',
+  sameOldCoat: (zones: number): string => `The same old coat on all ${zones} zones: one test for them`,
   whereItStands: 'Where it stands',
   inTheWorkshop: 'In the workshop',
   atTheKerb: 'At the kerb',

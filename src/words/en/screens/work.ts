@@ -241,8 +241,8 @@ export const GUN_CARD_WORDS = {
 export const STEP_ACTION_WORDS = {
   readItInProve: 'Read it in Prove',
   seen: (unseen: string): string => `Seen: ${unseen}`,
-  done: 'Done',
-  doneAllTheSame: 'Done all the same',
+  done: (step: string): string => `Done: ${step}`,
+  doneAllTheSame: (step: string): string => `Done all the same: ${step}`,
   stopTheClockWithoutLogging: 'Stop the clock without logging',
   startTheClock: 'Start the clock',
 };
