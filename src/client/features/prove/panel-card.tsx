@@ -65,7 +65,6 @@ export function PanelCard({
       <Heading>{PANEL_CARD_WORDS.panelNumber(number, panel.coated_at)}</Heading>
       {next ? <Due reading={next} onPhotograph={onPhotograph} /> : null}
       {panel.coated_at && !next ? <StateMark tone="go">{PANEL_CARD_WORDS.allReadingsOfItAreIn}</StateMark> : null}
-      <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
       <PanelGrid dossier={dossier} panel={panel} onLog={onLog} onWithdraw={onWithdraw} />
       {shown.read > 0 ? (
         <Column gap="$xs" role="group" aria-label={PANEL_CARD_WORDS.whatItShows}>
@@ -77,6 +76,7 @@ export function PanelCard({
           ))}
         </Column>
       ) : null}
+      <StripMap panel={panel} states={judgeStrips(dossier, panel)} picked={picked} onPick={onPick} />
       <Column gap={2}>
         {listStrips(panel).map((line) => (
           <Small key={line}>{line}</Small>

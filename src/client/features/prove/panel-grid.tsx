@@ -73,7 +73,7 @@ const nameColumn = ({ moment, kind }: GridColumn): string =>
 
 function CellButton({ cell, onPress }: { cell: GridCell; onPress: () => void }) {
   const { strip, column, mark, verdict, open } = cell;
-  const words = mark ? CELL_WORDS[mark] : verdict ? PANEL_GRID_WORDS.measured : PANEL_GRID_WORDS.notRead;
+  const words = mark ? CELL_WORDS[mark] : verdict ? PANEL_GRID_WORDS.verdicts[verdict] : PANEL_GRID_WORDS.notRead;
   const tone = verdict && TONES[verdict];
   return (
     <View

@@ -127,7 +127,7 @@ export const PANEL_GRID_WORDS = {
   strip: (code: string): string => `Strip ${code}`,
   on: (kind: string, primer: boolean): string => `${kind}, ${primer ? 'primer' : 'whole system'}`,
   notRead: 'Not read',
-  measured: 'Read',
+  verdicts: { pass: 'Held', fail: 'Failed', early: 'Too early', incomplete: 'Not judged' } as const,
   cell: (strip: string, column: string, words: string): string => `Strip ${strip}, ${column}: ${words}`,
 };
 
@@ -354,7 +354,7 @@ export const TEST_LIST_WORDS = {
 
 export const PROVE_SCREEN_WORDS = {
   prove: 'Prove',
-  tests: (testsCount: number): string => `${testsCount} tests`,
+  tests: (testsCount: number): string => `${testsCount} ${testsCount === 1 ? 'test' : 'tests'}`,
   nothingToProve: 'Nothing to prove',
   noZoneIsToBePainted: 'No zone is to be painted. Open Choose or Meet to change that.',
   noSystemTakenYet: 'No system taken yet',
