@@ -36,7 +36,7 @@ export { judgeStanding, type Standing } from './standing';
 export { judgeStep, type StepAct } from './step-act';
 export { isReadingTask } from './reading-task';
 export { listTasks, type Task } from './tasks';
-export { listShown, readToday, type CoatMoment, type Today } from './today';
+export { listRuns, listShown, readToday, type CoatMoment, type Today } from './today';
 export {
   asksSummaries,
   isMeant,

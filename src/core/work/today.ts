@@ -29,6 +29,17 @@ export interface Today {
 export const listShown = ({ doNow, next }: Pick<Today, 'doNow' | 'next'>): readonly Item[] =>
   doNow.length > 0 ? doNow : (next?.items ?? []);
 
+/** Items that follow each other on one piece, together: what is done at a bench without turning to another piece. */
+export function listRuns(items: readonly Item[]): Item[][] {
+  const runs: Item[][] = [];
+  for (const item of items) {
+    const last = runs.at(-1);
+    if (last?.[0]!.piece === item.piece) last.push(item);
+    else runs.push([item]);
+  }
+  return runs;
+}
+
 /** The moments of a coat, in order. */
 const NEXT = ['touchAt', 'recoatAt', 'handleAt', 'curedAt'] as const satisfies readonly (keyof Clock)[];
 export type CoatMoment = (typeof NEXT)[number];

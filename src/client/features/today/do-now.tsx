@@ -1,10 +1,12 @@
 import { router } from 'expo-router';
+import { useState } from 'react';
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ShopAnswer } from '@/client/features/planner';
 import type { Times } from '@/client/features/shop-plan';
 import { useMeasures } from '@/client/store';
 import { Body, Button, Column, Heading, Notice, Pressed, Small, Strong, Swatch, useTones } from '@/client/ui';
-import { listShown, measurePour, sayWhere, type Item } from '@/core/work';
+import { listRuns, listShown, measurePour, sayWhere, type Item } from '@/core/work';
 import { lowerFirst } from '@/core/shared';
 import { DO_NOW_WORDS, nameTask } from '@/words';
 
@@ -48,30 +50,77 @@ export function DoNow({ answer, times, now, onOpen }: DoNowProps) {
         </Small>
       ) : null}
       <Column role="list" gap="$s">
-        {items.map((item, i) => (
-          <NowItem
-            key={`${item.task}${item.startAt}`}
-            item={item}
-            place={i + 1}
-            answer={answer}
-            times={times}
-            onOpen={onOpen}
-          />
+        {listRuns(items).map((run, i) => (
+          <Run key={`${run[0]!.task}${run[0]!.startAt}`} run={run} first={i === 0} {...{ answer, times, onOpen }} />
         ))}
       </Column>
     </Column>
   );
 }
 
+interface RunProps extends Pick<NowItemProps, 'answer' | 'times' | 'onOpen'> {
+  run: readonly Item[];
+  first: boolean;
+}
+
+/** Steps that follow each other on one piece are one card, opened by a tap; those to be done now lie open. */
+function Run({ run, first, answer, times, onOpen }: RunProps) {
+  const [open, setOpen] = useState(first || run.length === 1);
+  const tones = useTones();
+  const [head] = run;
+  const piece = answer.pieces.find(({ id }) => id === head!.piece);
+  if (!piece) return null;
+  if (open)
+    return run.map((item, i) => (
+      <NowItem
+        key={`${item.task}${item.startAt}`}
+        item={item}
+        first={first && i === 0}
+        answer={answer}
+        times={times}
+        onOpen={onOpen}
+      />
+    ));
+  const steps = run.flatMap(({ task }) => piece.tasks.find(({ id }) => id === task) ?? []).map(nameTask);
+  const minutes = run.reduce((sum, { startAt, endAt }) => sum + (Date.parse(endAt) - Date.parse(startAt)) / 60_000, 0);
+  const words = steps.map((step, i) => (i === 0 ? step : lowerFirst(step))).join(', ');
+  const time = DO_NOW_WORDS.minOfJob(Math.round(minutes), run.at(-1)!.goesOn);
+  return (
+    <Column role="listitem">
+      <Pressed
+        paddingHorizontal="$m"
+        flexDirection="row"
+        gap="$m"
+        alignItems="center"
+        justifyContent="flex-start"
+        aria-expanded={false}
+        aria-label={`${times.clock(head!.startAt)} ${piece.name}: ${words}. ${time}`}
+        onPress={() => setOpen(true)}
+        {...{ type: 'button' }}
+      >
+        <Heading render="span" width={56} fontVariant={['tabular-nums']}>
+          {times.clock(head!.startAt)}
+        </Heading>
+        <Column flex={1} gap={2} alignItems="flex-start">
+          <Strong textAlign="left">{piece.name}</Strong>
+          <Body textAlign="left">{words}</Body>
+          <Small textAlign="left">{time}</Small>
+        </Column>
+        <ChevronDown size={18} color={tones.softInk} aria-hidden />
+      </Pressed>
+    </Column>
+  );
+}
+
 interface NowItemProps {
   item: Item;
-  place: number;
+  first: boolean;
   answer: ShopAnswer;
   times: Times;
   onOpen: (piece: string, task: string) => void;
 }
 
-function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
+function NowItem({ item, first, answer, times, onOpen }: NowItemProps) {
   const { sayVolume } = useMeasures();
   const tones = useTones();
   const piece = answer.pieces.find(({ id }) => id === item.piece);
@@ -93,8 +142,8 @@ function NowItem({ item, place, answer, times, onOpen }: NowItemProps) {
         gap="$m"
         alignItems="center"
         justifyContent="flex-start"
-        borderColor={place === 1 ? '$act' : '$line'}
-        borderWidth={place === 1 ? 2 : 1}
+        borderColor={first ? '$act' : '$line'}
+        borderWidth={first ? 2 : 1}
         aria-label={`${times.clock(item.startAt)} ${nameTask(task)}, ${piece.name}: ${sayWhere(piece, task)}. ${facts.join(', ')}`}
         onPress={() => onOpen(item.piece, item.task)}
         {...{ type: 'button' }}

@@ -15,7 +15,7 @@ import { Free } from './free';
 import { InTrouble } from './in-trouble';
 import { Moved } from './moved';
 import { Waiting } from './waiting';
-import { listShown } from '@/core/work';
+import { listRuns, listShown } from '@/core/work';
 import { TODAY_SCREEN_WORDS, nameTask } from '@/words';
 
 const MINUTE_MS = 60_000;
@@ -73,11 +73,13 @@ function Day({ view, answer, times, now }: DayProps) {
   const { today } = answer;
   const { pieces = [] } = view;
   const { readings, blocked, drying } = today;
+  const runs = listRuns(listShown(today));
   const main: Part[] = [
     { lines: 4, shown: <Free now={now} times={times} until={today.until} /> },
     { lines: 0, shown: <Moved answer={answer} fresh={view.fresh} times={times} now={now} /> },
     {
-      lines: 2 + 4 * Math.max(1, listShown(today).length),
+      // The first run lies open, of each other one the card.
+      lines: 2 + 4 * Math.max(1, runs.length - 1 + (runs[0]?.length ?? 0)),
       shown: <DoNow answer={answer} times={times} now={now} onOpen={openTask} />,
     },
     { lines: 4 * readings.length, shown: <Readings answer={answer} times={times} now={now} /> },

@@ -109,7 +109,7 @@ export const STRIP_MAP_WORDS = {
 };
 
 export const WANTED_WORDS = {
-  wanted: 'Wanted before paint',
+  wanted: 'Wanted before the first coat',
   goOnWith: (zone: string): string => `Go on with the ${zone}`,
 };
 
