@@ -179,3 +179,73 @@ test('a picture that cannot go waits with the test it is of, and two quick taps 
   await page.waitForTimeout(500);
   expect(await stored()).toEqual({ tests: 1, photos: 1, joined: true });
 });
+
+test('a panel of ten strips is read in a grid with a tap a strip, and ranked under it', async ({ page, shop }) => {
+  const strips = ['A', 'B', 'C', 'D', 'E'].flatMap((letter, column) =>
+    [1, 2].map((replicate) => ({
+      code: `${letter}${replicate}`,
+      treatment: {
+        prep: 'scuff_150',
+        primer: ['none', 'shellac_primer', 'bonding_primer_wb', 'stainblock_primer_wb', 'allpurpose_primer_wb'][column],
+        coats: column === 0 ? 0 : 1,
+      },
+      control: column === 0,
+      replicate,
+      x_mm: column * 40,
+      y_mm: (replicate - 1) * 80,
+      width_mm: 35,
+      height_mm: 70,
+    })),
+  );
+  await fetch(`${shop.url}/api/pieces/grid`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      format: 'bricolage.dossier/1',
+      piece: { id: 'grid', name: 'Grid desk', kind: 'desk' },
+      zones: [{ id: 'top', name: 'Top', role: 'top', stated: { substrate: 'melamine_board', finish: 'factory_film' } }],
+      panels: [
+        {
+          id: 'p',
+          zone: 'top',
+          seed: 1,
+          width_mm: 300,
+          height_mm: 200,
+          kinds: ['nail'],
+          strips,
+          coated_at: '2026-11-20T08:00:00Z',
+        },
+      ],
+    }),
+  });
+  await page.goto(`${shop.url}/piece/grid/prove`);
+  const grid = page.getByRole('region', { name: 'Read the strips' });
+  const cell = (strip: string) => grid.getByRole('button', { name: new RegExp(`^Strip ${strip}, `) });
+  await expect(cell('A1')).toBeVisible();
+  await expectBigTargets(page);
+  await expectNoSideways(page);
+  let taps = 0;
+  for (const { code } of strips) {
+    // The control lets go: that is a second tap.
+    for (let tapped = 0; tapped < (code.startsWith('A') ? 2 : 1); tapped += 1) {
+      await cell(code).click();
+      taps += 1;
+    }
+    await expect(cell(code)).toHaveAccessibleName(code.startsWith('A') ? /let go$/ : /held$/);
+  }
+  expect(taps).toBeLessThanOrEqual(14);
+  await expect(page.getByText(/cannot be told apart yet|is best/).first()).toBeVisible();
+  await expect(page.getByText(/^A: 2 failed/)).toBeVisible();
+  const stored = async (): Promise<string[]> => {
+    const { tests = [] } = (await (await fetch(`${shop.url}/api/pieces/grid`)).json()) as {
+      tests?: { strip: string; reading: { score: number } }[];
+    };
+    return tests.map(({ strip, reading }) => `${strip} ${reading.score}`).sort();
+  };
+  await expect.poll(stored).toEqual(strips.map(({ code }) => `${code} ${code.startsWith('A') ? 4 : 0}`).sort());
+
+  // The last tap takes a reading back.
+  await cell('A1').click();
+  await expect(cell('A1')).toHaveAccessibleName(/not read$/);
+  await expect.poll(async () => (await stored()).length).toBe(9);
+});
