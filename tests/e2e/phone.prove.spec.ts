@@ -219,7 +219,7 @@ test('a panel of ten strips is read in a grid with a tap a strip, and ranked und
     }),
   });
   await page.goto(`${shop.url}/piece/grid/prove`);
-  const grid = page.getByRole('region', { name: 'Read the strips' });
+  const grid = page.getByRole('group', { name: 'Read the strips' });
   const cell = (strip: string) => grid.getByRole('button', { name: new RegExp(`^Strip ${strip}, `) });
   await expect(cell('A1')).toBeVisible();
   await expectBigTargets(page);

@@ -33,7 +33,7 @@ export function PanelGrid({ dossier, panel, onLog, onWithdraw }: PanelGridProps)
     else onLog(made.test);
   };
   return (
-    <Column gap="$xs" render="section" aria-label={PANEL_GRID_WORDS.readTheStrips}>
+    <Column gap="$xs" role="group" aria-label={PANEL_GRID_WORDS.readTheStrips}>
       <Strong>{PANEL_GRID_WORDS.readTheStrips}</Strong>
       <Small>{PANEL_GRID_WORDS.howToTap}</Small>
       <ScrollView horizontal style={{ maxWidth: '100%' }} contentContainerStyle={{ flexDirection: 'column' }}>

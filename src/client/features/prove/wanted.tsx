@@ -1,4 +1,4 @@
-import { Button, Column, Notice, Row, StateMark, Strong, type Tone } from '@/client/ui';
+import { Button, Column, Notice, StateMark, Strong, type Tone } from '@/client/ui';
 import { zoneName, type Dossier, type Zone } from '@/core/dossier';
 import { judgePrimeGate, listWanted, type Requirement } from '@/core/proof';
 import { lowerFirst } from '@/core/shared';
@@ -20,9 +20,9 @@ export function Wanted({ dossier, zone }: { dossier: Dossier; zone: Zone }) {
     <Column gap="$xs" role="list" aria-label={WANTED_WORDS.wanted}>
       <Strong>{WANTED_WORDS.wanted}</Strong>
       {wanted.map((own) => (
-        <Row key={own.shows} role="listitem">
+        <Column key={own.shows} role="listitem">
           <StateMark tone={TONES[own.state]}>{sayWanted(own)}</StateMark>
-        </Row>
+        </Column>
       ))}
     </Column>
   );

@@ -57,17 +57,19 @@ function Bench({ dossier, change }: PieceParts) {
   const { piece } = view;
   const picked = piece.tasks.find(({ id }) => id === asked);
   const current = picked ?? nextTask(piece, view.plan);
-  const pick = (task: Task | null): void => router.setParams({ task: task?.id ?? '' });
+  const moved = useRef(false);
+  const pick = (task: Task | null): void => {
+    moved.current = true;
+    router.setParams({ task: task?.id ?? '' });
+  };
   const log = (task: Task, told: Told): void => {
     view.log(task, told);
     pick(null);
   };
-  // The card comes to the eye, after a step is done and where one is picked from the list.
-  const shown = useRef(current?.id);
+  // The card comes to the eye after a step is done or picked, and at no other time.
   useEffect(() => {
-    if (shown.current === current?.id) return;
-    shown.current = current?.id;
-    document.getElementById(CARD)?.scrollIntoView({ block: 'start' });
+    if (moved.current) document.getElementById(CARD)?.scrollIntoView({ block: 'start' });
+    moved.current = false;
   }, [current?.id]);
   const left = piece.tasks.filter(({ state }) => state === 'open');
   const step = (
