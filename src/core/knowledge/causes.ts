@@ -1,5 +1,5 @@
 import type { Basis, Strength } from './codes';
-import type { CauseCode, CLUE_FACTS, ClueCode, FindingCode, RecoveryAsk, RemedyCode } from './troubles';
+import type { CauseCode, CLUE_FACTS, ClueCode, FindingCode, RecoveryAsk, RemedyCode, SymptomCode } from './troubles';
 
 /* What makes troubles, and what each way out does about it. Common practice; chances and rates are estimates. */
 
@@ -134,6 +134,40 @@ export const REMEDY_RATES: Record<RemedyCode, RemedyRate> = {
 };
 
 type Speaks = Partial<Record<CauseCode, Strength>>;
+
+/** Chance that each cause is at work where a symptom is seen, before anything else is known; most likely first (common practice). */
+// prettier-ignore
+export const SYMPTOM_CAUSES: Record<SymptomCode, Partial<Record<CauseCode, number>>> = {
+  bleed: { no_stain_block: 0.4, thin_blocker: 0.25, knots: 0.2, dye_or_tannin: 0.25, filler_pulled_tannin: 0.1, self_blocking_wait_skipped: 0.08 },
+  scratches_off: { not_dulled: 0.35, dirty: 0.2, wrong_primer: 0.3, thinned_primer: 0.15, tested_too_early: 0.25, wax_or_silicone: 0.12, old_coat_failing: 0.1 },
+  peels_in_sheets: { wax_or_silicone: 0.35, dirty: 0.25, not_dulled: 0.3, old_coat_failing: 0.2, wrong_primer: 0.2 },
+  chips_within_weeks: { used_before_cured: 0.4, no_primer: 0.25, not_dulled: 0.25, knock: 0.3 },
+  lifts_or_wrinkles: { recoat_too_soon: 0.5, solvent_over_soft: 0.3, window_missed: 0.2 },
+  crackle: { coat_over_undried: 0.5, too_thick: 0.3, hard_over_soft: 0.25 },
+  fisheyes: { silicone: 0.65, grease: 0.35 },
+  haze: { wb_clear_over_dark: 0.45, damp: 0.35, too_thick: 0.2 },
+  yellowing: { oil_over_pale: 0.5, bleed: 0.35, smoke: 0.1 },
+  grain_shows: { not_filled: 0.5, filler_sank: 0.3, sprayed_over_pores: 0.2 },
+  brush_marks: { too_thick_paint: 0.5, overworked: 0.45, loaded_roller: 0.1 },
+  roller_texture: { loaded_roller: 0.5, too_thick_paint: 0.3, overworked: 0.3 },
+  orange_peel: { too_thick_paint: 0.45, too_far_or_much_air: 0.4, loaded_roller: 0.2 },
+  dry_spray: { too_far_or_much_air: 0.8, too_thick_paint: 0.15 },
+  runs: { heavy_coat: 0.6, pooled_in_corner: 0.45 },
+  grit: { dust_left: 0.65, bits_in_paint: 0.35 },
+  bubbles: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 },
+  patchy_sheen: { uneven_absorption: 0.4, touched_up: 0.3, uneven_film: 0.35 },
+  tape_tore_paint: { taped_too_soon: 0.45, tape_left_long: 0.3, not_scored: 0.3 },
+  sticky_drawers: { not_cured: 0.45, coats_on_running_faces: 0.4, soft_paint: 0.25 },
+  blocking: { not_cured: 0.55, soft_paint: 0.4 },
+  soft_prints: { not_cured: 0.6, soft_paint: 0.4 },
+  edge_swell: { water_in_edge: 0.9 },
+  odour_returns: { smell_not_sealed: 0.6, inside_left: 0.4 },
+  rust_spots: { steel_under_water: 0.9 },
+  blotchy: { not_conditioned: 0.5, sanded_unevenly: 0.35, glue_left: 0.25 },
+  stays_sticky: { oil_left_on: 0.5, not_cured: 0.3, oily_wood: 0.15, wax_or_silicone: 0.05 },
+  white_rings: { heat_or_wet: 0.6, used_before_cured: 0.35, soft_finish: 0.15 },
+  clear_peels: { film_over_oil: 0.4, wax_or_silicone: 0.25, window_missed: 0.25, old_coat_failing: 0.15 },
+};
 
 /** What each answer to a clue speaks for or against, and how strongly. */
 // prettier-ignore

@@ -1,5 +1,5 @@
 import type { ClearCode } from './clears';
-import type { Basis, DefectCode, FinishCode, SubstrateCode } from './codes';
+import type { DefectCode, FinishCode, SubstrateCode } from './codes';
 
 /* What is asked of clear finishes when they are planned: what takes them, what goes wrong, what is used with them. */
 
@@ -63,18 +63,6 @@ export const WAY_FACTORS = {
 export const WAYS = ['paint', 'refresh', 'refinish'] as const;
 /** What is made of a piece that is wood. */
 export type WayCode = (typeof WAYS)[number];
-
-/**
- * What a patch of a clear finish may show besides letting go, seen by eye at any age; what spoils fails it, what does not is
- * a matter of taste (common practice).
- */
-export const PATCH_LOOKS = {
-  wrinkled: { spoils: true, basis: 'practice' },
-  blushed: { spoils: true, basis: 'practice' },
-  blotchy: { spoils: false, basis: 'practice' },
-} as const satisfies Record<string, { spoils: boolean; basis: Basis }>;
-export type PatchLook = keyof typeof PATCH_LOOKS;
-export const PATCH_LOOK_CODES = Object.keys(PATCH_LOOKS) as [PatchLook, ...PatchLook[]];
 
 /** What is used that no product class names. */
 export const CLEAR_MATERIALS = {

@@ -48,3 +48,15 @@ export type Renewal = (typeof RENEWALS)[number];
 /** Rubbed in with a rag or a pad, never sprayed. */
 export const isRubbedOn = (code: string | undefined): boolean =>
   code !== undefined && code in CLEAR_FACTS && CLEAR_FACTS[code as ClearCode].rubbedOn === true;
+
+/**
+ * What a patch of a clear finish may show besides letting go, seen by eye at any age; what spoils fails it, what does not is
+ * a matter of taste (common practice).
+ */
+export const PATCH_LOOKS = {
+  wrinkled: { spoils: true, basis: 'practice' },
+  blushed: { spoils: true, basis: 'practice' },
+  blotchy: { spoils: false, basis: 'practice' },
+} as const satisfies Record<string, { spoils: boolean; basis: Basis }>;
+export type PatchLook = keyof typeof PATCH_LOOKS;
+export const PATCH_LOOK_CODES = Object.keys(PATCH_LOOKS) as [PatchLook, ...PatchLook[]];

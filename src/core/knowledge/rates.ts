@@ -60,8 +60,6 @@ export const WORK_RATES = {
   paint: { perM2: 11, perM: 0.4, perPart: 2, basis: 'practice' },
   paint_gun: { perM2: 3.5, perM: 0.1, perPart: 1, basis: 'practice' },
   clear: { perM2: 9, perM: 0.4, perPart: 1.5, basis: 'practice' },
-  // Put on and buffed.
-  wax: { perM2: 14, perM: 0.4, perPart: 1.5, basis: 'practice' },
   denib: { once: 2, perM2: 5, perM: 0.3, perPart: 0.5, basis: 'practice' },
   // Of wood that shows: half sealed before a stain, seen under spirit, a coat melted twice over, rubbed even.
   condition: { once: 3, perM2: 6, perM: 0.3, perPart: 1, waitH: 0.5, basis: 'practice' },

@@ -98,8 +98,6 @@ export type SymptomGroup = (typeof SYMPTOM_GROUPS)[number];
 
 export interface SymptomFact {
   group: SymptomGroup;
-  /** Chance that each cause is at work where this is seen, before anything else is known; most likely first. */
-  causes: Partial<Record<CauseCode, number>>;
   /** What may be told of it; those that usually part the causes first. */
   clues: readonly ClueCode[];
   /** What it leaves on the face, as a fault that the planner works on. */
@@ -117,35 +115,35 @@ export interface SymptomFact {
 
 // prettier-ignore
 export const SYMPTOM_FACTS = {
-  bleed: { group: 'comes_through', causes: { no_stain_block: 0.4, thin_blocker: 0.25, knots: 0.2, dye_or_tannin: 0.25, filler_pulled_tannin: 0.1, self_blocking_wait_skipped: 0.08 }, clues: ['where', 'colour', 'when', 'wipes_off', 'pattern', 'film_age_h'], restH: 48, worsens: 0.8, priceLoss: 0.35, inSpots: true, basis: 'practice' },
-  scratches_off: { group: 'comes_off', causes: { not_dulled: 0.35, dirty: 0.2, wrong_primer: 0.3, thinned_primer: 0.15, tested_too_early: 0.25, wax_or_silicone: 0.12, old_coat_failing: 0.1 }, clues: ['film_age_h', 'lets_go', 'feel', 'pattern', 'flake_back', 'used_after_d'], worsens: 0.7, priceLoss: 0.5, basis: 'practice' },
-  peels_in_sheets: { group: 'comes_off', causes: { wax_or_silicone: 0.35, dirty: 0.25, not_dulled: 0.3, old_coat_failing: 0.2, wrong_primer: 0.2 }, clues: ['flake_back', 'lets_go', 'pattern', 'film_age_h', 'feel'], worsens: 0.9, priceLoss: 0.6, basis: 'practice' },
-  chips_within_weeks: { group: 'comes_off', causes: { used_before_cured: 0.4, no_primer: 0.25, not_dulled: 0.25, knock: 0.3 }, clues: ['used_after_d', 'face', 'down_to', 'lets_go', 'film_age_h', 'pattern'], leaves: 'bare_patches', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
-  lifts_or_wrinkles: { group: 'comes_off', causes: { recoat_too_soon: 0.5, solvent_over_soft: 0.3, window_missed: 0.2 }, clues: ['when', 'film_age_h', 'pattern'], restH: 72, worsens: 0.3, priceLoss: 0.35, basis: 'practice' },
-  crackle: { group: 'comes_off', causes: { coat_over_undried: 0.5, too_thick: 0.3, hard_over_soft: 0.25 }, clues: ['when', 'feel', 'pattern', 'film_age_h'], restH: 72, leaves: 'alligatoring', worsens: 0.4, priceLoss: 0.3, basis: 'practice' },
-  fisheyes: { group: 'in_the_film', causes: { silicone: 0.65, grease: 0.35 }, clues: ['when', 'pattern'], worsens: 0.1, priceLoss: 0.25, basis: 'practice' },
-  haze: { group: 'in_the_film', causes: { wb_clear_over_dark: 0.45, damp: 0.35, too_thick: 0.2 }, clues: ['damp', 'pattern', 'when', 'colour'], worsens: 0.1, priceLoss: 0.2, basis: 'practice' },
-  yellowing: { group: 'comes_through', causes: { oil_over_pale: 0.5, bleed: 0.35, smoke: 0.1 }, clues: ['pattern', 'wipes_off', 'when', 'where', 'colour'], restH: 48, worsens: 0.6, priceLoss: 0.25, basis: 'practice' },
-  grain_shows: { group: 'comes_through', causes: { not_filled: 0.5, filler_sank: 0.3, sprayed_over_pores: 0.2 }, clues: ['pattern', 'when', 'film_age_h'], leaves: 'open_grain', worsens: 0.1, priceLoss: 0.1, basis: 'practice' },
-  brush_marks: { group: 'in_the_film', causes: { too_thick_paint: 0.5, overworked: 0.45, loaded_roller: 0.1 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
-  roller_texture: { group: 'in_the_film', causes: { loaded_roller: 0.5, too_thick_paint: 0.3, overworked: 0.3 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  orange_peel: { group: 'in_the_film', causes: { too_thick_paint: 0.45, too_far_or_much_air: 0.4, loaded_roller: 0.2 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  dry_spray: { group: 'in_the_film', causes: { too_far_or_much_air: 0.8, too_thick_paint: 0.15 }, clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
-  runs: { group: 'in_the_film', causes: { heavy_coat: 0.6, pooled_in_corner: 0.45 }, clues: ['where', 'pattern'], leaves: 'runs', worsens: 0, priceLoss: 0.1, inSpots: true, basis: 'practice' },
-  grit: { group: 'in_the_film', causes: { dust_left: 0.65, bits_in_paint: 0.35 }, clues: ['pattern', 'where'], worsens: 0, priceLoss: 0.08, basis: 'practice' },
-  bubbles: { group: 'in_the_film', causes: { shaken: 0.35, loaded_foam: 0.35, face_lifting: 0.15, moisture: 0.15 }, clues: ['lets_go', 'damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
-  patchy_sheen: { group: 'in_the_film', causes: { uneven_absorption: 0.4, touched_up: 0.3, uneven_film: 0.35 }, clues: ['pattern', 'where', 'when'], worsens: 0, priceLoss: 0.12, basis: 'practice' },
-  tape_tore_paint: { group: 'comes_off', causes: { taped_too_soon: 0.45, tape_left_long: 0.3, not_scored: 0.3 }, clues: ['when', 'where', 'film_age_h'], leaves: 'bare_patches', worsens: 0.1, priceLoss: 0.1, inSpots: true, basis: 'practice' },
-  sticky_drawers: { group: 'soft_or_swollen', causes: { not_cured: 0.45, coats_on_running_faces: 0.4, soft_paint: 0.25 }, clues: ['face', 'film_age_h', 'feel', 'used_after_d', 'damp'], worsens: 0.3, priceLoss: 0.1, basis: 'practice' },
-  blocking: { group: 'soft_or_swollen', causes: { not_cured: 0.55, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'face', 'used_after_d', 'damp'], worsens: 0.4, priceLoss: 0.15, basis: 'practice' },
-  soft_prints: { group: 'soft_or_swollen', causes: { not_cured: 0.6, soft_paint: 0.4 }, clues: ['film_age_h', 'feel', 'used_after_d', 'face', 'damp'], worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
-  edge_swell: { group: 'soft_or_swollen', causes: { water_in_edge: 0.9 }, clues: ['damp', 'face', 'where'], leaves: 'swollen_edge', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
-  odour_returns: { group: 'comes_through', causes: { smell_not_sealed: 0.6, inside_left: 0.4 }, clues: ['when', 'where', 'damp'], leaves: 'smoke_odour', worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
-  rust_spots: { group: 'comes_through', causes: { steel_under_water: 0.9 }, clues: ['where', 'damp', 'colour', 'when'], leaves: 'rust', worsens: 0.7, priceLoss: 0.15, inSpots: true, basis: 'practice' },
-  blotchy: { group: 'clear_finish', causes: { not_conditioned: 0.5, sanded_unevenly: 0.35, glue_left: 0.25 }, clues: ['where', 'pattern'], worsens: 0, priceLoss: 0.2, basis: 'practice' },
-  stays_sticky: { group: 'clear_finish', causes: { oil_left_on: 0.5, not_cured: 0.3, oily_wood: 0.15, wax_or_silicone: 0.05 }, clues: ['film_age_h', 'pattern', 'damp'], worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
-  white_rings: { group: 'clear_finish', causes: { heat_or_wet: 0.6, used_before_cured: 0.35, soft_finish: 0.15 }, clues: ['used_after_d', 'where'], leaves: 'water_ring', worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
-  clear_peels: { group: 'clear_finish', causes: { film_over_oil: 0.4, wax_or_silicone: 0.25, window_missed: 0.25, old_coat_failing: 0.15 }, clues: ['flake_back', 'lets_go', 'pattern'], worsens: 0.9, priceLoss: 0.4, basis: 'practice' },
+  bleed: { group: 'comes_through', clues: ['where', 'colour', 'when', 'wipes_off', 'pattern', 'film_age_h'], restH: 48, worsens: 0.8, priceLoss: 0.35, inSpots: true, basis: 'practice' },
+  scratches_off: { group: 'comes_off', clues: ['film_age_h', 'lets_go', 'feel', 'pattern', 'flake_back', 'used_after_d'], worsens: 0.7, priceLoss: 0.5, basis: 'practice' },
+  peels_in_sheets: { group: 'comes_off', clues: ['flake_back', 'lets_go', 'pattern', 'film_age_h', 'feel'], worsens: 0.9, priceLoss: 0.6, basis: 'practice' },
+  chips_within_weeks: { group: 'comes_off', clues: ['used_after_d', 'face', 'down_to', 'lets_go', 'film_age_h', 'pattern'], leaves: 'bare_patches', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
+  lifts_or_wrinkles: { group: 'comes_off', clues: ['when', 'film_age_h', 'pattern'], restH: 72, worsens: 0.3, priceLoss: 0.35, basis: 'practice' },
+  crackle: { group: 'comes_off', clues: ['when', 'feel', 'pattern', 'film_age_h'], restH: 72, leaves: 'alligatoring', worsens: 0.4, priceLoss: 0.3, basis: 'practice' },
+  fisheyes: { group: 'in_the_film', clues: ['when', 'pattern'], worsens: 0.1, priceLoss: 0.25, basis: 'practice' },
+  haze: { group: 'in_the_film', clues: ['damp', 'pattern', 'when', 'colour'], worsens: 0.1, priceLoss: 0.2, basis: 'practice' },
+  yellowing: { group: 'comes_through', clues: ['pattern', 'wipes_off', 'when', 'where', 'colour'], restH: 48, worsens: 0.6, priceLoss: 0.25, basis: 'practice' },
+  grain_shows: { group: 'comes_through', clues: ['pattern', 'when', 'film_age_h'], leaves: 'open_grain', worsens: 0.1, priceLoss: 0.1, basis: 'practice' },
+  brush_marks: { group: 'in_the_film', clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
+  roller_texture: { group: 'in_the_film', clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  orange_peel: { group: 'in_the_film', clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  dry_spray: { group: 'in_the_film', clues: ['pattern', 'where'], leaves: 'brush_marks', worsens: 0, priceLoss: 0.1, basis: 'practice' },
+  runs: { group: 'in_the_film', clues: ['where', 'pattern'], leaves: 'runs', worsens: 0, priceLoss: 0.1, inSpots: true, basis: 'practice' },
+  grit: { group: 'in_the_film', clues: ['pattern', 'where'], worsens: 0, priceLoss: 0.08, basis: 'practice' },
+  bubbles: { group: 'in_the_film', clues: ['lets_go', 'damp', 'when', 'pattern', 'where'], worsens: 0.2, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  patchy_sheen: { group: 'in_the_film', clues: ['pattern', 'where', 'when'], worsens: 0, priceLoss: 0.12, basis: 'practice' },
+  tape_tore_paint: { group: 'comes_off', clues: ['when', 'where', 'film_age_h'], leaves: 'bare_patches', worsens: 0.1, priceLoss: 0.1, inSpots: true, basis: 'practice' },
+  sticky_drawers: { group: 'soft_or_swollen', clues: ['face', 'film_age_h', 'feel', 'used_after_d', 'damp'], worsens: 0.3, priceLoss: 0.1, basis: 'practice' },
+  blocking: { group: 'soft_or_swollen', clues: ['film_age_h', 'feel', 'face', 'used_after_d', 'damp'], worsens: 0.4, priceLoss: 0.15, basis: 'practice' },
+  soft_prints: { group: 'soft_or_swollen', clues: ['film_age_h', 'feel', 'used_after_d', 'face', 'damp'], worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
+  edge_swell: { group: 'soft_or_swollen', clues: ['damp', 'face', 'where'], leaves: 'swollen_edge', worsens: 0.5, priceLoss: 0.2, inSpots: true, basis: 'practice' },
+  odour_returns: { group: 'comes_through', clues: ['when', 'where', 'damp'], leaves: 'smoke_odour', worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
+  rust_spots: { group: 'comes_through', clues: ['where', 'damp', 'colour', 'when'], leaves: 'rust', worsens: 0.7, priceLoss: 0.15, inSpots: true, basis: 'practice' },
+  blotchy: { group: 'clear_finish', clues: ['where', 'pattern'], worsens: 0, priceLoss: 0.2, basis: 'practice' },
+  stays_sticky: { group: 'clear_finish', clues: ['film_age_h', 'pattern', 'damp'], worsens: 0.2, priceLoss: 0.3, basis: 'practice' },
+  white_rings: { group: 'clear_finish', clues: ['used_after_d', 'where'], leaves: 'water_ring', worsens: 0.3, priceLoss: 0.15, basis: 'practice' },
+  clear_peels: { group: 'clear_finish', clues: ['flake_back', 'lets_go', 'pattern'], worsens: 0.9, priceLoss: 0.4, basis: 'practice' },
 } as const satisfies Record<string, SymptomFact>;
 export type SymptomCode = keyof typeof SYMPTOM_FACTS;
 export const SYMPTOMS = Object.keys(SYMPTOM_FACTS) as SymptomCode[];

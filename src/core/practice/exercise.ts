@@ -1,6 +1,6 @@
 import { BREAKS, isBleed, MARKS, type Break, type Mark } from '../camera';
 import { DOSSIER_FORMAT, type Dossier } from '../dossier';
-import { findSymptom, SYMPTOMS, type CauseCode, type SubstrateCode, type SymptomCode } from '../knowledge';
+import { SYMPTOMS, type CauseCode, type SubstrateCode, type SymptomCode, SYMPTOM_CAUSES } from '../knowledge';
 import type { Severity } from '../scales';
 import { drawCauseCase, type CausesBelief } from '../trouble';
 import { chipStackOf, type PictureSpec } from './picture';
@@ -40,9 +40,7 @@ export type Exercise =
   SurfaceExercise | LatticeExercise | BleedExercise | LayerExercise | WrongExercise | SystemExercise | SoonExercise;
 
 const CAUSES_WORTH_ASKING = 3;
-const WRONG_SYMPTOMS = SYMPTOMS.filter(
-  (symptom) => Object.keys(findSymptom(symptom).causes).length >= CAUSES_WORTH_ASKING,
-);
+const WRONG_SYMPTOMS = SYMPTOMS.filter((symptom) => Object.keys(SYMPTOM_CAUSES[symptom]).length >= CAUSES_WORTH_ASKING);
 const GRADES = ['0', '1', '2', '3', '4', '5'];
 
 /** What there is to learn of each kind, and how a case of it is drawn. */
@@ -87,7 +85,7 @@ const KINDS: { [K in ExerciseKind]: { skills: readonly string[]; draw: (skill: s
 
 function drawWrong(symptom: SymptomCode, seed: number): WrongExercise {
   const { dossier, belief, causes } = drawCauseCase(symptom, seed);
-  const options = Object.keys(findSymptom(symptom).causes) as CauseCode[];
+  const options = Object.keys(SYMPTOM_CAUSES[symptom]) as CauseCode[];
   return {
     kind: 'wrong',
     skill: symptom,

@@ -8,6 +8,7 @@ import {
   SYMPTOMS,
   type CauseCode,
   type ClueCode,
+  SYMPTOM_CAUSES,
 } from '../knowledge';
 import { DOSSIER_FORMAT, type Dossier, type LogEntry, type Trouble } from '../dossier';
 import { makeRandom } from '../shared';
@@ -68,7 +69,7 @@ describe('the chances of causes', () => {
 
   it('sum to one over the answers to any clue, in every world', () => {
     for (const symptom of SYMPTOMS) {
-      const codes = Object.keys(findSymptom(symptom).causes) as CauseCode[];
+      const codes = Object.keys(SYMPTOM_CAUSES[symptom]) as CauseCode[];
       for (const clue of findSymptom(symptom).clues)
         for (let world = 0; world < 1 << (codes.length + 1); world += 7) {
           const all = findClue(clue).answers.map((answer) => chanceSeen(clue, answer, codes)(world));
@@ -204,9 +205,9 @@ describe('three hundred made-up jobs', () => {
 describe('the tables of trouble', () => {
   it('have for every symptom causes that some way out rids the face of, and for every cause a symptom', () => {
     for (const symptom of SYMPTOMS)
-      for (const code of Object.keys(findSymptom(symptom).causes) as CauseCode[])
+      for (const code of Object.keys(SYMPTOM_CAUSES[symptom]) as CauseCode[])
         expect(Math.max(...Object.values(CAUSE_FACTS[code].cures))).toBeGreaterThanOrEqual(0.5);
-    const named = new Set(SYMPTOMS.flatMap((symptom) => Object.keys(findSymptom(symptom).causes)));
+    const named = new Set(SYMPTOMS.flatMap((symptom) => Object.keys(SYMPTOM_CAUSES[symptom])));
     expect(CAUSES.filter((code) => !named.has(code))).toEqual([]);
   });
 });

@@ -13,6 +13,7 @@ import {
   type RemedyCode,
   type Strength,
   type SubstrateCode,
+  SYMPTOM_CAUSES,
 } from '../knowledge';
 import { cureDaysOf } from '../proof';
 import type { Choice, Dossier, Trouble } from '../dossier';
@@ -77,7 +78,7 @@ export function judgeCauses(dossier: Dossier, trouble: Trouble, air: readonly Ai
   const view = makeViewer(then, air)(zone);
   const findings = auditZone(view);
   const clues = readClues(trouble, view);
-  const rows = Object.entries(findSymptom(trouble.symptom).causes) as [CauseCode, number][];
+  const rows = Object.entries(SYMPTOM_CAUSES[trouble.symptom]) as [CauseCode, number][];
   const known = rows.map(([code, prior]) => {
     const evidence = gatherEvidence(code, view, findings);
     const odds = evidence.reduce((all, { factor }) => all * factor, prior / (1 - prior));

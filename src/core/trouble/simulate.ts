@@ -1,7 +1,6 @@
 import {
   CAUSE_FACTS,
   findClue,
-  findSymptom,
   SYMPTOMS,
   type CauseCode,
   type ClueCode,
@@ -9,6 +8,7 @@ import {
   type GroundFact,
   type RemedyCode,
   type SymptomCode,
+  SYMPTOM_CAUSES,
 } from '../knowledge';
 import {
   DOSSIER_FORMAT,
@@ -46,7 +46,7 @@ const iso = (hours: number): string => new Date(START + hours * HOUR_MS).toISOSt
 
 /** Draws what is at work from the table of the symptom, at least one thing. */
 function drawCauses(random: () => number, symptom: SymptomCode): CauseCode[] {
-  const rows = Object.entries(findSymptom(symptom).causes) as [CauseCode, number][];
+  const rows = Object.entries(SYMPTOM_CAUSES[symptom]) as [CauseCode, number][];
   for (;;) {
     const causes = rows.filter(([, p]) => random() < p).map(([code]) => code);
     if (causes.length > 0) return causes;
@@ -74,7 +74,7 @@ function drawZone(
   symptom: SymptomCode,
   causes: readonly CauseCode[],
 ): { zone: Zone; dark: boolean } {
-  const all = Object.keys(findSymptom(symptom).causes) as CauseCode[];
+  const all = Object.keys(SYMPTOM_CAUSES[symptom]) as CauseCode[];
   const facts = [...new Set(all.flatMap((code) => CAUSE_FACTS[code].ground ?? []))];
   const here = new Set(
     facts.filter((fact) => {
@@ -180,7 +180,7 @@ function simulateTrouble(seed: number, only?: SymptomCode): SimulatedTrouble {
     },
     log,
   };
-  const codes = Object.keys(findSymptom(symptom).causes) as CauseCode[];
+  const codes = Object.keys(SYMPTOM_CAUSES[symptom]) as CauseCode[];
   const world = codes.reduce((bits, code, i) => (causes.includes(code) ? bits | (1 << i) : bits), 0);
   const answers = makeRandom(seed ^ 0x5bd1e995);
   const answer = (clue: ClueCode): string | number => {
@@ -259,7 +259,7 @@ export function measureTroubles(n: number): TroubleFigures {
     const { belief: blind } = askToTheEnd(bare);
     sum.bareTop += job.causes.includes(blind.causes[0]!.code) ? 1 : 0;
     sum.bareRemedy += isRight(blind, job) ? 1 : 0;
-    const rows = Object.entries(findSymptom(job.trouble.symptom).causes) as [CauseCode, number][];
+    const rows = Object.entries(SYMPTOM_CAUSES[job.trouble.symptom]) as [CauseCode, number][];
     const [first] = rows.sort((a, b) => b[1] - a[1])[0]!;
     sum.tableTop += job.causes.includes(first) ? 1 : 0;
     sum.tableRemedy += knownBest(belief, [first]) === knownBest(belief, job.causes) ? 1 : 0;

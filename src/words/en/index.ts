@@ -25,6 +25,7 @@ export * from './ways';
 export * from './practice';
 export * from './price';
 export * from './progress';
+export * from './patches';
 export * from './proof';
 export { ROLE_LABELS } from './roles';
 export * from './rules';
