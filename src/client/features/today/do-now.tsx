@@ -66,7 +66,6 @@ interface RunProps extends Pick<NowItemProps, 'answer' | 'times' | 'onOpen'> {
 /** Steps that follow each other on one piece are one card, opened by a tap; those to be done now lie open. */
 function Run({ run, first, answer, times, onOpen }: RunProps) {
   const [open, setOpen] = useState(first || run.length === 1);
-  const tones = useTones();
   const [head] = run;
   const piece = answer.pieces.find(({ id }) => id === head!.piece);
   if (!piece) return null;
@@ -86,29 +85,13 @@ function Run({ run, first, answer, times, onOpen }: RunProps) {
   const words = steps.map((step, i) => (i === 0 ? step : lowerFirst(step))).join(', ');
   const time = DO_NOW_WORDS.minOfJob(Math.round(minutes), run.at(-1)!.goesOn);
   return (
-    <Column role="listitem">
-      <Pressed
-        paddingHorizontal="$m"
-        flexDirection="row"
-        gap="$m"
-        alignItems="center"
-        justifyContent="flex-start"
-        aria-expanded={false}
-        aria-label={`${times.clock(head!.startAt)} ${piece.name}: ${words}. ${time}`}
-        onPress={() => setOpen(true)}
-        {...{ type: 'button' }}
-      >
-        <Heading render="span" width={56} fontVariant={['tabular-nums']}>
-          {times.clock(head!.startAt)}
-        </Heading>
-        <Column flex={1} gap={2} alignItems="flex-start">
-          <Strong textAlign="left">{piece.name}</Strong>
-          <Body textAlign="left">{words}</Body>
-          <Small textAlign="left">{time}</Small>
-        </Column>
-        <ChevronDown size={18} color={tones.softInk} aria-hidden />
-      </Pressed>
-    </Column>
+    <Card
+      at={times.clock(head!.startAt)}
+      lines={[piece.name, words, time]}
+      says={`${piece.name}: ${words}. ${time}`}
+      folded
+      onPress={() => setOpen(true)}
+    />
   );
 }
 
@@ -122,7 +105,6 @@ interface NowItemProps {
 
 function NowItem({ item, first, answer, times, onOpen }: NowItemProps) {
   const { sayVolume } = useMeasures();
-  const tones = useTones();
   const piece = answer.pieces.find(({ id }) => id === item.piece);
   const task = piece?.tasks.find(({ id }) => id === item.task);
   if (!piece || !task) return null;
@@ -134,6 +116,35 @@ function NowItem({ item, first, answer, times, onOpen }: NowItemProps) {
     task.waitH > 0 ? DO_NOW_WORDS.thenByItself(sayHours(task.waitH)) : '',
     item.cleanUpMin > 0 ? DO_NOW_WORDS.cleanUpMin(item.cleanUpMin) : '',
   ].filter(Boolean);
+  const where = sayWhere(piece, task);
+  return (
+    <Card
+      at={times.clock(item.startAt)}
+      lines={[nameTask(task), `${piece.name}: ${lowerFirst(where)}`, facts.join(' · ')]}
+      says={`${nameTask(task)}, ${piece.name}: ${where}. ${facts.join(', ')}`}
+      first={first}
+      colour={task.colour}
+      onPress={() => onOpen(item.piece, item.task)}
+    />
+  );
+}
+
+interface CardProps {
+  at: string;
+  lines: readonly [title: string, body: string, small: string];
+  /** What it is called, after its time. */
+  says: string;
+  first?: boolean;
+  colour?: string | undefined;
+  /** It opens where it stands, and leads nowhere. */
+  folded?: boolean;
+  onPress: () => void;
+}
+
+/** A card of the list: when, what, where and for how long. */
+function Card({ at, lines: [title, body, small], says, first = false, colour, folded = false, onPress }: CardProps) {
+  const tones = useTones();
+  const Sign = folded ? ChevronDown : ChevronRight;
   return (
     <Column role="listitem">
       <Pressed
@@ -144,20 +155,21 @@ function NowItem({ item, first, answer, times, onOpen }: NowItemProps) {
         justifyContent="flex-start"
         borderColor={first ? '$act' : '$line'}
         borderWidth={first ? 2 : 1}
-        aria-label={`${times.clock(item.startAt)} ${nameTask(task)}, ${piece.name}: ${sayWhere(piece, task)}. ${facts.join(', ')}`}
-        onPress={() => onOpen(item.piece, item.task)}
+        aria-label={`${at} ${says}`}
+        {...(folded ? { 'aria-expanded': false } : {})}
+        onPress={onPress}
         {...{ type: 'button' }}
       >
         <Heading render="span" width={56} fontVariant={['tabular-nums']}>
-          {times.clock(item.startAt)}
+          {at}
         </Heading>
         <Column flex={1} gap={2} alignItems="flex-start">
-          <Strong textAlign="left">{nameTask(task)}</Strong>
-          <Body textAlign="left">{`${piece.name}: ${lowerFirst(sayWhere(piece, task))}`}</Body>
-          <Small textAlign="left">{facts.join(' · ')}</Small>
+          <Strong textAlign="left">{title}</Strong>
+          <Body textAlign="left">{body}</Body>
+          <Small textAlign="left">{small}</Small>
         </Column>
-        {task.colour ? <Swatch colour={task.colour} /> : null}
-        <ChevronRight size={18} color={tones.softInk} aria-hidden />
+        {colour ? <Swatch colour={colour} /> : null}
+        <Sign size={18} color={tones.softInk} aria-hidden />
       </Pressed>
     </Column>
   );
